@@ -1,0 +1,284 @@
+package jollytide.core.staircase;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import jollytide.core.evidence.Observation;
+import jollytide.core.staircase.Staircase.Level;
+import jollytide.core.staircase.Staircase.Riser;
+import jollytide.core.staircase.Verdict.Kind;
+import jollytide.core.staircase.Verdict.Step;
+import jollytide.core.units.AlkalinityUnit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The order in which a low pH is explained: is there a reading, can the probe be believed, is the room known, is
+ * anything wrong at all, is it alkalinity, and only then which riser is the taller. The first rule that speaks decides.
+ */
+final class VerdictRules {
+    /** From here on a room's air is a matter for its people first. Common practice, no source. */
+    static final double PEOPLE_FIRST_PPM = 1500;
+
+    /** Dark water below this share of the outdoor air cannot come about without a strong dose. From memory. */
+    private static final double IMPLAUSIBLE_SHARE_IN_THE_DARK = 0.7;
+
+    /** Lit water below this would have starved its plants of CO2. From memory. */
+    private static final double IMPLAUSIBLE_LOW_PPM = 80;
+
+    /** Water above this would have its animals gasping. From memory. */
+    private static final double IMPLAUSIBLE_HIGH_PPM = 6000;
+
+    private final Findings f;
+
+    private VerdictRules(Findings findings) {
+        this.f = findings;
+    }
+
+    static Verdict judge(Findings findings) {
+        return new VerdictRules(findings).judge();
+    }
+
+    private Verdict judge() {
+        Observation ph = f.in().phNbs();
+        if (ph == null) {
+            return verdict(
+                    Kind.PH_MISSING,
+                    "No pH reading for this moment.",
+                    "Without a pH in the water there is nothing to explain.",
+                    "Read the pH in the last hour before the lights go on: that is the day's lowest point in most tanks.",
+                    Step.MEASURE_PH);
+        }
+        if (!f.chemistryKnown()) {
+            return verdict(
+                    Kind.ALKALINITY_MISSING,
+                    "Alkalinity is missing.",
+                    text(
+                            "pH %.2f alone does not tell CO2: with little alkalinity it can be harmless, with much it can mean a lot.",
+                            ph.value()),
+                    "Test the alkalinity: with it the CO2 in the water follows.",
+                    Step.TEST_ALKALINITY);
+        }
+        Level water = f.water();
+        if (water == null) {
+            return verdict(
+                    Kind.PROBE_IMPLAUSIBLE,
+                    "The probe cannot be right.",
+                    text(
+                            "At pH %.2f boron and hydroxide alone hold more alkalinity than the %.1f dKH that was tested.",
+                            ph.value(), alkalinityDkh()),
+                    "Check the probe in two buffers, then repeat the alkalinity test.",
+                    Step.CHECK_PROBE);
+        }
+        String implausible = implausible(water);
+        if (implausible != null) {
+            return verdict(
+                    Kind.PROBE_IMPLAUSIBLE,
+                    "Check the probe before believing this.",
+                    implausible,
+                    "Two buffers, five minutes; if the probe is right, test the alkalinity again.",
+                    Step.CHECK_PROBE);
+        }
+        Level room = f.room();
+        if (room == null) {
+            return verdict(
+                    Kind.ROOM_MISSING,
+                    "The room's air is missing.",
+                    text(
+                            "The water holds %.0f ppm, %.0f above outdoors; how much of that the room already has is not known.",
+                            water.ppm().value(),
+                            water.ppm().value() - f.outdoor().ppm().value()),
+                    "Put a CO2 meter beside the tank for a night.",
+                    Step.MEASURE_ROOM);
+        }
+        InputUse roomUse = Objects.requireNonNull(f.uses().get(InputName.ROOM_CO2));
+        double roomAge = Objects.requireNonNull(roomUse.ageHours());
+        if (roomAge > f.in().assumptions().settlingHours()) {
+            return verdict(
+                    Kind.ROOM_STALE,
+                    "The room reading is too old.",
+                    text(
+                            "It was taken %.0f hours before; the water follows the room within about %.0f hours, so it has seen other air since.",
+                            roomAge, f.in().assumptions().settlingHours()),
+                    "Read the room's CO2 again, in the hours before the pH reading.",
+                    Step.MEASURE_ROOM);
+        }
+        return compare(ph, water, room);
+    }
+
+    private Verdict compare(Observation ph, Level water, Level room) {
+        Riser ventilation = Objects.requireNonNull(f.ventilation());
+        Riser tank = Objects.requireNonNull(f.tank());
+        double goal = f.in().band().troughAtLeast();
+        if (ph.value() >= goal) {
+            return verdict(
+                    Kind.IN_BAND,
+                    "Nothing to mend.",
+                    text(
+                            "pH %.2f is at or above your goal of %.2f; room air adds %.0f ppm of CO2 and the tank %.0f.",
+                            ph.value(),
+                            goal,
+                            ventilation.ppm().value(),
+                            tank.ppm().value()),
+                    "Keep the readings coming, above all before lights-on.",
+                    Step.KEEP_WATCHING);
+        }
+        if (alkalinityIsTheCause(ph, ventilation, tank)) {
+            return verdict(
+                    Kind.LOW_ALKALINITY,
+                    "Low alkalinity is the cause.",
+                    text(
+                            "At %.1f dKH the water is at pH %.2f; with %.1f dKH and the same CO2 it would be at %.2f, more than cleaner air or more exchange would give.",
+                            alkalinityDkh(),
+                            ph.value(),
+                            f.in().assumptions().normalAlkalinityDkh(),
+                            Objects.requireNonNull(f.phAtNormalAlkalinity())),
+                    "Confirm it with a second test, then raise alkalinity by no more than 1 dKH a day.",
+                    Step.RAISE_ALKALINITY);
+        }
+        if (tank.ppm().high() < 0) {
+            return verdict(
+                    Kind.TANK_TAKES_UP,
+                    "The tank takes up CO2 now.",
+                    text(
+                            "The water holds %.0f ppm and the room %.0f: CO2 moves from the room into the water, so more agitation would lower the pH.",
+                            water.ppm().value(), room.ppm().value()),
+                    ventilation.ppm().value() > 0
+                            ? text(
+                                    "Bring cleaner air to the room or the skimmer: the room stands %.0f ppm above outdoors.",
+                                    ventilation.ppm().value())
+                            : "Look again before lights-on, when the tank gives CO2 off.",
+                    ventilation.ppm().value() > 0 ? Step.VENTILATE : Step.KEEP_WATCHING);
+        }
+        var difference = Objects.requireNonNull(f.difference());
+        if (difference.low() > 0) {
+            return verdict(
+                    Kind.TANK_DOMINATES,
+                    "The tank makes more CO2 than it gets rid of.",
+                    text(
+                            "The water stands %.0f ppm above the room, the room only %.0f above outdoors%s.",
+                            tank.ppm().value(),
+                            ventilation.ppm().value(),
+                            without(tank, "with full exchange at this room air the pH would be %.2f")),
+                    "More gas exchange helps most: surface agitation first, then the skimmer's air.",
+                    Step.MORE_GAS_EXCHANGE);
+        }
+        if (difference.high() < 0) {
+            return verdict(
+                    Kind.ROOM_DOMINATES,
+                    "The room's air is the cause.",
+                    text(
+                            "The room stands %.0f ppm above outdoors, the water only %.0f above the room%s.",
+                            ventilation.ppm().value(),
+                            tank.ppm().value(),
+                            without(ventilation, "with outdoor air in the room the pH would be %.2f")),
+                    "Open a window for two days and watch the pH before lights-on; an outdoor line to the skimmer is the lasting form of it.",
+                    Step.VENTILATE);
+        }
+        return tooClose(ventilation, tank);
+    }
+
+    private Verdict tooClose(Riser ventilation, Riser tank) {
+        var decisive = f.doubts().get(0);
+        String swap = switch (decisive.input()) {
+            case PH -> text("a pH error of %.2f would swap them", decisive.error());
+            case ALKALINITY ->
+                text(
+                        "an alkalinity error of %.1f dKH would swap them",
+                        AlkalinityUnit.DKH.fromMeqPerL(decisive.error()));
+            case ROOM_CO2, OUTDOOR_CO2 -> text("a CO2 error of %.0f ppm would swap them", decisive.error());
+            case TEMPERATURE -> text("a temperature error of %.1f °C would swap them", decisive.error());
+            case SALINITY -> text("a salinity error of %.1f would swap them", decisive.error());
+        };
+        Step step = switch (decisive.input()) {
+            case PH -> Step.CHECK_PROBE;
+            case ALKALINITY -> Step.TEST_ALKALINITY;
+            case ROOM_CO2 -> Step.MEASURE_ROOM;
+            case OUTDOOR_CO2 -> Step.MEASURE_OUTDOORS;
+            case TEMPERATURE -> Step.MEASURE_TEMPERATURE;
+            case SALINITY -> Step.MEASURE_SALINITY;
+        };
+        String next = switch (decisive.input()) {
+            case PH -> "Check the probe in two buffers first: five minutes settle it.";
+            case ALKALINITY -> "Test the alkalinity again, twice, from one sample.";
+            case ROOM_CO2 ->
+                "Take the CO2 meter outdoors for ten minutes to see what it reads there, then measure the room again.";
+            case OUTDOOR_CO2 -> "Measure outdoors where the intake would be.";
+            case TEMPERATURE -> "Measure the water's temperature.";
+            case SALINITY -> "Measure the salinity.";
+        };
+        return verdict(
+                Kind.TOO_CLOSE,
+                "Too close to call.",
+                text(
+                        "The room adds %.0f ppm, the tank %.0f (%.0f to %.0f); %s.",
+                        ventilation.ppm().value(),
+                        tank.ppm().value(),
+                        tank.ppm().low(),
+                        tank.ppm().high(),
+                        swap),
+                next,
+                step);
+    }
+
+    private boolean alkalinityIsTheCause(Observation ph, Riser ventilation, Riser tank) {
+        Double atNormal = f.phAtNormalAlkalinity();
+        if (atNormal == null || alkalinityDkh() >= f.in().assumptions().lowAlkalinityDkh()) {
+            return false;
+        }
+        double gain = atNormal - ph.value();
+        return gain >= gain(ventilation) && gain >= gain(tank);
+    }
+
+    private @Nullable String implausible(Level water) {
+        double floor = f.in().dark()
+                ? IMPLAUSIBLE_SHARE_IN_THE_DARK * f.outdoor().ppm().low()
+                : IMPLAUSIBLE_LOW_PPM;
+        if (water.ppm().high() < floor) {
+            return text(
+                    "The water would hold %.0f ppm of CO2%s, which only a strong alkaline dose just before would explain.",
+                    water.ppm().value(),
+                    f.in().dark() ? " in the dark, far less than outdoor air" : ", next to nothing");
+        }
+        if (water.ppm().low() > IMPLAUSIBLE_HIGH_PPM) {
+            return text(
+                    "The water would hold %.0f ppm of CO2: animals would be gasping. If they are, aerate now.",
+                    water.ppm().value());
+        }
+        return null;
+    }
+
+    private double alkalinityDkh() {
+        return AlkalinityUnit.DKH.fromMeqPerL(
+                Objects.requireNonNull(f.in().alkalinityMeqPerL()).value());
+    }
+
+    private static double gain(Riser riser) {
+        Double gain = riser.phGain();
+        return gain == null ? Double.POSITIVE_INFINITY : gain;
+    }
+
+    private static String without(Riser riser, String sentence) {
+        Double ph = riser.phNbsWithout();
+        return ph == null ? "" : "; " + text(sentence, ph);
+    }
+
+    private Verdict verdict(Kind kind, String headline, String because, String next, Step step) {
+        List<String> cautions = new ArrayList<>();
+        Level room = f.room();
+        if (room != null && room.ppm().value() >= PEOPLE_FIRST_PPM) {
+            cautions.add(text(
+                    "The room is at %.0f ppm. Ventilate for the people first: from 1500 ppm on, tired heads and poor sleep are common.",
+                    room.ppm().value()));
+        }
+        if (step == Step.RAISE_ALKALINITY) {
+            cautions.add(
+                    "Limewater, soda ash and hydroxides are caustic: goggles and gloves, powder into water, never water onto powder; keep them from children and pets, and follow the maker's sheet.");
+        }
+        return new Verdict(kind, headline, because, next, step, List.copyOf(cautions));
+    }
+
+    private static String text(String format, Object... args) {
+        return String.format(Locale.ROOT, format, args);
+    }
+}

@@ -1,0 +1,59 @@
+package jollytide.core.reef;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import jollytide.core.units.InputException;
+import org.junit.jupiter.api.Test;
+
+class LightClockTest {
+    private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
+    private static final LightClock DAY = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true);
+
+    private static Instant t(String instant) {
+        return Instant.parse(instant);
+    }
+
+    @Test
+    void litBetweenOnAndOff() {
+        assertThat(DAY.litAt(t("2026-11-12T08:59:59Z"), ZONE)).isFalse();
+        assertThat(DAY.litAt(t("2026-11-12T09:00:00Z"), ZONE)).isTrue();
+        assertThat(DAY.litAt(t("2026-11-12T20:00:00Z"), ZONE)).isFalse();
+    }
+
+    @Test
+    void litAcrossMidnight() {
+        LightClock night = new LightClock(LocalTime.of(20, 0), LocalTime.of(4, 0), true);
+        assertThat(night.litAt(t("2026-11-12T23:30:00Z"), ZONE)).isTrue();
+        assertThat(night.litAt(t("2026-11-12T12:00:00Z"), ZONE)).isFalse();
+    }
+
+    @Test
+    void equalTimesMeanNeverLit() {
+        LightClock dark = new LightClock(LocalTime.NOON, LocalTime.NOON, true);
+        assertThat(dark.litAt(t("2026-11-12T12:00:00Z"), ZONE)).isFalse();
+    }
+
+    @Test
+    void aLampThatIgnoresSummerTimeSwitchesAnHourLaterByTheWallClock() {
+        LightClock lamp = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), false);
+        assertThat(lamp.lastOn(t("2026-07-01T20:00:00Z"), ZONE)).isEqualTo(t("2026-07-01T09:00:00Z"));
+        assertThat(DAY.lastOn(t("2026-07-01T20:00:00Z"), ZONE)).isEqualTo(t("2026-07-01T08:00:00Z"));
+    }
+
+    @Test
+    void switchesFollowTheClockChange() {
+        assertThat(DAY.lastOn(t("2026-10-25T12:00:00Z"), ZONE)).isEqualTo(t("2026-10-25T09:00:00Z"));
+        assertThat(DAY.lastOn(t("2026-10-25T08:00:00Z"), ZONE)).isEqualTo(t("2026-10-24T08:00:00Z"));
+        assertThat(DAY.nextSwitch(t("2026-10-25T08:00:00Z"), ZONE)).isEqualTo(t("2026-10-25T09:00:00Z"));
+        assertThat(DAY.lastOff(t("2026-10-25T08:00:00Z"), ZONE)).isEqualTo(t("2026-10-24T19:00:00Z"));
+    }
+
+    @Test
+    void aBandMustRise() {
+        assertThatThrownBy(() -> new TargetBand(8.4, 8.0, 7.8)).isInstanceOf(InputException.class);
+    }
+}

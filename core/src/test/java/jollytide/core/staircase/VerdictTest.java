@@ -1,0 +1,202 @@
+package jollytide.core.staircase;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Observation;
+import jollytide.core.evidence.RememberedMean;
+import jollytide.core.reef.TargetBand;
+import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.staircase.Verdict.Kind;
+import jollytide.core.staircase.Verdict.Step;
+import jollytide.core.units.AlkalinityUnit;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Worked cases of the verdict. Temperature 25.5 °C and S 35 are measured, outdoor air is the assumed 420 ppm. */
+class VerdictTest {
+    private static final Instant BEFORE_LIGHTS_ON = Instant.parse("2026-11-12T08:55:00Z");
+
+    @ParameterizedTest(name = "pH {0} ({1}), {2} dKH, room {3} ppm, dark {4}: {5}")
+    @CsvSource({
+        // the room dominates: 2000 ppm among 26 pupils, the water hardly above it
+        "7.75, PROBE_CHECKED, 8.5, 1400, true, ROOM_DOMINATES, VENTILATE",
+        // the tank dominates: a well-aired room, stagnant water
+        "7.70, PROBE_CHECKED, 8.5, 520, true, TANK_DOMINATES, MORE_GAS_EXCHANGE",
+        // the same with an unchecked probe still holds: the climb is far larger than its error
+        "7.60, PROBE, 8.5, 500, true, TANK_DOMINATES, MORE_GAS_EXCHANGE",
+        // the worked case: either could be taller, the probe decides
+        "7.84, PROBE, 8.5, 830, true, TOO_CLOSE, CHECK_PROBE",
+        // water below the room's level in the light: agitation would lower the pH
+        "7.97, PROBE_CHECKED, 8.5, 1600, false, TANK_TAKES_UP, VENTILATE",
+        // clean air and good exchange, and yet low: alkalinity
+        "7.95, PROBE, 4.5, 480, true, LOW_ALKALINITY, RAISE_ALKALINITY",
+        // in the dark, far less CO2 than outdoors: the probe
+        "8.60, PROBE, 8.5, 600, true, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        // no carbonate chemistry fits: boron and hydroxide alone hold more
+        "9.60, PROBE, 1.0, 600, false, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        // so much CO2 that animals would gasp
+        "6.60, PROBE_CHECKED, 8.5, 600, true, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        // at the goal: nothing to mend
+        "8.05, PROBE, 8.5, 700, true, IN_BAND, KEEP_WATCHING",
+    })
+    void workedCases(double ph, Method method, double dkh, double room, boolean dark, Kind kind, Step step) {
+        Staircase staircase = StaircaseBuilder.build(inputs(reading(ph, method), dkh, room, 1, dark));
+        assertThat(staircase.verdict().kind()).isEqualTo(kind);
+        assertThat(staircase.verdict().step()).isEqualTo(step);
+        assertThat(staircase.verdict().headline()).isNotBlank();
+        assertThat(staircase.verdict().next()).endsWith(".");
+    }
+
+    @Test
+    void withoutPhThereIsNothingToExplain() {
+        Staircase staircase = StaircaseBuilder.build(inputs(null, 8.5, 830.0, 1, true));
+        assertThat(staircase.verdict().kind()).isEqualTo(Kind.PH_MISSING);
+        assertThat(staircase.missing()).containsExactly(InputName.PH);
+        assertThat(staircase.water()).isNull();
+        assertThat(staircase.ventilation()).isNotNull();
+    }
+
+    @Test
+    void withoutAlkalinityNoCo2IsMadeUp() {
+        Staircase staircase = StaircaseBuilder.build(inputs(reading(7.84, Method.PROBE), null, 830.0, 1, true));
+        assertThat(staircase.verdict().kind()).isEqualTo(Kind.ALKALINITY_MISSING);
+        assertThat(staircase.verdict().step()).isEqualTo(Step.TEST_ALKALINITY);
+        assertThat(staircase.water()).isNull();
+        assertThat(staircase.outdoor().balancePhNbs()).isNull();
+    }
+
+    @Test
+    void withoutRoomReadingTheClimbIsNotDivided() {
+        Staircase staircase = StaircaseBuilder.build(inputs(reading(7.84, Method.PROBE), 8.5, null, 1, true));
+        assertThat(staircase.verdict().kind()).isEqualTo(Kind.ROOM_MISSING);
+        assertThat(staircase.water()).isNotNull();
+        assertThat(staircase.tank()).isNull();
+    }
+
+    @Test
+    void aRoomReadingOlderThanTheSettlingTimeIsStale() {
+        StaircaseInputs stale = inputs(reading(7.84, Method.PROBE), 8.5, 830.0, 20, true);
+        Verdict verdict = StaircaseBuilder.build(stale).verdict();
+        assertThat(verdict.kind()).isEqualTo(Kind.ROOM_STALE);
+        assertThat(verdict.because()).contains("20 hours");
+    }
+
+    @Test
+    void fullRoomsConcernThePeopleFirst() {
+        Staircase staircase = StaircaseBuilder.build(inputs(reading(7.65, Method.PROBE_CHECKED), 8.5, 2100.0, 1, true));
+        assertThat(staircase.verdict().kind()).isEqualTo(Kind.ROOM_DOMINATES);
+        assertThat(staircase.verdict().cautions()).singleElement().asString().contains("people first");
+    }
+
+    @Test
+    void numbersOfTheWorkedCase() {
+        Staircase staircase = StaircaseBuilder.build(inputs(reading(7.84, Method.PROBE), 8.5, 830.0, 0, true));
+        assertThat(staircase.waterUatm().value()).isCloseTo(1284, within(2.0));
+        assertThat(staircase.waterUatm().low()).isCloseTo(990, within(15.0));
+        assertThat(staircase.waterUatm().high()).isCloseTo(1656, within(15.0));
+        assertThat(staircase.room().balancePhNbs()).isCloseTo(8.02, within(0.005));
+        assertThat(staircase.outdoor().balancePhNbs()).isCloseTo(8.26, within(0.005));
+        assertThat(staircase.ventilation().ppm().value()).isCloseTo(410, within(0.01));
+        assertThat(staircase.tank().phNbsWithout()).isCloseTo(8.02, within(0.005));
+        assertThat(staircase.doubts().get(0).input()).isEqualTo(InputName.PH);
+        assertThat(staircase.verdict().headline()).isEqualTo("Too close to call.");
+        assertThat(staircase.verdict().next()).contains("two buffers");
+    }
+
+    /** A meter reads dry ppm, water has µatm: unless both are brought to one, balance would look like uptake. */
+    @Test
+    void waterInBalanceWithTheRoomHasNoRiser() {
+        Seawater water = new Seawater(35, 25.5);
+        double alkalinity = AlkalinityUnit.DKH.toMeqPerL(8.5) / 1000 / water.densityKgPerL();
+        double uatm = Gases.uatmOverWater(830, Gases.STANDARD_HPA, water);
+        double ph =
+                CarbonateSystem.of(water).fromAlkalinityAndCo2(alkalinity, uatm).phNbs();
+        Staircase staircase = StaircaseBuilder.build(inputs(reading(ph, Method.PROBE), 8.5, 830.0, 0, true));
+        assertThat(staircase.tank().ppm().value()).isCloseTo(0, within(1e-6));
+    }
+
+    /** At altitude the same ppm is less CO2; 1600 m costs 0.08 pH when the meter's kind is guessed wrong (from memory). */
+    @Test
+    void altitudeMattersForTheMeter() {
+        double hPa = Gases.standardPressureHpa(1600);
+        Seawater water = new Seawater(35, 25.5);
+        double alkalinity = AlkalinityUnit.DKH.toMeqPerL(8.5) / 1000 / water.densityKgPerL();
+        CarbonateSystem system = CarbonateSystem.of(water);
+        double right = system.fromAlkalinityAndCo2(alkalinity, Gases.uatmOverWater(830, hPa, water))
+                .phNbs();
+        double wrong = system.fromAlkalinityAndCo2(
+                        alkalinity, Gases.uatmOverWater(Gases.compensatedPpm(830, hPa), hPa, water))
+                .phNbs();
+        assertThat(right - wrong).isBetween(0.06, 0.09);
+    }
+
+    @Test
+    void whatIsAssumedSaysSo() {
+        StaircaseInputs bare = new StaircaseInputs(
+                BEFORE_LIGHTS_ON,
+                true,
+                reading(7.84, Method.PROBE),
+                alkalinity(8.5),
+                null,
+                null,
+                room(830, 0),
+                null,
+                null,
+                Gases.STANDARD_HPA,
+                TargetBand.DEFAULT,
+                Assumptions.DEFAULT);
+        Staircase staircase = StaircaseBuilder.build(bare);
+        assertThat(staircase.inputs())
+                .filteredOn(InputUse::assumed)
+                .extracting(InputUse::name)
+                .containsExactly(InputName.TEMPERATURE, InputName.SALINITY, InputName.OUTDOOR_CO2);
+    }
+
+    @Test
+    void everyWorkingNamesItsSource() {
+        Staircase staircase = StaircaseBuilder.build(inputs(reading(7.84, Method.PROBE), 8.5, 830.0, 0, true));
+        assertThat(staircase.working())
+                .hasSizeGreaterThanOrEqualTo(6)
+                .allSatisfy(w -> assertThat(w.source()).isNotBlank());
+    }
+
+    private static StaircaseInputs inputs(
+            @Nullable Observation ph, @Nullable Double dkh, @Nullable Double room, double roomAgeHours, boolean dark) {
+        return new StaircaseInputs(
+                BEFORE_LIGHTS_ON,
+                dark,
+                ph,
+                dkh == null ? null : alkalinity(dkh),
+                reading(25.5, Method.METER),
+                reading(35, Method.REFRACTOMETER),
+                room == null ? null : room(room, roomAgeHours),
+                null,
+                null,
+                Gases.STANDARD_HPA,
+                TargetBand.DEFAULT,
+                Assumptions.DEFAULT);
+    }
+
+    private static RememberedMean room(double ppm, double ageHours) {
+        Instant at = BEFORE_LIGHTS_ON.minus(Duration.ofMinutes((long) (ageHours * 60)));
+        return RememberedMean.of(List.of(new Observation(ppm, Method.METER, at)), BEFORE_LIGHTS_ON, 12)
+                .orElseThrow();
+    }
+
+    private static Observation alkalinity(double dkh) {
+        return reading(AlkalinityUnit.DKH.toMeqPerL(dkh), Method.TITRATION_KIT);
+    }
+
+    private static Observation reading(double value, Method method) {
+        return new Observation(value, method, BEFORE_LIGHTS_ON);
+    }
+}
