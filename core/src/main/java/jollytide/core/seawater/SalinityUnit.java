@@ -41,7 +41,7 @@ public enum SalinityUnit {
             return within("salinity", value, min, max, symbol);
         }
         within("salinity", value, min, max, symbol);
-        if (value < fromPsu(0) || value > fromPsu(Seawater.MAX_SALINITY)) {
+        if (value > fromPsu(Seawater.MAX_SALINITY)) {
             throw new InputException(
                     "salinity",
                     value,

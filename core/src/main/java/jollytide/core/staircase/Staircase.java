@@ -20,6 +20,9 @@ import org.jspecify.annotations.Nullable;
  * @param ventilation room − outdoors
  * @param tank water − room
  * @param tankMoreThanVentilation the difference of the two risers; the verdict hangs on its sign
+ * @param settlingHours how long the water takes to follow the room
+ * @param roomExpectedPpm what the room's size and people let expect with the windows shut
+ * @param omegaAragonite saturation of aragonite; null as for water
  * @param phAtNormalAlkalinity pH at the same CO2 with alkalinity at the normal value, when it is below that
  * @param doubts what each input's error alone does to the difference of the risers, largest first
  */
@@ -34,6 +37,9 @@ public record Staircase(
         @Nullable Riser ventilation,
         @Nullable Riser tank,
         @Nullable Estimate tankMoreThanVentilation,
+        Estimate settlingHours,
+        @Nullable Estimate roomExpectedPpm,
+        @Nullable Double omegaAragonite,
         @Nullable Double phAtNormalAlkalinity,
         List<InputUse> inputs,
         List<InputName> missing,

@@ -34,6 +34,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Builds a {@link Staircase} from what was measured. Not reusable: one builder, one staircase. */
 public final class StaircaseBuilder {
+    private static final double CALCIUM_MG_PER_MOL = 40_078;
+
     private final StaircaseInputs in;
     private final Assumptions assumed;
     private final Map<InputName, InputUse> uses = new EnumMap<>(InputName.class);
@@ -85,6 +87,9 @@ public final class StaircaseBuilder {
                 ventilation,
                 tank,
                 difference,
+                in.settlingHours(),
+                in.roomExpectedPpm(),
+                solvable ? omegaAragonite() : null,
                 phAtNormal,
                 List.copyOf(uses.values()),
                 List.copyOf(missing),
@@ -242,6 +247,16 @@ public final class StaircaseBuilder {
                 .phNbs();
     }
 
+    private double omegaAragonite() {
+        Seawater water = systemAt(measured).water();
+        Observation calcium = in.calciumMgPerL();
+        CarbonateSystem system = CarbonateSystem.of(
+                water, calcium == null ? null : calcium.value() / CALCIUM_MG_PER_MOL / water.densityKgPerL());
+        double ph = system.constants().toTotal(measured.phNbs(), PhScale.NBS);
+        return system.fromPhAndAlkalinity(ph, alkalinityMolPerKg(system, measured.alkalinityMeqPerL()))
+                .omegaAragonite();
+    }
+
     private List<Doubt> doubts() {
         return uses.values().stream()
                 .map(use -> new Doubt(use.name(), use.error(), doubtFrom(use.name())))
@@ -324,7 +339,7 @@ public final class StaircaseBuilder {
                         "%d reading%s, settling time %.0f h → %.0f ppm",
                         remembered.readings(),
                         remembered.readings() == 1 ? "" : "s",
-                        assumed.settlingHours(),
+                        in.settlingHours().value(),
                         room.ppm().value()),
                 "Solution of τ dx/dt = air − x");
         explain(

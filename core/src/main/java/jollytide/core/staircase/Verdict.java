@@ -9,9 +9,11 @@ import java.util.List;
  * @param because one sentence with the numbers it rests on
  * @param next one sentence: the step that helps or the measurement that decides
  * @param step which step that is
+ * @param urgency how soon
  * @param cautions what concerns people's safety at this step
  */
-public record Verdict(Kind kind, String headline, String because, String next, Step step, List<String> cautions) {
+public record Verdict(
+        Kind kind, String headline, String because, String next, Step step, Urgency urgency, List<String> cautions) {
 
     /** The findings, in the order in which they are tried. */
     public enum Kind {
@@ -21,11 +23,22 @@ public record Verdict(Kind kind, String headline, String because, String next, S
         ROOM_MISSING,
         ROOM_STALE,
         IN_BAND,
+        ABOVE_BAND,
         LOW_ALKALINITY,
         TANK_TAKES_UP,
         ROOM_DOMINATES,
         TANK_DOMINATES,
         TOO_CLOSE
+    }
+
+    /** How soon, by the keeper's band and stance. */
+    public enum Urgency {
+        NONE,
+        /** Below the goal, but the stance is steady and the act line is not reached. */
+        CAN_WAIT,
+        WORTH_DOING,
+        /** Below the act line. */
+        ACT_NOW
     }
 
     /** What the keeper does next. */

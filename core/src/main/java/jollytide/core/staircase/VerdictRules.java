@@ -4,11 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Observation;
+import jollytide.core.reef.Stance;
+import jollytide.core.reef.TargetBand;
 import jollytide.core.staircase.Staircase.Level;
 import jollytide.core.staircase.Staircase.Riser;
 import jollytide.core.staircase.Verdict.Kind;
 import jollytide.core.staircase.Verdict.Step;
+import jollytide.core.staircase.Verdict.Urgency;
 import jollytide.core.units.AlkalinityUnit;
 import org.jspecify.annotations.Nullable;
 
@@ -88,18 +92,19 @@ final class VerdictRules {
                             "The water holds %.0f ppm, %.0f above outdoors; how much of that the room already has is not known.",
                             water.ppm().value(),
                             water.ppm().value() - f.outdoor().ppm().value()),
-                    "Put a CO2 meter beside the tank for a night.",
+                    roomAdvice(),
                     Step.MEASURE_ROOM);
         }
         InputUse roomUse = Objects.requireNonNull(f.uses().get(InputName.ROOM_CO2));
         double roomAge = Objects.requireNonNull(roomUse.ageHours());
-        if (roomAge > f.in().assumptions().settlingHours()) {
+        double settling = f.in().settlingHours().value();
+        if (roomAge > settling) {
             return verdict(
                     Kind.ROOM_STALE,
                     "The room reading is too old.",
                     text(
                             "It was taken %.0f hours before; the water follows the room within about %.0f hours, so it has seen other air since.",
-                            roomAge, f.in().assumptions().settlingHours()),
+                            roomAge, settling),
                     "Read the room's CO2 again, in the hours before the pH reading.",
                     Step.MEASURE_ROOM);
         }
@@ -110,6 +115,17 @@ final class VerdictRules {
         Riser ventilation = Objects.requireNonNull(f.ventilation());
         Riser tank = Objects.requireNonNull(f.tank());
         double goal = f.in().band().troughAtLeast();
+        double limit = f.in().band().peakAtMost();
+        if (ph.value() > limit) {
+            return verdict(
+                    Kind.ABOVE_BAND,
+                    "Above your limit for the peak.",
+                    text(
+                            "pH %.2f is above %.2f; the water holds %.0f ppm of CO2.",
+                            ph.value(), limit, water.ppm().value()),
+                    "Check the probe in two buffers; if it is right, give less of any alkaline dose in the lit hours.",
+                    Step.CHECK_PROBE);
+        }
         if (ph.value() >= goal) {
             return verdict(
                     Kind.IN_BAND,
@@ -150,7 +166,7 @@ final class VerdictRules {
                             : "Look again before lights-on, when the tank gives CO2 off.",
                     ventilation.ppm().value() > 0 ? Step.VENTILATE : Step.KEEP_WATCHING);
         }
-        var difference = Objects.requireNonNull(f.difference());
+        Estimate difference = Objects.requireNonNull(f.difference());
         if (difference.low() > 0) {
             return verdict(
                     Kind.TANK_DOMINATES,
@@ -179,7 +195,7 @@ final class VerdictRules {
     }
 
     private Verdict tooClose(Riser ventilation, Riser tank) {
-        var decisive = f.doubts().get(0);
+        Staircase.Doubt decisive = f.doubts().get(0);
         String swap = switch (decisive.input()) {
             case PH -> text("a pH error of %.2f would swap them", decisive.error());
             case ALKALINITY ->
@@ -248,6 +264,33 @@ final class VerdictRules {
         return null;
     }
 
+    private String roomAdvice() {
+        Estimate expected = f.in().roomExpectedPpm();
+        String meter = "Put a CO2 meter beside the tank for a night";
+        return expected == null
+                ? meter + "."
+                : meter
+                        + text(
+                                "; with its size and people, %.0f to %.0f ppm would be no surprise with the windows shut.",
+                                expected.low(), expected.high());
+    }
+
+    private Urgency urgency(Kind kind) {
+        Observation ph = f.in().phNbs();
+        if (ph == null || kind == Kind.IN_BAND) {
+            return Urgency.NONE;
+        }
+        TargetBand band = f.in().band();
+        if (ph.value() < band.actBelow()) {
+            return Urgency.ACT_NOW;
+        }
+        boolean outside = ph.value() < band.troughAtLeast() || ph.value() > band.peakAtMost();
+        if (!outside) {
+            return Urgency.NONE;
+        }
+        return f.in().stance() == Stance.STEADY ? Urgency.CAN_WAIT : Urgency.WORTH_DOING;
+    }
+
     private double alkalinityDkh() {
         return AlkalinityUnit.DKH.fromMeqPerL(
                 Objects.requireNonNull(f.in().alkalinityMeqPerL()).value());
@@ -275,7 +318,7 @@ final class VerdictRules {
             cautions.add(
                     "Limewater, soda ash and hydroxides are caustic: goggles and gloves, powder into water, never water onto powder; keep them from children and pets, and follow the maker's sheet.");
         }
-        return new Verdict(kind, headline, because, next, step, List.copyOf(cautions));
+        return new Verdict(kind, headline, because, next, step, urgency(kind), List.copyOf(cautions));
     }
 
     private static String text(String format, Object... args) {

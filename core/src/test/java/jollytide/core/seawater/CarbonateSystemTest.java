@@ -162,8 +162,8 @@ class CarbonateSystemTest {
             @ForAll @DoubleRange(min = 0, max = 100) double dicMmol,
             @ForAll @DoubleRange(min = 1, max = 14) double nearPh) {
         CarbonateSystem system = CarbonateSystem.of(new Seawater(s, t));
-        double alkalinity = alkalinityMmol * 1e-3;
-        double dic = dicMmol * 1e-3;
+        double alkalinity = alkalinityMmol / 1000;
+        double dic = dicMmol / 1000;
         double ph = system.phTotal(alkalinity, dic, Double.NaN);
         assertThat(ph).isBetween(1.0, 14.0);
         assertThat(system.phTotal(alkalinity, dic, nearPh)).isCloseTo(ph, within(1e-9));

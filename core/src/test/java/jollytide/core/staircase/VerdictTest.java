@@ -6,15 +6,20 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import jollytide.core.air.People;
+import jollytide.core.air.RoomAir;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.RememberedMean;
+import jollytide.core.reef.Stance;
 import jollytide.core.reef.TargetBand;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Verdict.Kind;
 import jollytide.core.staircase.Verdict.Step;
+import jollytide.core.staircase.Verdict.Urgency;
 import jollytide.core.units.AlkalinityUnit;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -45,6 +50,8 @@ class VerdictTest {
         "9.60, PROBE, 1.0, 600, false, PROBE_IMPLAUSIBLE, CHECK_PROBE",
         // so much CO2 that animals would gasp
         "6.60, PROBE_CHECKED, 8.5, 600, true, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        // above the peak's limit, in the light
+        "8.50, PROBE, 8.5, 600, false, ABOVE_BAND, CHECK_PROBE",
         // at the goal: nothing to mend
         "8.05, PROBE, 8.5, 700, true, IN_BAND, KEEP_WATCHING",
     })
@@ -80,6 +87,37 @@ class VerdictTest {
         assertThat(staircase.verdict().kind()).isEqualTo(Kind.ROOM_MISSING);
         assertThat(staircase.water()).isNotNull();
         assertThat(staircase.tank()).isNull();
+        assertThat(staircase.verdict().next()).contains("no surprise with the windows shut");
+    }
+
+    @Test
+    void stanceAndBandSayHowSoon() {
+        assertThat(urgency(7.75, Stance.STEADY)).isEqualTo(Urgency.ACT_NOW);
+        assertThat(urgency(7.90, Stance.STEADY)).isEqualTo(Urgency.CAN_WAIT);
+        assertThat(urgency(7.90, Stance.LIFT)).isEqualTo(Urgency.WORTH_DOING);
+        assertThat(urgency(8.10, Stance.LIFT)).isEqualTo(Urgency.NONE);
+    }
+
+    private static Urgency urgency(double ph, Stance stance) {
+        StaircaseInputs in = inputs(reading(ph, Method.PROBE_CHECKED), 8.5, 700.0, 1, true);
+        StaircaseInputs withStance = new StaircaseInputs(
+                in.at(),
+                in.dark(),
+                in.phNbs(),
+                in.alkalinityMeqPerL(),
+                in.temperatureC(),
+                in.salinityPsu(),
+                in.calciumMgPerL(),
+                in.roomPpm(),
+                in.outdoorPpm(),
+                in.intakePpm(),
+                in.pressureHpa(),
+                in.band(),
+                stance,
+                in.settlingHours(),
+                in.roomExpectedPpm(),
+                in.assumptions());
+        return StaircaseBuilder.build(withStance).verdict().urgency();
     }
 
     @Test
@@ -107,6 +145,8 @@ class VerdictTest {
         assertThat(staircase.outdoor().balancePhNbs()).isCloseTo(8.26, within(0.005));
         assertThat(staircase.ventilation().ppm().value()).isCloseTo(410, within(0.01));
         assertThat(staircase.tank().phNbsWithout()).isCloseTo(8.02, within(0.005));
+        // S 35, 25 °C, 420 mg/L Ca: aragonite at about twofold saturation; from memory
+        assertThat(staircase.omegaAragonite()).isBetween(1.8, 2.6);
         assertThat(staircase.doubts().get(0).input()).isEqualTo(InputName.PH);
         assertThat(staircase.verdict().headline()).isEqualTo("Too close to call.");
         assertThat(staircase.verdict().next()).contains("two buffers");
@@ -148,11 +188,15 @@ class VerdictTest {
                 alkalinity(8.5),
                 null,
                 null,
+                null,
                 room(830, 0),
                 null,
                 null,
                 Gases.STANDARD_HPA,
                 TargetBand.DEFAULT,
+                Stance.LIFT,
+                new Estimate(12, 7, 20),
+                RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180),
                 Assumptions.DEFAULT);
         Staircase staircase = StaircaseBuilder.build(bare);
         assertThat(staircase.inputs())
@@ -178,11 +222,15 @@ class VerdictTest {
                 dkh == null ? null : alkalinity(dkh),
                 reading(25.5, Method.METER),
                 reading(35, Method.REFRACTOMETER),
+                reading(420, Method.TITRATION_KIT),
                 room == null ? null : room(room, roomAgeHours),
                 null,
                 null,
                 Gases.STANDARD_HPA,
                 TargetBand.DEFAULT,
+                Stance.LIFT,
+                new Estimate(12, 7, 20),
+                RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180),
                 Assumptions.DEFAULT);
     }
 

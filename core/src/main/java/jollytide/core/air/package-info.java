@@ -1,0 +1,7 @@
+/**
+ * The air that people and animals share with the tank.
+ */
+@NullMarked
+package jollytide.core.air;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,40 @@
+package jollytide.core.exchange;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.seawater.EquilibriumConstants;
+import jollytide.core.seawater.Seawater;
+
+/**
+ * A skimmer as a gas exchanger: air and water enter together and leave mixed, so the two streams are treated as a
+ * co-current exchanger (effectiveness and number of transfer units, Kays and London).
+ *
+ * @param airDrawLPerH air drawn, 1 to 20 000 L/h
+ */
+public record Skimmer(double airDrawLPerH) {
+    /** Litres of water through the chamber for each litre of air. From memory. */
+    static final double WATER_PER_AIR = 1.5;
+    /** Number of transfer units, referred to the smaller stream. From memory. */
+    static final double TRANSFER_UNITS = 2;
+    /** Seconds that water spends in the chamber. From memory. */
+    static final double RESIDENCE_S = 20;
+    /** Rate at which CO2 forms from bicarbonate and so refills the water, 1/s: Johnson (1982). */
+    static final double HYDRATION_PER_S = 0.05;
+
+    private static final double GAS_CONSTANT_L_ATM = 0.082057;
+
+    public Skimmer {
+        within("skimmerAirDrawLPerH", airDrawLPerH, 1, 20_000, "L/h");
+    }
+
+    /** Conductance for CO2 in mol/(h·atm). */
+    public double co2Conductance(Seawater water) {
+        double k0 = EquilibriumConstants.of(water).k0();
+        double air = airDrawLPerH / (GAS_CONSTANT_L_ATM * water.temperatureK());
+        double carried =
+                WATER_PER_AIR * airDrawLPerH * water.densityKgPerL() * k0 * (1 + HYDRATION_PER_S * RESIDENCE_S);
+        double smaller = Math.min(air, carried);
+        double ratio = smaller / Math.max(air, carried);
+        return smaller * (1 - Math.exp(-TRANSFER_UNITS * (1 + ratio))) / (1 + ratio);
+    }
+}

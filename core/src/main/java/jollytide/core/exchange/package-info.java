@@ -1,0 +1,7 @@
+/**
+ * How CO2 crosses between water and air, path by path, as conductances that add.
+ */
+@NullMarked
+package jollytide.core.exchange;
+
+import org.jspecify.annotations.NullMarked;
