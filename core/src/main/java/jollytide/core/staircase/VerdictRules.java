@@ -97,13 +97,13 @@ final class VerdictRules {
         }
         InputUse roomUse = Objects.requireNonNull(f.uses().get(InputName.ROOM_CO2));
         double roomAge = Objects.requireNonNull(roomUse.ageHours());
-        double settling = f.in().settlingHours().value();
+        double settling = f.in().settlingHours().high();
         if (roomAge > settling) {
             return verdict(
                     Kind.ROOM_STALE,
                     "The room reading is too old.",
                     text(
-                            "It was taken %.0f hours before; the water follows the room within about %.0f hours, so it has seen other air since.",
+                            "It was taken %.0f hours before; the water follows the room within %.0f hours at most, so it has seen other air since.",
                             roomAge, settling),
                     "Read the room's CO2 again, in the hours before the pH reading.",
                     Step.MEASURE_ROOM);
@@ -309,7 +309,7 @@ final class VerdictRules {
     private Verdict verdict(Kind kind, String headline, String because, String next, Step step) {
         List<String> cautions = new ArrayList<>();
         Level room = f.room();
-        if (room != null && room.ppm().value() >= PEOPLE_FIRST_PPM) {
+        if (room != null && kind != Kind.ROOM_STALE && room.ppm().value() >= PEOPLE_FIRST_PPM) {
             cautions.add(text(
                     "The room is at %.0f ppm. Ventilate for the people first: from 1500 ppm on, tired heads and poor sleep are common.",
                     room.ppm().value()));

@@ -121,11 +121,11 @@ class VerdictTest {
     }
 
     @Test
-    void aRoomReadingOlderThanTheSettlingTimeIsStale() {
-        StaircaseInputs stale = inputs(reading(7.84, Method.PROBE), 8.5, 830.0, 20, true);
+    void aRoomReadingThatTheWaterHasForgottenIsStale() {
+        StaircaseInputs stale = inputs(reading(7.84, Method.PROBE), 8.5, 830.0, 21, true);
         Verdict verdict = StaircaseBuilder.build(stale).verdict();
         assertThat(verdict.kind()).isEqualTo(Kind.ROOM_STALE);
-        assertThat(verdict.because()).contains("20 hours");
+        assertThat(verdict.because()).contains("21 hours");
     }
 
     @Test

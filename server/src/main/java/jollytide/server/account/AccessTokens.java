@@ -1,0 +1,16 @@
+package jollytide.server.account;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface AccessTokens extends JpaRepository<AccessToken, UUID> {
+    @Query("select t from AccessToken t join fetch t.keeper where t.hash = :hash")
+    Optional<AccessToken> findByHash(String hash);
+
+    List<AccessToken> findByKeeperIdOrderByCreatedAt(UUID keeperId);
+
+    Optional<AccessToken> findByIdAndKeeperId(UUID id, UUID keeperId);
+}

@@ -1,0 +1,49 @@
+package jollytide.server.account;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import jollytide.server.problem.Problem;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.ApplicationContext;
+import org.springframework.stereotype.Component;
+
+/** {@code ./run --reset-password}: whoever sits at the machine may set a new password. Name and password on stdin. */
+@Component
+@ConditionalOnProperty(name = "jollytide.task", havingValue = "reset-password")
+class PasswordReset implements ApplicationRunner {
+    private final Accounts accounts;
+    private final ApplicationContext context;
+
+    PasswordReset(Accounts accounts, ApplicationContext context) {
+        this.accounts = accounts;
+        this.context = context;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) throws IOException {
+        int exit = 1;
+        List<String> lines = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8))
+                .lines()
+                .limit(2)
+                .toList();
+        if (lines.size() == 2) {
+            try {
+                accounts.resetPassword(lines.get(0), lines.get(1));
+                System.out.println("The new password is set.");
+                exit = 0;
+            } catch (Problem e) {
+                System.err.println(e.getMessage());
+            }
+        } else {
+            System.err.println("A name and a new password are needed, each on a line of its own.");
+        }
+        int code = exit;
+        System.exit(SpringApplication.exit(context, () -> code));
+    }
+}

@@ -1,0 +1,142 @@
+package jollytide.server.account;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import jollytide.server.problem.Problem;
+import jollytide.server.problem.ProblemWriter;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Sessions for people, bearer tokens for scripts, and headers that keep the page to itself. */
+@Configuration
+class Security {
+    private static final String POLICY = "default-src 'self'; img-src 'self' data:; style-src 'self'; "
+            + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    /** Doors that change nothing yet, or compute without state, need no token against forged requests. */
+    private static final String[] OPEN_POSTS = {
+        "/api/v1/session", "/api/v1/session/demo", "/api/v1/keepers", "/api/v1/sums/**"
+    };
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder();
+    }
+
+    @Bean
+    SecurityContextRepository securityContextRepository() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    /** Keeps the framework from inventing a default user. */
+    @Bean
+    UserDetailsService nobody() {
+        return name -> {
+            throw new UsernameNotFoundException(name);
+        };
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, Accounts accounts, ProblemWriter problems) throws Exception {
+        http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, OPEN_POSTS)
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/v1/session", "/api/v1/openapi.json")
+                        .permitAll()
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers(Security::standsOnItsOwn))
+                .securityContext(context -> context.securityContextRepository(securityContextRepository()))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(
+                                (request, response, e) -> problems.write(response, signInFirst()))
+                        .accessDeniedHandler((request, response, e) -> problems.write(response, forged())))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.SAME_ORIGIN)))
+                .requestCache(cache -> cache.disable())
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .logout(logout -> logout.disable())
+                .addFilterBefore(new BearerFilter(accounts, problems), UsernamePasswordAuthenticationFilter.class);
+        return http.build();
+    }
+
+    private static boolean standsOnItsOwn(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        boolean open = path.equals("/api/v1/session")
+                || path.equals("/api/v1/session/demo")
+                || path.equals("/api/v1/keepers")
+                || path.startsWith("/api/v1/sums/");
+        return bearer(request).isPresent() || (open && "POST".equals(request.getMethod()));
+    }
+
+    private static Optional<String> bearer(HttpServletRequest request) {
+        String header = request.getHeader(HttpHeaders.AUTHORIZATION);
+        return header != null && header.startsWith("Bearer ")
+                ? Optional.of(header.substring("Bearer ".length()).strip())
+                : Optional.empty();
+    }
+
+    private static Problem signInFirst() {
+        return Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "Sign in first, or send a bearer token.");
+    }
+
+    private static Problem forged() {
+        return Problem.of(
+                HttpStatus.FORBIDDEN,
+                "Refused",
+                "The request lacks the X-XSRF-TOKEN header with the value of the XSRF-TOKEN cookie. Scripts use a bearer token.");
+    }
+
+    /** Signs in for one request; a wrong token is refused rather than taken for no token. */
+    private static final class BearerFilter extends OncePerRequestFilter {
+        private final Accounts accounts;
+        private final ProblemWriter problems;
+
+        BearerFilter(Accounts accounts, ProblemWriter problems) {
+            this.accounts = accounts;
+            this.problems = problems;
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            Optional<String> token = bearer(request);
+            if (token.isPresent()) {
+                Optional<SignedIn> who = accounts.byToken(token.get());
+                if (who.isEmpty()) {
+                    problems.write(response, signInFirst());
+                    return;
+                }
+                SecurityContext context = SecurityContextHolder.createEmptyContext();
+                context.setAuthentication(
+                        UsernamePasswordAuthenticationToken.authenticated(who.get(), null, List.of()));
+                SecurityContextHolder.setContext(context);
+            }
+            chain.doFilter(request, response);
+        }
+    }
+}

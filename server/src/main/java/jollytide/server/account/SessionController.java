@@ -1,0 +1,126 @@
+package jollytide.server.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import jollytide.server.setup.Settings;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Entering and leaving. */
+@RestController
+@RequestMapping("/api/v1")
+class SessionController {
+    private final Accounts accounts;
+    private final Settings settings;
+    private final SecurityContextRepository contexts;
+
+    SessionController(Accounts accounts, Settings settings, SecurityContextRepository contexts) {
+        this.accounts = accounts;
+        this.settings = settings;
+        this.contexts = contexts;
+    }
+
+    /**
+     * Who is signed in, and which doors are open.
+     *
+     * @param firstKeeper whether nobody has an account yet
+     * @param setupCodeNeeded whether a new account needs the code from the console
+     */
+    record SessionView(
+            @Nullable String keeper,
+            @Nullable Units units,
+            boolean demoDoor,
+            boolean firstKeeper,
+            boolean setupCodeNeeded) {}
+
+    record SignInRequest(
+            @NotNull @Size(max = 80) String name,
+            @NotNull @Size(max = 200) String password) {}
+
+    record KeeperRequest(
+            @NotBlank @Size(max = 80) String name,
+            @NotNull @Size(max = 200) String password,
+            @Nullable String setupCode) {}
+
+    @GetMapping("/session")
+    SessionView session(@AuthenticationPrincipal @Nullable SignedIn who) {
+        return view(who);
+    }
+
+    @PostMapping("/session")
+    SessionView signIn(
+            @Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
+        return enter(accounts.signIn(body.name(), body.password()), request, response);
+    }
+
+    @PostMapping("/session/demo")
+    SessionView enterDemo(HttpServletRequest request, HttpServletResponse response) {
+        return enter(accounts.demoKeeper(), request, response);
+    }
+
+    @PostMapping("/keepers")
+    @ResponseStatus(HttpStatus.CREATED)
+    SessionView create(
+            @Valid @RequestBody KeeperRequest body, HttpServletRequest request, HttpServletResponse response) {
+        String code = body.setupCode() == null ? "" : body.setupCode();
+        return enter(accounts.create(body.name(), body.password(), code), request, response);
+    }
+
+    @DeleteMapping("/session")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        SecurityContextHolder.clearContext();
+    }
+
+    @PutMapping("/me/units")
+    Units units(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody Units units) {
+        return accounts.saveUnits(who.keeperId(), units);
+    }
+
+    /** A new session id at each entry, so that one planted before is worthless. */
+    private SessionView enter(Keeper keeper, HttpServletRequest request, HttpServletResponse response) {
+        HttpSession old = request.getSession(false);
+        if (old != null) {
+            old.invalidate();
+        }
+        SignedIn who = new SignedIn(keeper.id, keeper.name);
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null, List.of()));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        return view(who);
+    }
+
+    private SessionView view(@Nullable SignedIn who) {
+        Units units = who == null ? null : Accounts.units(accounts.keeper(who.keeperId()));
+        return new SessionView(
+                who == null ? null : who.name(),
+                units,
+                settings.demoDoor(),
+                accounts.nobodyYet(),
+                !settings.onLoopback());
+    }
+}

@@ -1,0 +1,9 @@
+package jollytide.server.account;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A token as its keeper sees it: never its secret. */
+public record TokenView(
+        UUID id, String label, Instant createdAt, @Nullable Instant lastUsedAt) {}

@@ -1,0 +1,2 @@
+/** Keepers, their sessions, tokens and preferred units. */
+package jollytide.server.account;

@@ -1,0 +1,43 @@
+package jollytide.server.home;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Version;
+import java.time.ZoneId;
+import java.util.UUID;
+import jollytide.core.seawater.Gases;
+import jollytide.server.account.Keeper;
+
+@Entity
+public class Home {
+    @Id
+    UUID id;
+
+    @Version
+    long version;
+
+    @ManyToOne(fetch = FetchType.LAZY)
+    Keeper keeper;
+
+    String name;
+    String zone;
+
+    @Column(name = "altitude_m")
+    double altitudeM;
+
+    public UUID id() {
+        return id;
+    }
+
+    public ZoneId zone() {
+        return ZoneId.of(zone);
+    }
+
+    /** Air pressure of the standard atmosphere at the home's altitude. */
+    public double pressureHpa() {
+        return Gases.standardPressureHpa(altitudeM);
+    }
+}

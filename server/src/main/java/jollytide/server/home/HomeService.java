@@ -1,0 +1,139 @@
+package jollytide.server.home;
+
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.air.People;
+import jollytide.core.air.RoomAir;
+import jollytide.core.seawater.Gases;
+import jollytide.server.account.Accounts;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Homes and rooms of one keeper. Another keeper's are not there. */
+@Service
+@Transactional
+public class HomeService {
+    private final Homes homes;
+    private final Rooms rooms;
+    private final Accounts accounts;
+
+    HomeService(Homes homes, Rooms rooms, Accounts accounts) {
+        this.homes = homes;
+        this.rooms = rooms;
+        this.accounts = accounts;
+    }
+
+    /** A room with its place in the home. */
+    public record RoomView(UUID id, long version, RoomDescription description) {}
+
+    public record HomeView(UUID id, long version, HomeDescription description, List<RoomView> rooms) {}
+
+    @Transactional(readOnly = true)
+    public List<HomeView> list(UUID keeperId) {
+        List<Room> all = rooms.findAllOwned(keeperId);
+        return homes.findByKeeperIdOrderByName(keeperId).stream()
+                .map(home -> view(
+                        home,
+                        all.stream().filter(r -> r.home.id.equals(home.id)).toList()))
+                .toList();
+    }
+
+    public HomeView create(UUID keeperId, HomeDescription description) {
+        Home home = new Home();
+        home.id = UUID.randomUUID();
+        home.keeper = accounts.keeper(keeperId);
+        describe(home, description);
+        return view(homes.save(home), List.of());
+    }
+
+    public HomeView edit(UUID keeperId, UUID id, long version, HomeDescription description) {
+        Home home = homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home"));
+        List<Room> inside = rooms.findAllOwned(keeperId).stream()
+                .filter(r -> r.home.id.equals(id))
+                .toList();
+        if (home.version != version) {
+            throw Problem.savedElsewhere(view(home, inside));
+        }
+        describe(home, description);
+        homes.flush();
+        return view(home, inside);
+    }
+
+    public void delete(UUID keeperId, UUID id) {
+        homes.delete(homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home")));
+    }
+
+    public RoomView createRoom(UUID keeperId, UUID homeId, RoomDescription description) {
+        Room room = new Room();
+        room.id = UUID.randomUUID();
+        room.home = homes.findByIdAndKeeperId(homeId, keeperId).orElseThrow(() -> Problem.notFound("home"));
+        describe(room, description);
+        return view(rooms.save(room));
+    }
+
+    public RoomView editRoom(UUID keeperId, UUID id, long version, RoomDescription description) {
+        Room room = room(keeperId, id);
+        if (room.version != version) {
+            throw Problem.savedElsewhere(view(room));
+        }
+        describe(room, description);
+        rooms.flush();
+        return view(room);
+    }
+
+    public void deleteRoom(UUID keeperId, UUID id) {
+        rooms.delete(room(keeperId, id));
+    }
+
+    @Transactional(readOnly = true)
+    public Room room(UUID keeperId, UUID id) {
+        return rooms.findOwned(id, keeperId).orElseThrow(() -> Problem.notFound("room"));
+    }
+
+    private static void describe(Home home, HomeDescription description) {
+        try {
+            ZoneId.of(description.zone());
+        } catch (DateTimeException e) {
+            throw Problem.refused(new FieldError(
+                    "zone",
+                    description.zone(),
+                    "an IANA time zone such as Europe/Amsterdam",
+                    "The time zone " + description.zone() + " is not known."));
+        }
+        Gases.standardPressureHpa(description.altitudeM());
+        home.name = description.name().strip();
+        home.zone = description.zone();
+        home.altitudeM = description.altitudeM();
+    }
+
+    private static void describe(Room room, RoomDescription description) {
+        People people = new People(description.adults(), description.children(), description.pets());
+        if (description.volumeM3() != null) {
+            RoomAir.expectedShutPpm(0, people, description.volumeM3());
+        }
+        room.name = description.name().strip();
+        room.volumeM3 = description.volumeM3();
+        room.adults = people.adults();
+        room.children = people.children();
+        room.pets = people.pets();
+    }
+
+    private static HomeView view(Home home, List<Room> rooms) {
+        return new HomeView(
+                home.id,
+                home.version,
+                new HomeDescription(home.name, home.zone, home.altitudeM),
+                rooms.stream().map(HomeService::view).toList());
+    }
+
+    private static RoomView view(Room room) {
+        return new RoomView(
+                room.id,
+                room.version,
+                new RoomDescription(room.name, room.volumeM3, room.adults, room.children, room.pets));
+    }
+}

@@ -1,0 +1,12 @@
+package jollytide.server.home;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface Homes extends JpaRepository<Home, UUID> {
+    Optional<Home> findByIdAndKeeperId(UUID id, UUID keeperId);
+
+    List<Home> findByKeeperIdOrderByName(UUID keeperId);
+}

@@ -1,0 +1,52 @@
+package jollytide.server.home;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Version;
+import java.util.UUID;
+import jollytide.core.air.People;
+import org.jspecify.annotations.Nullable;
+
+@Entity
+public class Room {
+    @Id
+    UUID id;
+
+    @Version
+    long version;
+
+    @ManyToOne(fetch = FetchType.LAZY)
+    Home home;
+
+    String name;
+
+    @Column(name = "volume_m3")
+    Double volumeM3;
+
+    int adults;
+    int children;
+    int pets;
+
+    public UUID id() {
+        return id;
+    }
+
+    public Home home() {
+        return home;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public @Nullable Double volumeM3() {
+        return volumeM3;
+    }
+
+    public People people() {
+        return new People(adults, children, pets);
+    }
+}

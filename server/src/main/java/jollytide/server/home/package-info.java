@@ -1,0 +1,2 @@
+/** Homes and rooms: what surrounds the tanks. */
+package jollytide.server.home;

@@ -1,0 +1,204 @@
+package jollytide.server.problem;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import jollytide.core.units.InputException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.dao.QueryTimeoutException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.StreamReadException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Turns every exception into a problem document. */
+@RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> told(Problem problem) {
+        return answer(problem);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> physics(InputException e) {
+        return answer(
+                Problem.refused(new FieldError(e.field(), Double.toString(e.value()), e.allowed(), e.getMessage())));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> locked(OptimisticLockingFailureException e) {
+        return answer(Problem.of(
+                HttpStatus.CONFLICT, "Changed elsewhere", "This was changed elsewhere in the same moment. Try again."));
+    }
+
+    @ExceptionHandler({
+        CannotCreateTransactionException.class,
+        DataAccessResourceFailureException.class,
+        QueryTimeoutException.class
+    })
+    ResponseEntity<ProblemDetail> databaseAway(Exception e) {
+        LOG.warn("database not reachable: {}", e.getMessage());
+        return answer(Problem.of(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Database not reachable",
+                "The database does not answer. Nothing was saved; try again in a moment."));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> wrongParameter(MethodArgumentTypeMismatchException e) {
+        Class<?> type = e.getRequiredType();
+        String name = type == null ? "value" : type.getSimpleName();
+        if ("UUID".equals(name)) {
+            return answer(Problem.notFound("address"));
+        }
+        return answer(Problem.refused(new FieldError(
+                e.getName(),
+                String.valueOf(e.getValue()),
+                allowed(type),
+                e.getName() + " must be " + allowed(type) + ".")));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) {
+        LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
+        return answer(Problem.of(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something broke",
+                "This is a fault of the program, not yours. The console says more."));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<FieldError> errors = e.getBindingResult().getFieldErrors().stream()
+                .map(f -> new FieldError(
+                        f.getField(),
+                        f.getRejectedValue() == null ? null : shortened(f.getRejectedValue()),
+                        f.getDefaultMessage(),
+                        f.getField() + " " + f.getDefaultMessage() + "."))
+                .sorted((a, b) -> a.field().compareTo(b.field()))
+                .toList();
+        return anyBody(Problem.refused(errors));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+            if (cause instanceof Problem problem) {
+                return anyBody(problem);
+            }
+            if (cause instanceof StreamReadException) {
+                break;
+            }
+            if (cause instanceof MismatchedInputException mismatch) {
+                return anyBody(Problem.refused(mismatch(mismatch)));
+            }
+        }
+        return anyBody(Problem.of(
+                HttpStatus.BAD_REQUEST, "Not readable", "The request is not the JSON that this address expects."));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleExceptionInternal(
+            Exception e, Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        HttpStatus known = Objects.requireNonNullElse(HttpStatus.resolve(status.value()), HttpStatus.BAD_REQUEST);
+        String sentence = known == HttpStatus.NOT_FOUND ? "There is nothing at this address." : e.getMessage();
+        return ResponseEntity.status(status)
+                .headers(headers)
+                .body(Problem.of(known, known.getReasonPhrase(), sentence).detail());
+    }
+
+    private static FieldError mismatch(MismatchedInputException e) {
+        String field = path(e);
+        if (e instanceof UnrecognizedPropertyException unknown) {
+            String known = unknown.getKnownPropertyIds().stream()
+                    .map(String::valueOf)
+                    .sorted()
+                    .collect(Collectors.joining(", "));
+            return new FieldError(field, null, known, field + " is not known here; known are " + known + ".");
+        }
+        Object value = e instanceof InvalidFormatException format ? format.getValue() : null;
+        String allowed = allowed(e.getTargetType());
+        return new FieldError(
+                field, value == null ? null : shortened(value), allowed, field + " must be " + allowed + ".");
+    }
+
+    private static String path(JacksonException e) {
+        return e.getPath().stream()
+                .map(step -> step.getPropertyName() == null ? "[" + step.getIndex() + "]" : step.getPropertyName())
+                .collect(Collectors.joining("."))
+                .replace(".[", "[");
+    }
+
+    private static String allowed(Class<?> type) {
+        if (type == null) {
+            return "of another form";
+        }
+        if (type.isEnum()) {
+            return "one of "
+                    + java.util.Arrays.stream(type.getEnumConstants())
+                            .map(ProblemAdvice::jsonName)
+                            .collect(Collectors.joining(", "));
+        }
+        if (Number.class.isAssignableFrom(type) || (type.isPrimitive() && type != boolean.class)) {
+            return "a number";
+        }
+        return switch (type.getSimpleName()) {
+            case "boolean", "Boolean" -> "true or false";
+            case "String" -> "text";
+            case "LocalTime" -> "a time such as 10:30";
+            case "Instant" -> "a time such as 2026-11-12T09:55:00Z";
+            default -> type.getSimpleName().toLowerCase(Locale.ROOT).contains("list") ? "a list" : "an object";
+        };
+    }
+
+    private static String jsonName(Object constant) {
+        String name = ((Enum<?>) constant).name();
+        try {
+            var renamed = constant.getClass()
+                    .getField(name)
+                    .getAnnotation(com.fasterxml.jackson.annotation.JsonProperty.class);
+            return renamed == null ? name : renamed.value();
+        } catch (NoSuchFieldException e) {
+            return name;
+        }
+    }
+
+    private static String shortened(Object value) {
+        String text = String.valueOf(value);
+        return text.length() > 80 ? text.substring(0, 80) + "…" : text;
+    }
+
+    private static ResponseEntity<ProblemDetail> answer(Problem problem) {
+        return ResponseEntity.status(problem.detail().getStatus()).body(problem.detail());
+    }
+
+    private static ResponseEntity<Object> anyBody(Problem problem) {
+        return ResponseEntity.status(problem.detail().getStatus()).body(problem.detail());
+    }
+}

@@ -1,0 +1,2 @@
+/** What was measured, raw and whole. */
+package jollytide.server.reading;

@@ -1,0 +1,2 @@
+/** Start-up settings, security and what the web build needs. */
+package jollytide.server.setup;

@@ -1,0 +1,66 @@
+package jollytide.server.tank;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import jollytide.core.staircase.Assumptions;
+import org.jspecify.annotations.Nullable;
+
+/** The keeper's own values in place of assumed ones; null keeps the default. Units as in {@link Assumptions}. */
+public record OwnAssumptions(
+        @Nullable Double settlingHours,
+        @Nullable Double outdoorPpm,
+        @Nullable Double probeErrorPh,
+        @Nullable Double alkalinityErrorDkh,
+        @Nullable Double co2MeterErrorPpm,
+        @Nullable Double lowAlkalinityDkh,
+        @Nullable Double normalAlkalinityDkh) {
+
+    static final OwnAssumptions NONE = new OwnAssumptions(null, null, null, null, null, null, null);
+
+    static OwnAssumptions from(Map<String, Double> stored) {
+        return new OwnAssumptions(
+                stored.get("settlingHours"),
+                stored.get("outdoorPpm"),
+                stored.get("probeErrorPh"),
+                stored.get("alkalinityErrorDkh"),
+                stored.get("co2MeterErrorPpm"),
+                stored.get("lowAlkalinityDkh"),
+                stored.get("normalAlkalinityDkh"));
+    }
+
+    Map<String, Double> toStored() {
+        Map<String, Double> stored = new LinkedHashMap<>();
+        stored.put("settlingHours", settlingHours);
+        stored.put("outdoorPpm", outdoorPpm);
+        stored.put("probeErrorPh", probeErrorPh);
+        stored.put("alkalinityErrorDkh", alkalinityErrorDkh);
+        stored.put("co2MeterErrorPpm", co2MeterErrorPpm);
+        stored.put("lowAlkalinityDkh", lowAlkalinityDkh);
+        stored.put("normalAlkalinityDkh", normalAlkalinityDkh);
+        stored.values().removeIf(value -> value == null);
+        return stored;
+    }
+
+    /** The defaults with these values in their places. */
+    Assumptions toCore() {
+        Assumptions d = Assumptions.DEFAULT;
+        return new Assumptions(
+                or(settlingHours, d.settlingHours()),
+                or(outdoorPpm, d.outdoorPpm()),
+                d.outdoorErrorPpm(),
+                or(probeErrorPh, d.probeErrorPh()),
+                d.checkedProbeErrorPh(),
+                d.colourKitErrorPh(),
+                or(alkalinityErrorDkh, d.alkalinityErrorDkh()),
+                d.alkalinityDriftDkhPerDay(),
+                or(co2MeterErrorPpm, d.co2MeterErrorPpm()),
+                d.temperatureC(),
+                d.salinityPsu(),
+                or(lowAlkalinityDkh, d.lowAlkalinityDkh()),
+                or(normalAlkalinityDkh, d.normalAlkalinityDkh()));
+    }
+
+    private static double or(@Nullable Double own, double instead) {
+        return own == null ? instead : own;
+    }
+}

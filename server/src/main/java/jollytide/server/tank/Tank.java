@@ -1,0 +1,136 @@
+package jollytide.server.tank;
+
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.OrderColumn;
+import jakarta.persistence.Version;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import jollytide.core.exchange.Skimmer;
+import jollytide.core.exchange.Surface;
+import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.reef.LightClock;
+import jollytide.core.reef.Stance;
+import jollytide.core.reef.TargetBand;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.staircase.Assumptions;
+import jollytide.server.home.Home;
+import jollytide.server.home.Room;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+@Entity
+public class Tank {
+    @Id
+    UUID id;
+
+    @Version
+    long version;
+
+    @ManyToOne(fetch = FetchType.LAZY)
+    Room room;
+
+    String name;
+    String about;
+
+    @Column(name = "net_volume_l")
+    double netVolumeL;
+
+    String lightOn;
+    String lightOff;
+    boolean lightFollowsClockChanges;
+    double troughAtLeast;
+    double peakAtMost;
+    double actBelow;
+    String bandReason;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "VARCHAR(20)")
+    Stance stance;
+
+    @Column(name = "skimmer_air_draw_l_per_h")
+    Double skimmerAirDrawLPerH;
+
+    /** The keeper's values for {@link Assumptions}, by component name; what is absent keeps its default. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    Map<String, Double> assumptions = new LinkedHashMap<>();
+
+    @ElementCollection
+    @CollectionTable(name = "tank_surface", joinColumns = @JoinColumn(name = "tank_id"))
+    @OrderColumn(name = "position")
+    List<SurfaceRow> surfaces = new ArrayList<>();
+
+    @Embeddable
+    static class SurfaceRow {
+        String name;
+
+        @Column(name = "area_m2")
+        double areaM2;
+
+        @Enumerated(EnumType.STRING)
+        @Column(columnDefinition = "VARCHAR(20)")
+        SurfaceClass motion;
+
+        protected SurfaceRow() {}
+
+        SurfaceRow(String name, double areaM2, SurfaceClass motion) {
+            this.name = name;
+            this.areaM2 = areaM2;
+            this.motion = motion;
+        }
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public Room room() {
+        return room;
+    }
+
+    public Home home() {
+        return room.home();
+    }
+
+    public double netVolumeL() {
+        return netVolumeL;
+    }
+
+    public LightClock light() {
+        return new LightClock(LocalTime.parse(lightOn), LocalTime.parse(lightOff), lightFollowsClockChanges);
+    }
+
+    public TargetBand band() {
+        return new TargetBand(troughAtLeast, peakAtMost, actBelow);
+    }
+
+    public Stance stance() {
+        return stance;
+    }
+
+    public Assumptions assumptions() {
+        return OwnAssumptions.from(assumptions).toCore();
+    }
+
+    /** Sum of the described paths' conductances for CO2, mol/(h·atm); 0 when none is described. */
+    public double co2Conductance(Seawater water) {
+        double sum = 0;
+        for (SurfaceRow row : surfaces) {
+            sum += new Surface(row.areaM2, row.motion).co2Conductance(water);
+        }
+        return skimmerAirDrawLPerH == null ? sum : sum + new Skimmer(skimmerAirDrawLPerH).co2Conductance(water);
+    }
+}

@@ -1,0 +1,59 @@
+package jollytide.server.tank;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.reef.Stance;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A tank in its keeper's words and numbers.
+ *
+ * @param netVolumeL litres of water, without rock and sand, with the sump
+ * @param skimmerAirDrawLPerH air that the skimmer draws; null without skimmer
+ */
+public record TankDescription(
+        @NotBlank @Size(max = 80) String name,
+        @NotNull @Size(max = 1000) String about,
+        @NotNull Double netVolumeL,
+        @NotNull @Size(max = 12) List<@NotNull @Valid WaterSurface> surfaces,
+        @Valid @NotNull Light light,
+        @Valid @NotNull Band band,
+        @NotNull Stance stance,
+        @Nullable Double skimmerAirDrawLPerH,
+        @NotNull OwnAssumptions assumptions) {
+
+    private static final String TIME = "([01]\\d|2[0-3]):[0-5]\\d";
+    private static final String TIME_WORDS = "must be a time such as 10:30";
+
+    /** An open surface and how it moves. */
+    public record WaterSurface(
+            @NotBlank @Size(max = 80) String name,
+            @NotNull Double areaM2,
+            @NotNull SurfaceClass motion) {}
+
+    /**
+     * The light clock.
+     *
+     * @param off equal to {@code on} when the tank is never lit
+     */
+    public record Light(
+            @NotNull @Pattern(regexp = TIME, message = TIME_WORDS)
+            String on,
+
+            @NotNull @Pattern(regexp = TIME, message = TIME_WORDS)
+            String off,
+
+            @NotNull Boolean followsClockChanges) {}
+
+    /** The wanted pH, NBS scale, and why. */
+    public record Band(
+            @NotNull Double troughAtLeast,
+            @NotNull Double peakAtMost,
+            @NotNull Double actBelow,
+            @NotNull @Size(max = 300) String reason) {}
+}

@@ -1,0 +1,113 @@
+package jollytide.server.tank;
+
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.exchange.Skimmer;
+import jollytide.core.exchange.Surface;
+import jollytide.core.reef.TargetBand;
+import jollytide.core.units.Quantities;
+import jollytide.server.home.HomeService;
+import jollytide.server.problem.Problem;
+import jollytide.server.tank.Tank.SurfaceRow;
+import jollytide.server.tank.TankDescription.Band;
+import jollytide.server.tank.TankDescription.Light;
+import jollytide.server.tank.TankDescription.WaterSurface;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tanks of one keeper. Another keeper's are not there. */
+@Service
+@Transactional
+public class TankService {
+    private final Tanks tanks;
+    private final HomeService homes;
+
+    TankService(Tanks tanks, HomeService homes) {
+        this.tanks = tanks;
+        this.homes = homes;
+    }
+
+    /** A tank with its place. */
+    public record TankView(UUID id, UUID roomId, UUID homeId, String zone, long version, TankDescription description) {}
+
+    @Transactional(readOnly = true)
+    public List<TankView> list(UUID keeperId) {
+        return tanks.findAllOwned(keeperId).stream().map(TankService::view).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public TankView get(UUID keeperId, UUID id) {
+        return view(tank(keeperId, id));
+    }
+
+    public TankView create(UUID keeperId, UUID roomId, TankDescription description) {
+        Tank tank = new Tank();
+        tank.id = UUID.randomUUID();
+        tank.room = homes.room(keeperId, roomId);
+        describe(tank, description);
+        return view(tanks.save(tank));
+    }
+
+    public TankView edit(UUID keeperId, UUID id, long version, TankDescription description) {
+        Tank tank = tank(keeperId, id);
+        if (tank.version != version) {
+            throw Problem.savedElsewhere(view(tank));
+        }
+        describe(tank, description);
+        tanks.flush();
+        return view(tank);
+    }
+
+    public void delete(UUID keeperId, UUID id) {
+        tanks.delete(tank(keeperId, id));
+    }
+
+    /** The keeper's tank with room and home, for other features. */
+    @Transactional(readOnly = true)
+    public Tank tank(UUID keeperId, UUID id) {
+        return tanks.findOwned(id, keeperId).orElseThrow(() -> Problem.notFound("tank"));
+    }
+
+    /** The core's records are made once here, so that nothing impossible is stored. */
+    private static void describe(Tank tank, TankDescription d) {
+        Quantities.within("netVolumeL", d.netVolumeL(), 1, 100_000, "L");
+        new TargetBand(d.band().troughAtLeast(), d.band().peakAtMost(), d.band().actBelow());
+        d.surfaces().forEach(s -> new Surface(s.areaM2(), s.motion()));
+        if (d.skimmerAirDrawLPerH() != null) {
+            new Skimmer(d.skimmerAirDrawLPerH());
+        }
+        d.assumptions().toCore();
+
+        tank.name = d.name().strip();
+        tank.about = d.about().strip();
+        tank.netVolumeL = d.netVolumeL();
+        tank.lightOn = d.light().on();
+        tank.lightOff = d.light().off();
+        tank.lightFollowsClockChanges = d.light().followsClockChanges();
+        tank.troughAtLeast = d.band().troughAtLeast();
+        tank.peakAtMost = d.band().peakAtMost();
+        tank.actBelow = d.band().actBelow();
+        tank.bandReason = d.band().reason().strip();
+        tank.stance = d.stance();
+        tank.skimmerAirDrawLPerH = d.skimmerAirDrawLPerH();
+        tank.assumptions = d.assumptions().toStored();
+        tank.surfaces.clear();
+        d.surfaces().forEach(s -> tank.surfaces.add(new SurfaceRow(s.name().strip(), s.areaM2(), s.motion())));
+    }
+
+    private static TankView view(Tank t) {
+        TankDescription description = new TankDescription(
+                t.name,
+                t.about,
+                t.netVolumeL,
+                t.surfaces.stream()
+                        .map(s -> new WaterSurface(s.name, s.areaM2, s.motion))
+                        .toList(),
+                new Light(t.lightOn, t.lightOff, t.lightFollowsClockChanges),
+                new Band(t.troughAtLeast, t.peakAtMost, t.actBelow, t.bandReason),
+                t.stance,
+                t.skimmerAirDrawLPerH,
+                OwnAssumptions.from(t.assumptions));
+        return new TankView(t.id, t.room.id(), t.home().id(), t.home().zone().getId(), t.version, description);
+    }
+}

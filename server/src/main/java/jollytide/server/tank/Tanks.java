@@ -1,0 +1,19 @@
+package jollytide.server.tank;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface Tanks extends JpaRepository<Tank, UUID> {
+    @Query("""
+            select t from Tank t join fetch t.room r join fetch r.home h left join fetch t.surfaces
+            where t.id = :id and h.keeper.id = :keeperId""")
+    Optional<Tank> findOwned(UUID id, UUID keeperId);
+
+    @Query("""
+            select distinct t from Tank t join fetch t.room r join fetch r.home h left join fetch t.surfaces
+            where h.keeper.id = :keeperId order by t.name""")
+    List<Tank> findAllOwned(UUID keeperId);
+}

@@ -1,0 +1,2 @@
+/** A tank's description, and a glance at it. */
+package jollytide.server.tank;

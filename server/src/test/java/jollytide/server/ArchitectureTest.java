@@ -1,0 +1,34 @@
+package jollytide.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Dependencies point one way. */
+@AnalyzeClasses(packages = "jollytide", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule CORE_KNOWS_NEITHER_SERVER_NOR_FRAMEWORK = noClasses()
+            .that()
+            .resideInAPackage("jollytide.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("jollytide.server..", "org.springframework..", "jakarta..", "java.sql..", "java.net..");
+
+    @ArchTest
+    static final ArchRule CORE_PACKAGES_HAVE_NO_CYCLES =
+            slices().matching("jollytide.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule CLOCKS_ARE_PASSED_IN = noClasses()
+            .that()
+            .resideInAPackage("jollytide.core..")
+            .should()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis");
+}

@@ -1,0 +1,33 @@
+package jollytide.server;
+
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The whole server on a free port with a real database, as a keeper's browser or script meets it. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+public abstract class ServerTest {
+    protected static final TestDatabase DATABASE = new TestDatabase();
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    protected JsonMapper json;
+
+    @DynamicPropertySource
+    static void properties(DynamicPropertyRegistry registry) {
+        registry.add("JOLLY_TIDE_DB_PORT", DATABASE::port);
+        registry.add("JOLLY_TIDE_DB_NAME", DATABASE::name);
+        registry.add("JOLLY_TIDE_DB_PASSWORD", DATABASE::password);
+        registry.add("jollytide.demo", () -> true);
+    }
+
+    /** A visitor with an empty cookie jar. */
+    protected Visitor visitor() {
+        return new Visitor("http://127.0.0.1:" + port, json);
+    }
+}

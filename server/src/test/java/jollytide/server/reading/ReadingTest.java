@@ -1,0 +1,166 @@
+package jollytide.server.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.Set;
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Visitor;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ReadingTest extends ServerTest {
+    private Visitor keeper;
+    private String readings;
+
+    @BeforeEach
+    void tank() {
+        keeper = visitor().asNewKeeper();
+        readings = "/tanks/" + Samples.tank(keeper) + "/readings";
+    }
+
+    private static String ph(String at, double value) {
+        return Samples.reading(at, "PH_NBS", "TANK", "PROBE", value);
+    }
+
+    @Test
+    void theSameTwiceChangesNothingAndAnotherValueIsAConflict() {
+        assertThat(keeper.post(readings, ph("2026-01-05T10:00", 8.1)).status()).isEqualTo(201);
+        assertThat(keeper.post(readings, ph("2026-01-05T10:00", 8.1)).status()).isEqualTo(201);
+        var conflict = keeper.post(readings, ph("2026-01-05T10:00", 7.9));
+        assertThat(conflict.status()).isEqualTo(409);
+        var told = conflict.body().path("conflicts").path(0);
+        assertThat(told.path("stored").path("value").asDouble()).isEqualTo(8.1);
+        assertThat(told.path("offered").asDouble()).isEqualTo(7.9);
+        assertThat(values()).containsExactly(8.1);
+
+        String replace = ph("2026-01-05T10:00", 7.9).replace("]}", "],\"replace\":true}");
+        assertThat(keeper.post(readings, replace).status()).isEqualTo(201);
+        assertThat(values()).containsExactly(7.9);
+    }
+
+    @Test
+    void correctingDeletingAndUndoing() {
+        String id = keeper.post(readings, ph("2026-01-05T10:00", 81 / 10.0))
+                .body()
+                .path(0)
+                .path("id")
+                .asString();
+        var corrected = keeper.put(readings + "/" + id, ph("2026-01-05T10:05", 8.0));
+        assertThat(corrected.status()).isEqualTo(200);
+        assertThat(values()).containsExactly(8.0);
+        String newId = corrected.body().path("id").asString();
+
+        var refused = keeper.put(readings + "/" + newId, ph("2026-01-05T10:05", 80));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(values()).as("a refused correction keeps the old value").containsExactly(8.0);
+
+        assertThat(keeper.delete(readings + "/" + newId).status()).isEqualTo(204);
+        assertThat(values()).isEmpty();
+        assertThat(keeper.delete(readings + "/" + newId).status()).isEqualTo(404);
+        assertThat(keeper.delete(readings + "/nonsense").status()).isEqualTo(404);
+    }
+
+    @Test
+    void pagesFollowOneAnotherWithoutGapOrRepeat() {
+        for (int i = 0; i < 25; i++) {
+            keeper.post(
+                    readings,
+                    ph("2026-01-05T10:%02d".formatted(i / 2), 8.0 + i * 0.01 - (i % 2) * 0.001)
+                            .replace("PROBE", i % 2 == 0 ? "PROBE" : "COLOUR_KIT"));
+        }
+        Set<String> seen = new HashSet<>();
+        String after = "";
+        int pages = 0;
+        do {
+            var page = keeper.get(readings + "?limit=7" + after).body();
+            page.path("readings")
+                    .forEach(r -> assertThat(seen.add(r.path("id").asString())).isTrue());
+            after = page.path("next").isNull()
+                    ? ""
+                    : "&after=" + page.path("next").asString();
+            pages++;
+        } while (!after.isEmpty());
+        assertThat(seen).hasSize(25);
+        assertThat(pages).isEqualTo(4);
+    }
+
+    @Test
+    void theHourThatHappensTwiceIsAskedFor() {
+        var twice = keeper.post(readings, ph("2025-10-26T02:30", 8.1));
+        assertThat(twice.status()).isEqualTo(422);
+        assertThat(twice.firstError().path("allowed").asString())
+                .contains("2025-10-26T02:30+02:00", "2025-10-26T02:30+01:00");
+        assertThat(keeper.post(readings, ph("2025-10-26T02:30+01:00", 8.1))
+                        .body()
+                        .path(0)
+                        .path("at")
+                        .asString())
+                .isEqualTo("2025-10-26T01:30:00Z");
+        var never = keeper.post(readings, ph("2026-03-29T02:30", 8.1));
+        assertThat(never.status()).isEqualTo(422);
+        assertThat(never.problem()).contains("did not exist");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "2026-01-05T10:00, PH_NBS, TANK, 81, values[0].value",
+        "2026-01-05T10:00, PH_NBS, ROOM, 8.1, values[0].place",
+        "2026-01-05T10:00, CO2_PPM, TANK, 800, values[0].place",
+        "2026-01-05T10:00, CO2_PPM, ROOM, 5, values[0].value",
+        "2026-01-05T10:00, SG_25, TANK, 35, values[0].value",
+        "2026-01-05T10:00, OXYGEN_PERCENT, TANK, -1, values[0].value",
+        "2036-01-05T10:00, PH_NBS, TANK, 8.1, at",
+        "1970-01-01T00:00, PH_NBS, TANK, 8.1, at",
+        "yesterday, PH_NBS, TANK, 8.1, at"
+    })
+    void slipsAreCaughtAndNothingIsStored(String at, String unit, String place, double value, String field) {
+        var answer = keeper.post(readings, Samples.reading(at, unit, place, "PROBE", value));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.firstError().path("field").asString()).isEqualTo(field);
+        assertThat(values()).isEmpty();
+    }
+
+    @Test
+    void oneBadValueKeepsTheWholeSittingOut() {
+        String sitting =
+                Samples.workedCase(Instant.parse("2026-01-05T10:00:00Z")).replace("830", "3");
+        assertThat(keeper.post(readings, sitting).status()).isEqualTo(422);
+        assertThat(values()).isEmpty();
+    }
+
+    @Test
+    void roomAirIsSharedByTheTanksOfTheRoom() {
+        String room = keeper.get("/homes")
+                .body()
+                .path(0)
+                .path("rooms")
+                .path(0)
+                .path("id")
+                .asString();
+        String neighbour = keeper.post("/rooms/" + room + "/tanks", Samples.TANK)
+                .body()
+                .path("id")
+                .asString();
+        keeper.post(readings, Samples.reading("2026-01-05T10:00", "CO2_PPM", "ROOM", "METER", 900));
+        assertThat(keeper.get("/tanks/" + neighbour + "/glance")
+                        .body()
+                        .path("roomCo2")
+                        .path("value")
+                        .asDouble())
+                .isEqualTo(900);
+    }
+
+    private Set<Double> values() {
+        Set<Double> values = new HashSet<>();
+        keeper.get(readings)
+                .body()
+                .path("readings")
+                .forEach(r -> values.add(r.path("value").asDouble()));
+        return values;
+    }
+}
