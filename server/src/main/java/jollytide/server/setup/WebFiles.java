@@ -21,7 +21,7 @@ class WebFiles implements WebMvcConfigurer {
     @Controller
     static class Page {
         /** The places are routes of the page itself. */
-        @GetMapping({"/welcome", "/read/**", "/reason/**", "/try/**", "/settings/**", "/tank/**"})
+        @GetMapping({"/welcome", "/begin", "/settings", "/tank/**"})
         String page() {
             return "forward:/index.html";
         }

@@ -1,0 +1,57 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { paths } from './schema';
+
+export interface FieldProblem {
+  field: string;
+  value?: string;
+  allowed?: string;
+  message: string;
+}
+
+/** A problem document (RFC 9457) as the server sends it. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: FieldProblem[] = [],
+    readonly extra: Record<string, unknown> = {},
+  ) {
+    super(message);
+  }
+
+  /** What is wrong with the field whose path ends so. */
+  at(field: string): string | undefined {
+    return this.errors.find((e) => e.field === field)?.message;
+  }
+}
+
+const forgeryToken: Middleware = {
+  onRequest({ request }) {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: '/' });
+api.use(forgeryToken);
+
+/** The data of an answer, or the problem thrown. */
+export async function told<T>(
+  answer: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  let settled;
+  try {
+    settled = await answer;
+  } catch {
+    throw new Problem(0, 'The server does not answer. Nothing was saved; try again in a moment.');
+  }
+  if (settled.response.ok) return settled.data as T;
+  const body = (settled.error ?? {}) as Record<string, unknown>;
+  const errors = Array.isArray(body.errors) ? (body.errors as FieldProblem[]) : [];
+  const detail =
+    typeof body.detail === 'string'
+      ? body.detail
+      : `The server answered with ${settled.response.status}.`;
+  throw new Problem(settled.response.status, detail, errors, body);
+}

@@ -1,0 +1,31 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+
+export type Units = Schemas['Units'];
+export type Session = Schemas['SessionView'];
+export type Home = Schemas['HomeView'];
+export type HomeDescription = Schemas['HomeDescription'];
+export type RoomDescription = Schemas['RoomDescription'];
+export type Tank = Schemas['TankView'];
+export type TankDescription = Schemas['TankDescription'];
+export type SurfaceMotion = Schemas['WaterSurface']['motion'];
+export type Reading = Schemas['ReadingView'];
+export type NewReading = Schemas['NewReading'];
+export type NewReadings = Schemas['NewReadings'];
+export type RawUnit = Reading['unit'];
+export type Method = Reading['method'];
+export type Place = Reading['place'];
+export type Quantity = Reading['quantity'];
+export type Glance = Schemas['Glance'];
+export type StaircaseView = Schemas['StaircaseView'];
+export type Staircase = Schemas['Staircase'];
+export type MomentName = StaircaseView['shown'];
+export type Moment = Schemas['Moment'];
+export type Verdict = Schemas['Verdict'];
+export type InputUse = Schemas['InputUse'];
+export type InputName = InputUse['name'];
+export type Estimate = Schemas['Estimate'];
+export type CarbonateMap = Schemas['CarbonateMap'];
+export type WaterRequest = Schemas['WaterRequest'];
+export type AlkalinityAmount = Schemas['AlkalinityAmount'];

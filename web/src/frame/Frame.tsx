@@ -1,0 +1,25 @@
+import type { ReactNode } from 'react';
+import type { Tank } from '../api/types';
+import { Commands } from './Commands';
+import { Rail } from './Rail';
+import { Strip } from './Strip';
+
+/** Rail, strip and page. */
+export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) {
+  return (
+    <div className="min-h-dvh pb-20 md:pb-0 md:pl-32">
+      <a
+        href="#page"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-paper focus:p-3"
+      >
+        To the page
+      </a>
+      <Rail tankId={tank?.id} />
+      {tank && <Strip tank={tank} />}
+      <main id="page" tabIndex={-1} className="px-4 py-5 outline-none md:px-6">
+        {children}
+      </main>
+      <Commands tankId={tank?.id} />
+    </div>
+  );
+}

@@ -1,0 +1,118 @@
+import { useNavigate, useRouterState } from '@tanstack/react-router';
+import { DropdownMenu } from 'radix-ui';
+import { useGlance, useTanks } from '../api/hooks';
+import type { Reading, Tank } from '../api/types';
+import { clockTime, shortTime } from '../lib/time';
+import { METHOD, RAW_UNIT } from '../lib/units';
+import { Mark, markOf } from '../parts/Mark';
+import { lastTank } from './lastTank';
+
+/** The tank and its last readings, on top of every screen. */
+export function Strip({ tank }: { tank: Tank }) {
+  const glance = useGlance(tank.id).data;
+  const now = new Date();
+  return (
+    <header className="flex items-stretch gap-6 overflow-x-auto border-b px-4 py-2 md:gap-9 md:px-6">
+      <TankChoice tank={tank} />
+      {glance && (
+        <>
+          <Last name="pH" reading={glance.ph} zone={tank.zone} now={now} />
+          <Last name="room CO2" reading={glance.roomCo2} zone={tank.zone} now={now} />
+          {glance.oxygen && (
+            <Last name="oxygen" reading={glance.oxygen} zone={tank.zone} now={now} />
+          )}
+          {glance.lit !== undefined && glance.nextSwitch && (
+            <div className="shrink-0">
+              <p className="text-sm text-soft">in the tank</p>
+              <p className="text-lg font-semibold">
+                {glance.lit ? 'light' : 'dark'} until {clockTime(glance.nextSwitch, tank.zone)}
+              </p>
+            </div>
+          )}
+        </>
+      )}
+    </header>
+  );
+}
+
+function Last({
+  name,
+  reading,
+  zone,
+  now,
+}: {
+  name: string;
+  reading: Reading | undefined;
+  zone: string;
+  now: Date;
+}) {
+  if (!reading) {
+    return (
+      <div className="shrink-0">
+        <p className="text-sm text-soft">{name}</p>
+        <p className="text-lg text-soft">no reading yet</p>
+      </div>
+    );
+  }
+  const unit = RAW_UNIT[reading.unit];
+  return (
+    <div className="shrink-0">
+      <p className="text-sm text-soft">
+        {name}, {METHOD[reading.method].split(',')[0]}, {shortTime(reading.at, zone, now)}
+      </p>
+      <p className="flex items-center gap-2 text-lg font-semibold">
+        <Mark kind={markOf(reading.method)} />
+        {reading.value.toFixed(unit.digits)}
+        {reading.quantity !== 'PH' && ` ${unit.label.split(',')[0]}`}
+      </p>
+    </div>
+  );
+}
+
+function TankChoice({ tank }: { tank: Tank }) {
+  const tanks = useTanks().data ?? [];
+  const navigate = useNavigate();
+  const path = useRouterState({ select: (s) => s.location.pathname });
+  const go = (id: string) => {
+    lastTank.set(id);
+    void navigate({ to: path.replace(tank.id, id) });
+  };
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger className="flex min-h-11 shrink-0 items-center gap-2 text-xl font-bold">
+        {tank.description.name}
+        <svg viewBox="0 0 10 6" className="w-2.5" aria-hidden>
+          <path d="M1 1l4 4 4-4" fill="none" stroke="currentColor" strokeWidth="1.5" />
+        </svg>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="start"
+          className="z-30 min-w-60 border border-ink/40 bg-paper py-1 [&>*]:flex [&>*]:min-h-11 [&>*]:cursor-pointer [&>*]:items-center [&>*]:px-4 [&>*[data-highlighted]]:bg-dark"
+        >
+          {tanks.map((t) => (
+            <DropdownMenu.Item
+              key={t.id}
+              onSelect={() => go(t.id)}
+              className="justify-between gap-6"
+            >
+              {t.description.name}
+              {t.id === tank.id && <span className="text-sm text-soft">open</span>}
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Item
+            onSelect={() =>
+              void navigate({ to: '/tank/$tankId/description', params: { tankId: tank.id } })
+            }
+            className="border-t"
+          >
+            Describe {tank.description.name}…
+          </DropdownMenu.Item>
+          <DropdownMenu.Item onSelect={() => void navigate({ to: '/begin' })}>
+            Another tank…
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,14 @@
+/** The places, in the order of the keeper's loop, with the screens that are built. */
+export const PLACES = [
+  { name: 'Read', question: 'what did the water do?', screens: [{ name: 'Enter', path: 'enter' }] },
+  { name: 'Reason', question: 'why?', screens: [{ name: 'Staircase', path: 'staircase' }] },
+  { name: 'Try', question: 'what would help here?', screens: [{ name: 'Sums', path: 'sums' }] },
+] as const;
+
+export type ScreenPath = (typeof PLACES)[number]['screens'][number]['path'];
+
+export const ROUTE = {
+  enter: '/tank/$tankId/enter',
+  staircase: '/tank/$tankId/staircase',
+  sums: '/tank/$tankId/sums',
+} as const satisfies Record<ScreenPath, string>;

@@ -1,0 +1,49 @@
+/** The wall clock of a home, whatever the browser's own zone is. */
+export function clockTime(instant: string, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: zone,
+  }).format(new Date(instant));
+}
+
+export function dayAndTime(instant: string, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: zone,
+  }).format(new Date(instant));
+}
+
+/** What a datetime-local field holds for this instant in the home's zone. */
+export function localInput(instant: Date, zone: string): string {
+  const parts = new Intl.DateTimeFormat('en-CA', {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    timeZone: zone,
+  }).formatToParts(instant);
+  const part = (type: Intl.DateTimeFormatPartTypes) =>
+    parts.find((p) => p.type === type)?.value ?? '';
+  return `${part('year')}-${part('month')}-${part('day')}T${part('hour')}:${part('minute')}`;
+}
+
+/** The time alone when it is today in the home's zone, else with its day. */
+export function shortTime(instant: string, zone: string, now: Date): string {
+  const same =
+    localInput(new Date(instant), zone).slice(0, 10) === localInput(now, zone).slice(0, 10);
+  return same ? clockTime(instant, zone) : dayAndTime(instant, zone);
+}
+
+export function age(hours: number): string {
+  if (hours < 0.2) return 'same time';
+  if (hours < 1) return `${Math.round(hours * 60)} min before`;
+  if (hours < 48) return `${Math.round(hours)} h before`;
+  return `${Math.round(hours / 24)} days before`;
+}

@@ -1,0 +1,63 @@
+import type { Method, RawUnit, Units } from '../api/types';
+
+/** Factors by definition: 1 dKH is 10 mg/L of CaO, CaCO3 is 100.0869 g/mol. */
+const MEQ_PER: Record<Units['alkalinity'], number> = {
+  DKH: 20 / 56.0774,
+  MEQ_PER_L: 1,
+  PPM_CACO3: 2 / 100.0869,
+};
+
+export const ALKALINITY: Record<Units['alkalinity'], { label: string; digits: number }> = {
+  DKH: { label: 'dKH', digits: 1 },
+  MEQ_PER_L: { label: 'meq/L', digits: 2 },
+  PPM_CACO3: { label: 'ppm CaCO3', digits: 0 },
+};
+
+export function alkalinityFromMeq(meqPerL: number, unit: Units['alkalinity']): number {
+  return meqPerL / MEQ_PER[unit];
+}
+
+export function showAlkalinity(meqPerL: number, unit: Units['alkalinity']): string {
+  return `${alkalinityFromMeq(meqPerL, unit).toFixed(ALKALINITY[unit].digits)} ${ALKALINITY[unit].label}`;
+}
+
+export function showTemperature(celsius: number, unit: Units['temperature']): string {
+  return unit === 'CELSIUS' ? `${celsius.toFixed(1)} °C` : `${(celsius * 1.8 + 32).toFixed(1)} °F`;
+}
+
+/** The US liquid gallon, 231 cubic inches by definition. */
+export const LITRES: Record<Units['volume'], { label: string; litres: number }> = {
+  LITRE: { label: 'L', litres: 1 },
+  US_GALLON: { label: 'US gal', litres: 3.785411784 },
+};
+
+export const RAW_UNIT: Record<RawUnit, { label: string; digits: number }> = {
+  PH_NBS: { label: 'pH', digits: 2 },
+  PH_TOTAL: { label: 'pH, total scale', digits: 2 },
+  DKH: { label: 'dKH', digits: 1 },
+  MEQ_PER_L: { label: 'meq/L', digits: 2 },
+  PPM_CACO3: { label: 'ppm CaCO3', digits: 0 },
+  CELSIUS: { label: '°C', digits: 1 },
+  FAHRENHEIT: { label: '°F', digits: 1 },
+  PSU: { label: 'psu', digits: 1 },
+  SG_25: { label: 'SG 25/25 °C', digits: 4 },
+  SG_20: { label: 'SG 20/20 °C', digits: 4 },
+  MS_PER_CM: { label: 'mS/cm at 25 °C', digits: 1 },
+  CALCIUM_MG_PER_L: { label: 'mg/L Ca', digits: 0 },
+  OXYGEN_MG_PER_L: { label: 'mg/L', digits: 1 },
+  OXYGEN_MG_PER_L_FRESH: { label: 'mg/L, meter without salinity', digits: 1 },
+  OXYGEN_PERCENT: { label: '% saturation', digits: 0 },
+  CO2_PPM: { label: 'ppm', digits: 0 },
+  CO2_PPM_UNCOMPENSATED: { label: 'ppm, meter ignores altitude', digits: 0 },
+};
+
+export const METHOD: Record<Method, string> = {
+  PROBE: 'probe',
+  PROBE_CHECKED: 'probe, checked in two buffers',
+  COLOUR_KIT: 'colour kit',
+  TITRATION_KIT: 'titration kit',
+  METER: 'meter',
+  REFRACTOMETER: 'refractometer',
+  HYDROMETER: 'hydrometer',
+  ESTIMATE: 'estimate, told by hand',
+};

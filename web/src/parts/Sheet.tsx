@@ -1,0 +1,35 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** A sheet of paper laid over the page. */
+export function Sheet({
+  open,
+  onOpenChange,
+  title,
+  about,
+  children,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  about: string;
+  children: ReactNode;
+}) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/30" />
+        <Dialog.Content className="fixed inset-x-0 bottom-0 z-30 mx-auto max-h-[90dvh] max-w-2xl overflow-y-auto border bg-paper p-5 md:top-[8dvh] md:bottom-auto md:p-8">
+          <div className="flex items-start justify-between gap-6">
+            <Dialog.Title className="text-2xl font-bold">{title}</Dialog.Title>
+            <Dialog.Close className="min-h-11 px-2 text-soft underline underline-offset-4 hover:text-ink">
+              close
+            </Dialog.Close>
+          </div>
+          <Dialog.Description className="pb-4 text-soft">{about}</Dialog.Description>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,133 @@
+import { useNavigate } from '@tanstack/react-router';
+import { useState } from 'react';
+import type { Problem } from '../../api/client';
+import { useCreateHome, useCreateRoom, useCreateTank, useHomes, useSession } from '../../api/hooks';
+import type { Home, Units } from '../../api/types';
+import { Frame } from '../../frame/Frame';
+import { readNumber } from '../../lib/number';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { Waiting } from '../../parts/Waiting';
+import { HomeFields, NEW_HOME, NEW_ROOM, RoomFields, toHome, toRoom } from './HomeFields';
+import { TankFields } from './TankFields';
+import { NEW_TANK, toDescription, type TankForm } from './tankForm';
+import { useTankForm } from './useTankForm';
+
+/** A walk from the home to the tank: the first description. */
+export function Begin() {
+  const homes = useHomes();
+  const units = useSession().data?.units;
+  return (
+    <Frame>
+      {homes.data && units ? (
+        <Walk homes={homes.data} units={units} />
+      ) : (
+        <Waiting error={homes.error} retry={() => void homes.refetch()} />
+      )}
+    </Frame>
+  );
+}
+
+const NEW = 'new';
+
+function Walk({ homes, units }: { homes: Home[]; units: Units }) {
+  const navigate = useNavigate();
+  const createHome = useCreateHome();
+  const createRoom = useCreateRoom();
+  const createTank = useCreateTank();
+  const [homeId, setHomeId] = useState(homes[0]?.id ?? NEW);
+  const [roomId, setRoomId] = useState(homes[0]?.rooms[0]?.id ?? NEW);
+  const [home, setHome] = useState(NEW_HOME);
+  const [room, setRoom] = useState(NEW_ROOM);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const { form, refuse } = useTankForm(NEW_TANK);
+  const rooms = homes.find((h) => h.id === homeId)?.rooms ?? [];
+
+  // Each part that is made is remembered, so that a refusal further on does not make it twice.
+  const make = async (tank: TankForm) => {
+    setProblem(null);
+    try {
+      const inHome = homeId === NEW ? (await createHome.mutateAsync(toHome(home))).id : homeId;
+      setHomeId(inHome);
+      const inRoom =
+        roomId === NEW
+          ? (await createRoom.mutateAsync({ homeId: inHome, room: toRoom(room) })).id
+          : roomId;
+      setRoomId(inRoom);
+      const made = await createTank.mutateAsync({
+        roomId: inRoom,
+        tank: toDescription(tank, units),
+      });
+      void navigate({ to: '/tank/$tankId/enter', params: { tankId: made.id } });
+    } catch (e) {
+      const told = e as Problem;
+      setProblem(told);
+      refuse(told);
+    }
+  };
+
+  return (
+    <form
+      noValidate
+      className="grid max-w-4xl gap-8"
+      onSubmit={(e) => void form.handleSubmit(make)(e)}
+    >
+      <div>
+        <h1 className="text-2xl font-bold">Walk around the tank</h1>
+        <p className="text-soft">
+          The home with its air, the room with its people, then the water. What you do not know can
+          stay as it is: it will say so.
+        </p>
+      </div>
+      <fieldset className="grid gap-4 md:grid-cols-3">
+        <legend className="pb-2 text-lg font-bold">The home</legend>
+        {homes.length > 0 && (
+          <Choice
+            label="Which"
+            value={homeId}
+            className="md:col-span-3"
+            onChange={(e) => {
+              setHomeId(e.target.value);
+              setRoomId(homes.find((h) => h.id === e.target.value)?.rooms[0]?.id ?? NEW);
+            }}
+            options={[
+              ...homes.map((h) => ({ value: h.id, label: h.description.name })),
+              { value: NEW, label: 'another home' },
+            ]}
+          />
+        )}
+        {homeId === NEW && <HomeFields value={home} onChange={setHome} problem={problem} />}
+      </fieldset>
+      <fieldset className="grid gap-4 md:grid-cols-5">
+        <legend className="pb-2 text-lg font-bold">The room</legend>
+        {rooms.length > 0 && (
+          <Choice
+            label="Which"
+            value={roomId}
+            className="md:col-span-5"
+            onChange={(e) => setRoomId(e.target.value)}
+            options={[
+              ...rooms.map((r) => ({ value: r.id, label: r.description.name })),
+              { value: NEW, label: 'another room' },
+            ]}
+          />
+        )}
+        {roomId === NEW && <RoomFields value={room} onChange={setRoom} problem={problem} />}
+      </fieldset>
+      <TankFields form={form} units={units} />
+      {problem && (
+        <p role="alert" className="font-semibold">
+          ✕ {problem.message}
+        </p>
+      )}
+      <Button
+        look="main"
+        type="submit"
+        className="justify-self-start px-10"
+        disabled={form.formState.isSubmitting || readNumber(home.altitude) === null}
+      >
+        This is my tank
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { Problem } from '../../api/client';
+import { useEditTank } from '../../api/hooks';
+import type { Tank } from '../../api/types';
+import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
+import { useAtTank } from '../../TankContext';
+import { TankFields } from './TankFields';
+import { toDescription, toForm, type TankForm } from './tankForm';
+import { useTankForm } from './useTankForm';
+import { VersionSheet } from './VersionSheet';
+
+/** The description of a tank, to change. */
+export function Description() {
+  const { tank, units } = useAtTank();
+  const edit = useEditTank(tank.id);
+  const tell = useNotice();
+  const [version, setVersion] = useState(tank.version);
+  const [other, setOther] = useState<{ current: Tank; mine: TankForm } | null>(null);
+  const { form, refuse } = useTankForm(toForm(tank.description, units));
+
+  const save = (values: TankForm, onVersion: number) =>
+    edit
+      .mutateAsync({ version: onVersion, description: toDescription(values, units) })
+      .then((saved) => {
+        setVersion(saved.version);
+        setOther(null);
+        form.reset(toForm(saved.description, units));
+        const before = tank.description;
+        tell(
+          'Description saved.',
+          () =>
+            void edit
+              .mutateAsync({ version: saved.version, description: before })
+              .then((undone) => {
+                setVersion(undone.version);
+                form.reset(toForm(undone.description, units));
+              }),
+        );
+      })
+      .catch((problem: unknown) => {
+        if (!(problem instanceof Problem)) throw problem;
+        if (problem.status === 409)
+          setOther({ current: problem.extra.current as Tank, mine: values });
+        else refuse(problem);
+      });
+
+  return (
+    <form
+      noValidate
+      className="grid max-w-4xl gap-8"
+      onSubmit={(e) => void form.handleSubmit((values) => save(values, version))(e)}
+    >
+      <h1 className="text-2xl font-bold">{tank.description.name}, described</h1>
+      <TankFields form={form} units={units} />
+      {edit.error && edit.error.status !== 409 && (
+        <p role="alert" className="font-semibold">
+          ✕ {edit.error.message}
+        </p>
+      )}
+      <div className="sticky bottom-20 flex gap-3 border-t bg-paper py-3 md:bottom-0">
+        <Button look="main" type="submit" className="px-10" disabled={edit.isPending}>
+          Save
+        </Button>
+        <Button
+          disabled={!form.formState.isDirty}
+          onClick={() => form.reset(toForm(tank.description, units))}
+        >
+          As it was
+        </Button>
+      </div>
+      {other && (
+        <VersionSheet
+          theirs={toForm(other.current.description, units)}
+          mine={other.mine}
+          keepMine={() => void save(other.mine, other.current.version)}
+          takeTheirs={() => {
+            setVersion(other.current.version);
+            form.reset(toForm(other.current.description, units));
+            setOther(null);
+          }}
+          close={() => setOther(null)}
+        />
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,148 @@
+import type { Problem } from '../../api/client';
+import type { HomeDescription, RoomDescription } from '../../api/types';
+import { plain, readNumber } from '../../lib/number';
+import { Field } from '../../parts/Field';
+
+export interface HomeForm {
+  name: string;
+  zone: string;
+  altitude: string;
+}
+
+export interface RoomForm {
+  name: string;
+  volume: string;
+  adults: string;
+  children: string;
+  pets: string;
+}
+
+export const NEW_HOME: HomeForm = {
+  name: 'Home',
+  zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  altitude: '0',
+};
+export const NEW_ROOM: RoomForm = {
+  name: 'Living room',
+  volume: '',
+  adults: '1',
+  children: '0',
+  pets: '0',
+};
+
+export const homeForm = (h: HomeDescription): HomeForm => ({
+  name: h.name,
+  zone: h.zone,
+  altitude: plain(h.altitudeM),
+});
+
+export const roomForm = (r: RoomDescription): RoomForm => ({
+  name: r.name,
+  volume: r.volumeM3 === undefined ? '' : plain(r.volumeM3),
+  adults: String(r.adults),
+  children: String(r.children),
+  pets: String(r.pets),
+});
+
+const count = (text: string) => Math.trunc(readNumber(text) ?? 0);
+
+export const toHome = (f: HomeForm): HomeDescription => ({
+  name: f.name,
+  zone: f.zone,
+  altitudeM: readNumber(f.altitude) ?? 0,
+});
+
+export const toRoom = (f: RoomForm): RoomDescription => ({
+  name: f.name,
+  volumeM3: readNumber(f.volume) ?? undefined,
+  adults: count(f.adults),
+  children: count(f.children),
+  pets: count(f.pets),
+});
+
+const NOT_A_NUMBER = 'This is not a number.';
+
+export function HomeFields({
+  value,
+  onChange,
+  problem,
+}: {
+  value: HomeForm;
+  onChange: (value: HomeForm) => void;
+  problem: Problem | null;
+}) {
+  return (
+    <>
+      <Field
+        label="Name of the home"
+        value={value.name}
+        onChange={(e) => onChange({ ...value, name: e.target.value })}
+      />
+      <Field
+        label="Time zone"
+        value={value.zone}
+        list="zones"
+        onChange={(e) => onChange({ ...value, zone: e.target.value })}
+        error={problem?.at('zone') ?? problem?.at('description.zone')}
+      />
+      <datalist id="zones">
+        {Intl.supportedValuesOf('timeZone').map((zone) => (
+          <option key={zone} value={zone} />
+        ))}
+      </datalist>
+      <Field
+        label="Above sea level"
+        inputMode="decimal"
+        unit="m"
+        value={value.altitude}
+        onChange={(e) => onChange({ ...value, altitude: e.target.value })}
+        error={readNumber(value.altitude) === null ? NOT_A_NUMBER : problem?.at('altitudeM')}
+      />
+    </>
+  );
+}
+
+export function RoomFields({
+  value,
+  onChange,
+  problem,
+}: {
+  value: RoomForm;
+  onChange: (value: RoomForm) => void;
+  problem: Problem | null;
+}) {
+  const person = (key: 'adults' | 'children' | 'pets', label: string) => (
+    <Field
+      label={label}
+      inputMode="numeric"
+      value={value[key]}
+      onChange={(e) => onChange({ ...value, [key]: e.target.value })}
+      error={readNumber(value[key]) === null ? NOT_A_NUMBER : problem?.at(key)}
+    />
+  );
+  return (
+    <>
+      <Field
+        label="Name of the room"
+        value={value.name}
+        onChange={(e) => onChange({ ...value, name: e.target.value })}
+      />
+      <Field
+        label="Air in it, with open neighbours"
+        inputMode="decimal"
+        unit="m³"
+        value={value.volume}
+        onChange={(e) => onChange({ ...value, volume: e.target.value })}
+        error={
+          value.volume !== '' && readNumber(value.volume) === null
+            ? NOT_A_NUMBER
+            : problem?.at('roomVolumeM3')
+        }
+        hint="Length × width × height; empty if not known."
+      />
+      {person('adults', 'Adults')}
+      {person('children', 'Children')}
+      {person('pets', 'Pets')}
+    </>
+  );
+}

@@ -1,0 +1,148 @@
+import { z } from 'zod';
+import type { TankDescription, Units } from '../../api/types';
+import { plain, readNumber } from '../../lib/number';
+import { LITRES } from '../../lib/units';
+
+const number = (what: string) =>
+  z.string().refine((text) => readNumber(text) !== null, `${what} must be a number.`);
+
+const numberOrNothing = (what: string) =>
+  z
+    .string()
+    .refine(
+      (text) => text.trim() === '' || readNumber(text) !== null,
+      `${what} must be a number or empty.`,
+    );
+
+const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 10:30.');
+
+/** The form as it is typed: every number still text. */
+export const tankSchema = z.object({
+  name: z.string().trim().min(1, 'A tank needs a name.').max(80, 'At most 80 characters.'),
+  about: z.string().max(1000, 'At most 1000 characters.'),
+  netVolume: number('The volume'),
+  surfaces: z.array(
+    z.object({
+      name: z.string().trim().min(1, 'Name it: display, sump…'),
+      areaM2: number('The area'),
+      motion: z.enum(['STILL', 'RIPPLED', 'ROLLING', 'BROKEN']),
+    }),
+  ),
+  on: time,
+  off: time,
+  followsClockChanges: z.boolean(),
+  skimmerAirDrawLPerH: numberOrNothing('The air draw'),
+  stance: z.enum(['LIFT', 'STEADY']),
+  troughAtLeast: number('The trough'),
+  peakAtMost: number('The peak'),
+  actBelow: number('The act line'),
+  reason: z.string().max(300, 'At most 300 characters.'),
+  assumptions: z.object({
+    settlingHours: numberOrNothing('This'),
+    outdoorPpm: numberOrNothing('This'),
+    probeErrorPh: numberOrNothing('This'),
+    alkalinityErrorDkh: numberOrNothing('This'),
+    co2MeterErrorPpm: numberOrNothing('This'),
+    lowAlkalinityDkh: numberOrNothing('This'),
+    normalAlkalinityDkh: numberOrNothing('This'),
+  }),
+});
+
+export type TankForm = z.infer<typeof tankSchema>;
+export type AssumptionName = keyof TankForm['assumptions'];
+
+/** The defaults of the core, shown where a field is empty. */
+export const ASSUMED: Record<AssumptionName, { label: string; unit: string; instead: string }> = {
+  settlingHours: {
+    label: 'Time the water takes to follow the room',
+    unit: 'h',
+    instead: 'worked out from surfaces and skimmer, else 12',
+  },
+  outdoorPpm: { label: 'Outdoor CO2 when none was measured', unit: 'ppm', instead: '420' },
+  probeErrorPh: { label: 'Error of an unchecked probe', unit: 'pH', instead: '0.1' },
+  alkalinityErrorDkh: { label: 'Error of the alkalinity test', unit: 'dKH', instead: '0.3' },
+  co2MeterErrorPpm: { label: 'Error of the CO2 meter', unit: 'ppm', instead: '50' },
+  lowAlkalinityDkh: { label: 'Alkalinity is low below', unit: 'dKH', instead: '7' },
+  normalAlkalinityDkh: { label: 'and is compared with', unit: 'dKH', instead: '8' },
+};
+
+export const ASSUMPTION_NAMES = Object.keys(ASSUMED) as AssumptionName[];
+
+const optional = (value: number | undefined) => (value === undefined ? '' : plain(value, 4));
+
+export function toForm(tank: TankDescription, units: Units): TankForm {
+  return {
+    name: tank.name,
+    about: tank.about,
+    netVolume: plain(tank.netVolumeL / LITRES[units.volume].litres, 1),
+    surfaces: tank.surfaces.map((s) => ({ ...s, areaM2: plain(s.areaM2, 4) })),
+    on: tank.light.on,
+    off: tank.light.off,
+    followsClockChanges: tank.light.followsClockChanges,
+    skimmerAirDrawLPerH: optional(tank.skimmerAirDrawLPerH),
+    stance: tank.stance,
+    troughAtLeast: plain(tank.band.troughAtLeast),
+    peakAtMost: plain(tank.band.peakAtMost),
+    actBelow: plain(tank.band.actBelow),
+    reason: tank.band.reason,
+    assumptions: Object.fromEntries(
+      ASSUMPTION_NAMES.map((n) => [n, optional(tank.assumptions[n])]),
+    ) as TankForm['assumptions'],
+  };
+}
+
+const read = (text: string) => readNumber(text) ?? Number.NaN;
+const readOptional = (text: string) => readNumber(text) ?? undefined;
+
+/** What the server is sent; the schema has made sure that every number reads. */
+export function toDescription(form: TankForm, units: Units): TankDescription {
+  return {
+    name: form.name,
+    about: form.about,
+    netVolumeL: read(form.netVolume) * LITRES[units.volume].litres,
+    surfaces: form.surfaces.map((s) => ({ ...s, areaM2: read(s.areaM2) })),
+    light: { on: form.on, off: form.off, followsClockChanges: form.followsClockChanges },
+    skimmerAirDrawLPerH: readOptional(form.skimmerAirDrawLPerH),
+    stance: form.stance,
+    band: {
+      troughAtLeast: read(form.troughAtLeast),
+      peakAtMost: read(form.peakAtMost),
+      actBelow: read(form.actBelow),
+      reason: form.reason,
+    },
+    assumptions: Object.fromEntries(
+      ASSUMPTION_NAMES.map((n) => [n, readOptional(form.assumptions[n])]),
+    ),
+  };
+}
+
+export const NEW_TANK: TankForm = {
+  name: '',
+  about: '',
+  netVolume: '',
+  surfaces: [{ name: 'display', areaM2: '', motion: 'ROLLING' }],
+  on: '10:00',
+  off: '21:00',
+  followsClockChanges: true,
+  skimmerAirDrawLPerH: '',
+  stance: 'LIFT',
+  troughAtLeast: '8.0',
+  peakAtMost: '8.4',
+  actBelow: '7.8',
+  reason: '',
+  assumptions: Object.fromEntries(ASSUMPTION_NAMES.map((n) => [n, ''])) as TankForm['assumptions'],
+};
+
+/** Where a server's field stands in the form. */
+export function formPath(field: string): string {
+  const renamed: Record<string, string> = {
+    netVolumeL: 'netVolume',
+    'light.on': 'on',
+    'light.off': 'off',
+    'band.reason': 'reason',
+    areaM2: 'surfaces.0.areaM2',
+  };
+  const inside = field.replace(/^description\./, '').replace(/\[(\d+)\]/g, '.$1');
+  if (renamed[inside]) return renamed[inside];
+  return ASSUMPTION_NAMES.some((n) => n === inside) ? `assumptions.${inside}` : inside;
+}

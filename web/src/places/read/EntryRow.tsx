@@ -1,0 +1,99 @@
+import { useEffect, useId, useRef } from 'react';
+import type { Method, RawUnit } from '../../api/types';
+import { METHOD, RAW_UNIT } from '../../lib/units';
+import type { Measurable } from './quantities';
+
+export interface Entry {
+  text: string;
+  unit: RawUnit;
+  method: Method;
+}
+
+const CHOICE =
+  'min-h-11 max-w-full rounded-sm bg-transparent text-soft underline decoration-hairline underline-offset-4';
+
+/** One quantity: a large field, its unit, and how it was measured. */
+export function EntryRow({
+  measurable: m,
+  entry,
+  error,
+  focus,
+  onChange,
+}: {
+  measurable: Measurable;
+  entry: Entry;
+  error: string | undefined;
+  focus: boolean;
+  onChange: (entry: Entry) => void;
+}) {
+  const id = useId();
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (focus) field.current?.focus();
+  }, [focus]);
+  const active = entry.text.trim() !== '';
+  return (
+    <div className="border-t py-2">
+      <div className="grid grid-cols-[1fr_8rem] items-center gap-x-4 md:grid-cols-[13rem_8rem_1fr]">
+        <label htmlFor={id} className={`text-lg ${active ? 'font-bold' : ''}`}>
+          {m.label}
+        </label>
+        <input
+          id={id}
+          ref={field}
+          inputMode="decimal"
+          autoComplete="off"
+          value={entry.text}
+          onChange={(e) => onChange({ ...entry, text: e.target.value })}
+          aria-invalid={error ? true : undefined}
+          aria-describedby={error || m.hint ? `${id}-note` : undefined}
+          className="min-h-12 w-full rounded-sm border border-ink/40 bg-paper px-3 text-right text-2xl font-semibold focus:border-accent aria-invalid:border-2 aria-invalid:border-danger"
+        />
+        <div className="col-span-2 flex flex-wrap gap-x-4 md:col-span-1">
+          {m.units.length > 1 ? (
+            <select
+              aria-label={`Unit of ${m.label}`}
+              className={CHOICE}
+              value={entry.unit}
+              onChange={(e) => onChange({ ...entry, unit: e.target.value as RawUnit })}
+            >
+              {m.units.map((u) => (
+                <option key={u} value={u}>
+                  {RAW_UNIT[u].label}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <span className="flex min-h-11 items-center text-soft">
+              {RAW_UNIT[entry.unit].label}
+            </span>
+          )}
+          <select
+            aria-label={`How ${m.label} was measured`}
+            className={CHOICE}
+            value={entry.method}
+            onChange={(e) => onChange({ ...entry, method: e.target.value as Method })}
+          >
+            {m.methods.map((method) => (
+              <option key={method} value={method}>
+                {METHOD[method]}
+              </option>
+            ))}
+          </select>
+        </div>
+      </div>
+      {error ? (
+        <p id={`${id}-note`} role="alert" className="pt-1 text-sm font-semibold">
+          ✕ {error}
+        </p>
+      ) : (
+        m.hint &&
+        (active || focus) && (
+          <p id={`${id}-note`} className="pt-1 text-sm text-soft">
+            {m.hint}
+          </p>
+        )
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { useDeleteReadings, useReadings, useSaveReadings } from '../../api/hooks';
+import type { Reading } from '../../api/types';
+import { dayAndTime } from '../../lib/time';
+import { METHOD, RAW_UNIT } from '../../lib/units';
+import { Button } from '../../parts/Button';
+import { Mark, markOf } from '../../parts/Mark';
+import { useNotice } from '../../parts/Notices';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { CorrectSheet } from './CorrectSheet';
+
+const NAMES: Record<Reading['quantity'], string> = {
+  PH: 'pH',
+  ALKALINITY: 'alkalinity',
+  TEMPERATURE: 'temperature',
+  SALINITY: 'salinity',
+  CALCIUM: 'calcium',
+  OXYGEN: 'oxygen',
+  CO2: 'CO2',
+};
+
+const PLACE: Record<Reading['place'], string> = {
+  TANK: '',
+  ROOM: ', room',
+  INTAKE: ', intake',
+  OUTDOORS: ', outdoors',
+};
+
+/** What is in the log, newest first, to correct or to take out. */
+export function ReadingList() {
+  const { tank } = useAtTank();
+  const [pages, setPages] = useState<(string | undefined)[]>([undefined]);
+  const after = pages.at(-1);
+  const query = useReadings(tank.id, after);
+  const remove = useDeleteReadings(tank.id);
+  const restore = useSaveReadings(tank.id);
+  const tell = useNotice();
+  const [correcting, setCorrecting] = useState<Reading | null>(null);
+
+  const take = (reading: Reading) =>
+    remove.mutate([reading.id], {
+      onSuccess: () =>
+        tell(`${NAMES[reading.quantity]} ${reading.value} taken out.`, () =>
+          restore.mutate({ at: reading.at, values: [without(reading)] }),
+        ),
+    });
+
+  return (
+    <section aria-labelledby="log" className="lg:border-l lg:pl-8">
+      <h2 id="log" className="pb-2 text-xl font-bold">
+        In the log
+      </h2>
+      {!query.data ? (
+        <Waiting error={query.error} retry={() => void query.refetch()} />
+      ) : query.data.readings.length === 0 ? (
+        <p className="text-soft">
+          Nothing yet. Begin with pH in the last hour before the lights go on, alkalinity, and the
+          CO2 of the room: these three answer the first question.
+        </p>
+      ) : (
+        <>
+          <ul>
+            {query.data.readings.map((r) => (
+              <li key={r.id} className="flex items-center justify-between gap-3 border-t py-1">
+                <div className="min-w-0">
+                  <p className="flex items-center gap-2">
+                    <Mark kind={markOf(r.method)} />
+                    <span className="truncate">
+                      {NAMES[r.quantity]}
+                      {PLACE[r.place]}{' '}
+                      <strong>
+                        {r.value.toFixed(RAW_UNIT[r.unit].digits)}
+                        {r.unit !== 'PH_NBS' && ` ${RAW_UNIT[r.unit].label}`}
+                      </strong>
+                    </span>
+                  </p>
+                  <p className="truncate text-sm text-soft">
+                    {dayAndTime(r.at, tank.zone)}, {METHOD[r.method]}
+                  </p>
+                </div>
+                <div className="flex shrink-0">
+                  <Button
+                    look="quiet"
+                    aria-label={`Correct ${NAMES[r.quantity]} ${r.value}`}
+                    onClick={() => setCorrecting(r)}
+                  >
+                    correct
+                  </Button>
+                  <Button
+                    look="quiet"
+                    aria-label={`Take out ${NAMES[r.quantity]} ${r.value}`}
+                    onClick={() => take(r)}
+                  >
+                    take out
+                  </Button>
+                </div>
+              </li>
+            ))}
+          </ul>
+          <div className="flex gap-4 border-t pt-2">
+            {pages.length > 1 && (
+              <Button look="quiet" onClick={() => setPages(pages.slice(0, -1))}>
+                newer
+              </Button>
+            )}
+            {query.data.next && (
+              <Button look="quiet" onClick={() => setPages([...pages, query.data.next])}>
+                older
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+      {correcting && <CorrectSheet reading={correcting} close={() => setCorrecting(null)} />}
+    </section>
+  );
+}
+
+const without = ({ unit, place, method, value }: Reading) => ({ unit, place, method, value });

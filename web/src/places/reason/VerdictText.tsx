@@ -1,0 +1,63 @@
+import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
+import type { InputName, Verdict } from '../../api/types';
+import { Button, buttonLook } from '../../parts/Button';
+import { useAtTank } from '../../TankContext';
+import { ProbeCheck } from './ProbeCheck';
+
+const URGENCY: Record<Verdict['urgency'], string | null> = {
+  NONE: null,
+  CAN_WAIT:
+    'Below your goal, above your act line. You keep the tank steady: one change, then two days of watching.',
+  WORTH_DOING: 'Below your goal, above your act line: worth doing, no hurry.',
+  ACT_NOW: 'Below your act line: begin today.',
+};
+
+const MEASURE: Partial<Record<Verdict['step'], { what: InputName; label: string }>> = {
+  MEASURE_PH: { what: 'PH', label: 'Enter a pH' },
+  TEST_ALKALINITY: { what: 'ALKALINITY', label: 'Enter alkalinity' },
+  MEASURE_ROOM: { what: 'ROOM_CO2', label: 'Enter room CO2' },
+  MEASURE_OUTDOORS: { what: 'OUTDOOR_CO2', label: 'Enter outdoor CO2' },
+  MEASURE_TEMPERATURE: { what: 'TEMPERATURE', label: 'Enter the temperature' },
+  MEASURE_SALINITY: { what: 'SALINITY', label: 'Enter salinity' },
+  RAISE_ALKALINITY: { what: 'ALKALINITY', label: 'Enter a second test' },
+};
+
+/** The verdict in two sentences, how soon, and one next step. */
+export function VerdictText({ verdict }: { verdict: Verdict }) {
+  const { tank } = useAtTank();
+  const [checking, setChecking] = useState(false);
+  const measure = MEASURE[verdict.step];
+  const urgency = URGENCY[verdict.urgency];
+  return (
+    <div className="grid gap-3 text-lg leading-snug" data-verdict={verdict.kind}>
+      <p>
+        <strong className="text-2xl">{verdict.headline}</strong> {verdict.because}
+      </p>
+      <p>{verdict.next}</p>
+      {urgency && <p className="text-base text-soft">{urgency}</p>}
+      {verdict.cautions.map((caution) => (
+        <p key={caution} className="border-l-4 border-danger pl-3 text-base">
+          <strong className="text-danger">▲ Caution. </strong>
+          {caution}
+        </p>
+      ))}
+      {verdict.step === 'CHECK_PROBE' && (
+        <Button look="main" className="justify-self-start" onClick={() => setChecking(true)}>
+          Check the probe
+        </Button>
+      )}
+      {measure && (
+        <Link
+          to="/tank/$tankId/enter"
+          params={{ tankId: tank.id }}
+          search={{ measure: measure.what }}
+          className={`${buttonLook('main')} justify-self-start`}
+        >
+          {measure.label}
+        </Link>
+      )}
+      <ProbeCheck open={checking} onOpenChange={setChecking} />
+    </div>
+  );
+}

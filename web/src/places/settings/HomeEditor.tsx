@@ -1,0 +1,79 @@
+import { useState, type FormEvent } from 'react';
+import { useEditHome, useEditRoom } from '../../api/hooks';
+import type { Home } from '../../api/types';
+import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
+import { HomeFields, homeForm, RoomFields, roomForm, toHome, toRoom } from '../begin/HomeFields';
+
+/** A home and its rooms. */
+export function HomeEditor({ home }: { home: Home }) {
+  return (
+    <section className="grid gap-4 border-t pt-5">
+      <h2 className="text-lg font-bold">{home.description.name}</h2>
+      <HomeForm key={home.version} home={home} />
+      {home.rooms.map((room) => (
+        <RoomForm key={`${room.id}-${room.version}`} room={room} />
+      ))}
+    </section>
+  );
+}
+
+function HomeForm({ home }: { home: Home }) {
+  const [form, setForm] = useState(homeForm(home.description));
+  const edit = useEditHome(home.id);
+  const tell = useNotice();
+  const save = (e: FormEvent) => {
+    e.preventDefault();
+    edit.mutate(
+      { version: home.version, description: toHome(form) },
+      { onSuccess: () => tell('Home saved.') },
+    );
+  };
+  return (
+    <form
+      onSubmit={save}
+      noValidate
+      className="grid items-start gap-4 md:grid-cols-[1fr_1fr_8rem_auto]"
+    >
+      <HomeFields value={form} onChange={setForm} problem={edit.error} />
+      <Button type="submit" className="md:mt-6" disabled={edit.isPending}>
+        Save
+      </Button>
+      <Refusal message={edit.error?.message} />
+    </form>
+  );
+}
+
+function RoomForm({ room }: { room: Home['rooms'][number] }) {
+  const [form, setForm] = useState(roomForm(room.description));
+  const edit = useEditRoom(room.id);
+  const tell = useNotice();
+  const save = (e: FormEvent) => {
+    e.preventDefault();
+    edit.mutate(
+      { version: room.version, description: toRoom(form) },
+      { onSuccess: () => tell('Room saved.') },
+    );
+  };
+  return (
+    <form
+      onSubmit={save}
+      noValidate
+      className="grid items-start gap-4 md:grid-cols-[1fr_1fr_5rem_5rem_5rem_auto]"
+    >
+      <RoomFields value={form} onChange={setForm} problem={edit.error} />
+      <Button type="submit" className="md:mt-6" disabled={edit.isPending}>
+        Save
+      </Button>
+      <Refusal message={edit.error?.message} />
+    </form>
+  );
+}
+
+function Refusal({ message }: { message: string | undefined }) {
+  return message ? (
+    <p role="alert" className="font-semibold md:col-span-full">
+      ✕ {message}
+    </p>
+  ) : null;
+}

@@ -1,0 +1,106 @@
+import { useNavigate } from '@tanstack/react-router';
+import { useState } from 'react';
+import {
+  queryClient,
+  useHomes,
+  useSaveUnits,
+  useSession,
+  useSignOut,
+  useTanks,
+} from '../../api/hooks';
+import type { Units } from '../../api/types';
+import { Frame } from '../../frame/Frame';
+import { lastTank } from '../../frame/lastTank';
+import { toggleTheme } from '../../frame/theme';
+import { ALKALINITY, LITRES, RAW_UNIT } from '../../lib/units';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Field';
+import { HomeEditor } from './HomeEditor';
+import { Tokens } from './Tokens';
+
+/** Units, home and rooms, tokens, leaving. */
+export function Settings() {
+  const session = useSession().data;
+  const homes = useHomes().data ?? [];
+  const tanks = useTanks().data ?? [];
+  const tank = tanks.find((t) => t.id === lastTank.get()) ?? tanks[0];
+  const signOut = useSignOut();
+  const navigate = useNavigate();
+  const [now] = useState(() => new Date());
+  return (
+    <Frame tank={tank}>
+      <div className="grid max-w-4xl gap-10">
+        <div className="flex flex-wrap items-baseline justify-between gap-4">
+          <h1 className="text-2xl font-bold">Settings</h1>
+          <div className="flex items-center gap-5">
+            <span className="text-soft">signed in as {session?.keeper}</span>
+            <Button onClick={toggleTheme}>Night colours and back</Button>
+            <Button
+              onClick={() =>
+                signOut.mutate(undefined, {
+                  onSuccess: () => {
+                    queryClient.clear();
+                    void navigate({ to: '/welcome' });
+                  },
+                })
+              }
+            >
+              Sign out
+            </Button>
+          </div>
+        </div>
+        {session?.units && <UnitChoices units={session.units} />}
+        {homes.map((home) => (
+          <HomeEditor key={home.id} home={home} />
+        ))}
+        <Tokens now={now} />
+      </div>
+    </Frame>
+  );
+}
+
+function UnitChoices({ units }: { units: Units }) {
+  const save = useSaveUnits();
+  const set = (change: Partial<Units>) => save.mutate({ ...units, ...change });
+  return (
+    <fieldset className="grid gap-4 md:grid-cols-4">
+      <legend className="pb-2 text-lg font-bold">Units</legend>
+      <Choice
+        label="Alkalinity"
+        value={units.alkalinity}
+        onChange={(e) => set({ alkalinity: e.target.value as Units['alkalinity'] })}
+        options={(['DKH', 'MEQ_PER_L', 'PPM_CACO3'] as const).map((u) => ({
+          value: u,
+          label: ALKALINITY[u].label,
+        }))}
+      />
+      <Choice
+        label="Temperature"
+        value={units.temperature}
+        onChange={(e) => set({ temperature: e.target.value as Units['temperature'] })}
+        options={(['CELSIUS', 'FAHRENHEIT'] as const).map((u) => ({
+          value: u,
+          label: RAW_UNIT[u].label,
+        }))}
+      />
+      <Choice
+        label="Salinity"
+        value={units.salinity}
+        onChange={(e) => set({ salinity: e.target.value as Units['salinity'] })}
+        options={(['PSU', 'SG_25', 'SG_20', 'MS_PER_CM'] as const).map((u) => ({
+          value: u,
+          label: RAW_UNIT[u].label,
+        }))}
+      />
+      <Choice
+        label="Volume"
+        value={units.volume}
+        onChange={(e) => set({ volume: e.target.value as Units['volume'] })}
+        options={(['LITRE', 'US_GALLON'] as const).map((u) => ({
+          value: u,
+          label: LITRES[u].label,
+        }))}
+      />
+    </fieldset>
+  );
+}

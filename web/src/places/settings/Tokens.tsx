@@ -1,0 +1,65 @@
+import { useState, type FormEvent } from 'react';
+import { useCreateToken, useRevokeToken, useTokens } from '../../api/hooks';
+import { shortTime } from '../../lib/time';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+
+const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** Personal tokens for scripts. */
+export function Tokens({ now }: { now: Date }) {
+  const tokens = useTokens().data ?? [];
+  const create = useCreateToken();
+  const revoke = useRevokeToken();
+  const [label, setLabel] = useState('');
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    create.mutate(label, { onSuccess: () => setLabel('') });
+  };
+  return (
+    <section className="border-t pt-5">
+      <h2 className="text-lg font-bold">Tokens for scripts</h2>
+      <p className="pb-3 text-soft">
+        A script sends one as <code>Authorization: Bearer …</code> and may then do what you may. The
+        API describes itself at{' '}
+        <a href="/api/v1/openapi.json" className="underline underline-offset-4">
+          /api/v1/openapi.json
+        </a>
+        .
+      </p>
+      <form onSubmit={submit} className="flex items-start gap-4">
+        <Field
+          label="What it is for"
+          value={label}
+          onChange={(e) => setLabel(e.target.value)}
+          error={create.error?.message}
+        />
+        <Button type="submit" className="mt-6" disabled={create.isPending || label.trim() === ''}>
+          Make a token
+        </Button>
+      </form>
+      {create.data && (
+        <p className="mt-3 border-l-4 border-accent pl-3" role="status">
+          Copy it now, it is shown this once:{' '}
+          <code className="font-bold break-all">{create.data.token}</code>
+        </p>
+      )}
+      <ul className="pt-3">
+        {tokens.map((t) => (
+          <li key={t.id} className="flex items-center justify-between gap-4 border-t">
+            <span>
+              {t.label}{' '}
+              <span className="text-sm text-soft">
+                made {shortTime(t.createdAt, ZONE, now)},{' '}
+                {t.lastUsedAt ? `last used ${shortTime(t.lastUsedAt, ZONE, now)}` : 'never used'}
+              </span>
+            </span>
+            <Button look="quiet" onClick={() => revoke.mutate(t.id)}>
+              revoke {t.label}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,142 @@
+import { useNavigate } from '@tanstack/react-router';
+import { useState, type FormEvent } from 'react';
+import { useCreateKeeper, useEnterDemo, useSession, useSignIn } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { Waiting } from '../../parts/Waiting';
+
+/** The first door: a new keeper, a known one, or the demo. */
+export function Welcome() {
+  const session = useSession();
+  const navigate = useNavigate();
+  const demo = useEnterDemo();
+  const [isNew, setIsNew] = useState<boolean | null>(null);
+  if (!session.data) return <Waiting error={session.error} retry={() => void session.refetch()} />;
+  const creating = isNew ?? session.data.firstKeeper;
+  const enter = () => void navigate({ to: '/' });
+  return (
+    <main className="mx-auto grid min-h-dvh max-w-5xl content-center gap-10 px-5 py-8 md:grid-cols-2 md:gap-20">
+      <div>
+        <h1 className="text-4xl font-bold">Jolly Tide</h1>
+        <p className="pt-4 text-lg">
+          Oxygen and pH of a reef tank, worked out: where its CO2 comes from, how sure that is, and
+          the one measurement that would settle it.
+        </p>
+        <Stairs />
+        {session.data.demoDoor && (
+          <div className="pt-6">
+            <Button
+              look="plain"
+              disabled={demo.isPending}
+              onClick={() => demo.mutate(undefined, { onSuccess: enter })}
+            >
+              Walk through the demo
+            </Button>
+            <p className="pt-2 text-sm text-soft">
+              Three invented tanks: a reef above a bakery, a school’s, one on a narrowboat.
+            </p>
+          </div>
+        )}
+      </div>
+      <div>
+        <KeeperForm
+          key={String(creating)}
+          creating={creating}
+          setupCodeNeeded={session.data.setupCodeNeeded}
+          done={enter}
+        />
+        <Button look="quiet" className="mt-4" onClick={() => setIsNew(!creating)}>
+          {creating ? 'I have an account' : 'Make a new account'}
+        </Button>
+      </div>
+    </main>
+  );
+}
+
+function KeeperForm({
+  creating,
+  setupCodeNeeded,
+  done,
+}: {
+  creating: boolean;
+  setupCodeNeeded: boolean;
+  done: () => void;
+}) {
+  const create = useCreateKeeper();
+  const signIn = useSignIn();
+  const change = creating ? create : signIn;
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const [setupCode, setSetupCode] = useState('');
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    if (creating) {
+      create.mutate(
+        { name, password, setupCode: setupCodeNeeded ? setupCode : undefined },
+        { onSuccess: done },
+      );
+    } else {
+      signIn.mutate({ name, password }, { onSuccess: done });
+    }
+  };
+  const problem = change.error;
+  return (
+    <form onSubmit={submit} className="grid gap-4" noValidate>
+      <h2 className="text-2xl font-bold">{creating ? 'Make your account' : 'Sign in'}</h2>
+      <Field
+        label="Your name"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        error={problem?.at('name')}
+        autoComplete="username"
+        autoFocus
+      />
+      <Field
+        label="Password"
+        type="password"
+        value={password}
+        onChange={(e) => setPassword(e.target.value)}
+        error={problem?.at('password')}
+        hint={creating ? 'Eight characters or more. It stays on this machine.' : undefined}
+        autoComplete={creating ? 'new-password' : 'current-password'}
+      />
+      {creating && setupCodeNeeded && (
+        <Field
+          label="Setup code"
+          value={setupCode}
+          onChange={(e) => setSetupCode(e.target.value)}
+          error={problem?.at('setupCode')}
+          hint="Printed on the console of the machine that runs Jolly Tide."
+        />
+      )}
+      {problem && problem.errors.length === 0 && (
+        <p role="alert" className="font-semibold">
+          ✕ {problem.message}
+        </p>
+      )}
+      <Button look="main" type="submit" disabled={change.isPending}>
+        {creating ? 'Begin' : 'Sign in'}
+      </Button>
+    </form>
+  );
+}
+
+function Stairs() {
+  return (
+    <svg viewBox="0 0 300 90" className="mt-6 w-full max-w-sm" aria-hidden>
+      <path d="M0 78H100V52H200V16H300V90H0Z" fill="var(--co2-wash)" />
+      <path d="M0 78H100V52H200V16H300" fill="none" stroke="var(--co2)" strokeWidth="2.5" />
+      <g className="fill-soft" fontSize="12">
+        <text x="8" y="70">
+          outdoors
+        </text>
+        <text x="108" y="44">
+          room
+        </text>
+        <text x="208" y="11">
+          water
+        </text>
+      </g>
+    </svg>
+  );
+}

@@ -1,0 +1,168 @@
+import {
+  createRootRoute,
+  createRoute,
+  createRouter,
+  Navigate,
+  Outlet,
+} from '@tanstack/react-router';
+import { Problem } from './api/client';
+import { useSession, useTank, useTanks } from './api/hooks';
+import { Frame } from './frame/Frame';
+import { lastTank } from './frame/lastTank';
+import { Notices } from './parts/Notices';
+import { Waiting } from './parts/Waiting';
+import { Begin } from './places/begin/Begin';
+import { Description } from './places/begin/Description';
+import { Enter } from './places/read/Enter';
+import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
+import { Settings } from './places/settings/Settings';
+import { Sums } from './places/try/Sums';
+import { Welcome } from './places/welcome/Welcome';
+import { TankContext } from './TankContext';
+import type { InputName, MomentName } from './api/types';
+
+const root = createRootRoute({
+  component: () => (
+    <Notices>
+      <Outlet />
+    </Notices>
+  ),
+  notFoundComponent: () => (
+    <Frame>
+      <h1 className="text-2xl font-bold">There is nothing at this address.</h1>
+      <a href="/" className="underline underline-offset-4">
+        Back to the start
+      </a>
+    </Frame>
+  ),
+});
+
+/** Everything but the welcome needs a keeper. */
+function SignedIn() {
+  const session = useSession();
+  if (!session.data) return <Waiting error={session.error} retry={() => void session.refetch()} />;
+  if (!session.data.keeper) return <Navigate to="/welcome" />;
+  return <Outlet />;
+}
+
+/** The door: to the tank looked at last, or to the first description. */
+function Door() {
+  const tanks = useTanks();
+  if (!tanks.data) return <Waiting error={tanks.error} retry={() => void tanks.refetch()} />;
+  const tank = tanks.data.find((t) => t.id === lastTank.get()) ?? preferred(tanks.data);
+  return tank ? (
+    <Navigate to="/tank/$tankId/staircase" params={{ tankId: tank.id }} />
+  ) : (
+    <Navigate to="/begin" />
+  );
+}
+
+/** The largest is the main tank in most homes. */
+function preferred<T extends { description: { netVolumeL: number } }>(tanks: T[]): T | undefined {
+  return [...tanks].sort((a, b) => b.description.netVolumeL - a.description.netVolumeL)[0];
+}
+
+function AtTank() {
+  const { tankId } = tankRoute.useParams();
+  const tank = useTank(tankId);
+  const session = useSession();
+  if (!tank.data || !session.data?.units) {
+    const gone = tank.error instanceof Problem && tank.error.status === 404;
+    return (
+      <Frame>
+        <Waiting error={tank.error} retry={() => void tank.refetch()} />
+        {gone && (
+          <a href="/" className="px-6 underline underline-offset-4">
+            Back to the start
+          </a>
+        )}
+      </Frame>
+    );
+  }
+  lastTank.set(tankId);
+  return (
+    <TankContext value={{ tank: tank.data, units: session.data.units }}>
+      <Frame tank={tank.data} key={tankId}>
+        <Outlet />
+      </Frame>
+    </TankContext>
+  );
+}
+
+const welcome = createRoute({ getParentRoute: () => root, path: '/welcome', component: Welcome });
+const signedIn = createRoute({ getParentRoute: () => root, id: 'signed-in', component: SignedIn });
+const door = createRoute({ getParentRoute: () => signedIn, path: '/', component: Door });
+const begin = createRoute({ getParentRoute: () => signedIn, path: '/begin', component: Begin });
+const settings = createRoute({
+  getParentRoute: () => signedIn,
+  path: '/settings',
+  component: Settings,
+});
+const tankRoute = createRoute({
+  getParentRoute: () => signedIn,
+  path: '/tank/$tankId',
+  component: AtTank,
+});
+
+const INPUTS: readonly string[] = [
+  'PH',
+  'ALKALINITY',
+  'TEMPERATURE',
+  'SALINITY',
+  'ROOM_CO2',
+  'OUTDOOR_CO2',
+];
+
+const enter = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'enter',
+  component: Enter,
+  validateSearch: (
+    search: Record<string, unknown>,
+  ): { measure?: InputName; checked?: boolean } => ({
+    measure:
+      typeof search.measure === 'string' && INPUTS.includes(search.measure)
+        ? (search.measure as InputName)
+        : undefined,
+    checked: search.checked === true ? true : undefined,
+  }),
+});
+
+const MOMENTS: readonly string[] = ['BEFORE_LIGHTS_ON', 'BEFORE_LIGHTS_OFF', 'LATEST'];
+
+const staircase = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'staircase',
+  component: StaircaseScreen,
+  validateSearch: (search: Record<string, unknown>): StaircaseSearch => ({
+    moment:
+      typeof search.moment === 'string' && MOMENTS.includes(search.moment)
+        ? (search.moment as MomentName)
+        : undefined,
+    at: typeof search.at === 'string' ? search.at : undefined,
+  }),
+});
+const sums = createRoute({ getParentRoute: () => tankRoute, path: 'sums', component: Sums });
+const description = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'description',
+  component: Description,
+});
+
+export const router = createRouter({
+  routeTree: root.addChildren([
+    welcome,
+    signedIn.addChildren([
+      door,
+      begin,
+      settings,
+      tankRoute.addChildren([enter, staircase, sums, description]),
+    ]),
+  ]),
+});
+
+declare module '@tanstack/react-router' {
+  interface Register {
+    router: typeof router;
+  }
+}
