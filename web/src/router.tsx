@@ -8,7 +8,7 @@ import {
 import { Problem } from './api/client';
 import { useSession, useTank, useTanks } from './api/hooks';
 import { Frame } from './frame/Frame';
-import { lastTank } from './frame/lastTank';
+import { lastTank, pickTank } from './frame/lastTank';
 import { Notices } from './parts/Notices';
 import { Waiting } from './parts/Waiting';
 import { Begin } from './places/begin/Begin';
@@ -49,17 +49,12 @@ function SignedIn() {
 function Door() {
   const tanks = useTanks();
   if (!tanks.data) return <Waiting error={tanks.error} retry={() => void tanks.refetch()} />;
-  const tank = tanks.data.find((t) => t.id === lastTank.get()) ?? preferred(tanks.data);
+  const tank = pickTank(tanks.data);
   return tank ? (
     <Navigate to="/tank/$tankId/staircase" params={{ tankId: tank.id }} />
   ) : (
     <Navigate to="/begin" />
   );
-}
-
-/** The largest is the main tank in most homes. */
-function preferred<T extends { description: { netVolumeL: number } }>(tanks: T[]): T | undefined {
-  return [...tanks].sort((a, b) => b.description.netVolumeL - a.description.netVolumeL)[0];
 }
 
 function AtTank() {

@@ -12,6 +12,8 @@ const RIGHT = 84;
 const TOP = 14;
 const BOTTOM = 44;
 const OUTDOOR_PPM = 420;
+/** Room that a label left of the dot needs. */
+const LABEL = 160;
 
 /** Alkalinity across, pH up, lines of equal CO2; the tank as a dot with its errors, and where it would settle. */
 export function CarbonateMapDrawing({
@@ -162,9 +164,9 @@ export function CarbonateMapDrawing({
           />
           <MarkShape kind={markOf(ph.method)} x={at(alkalinity.value)} y={y(ph.value)} r={7} />
           <text
-            x={at(alkalinity.value) - 14}
+            x={beside(at(alkalinity.value)).x}
             y={y(ph.value) + 24}
-            textAnchor="end"
+            textAnchor={beside(at(alkalinity.value)).anchor}
             className="fill-ink text-sm font-bold"
             paintOrder="stroke"
             stroke="var(--paper)"
@@ -177,6 +179,12 @@ export function CarbonateMapDrawing({
     </svg>
   );
 }
+
+/** Labels stand left of the dot, or right of it where the left is too narrow. */
+const beside = (at: number) =>
+  at - LEFT < LABEL
+    ? ({ x: at + 14, anchor: 'start' } as const)
+    : ({ x: at - 14, anchor: 'end' } as const);
 
 function Settled({
   label,
@@ -194,9 +202,9 @@ function Settled({
     <g>
       <MarkShape kind="estimated" x={at} y={y(ph)} r={6} />
       <text
-        x={at - 14}
+        x={beside(at).x}
         y={y(ph) + 5}
-        textAnchor="end"
+        textAnchor={beside(at).anchor}
         className="fill-ink text-sm"
         paintOrder="stroke"
         stroke="var(--paper)"

@@ -134,9 +134,7 @@ function StepLabel({ step, narrow }: { step: Step; narrow: boolean }) {
           ? balance
           : step.key === 'water'
             ? 'water'
-            : [step.name, balance && `water would settle at ${balance}`]
-                .filter(Boolean)
-                .join(' · ')}
+            : [step.name, balance && `balance ${balance}`].filter(Boolean).join(' · ')}
       </text>
     </g>
   );

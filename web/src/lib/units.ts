@@ -32,8 +32,8 @@ export const LITRES: Record<Units['volume'], { label: string; litres: number }> 
 };
 
 export const RAW_UNIT: Record<RawUnit, { label: string; digits: number }> = {
-  PH_NBS: { label: 'pH', digits: 2 },
-  PH_TOTAL: { label: 'pH, total scale', digits: 2 },
+  PH_NBS: { label: 'NBS scale', digits: 2 },
+  PH_TOTAL: { label: 'total scale', digits: 2 },
   DKH: { label: 'dKH', digits: 1 },
   MEQ_PER_L: { label: 'meq/L', digits: 2 },
   PPM_CACO3: { label: 'ppm CaCO3', digits: 0 },

@@ -4,6 +4,7 @@ import type { Problem } from '../../api/client';
 import { useCreateHome, useCreateRoom, useCreateTank, useHomes, useSession } from '../../api/hooks';
 import type { Home, Units } from '../../api/types';
 import { Frame } from '../../frame/Frame';
+import { useLastTank } from '../../frame/lastTank';
 import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
@@ -18,7 +19,7 @@ export function Begin() {
   const homes = useHomes();
   const units = useSession().data?.units;
   return (
-    <Frame>
+    <Frame tank={useLastTank()}>
       {homes.data && units ? (
         <Walk homes={homes.data} units={units} />
       ) : (

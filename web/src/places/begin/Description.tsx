@@ -58,7 +58,7 @@ export function Description() {
           ✕ {edit.error.message}
         </p>
       )}
-      <div className="sticky bottom-20 flex gap-3 border-t bg-paper py-3 md:bottom-0">
+      <div className="sticky bottom-14 flex gap-3 border-t bg-paper py-3 md:bottom-0">
         <Button look="main" type="submit" className="px-10" disabled={edit.isPending}>
           Save
         </Button>

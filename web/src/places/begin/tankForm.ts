@@ -1,7 +1,7 @@
-import { z } from 'zod';
 import type { TankDescription, Units } from '../../api/types';
 import { plain, readNumber } from '../../lib/number';
 import { LITRES } from '../../lib/units';
+import { z } from '../../lib/zod';
 
 const number = (what: string) =>
   z.string().refine((text) => readNumber(text) !== null, `${what} must be a number.`);

@@ -150,7 +150,7 @@ export function Enter() {
             ✕ {problem.message}
           </p>
         )}
-        <div className="sticky bottom-20 mt-4 flex items-center gap-4 border-t bg-paper py-3 md:bottom-0">
+        <div className="sticky bottom-14 mt-4 flex items-center gap-4 border-t bg-paper py-3 md:bottom-0">
           <Button
             look="main"
             type="submit"

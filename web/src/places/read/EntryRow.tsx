@@ -10,7 +10,7 @@ export interface Entry {
 }
 
 const CHOICE =
-  'min-h-11 max-w-full rounded-sm bg-transparent text-soft underline decoration-hairline underline-offset-4';
+  'min-h-11 w-full min-w-0 truncate rounded-sm bg-transparent text-soft underline decoration-hairline underline-offset-4';
 
 /** One quantity: a large field, its unit, and how it was measured. */
 export function EntryRow({
@@ -34,7 +34,7 @@ export function EntryRow({
   const active = entry.text.trim() !== '';
   return (
     <div className="border-t py-2">
-      <div className="grid grid-cols-[1fr_8rem] items-center gap-x-4 md:grid-cols-[13rem_8rem_1fr]">
+      <div className="grid grid-cols-[1fr_8rem] items-center gap-x-4 md:grid-cols-[12rem_8rem_1fr]">
         <label htmlFor={id} className={`text-lg ${active ? 'font-bold' : ''}`}>
           {m.label}
         </label>
@@ -49,7 +49,7 @@ export function EntryRow({
           aria-describedby={error || m.hint ? `${id}-note` : undefined}
           className="min-h-12 w-full rounded-sm border border-ink/40 bg-paper px-3 text-right text-2xl font-semibold focus:border-accent aria-invalid:border-2 aria-invalid:border-danger"
         />
-        <div className="col-span-2 flex flex-wrap gap-x-4 md:col-span-1">
+        <div className="col-span-2 grid grid-cols-[9rem_1fr] gap-x-3 md:col-span-1">
           {m.units.length > 1 ? (
             <select
               aria-label={`Unit of ${m.label}`}

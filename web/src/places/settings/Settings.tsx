@@ -1,16 +1,9 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
-import {
-  queryClient,
-  useHomes,
-  useSaveUnits,
-  useSession,
-  useSignOut,
-  useTanks,
-} from '../../api/hooks';
+import { queryClient, useHomes, useSaveUnits, useSession, useSignOut } from '../../api/hooks';
 import type { Units } from '../../api/types';
 import { Frame } from '../../frame/Frame';
-import { lastTank } from '../../frame/lastTank';
+import { useLastTank } from '../../frame/lastTank';
 import { toggleTheme } from '../../frame/theme';
 import { ALKALINITY, LITRES, RAW_UNIT } from '../../lib/units';
 import { Button } from '../../parts/Button';
@@ -22,8 +15,7 @@ import { Tokens } from './Tokens';
 export function Settings() {
   const session = useSession().data;
   const homes = useHomes().data ?? [];
-  const tanks = useTanks().data ?? [];
-  const tank = tanks.find((t) => t.id === lastTank.get()) ?? tanks[0];
+  const tank = useLastTank();
   const signOut = useSignOut();
   const navigate = useNavigate();
   const [now] = useState(() => new Date());

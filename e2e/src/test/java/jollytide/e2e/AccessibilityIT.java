@@ -1,0 +1,74 @@
+package jollytide.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** axe finds nothing, by day and night, wide and narrow; nothing is wider than its window. */
+class AccessibilityIT extends BrowserTest {
+    private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
+
+    @ParameterizedTest(name = "{0}, {1}, {2}")
+    @CsvSource({
+        "staircase, desktop, day",
+        "staircase, phone, night",
+        "enter, desktop, night",
+        "enter, phone, day",
+        "sums, desktop, day",
+        "sums, phone, night",
+        "description, desktop, day",
+        "description, phone, night",
+        "settings, desktop, night",
+        "settings, phone, day",
+        "begin, phone, day",
+        "welcome, desktop, day",
+        "probe sheet, desktop, day",
+        "working sheet, phone, night"
+    })
+    void axeFindsNothing(String screen, String window, String theme) throws IOException {
+        Page page = visitor(window.equals("phone") ? PHONE : DESKTOP);
+        page.addInitScript("localStorage.setItem('theme', '" + theme + "')");
+        switch (screen) {
+            case "welcome" -> page.navigate("/welcome");
+            case "begin", "settings" -> {
+                page.request().post("/api/v1/session/demo");
+                page.navigate("/" + screen);
+            }
+            default -> {
+                demo(page, "Lantern Reef", "Reason");
+                if (screen.equals("probe sheet")) {
+                    button(page, "Check the probe").click();
+                } else if (screen.equals("working sheet")) {
+                    button(page, "Show the working").click();
+                } else {
+                    page.navigate(page.url().replaceAll("/staircase.*", "/" + screen));
+                }
+            }
+        }
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        page.getByRole(AriaRole.HEADING).first().waitFor();
+        assertThat(violations(page)).isEmpty();
+        assertThat(page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth"))
+                .isEqualTo(0);
+    }
+
+    private static List<String> violations(Page page) throws IOException {
+        // By evaluate, not as a script element: the page's policy forbids scripts that are not its own.
+        page.evaluate(Files.readString(AXE));
+        @SuppressWarnings("unchecked")
+        Map<String, List<Map<String, Object>>> result =
+                (Map<String, List<Map<String, Object>>>) page.evaluate("axe.run(document)");
+        return result.get("violations").stream()
+                .map(v -> v.get("id") + ": " + v.get("nodes").toString().replaceAll("(?s)^(.{0,600}).*", "$1"))
+                .toList();
+    }
+}

@@ -1,0 +1,146 @@
+package jollytide.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+
+/** Headless Chromium on the running application. Errors in the browser's console fail the test. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+abstract class BrowserTest {
+    static final int[] DESKTOP = {1280, 800};
+    static final int[] PHONE = {390, 844};
+    private static final double PATIENCE_MS = 15_000;
+
+    private Playwright playwright;
+    private Browser browser;
+    private final List<BrowserContext> contexts = new ArrayList<>();
+    private final List<String> complaints = new ArrayList<>();
+
+    @BeforeAll
+    void launch() {
+        playwright = Playwright.create();
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
+
+    @AfterAll
+    void close() {
+        playwright.close();
+    }
+
+    @AfterEach
+    void leaveNothingBehind() {
+        contexts.forEach(BrowserContext::close);
+        contexts.clear();
+        List<String> said = List.copyOf(complaints);
+        complaints.clear();
+        assertThat(said).as("complaints in the browser's console").isEmpty();
+    }
+
+    /** A new visitor with a window of this size. */
+    Page visitor(int[] size) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(size[0], size[1])
+                .setLocale("en-GB")
+                .setTimezoneId("Europe/Amsterdam")
+                .setBaseURL(RunningApp.address()));
+        contexts.add(context);
+        context.setDefaultTimeout(PATIENCE_MS);
+        return watched(context.newPage());
+    }
+
+    /** A further tab of the same visitor. */
+    Page secondTab(Page first) {
+        return watched(first.context().newPage());
+    }
+
+    private Page watched(Page page) {
+        page.onConsoleMessage(message -> {
+            // The browser reports every refused request; those that a test provokes are answers, not faults.
+            boolean refusal = message.text().contains("status of 4");
+            if (message.type().equals("error") && !refusal) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        return page;
+    }
+
+    /** Through the demo's door to a tank's screen. */
+    static Page demo(Page page, String tank, String screen) {
+        page.request().post("/api/v1/session/demo");
+        page.navigate("/");
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Where the CO2 comes from"))
+                .waitFor();
+        String current = page.locator("header button").innerText().strip();
+        if (!current.equals(tank)) {
+            page.locator("header button").click();
+            page.getByRole(
+                            AriaRole.MENUITEM,
+                            new Page.GetByRoleOptions().setName(tank).setExact(true))
+                    .click();
+        }
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen))
+                .click();
+        return page;
+    }
+
+    /** Makes an account and describes one tank, by hand. */
+    static void newKeeperWithTank(Page page) {
+        page.navigate("/");
+        Locator switcher = button(page, "Make a new account");
+        button(page, "Walk through the demo").waitFor();
+        if (switcher.isVisible()) {
+            switcher.click();
+        }
+        page.getByLabel("Your name")
+                .fill("Keeper " + UUID.randomUUID().toString().substring(0, 8));
+        page.getByLabel("Password").fill("tide pool 42");
+        button(page, "Begin").click();
+        page.getByLabel("Name of the tank").fill("Rock pool");
+        page.getByLabel("Net water").fill("420");
+        page.getByLabel("Area").fill("0,9");
+        page.getByLabel("Air the skimmer draws").fill("500");
+        button(page, "This is my tank").click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enter what you measured"))
+                .waitFor();
+    }
+
+    static Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    static void enter(Page page, String quantity, String value) {
+        page.getByLabel(quantity, new Page.GetByLabelOptions().setExact(true)).fill(value);
+    }
+
+    static Locator notice(Page page, String text) {
+        return page.getByRole(AriaRole.STATUS)
+                .filter(new Locator.FilterOptions().setHasText(text))
+                .first();
+    }
+}

@@ -1,0 +1,76 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The demo's three tanks, the keys and the sums. */
+class DemoIT extends BrowserTest {
+
+    @Test
+    void theDoorOpensOnTheMainTank() {
+        Page page = visitor(DESKTOP);
+        page.navigate("/");
+        button(page, "Walk through the demo").click();
+        assertThat(page.locator("header button")).hasText("Lantern Reef");
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "TOO_CLOSE");
+    }
+
+    @Test
+    void theStaircaseMovesThroughTheDay() {
+        Page page = demo(visitor(DESKTOP), "Room 6", "Reason");
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("before lights-off"))
+                .click();
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "ROOM_DOMINATES");
+        assertThat(page.getByText("Ventilate for the people first")).isVisible();
+        page.reload();
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "ROOM_DOMINATES");
+    }
+
+    @Test
+    void keysReachEveryPlace() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Reason");
+        page.keyboard().press("1");
+        assertThat(page).hasURL(Pattern.compile(".*/enter"));
+        page.keyboard().press("3");
+        assertThat(page).hasURL(Pattern.compile(".*/sums"));
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("night colours");
+        page.keyboard().press("Escape");
+        page.keyboard().press("/");
+        page.keyboard().type("heron: stair");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("header button")).hasText("Heron");
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "TANK_DOMINATES");
+        page.keyboard().press("n");
+        assertThat(page.locator("html")).hasAttribute("data-theme", "night");
+    }
+
+    @Test
+    void sumsAnswerWhileOneTypes() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Try");
+        page.getByLabel("pH", new Page.GetByLabelOptions().setExact(true)).fill("7.84");
+        page.getByLabel("Temperature").fill("25,5");
+        assertThat(page.getByText("128", new Page.GetByTextOptions().setExact(false))
+                        .first())
+                .isVisible();
+        page.getByLabel("pH", new Page.GetByLabelOptions().setExact(true)).fill("9.5");
+        page.getByLabel("Alkalinity").fill("1");
+        assertThat(page.getByText("the smallest possible is 1.4").first()).isVisible();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Oxygen"))
+                .click();
+        page.getByLabel("Temperature").fill("25");
+        page.getByLabel("Salinity").fill("0");
+        assertThat(page.getByText("8.26")).isVisible();
+    }
+
+    @Test
+    void anAddressThatIsNobodysSaysSo() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Reason");
+        page.navigate("/tank/00000000-0000-0000-0000-000000000000/staircase");
+        assertThat(page.getByText("There is nothing here.")).isVisible();
+    }
+}

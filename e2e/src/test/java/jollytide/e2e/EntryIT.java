@@ -1,0 +1,89 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Entering, slipping, undoing, correcting. */
+class EntryIT extends BrowserTest {
+    private Page page;
+    private Locator log;
+
+    @BeforeEach
+    void tank() {
+        page = visitor(DESKTOP);
+        newKeeperWithTank(page);
+        log = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("In the log"));
+        assertThat(log).containsText("Nothing yet.");
+    }
+
+    @Test
+    void slipsAreToldBesideTheFieldAndNothingIsLost() {
+        enter(page, "pH", "81");
+        enter(page, "CO2 in the room", "830");
+        button(page, "Save 2 readings").click();
+        assertThat(page.getByText("81 cannot be pH; allowed is 5 to 11 pH.")).isVisible();
+        assertThat(page.getByLabel("CO2 in the room", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("830");
+        assertThat(log).containsText("Nothing yet.");
+        enter(page, "pH", "eight");
+        assertThat(page.getByText("This is not a number.")).isVisible();
+        assertThat(button(page, "Save")).isDisabled();
+    }
+
+    @Test
+    void savingCanBeTakenBack() {
+        enter(page, "pH", "8.1");
+        page.keyboard().press("Control+Enter");
+        assertThat(log).containsText("8.10");
+        button(page, "Undo").click();
+        assertThat(log).containsText("Nothing yet.");
+        assertThat(page.getByLabel("pH", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("8.1");
+    }
+
+    @Test
+    void correctingAndTakingOutCanBeTakenBack() {
+        enter(page, "pH", "8.1");
+        button(page, "Save").click();
+        button(page, "Correct pH 8.1").click();
+        page.getByLabel("Value").fill("8.02");
+        button(page, "Correct").last().click();
+        assertThat(log).containsText("8.02");
+        button(page, "Undo").last().click();
+        assertThat(log).containsText("8.10");
+        button(page, "Take out pH 8.1").click();
+        assertThat(log).containsText("Nothing yet.");
+        button(page, "Undo").last().click();
+        assertThat(log).containsText("8.10");
+    }
+
+    @Test
+    void anotherValueForTheSameTimeIsAskedAbout() {
+        page.getByLabel("taken now").fill("2026-01-05T09:55");
+        enter(page, "pH", "7.9");
+        button(page, "Save").click();
+        assertThat(log).containsText("7.90");
+        page.getByLabel("taken now").fill("2026-01-05T09:55");
+        enter(page, "pH", "7.8");
+        button(page, "Save").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("7.9 NBS scale");
+        button(page, "Replace with mine").click();
+        assertThat(log).containsText("7.80");
+        assertThat(log).not().containsText("7.90");
+    }
+
+    @Test
+    void theRepeatedHourIsAskedAbout() {
+        page.getByLabel("taken now").fill("2025-10-26T02:30");
+        enter(page, "pH", "7.9");
+        button(page, "Save").click();
+        assertThat(page.getByText("happened twice in Europe/Amsterdam")).isVisible();
+        button(page, "the second time").click();
+        assertThat(log).containsText("Sun 26 Oct, 02:30");
+    }
+}

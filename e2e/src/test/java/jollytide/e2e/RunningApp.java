@@ -1,0 +1,79 @@
+package jollytide.e2e;
+
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import jollytide.server.TestDatabase;
+
+/** The packaged application as a process of its own, with demo data and a fresh schema; one for all browser tests. */
+final class RunningApp {
+    private static final Path JAR = Path.of("../server/target/jolly-tide.jar");
+    private static final Duration PATIENCE = Duration.ofSeconds(120);
+    private static RunningApp running;
+
+    private final String address;
+
+    private RunningApp() throws IOException, InterruptedException {
+        TestDatabase database = new TestDatabase();
+        int port = freePort();
+        address = "http://127.0.0.1:" + port;
+        ProcessBuilder builder = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-jar", JAR.toString());
+        builder.environment().put("JOLLY_TIDE_DB_PORT", Integer.toString(database.port()));
+        builder.environment().put("JOLLY_TIDE_DB_NAME", database.name());
+        builder.environment().put("JOLLY_TIDE_DB_PASSWORD", database.password());
+        builder.environment().put("JOLLY_TIDE_DEMO", "true");
+        builder.environment().put("JOLLY_TIDE_PORT", Integer.toString(port));
+        File log = new File("target/application.log");
+        Process process = builder.redirectErrorStream(true).redirectOutput(log).start();
+        Runtime.getRuntime().addShutdownHook(new Thread(process::destroy));
+        Instant until = Instant.now().plus(PATIENCE);
+        while (!answers()) {
+            if (!process.isAlive() || Instant.now().isAfter(until)) {
+                throw new IllegalStateException("the application did not start: " + Files.readString(log.toPath()));
+            }
+            Thread.sleep(250);
+        }
+    }
+
+    static synchronized String address() {
+        if (running == null) {
+            try {
+                running = new RunningApp();
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+        }
+        return running.address;
+    }
+
+    private boolean answers() throws InterruptedException {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address + "/api/v1/session"))
+                .timeout(Duration.ofSeconds(2))
+                .build();
+        try {
+            return HttpClient.newHttpClient()
+                            .send(request, HttpResponse.BodyHandlers.discarding())
+                            .statusCode()
+                    == 200;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+}
