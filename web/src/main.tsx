@@ -1,5 +1,6 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { RouterProvider } from '@tanstack/react-router';
+import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { queryClient } from './api/hooks';
@@ -7,6 +8,8 @@ import './app.css';
 import { applyTheme } from './frame/theme';
 import { router } from './router';
 
+// Dialogs stop the page behind them from scrolling by a style of their own; the page's policy lets it in by this mark.
+setNonce(document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.nonce ?? '');
 applyTheme();
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

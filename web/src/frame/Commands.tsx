@@ -109,6 +109,7 @@ function Finder({ tankId, done }: { tankId: string | undefined; done: () => void
     <div>
       <input
         aria-label="Screen or tank"
+        autoFocus
         className="min-h-11 w-full rounded-sm border border-ink/40 bg-paper px-3 text-lg"
         value={text}
         onChange={(e) => {

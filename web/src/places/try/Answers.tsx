@@ -19,9 +19,14 @@ export function Answers({
         </p>
       )}
       {incomplete && <p className="text-soft">The sum waits for all of its numbers.</p>}
-      <dl className="grid grid-cols-2 gap-x-8 gap-y-3 lg:grid-cols-3">{children}</dl>
+      {children}
     </div>
   );
+}
+
+/** Answers that belong together. */
+export function AnswerList({ children }: { children: ReactNode }) {
+  return <dl className="grid grid-cols-2 gap-x-8 gap-y-3 lg:grid-cols-3">{children}</dl>;
 }
 
 export function Answer({
@@ -48,7 +53,7 @@ export function Answer({
 
 export function Source({ extrapolated, children }: { extrapolated: boolean; children: ReactNode }) {
   return (
-    <div className="col-span-full border-t pt-2 text-sm text-soft">
+    <div className="mt-4 border-t pt-2 text-sm text-soft">
       {extrapolated && (
         <p className="font-semibold">
           Extrapolated: salinity or temperature lies outside the range that some constants were

@@ -9,7 +9,7 @@ import { ALKALINITY } from '../../lib/units';
 import { Choice, Field } from '../../parts/Field';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
-import { Answer, Answers, Source } from './Answers';
+import { Answer, AnswerList, Answers, Source } from './Answers';
 
 const UNIT: Record<Units['alkalinity'], AlkalinityAmount['unit']> = {
   DKH: 'dKH',
@@ -143,46 +143,54 @@ function WaterSum({ typed, set, units }: Props) {
       <Answers problem={sum.error} incomplete={!body}>
         {a && (
           <>
-            <Answer label="CO2 in the water" value={a.co2Uatm.toFixed(0)} unit="µatm" large />
-            <Answer label="pH, NBS scale" value={a.phNbs.toFixed(3)} />
-            <Answer label="pH, total scale" value={a.phTotal.toFixed(3)} />
-            <Answer label="aragonite saturation Ω" value={a.omegaAragonite.toFixed(2)} />
-            <Answer label="dissolved CO2" value={a.co2UmolPerKg.toFixed(1)} unit="µmol/kg" />
-            <Answer label="bicarbonate" value={a.bicarbonateUmolPerKg.toFixed(0)} unit="µmol/kg" />
-            <Answer label="carbonate" value={a.carbonateUmolPerKg.toFixed(0)} unit="µmol/kg" />
-            <Answer label="DIC" value={a.dicUmolPerKg.toFixed(0)} unit="µmol/kg" />
-            <Answer label="alkalinity" value={a.alkalinityUmolPerKg.toFixed(0)} unit="µmol/kg" />
-            <h2 className="col-span-full pt-3 font-bold">What would change it</h2>
-            <Answer
-              label="probe 0.05 higher"
-              value={signed(a.sensitivities.co2UatmPer005Ph)}
-              unit="µatm"
-            />
-            <Answer
-              label="alkalinity 1 dKH higher, same pH"
-              value={signed(a.sensitivities.co2UatmPerDkh)}
-              unit="µatm"
-            />
-            <Answer
-              label="1 °C warmer, same reading"
-              value={signed(a.sensitivities.co2UatmPerDegC)}
-              unit="µatm"
-            />
-            <Answer
-              label="1 dKH more, same air"
-              value={signed(a.sensitivities.phPerDkh, 3)}
-              unit="pH"
-            />
-            <Answer
-              label="100 µatm more, same alkalinity"
-              value={signed(a.sensitivities.phPer100Uatm, 3)}
-              unit="pH"
-            />
-            <Answer
-              label="the same water 1 °C warmer"
-              value={signed(a.sensitivities.phPerDegC, 3)}
-              unit="pH"
-            />
+            <AnswerList>
+              <Answer label="CO2 in the water" value={a.co2Uatm.toFixed(0)} unit="µatm" large />
+              <Answer label="pH, NBS scale" value={a.phNbs.toFixed(3)} />
+              <Answer label="pH, total scale" value={a.phTotal.toFixed(3)} />
+              <Answer label="aragonite saturation Ω" value={a.omegaAragonite.toFixed(2)} />
+              <Answer label="dissolved CO2" value={a.co2UmolPerKg.toFixed(1)} unit="µmol/kg" />
+              <Answer
+                label="bicarbonate"
+                value={a.bicarbonateUmolPerKg.toFixed(0)}
+                unit="µmol/kg"
+              />
+              <Answer label="carbonate" value={a.carbonateUmolPerKg.toFixed(0)} unit="µmol/kg" />
+              <Answer label="DIC" value={a.dicUmolPerKg.toFixed(0)} unit="µmol/kg" />
+              <Answer label="alkalinity" value={a.alkalinityUmolPerKg.toFixed(0)} unit="µmol/kg" />
+            </AnswerList>
+            <h2 className="pt-5 pb-2 font-bold">What would change it</h2>
+            <AnswerList>
+              <Answer
+                label="probe 0.05 higher"
+                value={signed(a.sensitivities.co2UatmPer005Ph)}
+                unit="µatm"
+              />
+              <Answer
+                label="alkalinity 1 dKH higher, same pH"
+                value={signed(a.sensitivities.co2UatmPerDkh)}
+                unit="µatm"
+              />
+              <Answer
+                label="1 °C warmer, same reading"
+                value={signed(a.sensitivities.co2UatmPerDegC)}
+                unit="µatm"
+              />
+              <Answer
+                label="1 dKH more, same air"
+                value={signed(a.sensitivities.phPerDkh, 3)}
+                unit="pH"
+              />
+              <Answer
+                label="100 µatm more, same alkalinity"
+                value={signed(a.sensitivities.phPer100Uatm, 3)}
+                unit="pH"
+              />
+              <Answer
+                label="the same water 1 °C warmer"
+                value={signed(a.sensitivities.phPerDegC, 3)}
+                unit="pH"
+              />
+            </AnswerList>
             <Source extrapolated={a.extrapolated}>
               Carbonic acid: Lueker, Dickson &amp; Keeling 2000, below S 23 Waters, Millero &amp;
               Woosley 2014. CO2 solubility: Weiss 1974. Boric acid: Dickson 1990. NBS scale:
@@ -233,9 +241,11 @@ function BalanceSum({ typed, set, units }: Props) {
       <Answers problem={sum.error} incomplete={!body}>
         {a && (
           <>
-            <Answer label="the water settles at, NBS" value={`pH ${a.phNbs.toFixed(2)}`} large />
-            <Answer label="total scale" value={`pH ${a.phTotal.toFixed(3)}`} />
-            <Answer label="CO2 over the water" value={a.co2Uatm.toFixed(0)} unit="µatm" />
+            <AnswerList>
+              <Answer label="the water settles at, NBS" value={`pH ${a.phNbs.toFixed(2)}`} large />
+              <Answer label="total scale" value={`pH ${a.phTotal.toFixed(3)}`} />
+              <Answer label="CO2 over the water" value={a.co2Uatm.toFixed(0)} unit="µatm" />
+            </AnswerList>
             <Source extrapolated={a.extrapolated}>
               ppm of dry air times pressure less water vapour (Weiss &amp; Price 1980), then the
               carbonate system at this alkalinity. A meter that ignores altitude reads low above sea
@@ -279,13 +289,15 @@ function OxygenSum({ typed, set }: Props) {
       <Answers problem={sum.error} incomplete={!body}>
         {a && (
           <>
-            <Answer
-              label="oxygen at saturation"
-              value={a.saturationMgPerL.toFixed(2)}
-              unit="mg/L"
-              large
-            />
-            <Answer label="the same" value={a.saturationUmolPerKg.toFixed(1)} unit="µmol/kg" />
+            <AnswerList>
+              <Answer
+                label="oxygen at saturation"
+                value={a.saturationMgPerL.toFixed(2)}
+                unit="mg/L"
+                large
+              />
+              <Answer label="the same" value={a.saturationUmolPerKg.toFixed(1)} unit="µmol/kg" />
+            </AnswerList>
             <Source extrapolated={false}>
               Garcia &amp; Gordon 1992 (Benson &amp; Krause data), corrected for pressure.
             </Source>

@@ -134,13 +134,12 @@ abstract class BrowserTest {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
 
-    static void enter(Page page, String quantity, String value) {
-        page.getByLabel(quantity, new Page.GetByLabelOptions().setExact(true)).fill(value);
+    static Locator field(Page page, String label) {
+        return page.getByRole(
+                AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(label).setExact(true));
     }
 
-    static Locator notice(Page page, String text) {
-        return page.getByRole(AriaRole.STATUS)
-                .filter(new Locator.FilterOptions().setHasText(text))
-                .first();
+    static void enter(Page page, String quantity, String value) {
+        field(page, quantity).fill(value);
     }
 }

@@ -41,6 +41,7 @@ class DemoIT extends BrowserTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("night colours");
         page.keyboard().press("Escape");
         page.keyboard().press("/");
+        assertThat(page.getByLabel("Screen or tank")).isFocused();
         page.keyboard().type("heron: stair");
         page.keyboard().press("Enter");
         assertThat(page.locator("header button")).hasText("Heron");
@@ -52,18 +53,18 @@ class DemoIT extends BrowserTest {
     @Test
     void sumsAnswerWhileOneTypes() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Try");
-        page.getByLabel("pH", new Page.GetByLabelOptions().setExact(true)).fill("7.84");
-        page.getByLabel("Temperature").fill("25,5");
+        field(page, "pH").fill("7.84");
+        field(page, "Temperature").fill("25,5");
         assertThat(page.getByText("128", new Page.GetByTextOptions().setExact(false))
                         .first())
                 .isVisible();
-        page.getByLabel("pH", new Page.GetByLabelOptions().setExact(true)).fill("9.5");
-        page.getByLabel("Alkalinity").fill("1");
+        field(page, "pH").fill("9.5");
+        field(page, "Alkalinity").fill("1");
         assertThat(page.getByText("the smallest possible is 1.4").first()).isVisible();
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Oxygen"))
                 .click();
-        page.getByLabel("Temperature").fill("25");
-        page.getByLabel("Salinity").fill("0");
+        field(page, "Temperature").fill("25");
+        field(page, "Salinity").fill("0");
         assertThat(page.getByText("8.26")).isVisible();
     }
 

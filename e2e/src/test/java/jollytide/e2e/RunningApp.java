@@ -16,7 +16,7 @@ import jollytide.server.TestDatabase;
 /** The packaged application as a process of its own, with demo data and a fresh schema; one for all browser tests. */
 final class RunningApp {
     private static final Path JAR = Path.of("../server/target/jolly-tide.jar");
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static RunningApp running;
 
     private final String address;

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import jollytide.server.problem.Problem;
 import jollytide.server.problem.ProblemWriter;
+import jollytide.server.setup.PagePolicy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpHeaders;
@@ -31,9 +32,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /** Sessions for people, bearer tokens for scripts, and headers that keep the page to itself. */
 @Configuration
 class Security {
-    private static final String POLICY = "default-src 'self'; img-src 'self' data:; style-src 'self'; "
-            + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
-
     /** Doors that change nothing yet, or compute without state, need no token against forged requests. */
     private static final String[] OPEN_POSTS = {
         "/api/v1/session", "/api/v1/session/demo", "/api/v1/keepers", "/api/v1/sums/**"
@@ -72,7 +70,7 @@ class Security {
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(
                                 (request, response, e) -> problems.write(response, signInFirst()))
                         .accessDeniedHandler((request, response, e) -> problems.write(response, forged())))
-                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                .headers(headers -> headers.addHeaderWriter(new PagePolicy())
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))
