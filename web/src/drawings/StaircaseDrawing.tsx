@@ -153,25 +153,30 @@ function RiserLabel({
 }) {
   const riser = step.key === 'room' ? staircase.ventilation : staircase.tank;
   if (!riser) return null;
+  const name = step.key === 'room' ? 'ventilation' : 'tank';
+  const height = signed(riser.ppm.value);
+  const without = riser.phNbsWithout === undefined ? [] : [riser.phNbsWithout.toFixed(2)];
+  const notes = without.flatMap((ph) =>
+    narrow ? ['without it', `pH ${ph}`] : [`without it, pH ${ph}`],
+  );
+  const titles = narrow ? [name, height] : [`${name} ${height}`];
   const x = step.x + (narrow ? 8 : 14);
-  const y = Math.min(Math.max(step.y, step.bandBottom) + 26, floor - 34);
+  const y = Math.min(
+    Math.max(step.y, step.bandBottom) + 26,
+    floor - 20 * (titles.length + notes.length) + 6,
+  );
   return (
     <g>
-      <text x={x} y={y} className="fill-co2 font-bold">
-        {step.key === 'room' ? 'ventilation' : 'tank'} {signed(riser.ppm.value)}
-      </text>
-      {riser.phNbsWithout !== undefined && (
-        <text x={x} y={y + 20} className="fill-ink text-sm">
-          {narrow
-            ? `pH ${riser.phNbsWithout.toFixed(2)}`
-            : `without it, pH ${riser.phNbsWithout.toFixed(2)}`}
+      {titles.map((title, i) => (
+        <text key={title} x={x} y={y + 20 * i} className="fill-co2 font-bold">
+          {title}
         </text>
-      )}
-      {narrow && riser.phNbsWithout !== undefined && (
-        <text x={x} y={y + 38} className="fill-ink text-sm">
-          without it
+      ))}
+      {notes.map((note, i) => (
+        <text key={note} x={x} y={y + 20 * (titles.length + i)} className="fill-ink text-sm">
+          {note}
         </text>
-      )}
+      ))}
     </g>
   );
 }

@@ -18,6 +18,16 @@ export function dayAndTime(instant: string, zone: string): string {
   }).format(new Date(instant));
 }
 
+/** For a handful of recent moments, where the weekday tells enough. */
+export function weekdayAndTime(instant: string, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: zone,
+  }).format(new Date(instant));
+}
+
 /** What a datetime-local field holds for this instant in the home's zone. */
 export function localInput(instant: Date, zone: string): string {
   const parts = new Intl.DateTimeFormat('en-CA', {

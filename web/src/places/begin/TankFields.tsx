@@ -9,7 +9,7 @@ import { ASSUMED, ASSUMPTION_NAMES, type TankForm } from './tankForm';
 const MOTIONS: readonly { value: SurfaceMotion; label: string }[] = [
   { value: 'STILL', label: 'still: a mirror' },
   { value: 'RIPPLED', label: 'rippled: lines wander' },
-  { value: 'ROLLING', label: 'rolling: it heaves and glitters' },
+  { value: 'ROLLING', label: 'rolling: it heaves' },
   { value: 'BROKEN', label: 'broken: white water' },
 ];
 

@@ -1,9 +1,10 @@
+import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useDeleteReadings, useReadings, useSaveReadings } from '../../api/hooks';
 import type { Reading } from '../../api/types';
 import { dayAndTime } from '../../lib/time';
 import { METHOD, RAW_UNIT } from '../../lib/units';
-import { Button } from '../../parts/Button';
+import { Button, buttonLook } from '../../parts/Button';
 import { Mark, markOf } from '../../parts/Mark';
 import { useNotice } from '../../parts/Notices';
 import { Waiting } from '../../parts/Waiting';
@@ -80,6 +81,17 @@ export function ReadingList() {
                   </p>
                 </div>
                 <div className="flex shrink-0">
+                  {r.quantity === 'PH' && (
+                    <Link
+                      to="/tank/$tankId/staircase"
+                      params={{ tankId: tank.id }}
+                      search={{ at: r.at }}
+                      aria-label={`Staircase at pH ${r.value}`}
+                      className={buttonLook('quiet')}
+                    >
+                      staircase
+                    </Link>
+                  )}
                   <Button
                     look="quiet"
                     aria-label={`Correct ${NAMES[r.quantity]} ${r.value}`}

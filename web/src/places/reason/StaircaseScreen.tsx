@@ -5,7 +5,7 @@ import { useStaircase } from '../../api/hooks';
 import type { MomentName, StaircaseView } from '../../api/types';
 import { CarbonateMapDrawing } from '../../drawings/CarbonateMapDrawing';
 import { StaircaseDrawing } from '../../drawings/StaircaseDrawing';
-import { dayAndTime, shortTime } from '../../lib/time';
+import { dayAndTime, weekdayAndTime } from '../../lib/time';
 import { toTen } from '../../lib/number';
 import { METHOD } from '../../lib/units';
 import { Button } from '../../parts/Button';
@@ -128,18 +128,18 @@ function MomentSwitch({ view }: { view: StaircaseView }) {
         moment && void navigate({ search: { moment: moment as MomentName }, replace: true })
       }
       aria-label="Moment of the day"
-      className="flex flex-wrap gap-x-5"
+      className="flex flex-wrap gap-x-4"
     >
       {view.moments.map((m) => (
         <ToggleGroup.Item
           key={m.name}
           value={m.name}
           disabled={!m.ph}
-          className="min-h-11 border-b-2 border-transparent text-left text-soft data-[state=on]:border-accent data-[state=on]:text-ink"
+          className="min-h-11 border-b-2 border-transparent text-left text-sm text-soft md:text-base data-[state=on]:border-accent data-[state=on]:text-ink"
         >
           {MOMENT_NAMES[m.name]}
           <span className="block text-sm">
-            {m.ph ? shortTime(m.ph.at, tank.zone, new Date()) : 'no reading'}
+            {m.ph ? weekdayAndTime(m.ph.at, tank.zone) : 'no reading'}
           </span>
         </ToggleGroup.Item>
       ))}

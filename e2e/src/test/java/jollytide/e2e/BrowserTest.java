@@ -23,7 +23,7 @@ import org.junit.jupiter.api.TestInstance;
 abstract class BrowserTest {
     static final int[] DESKTOP = {1280, 800};
     static final int[] PHONE = {390, 844};
-    private static final double PATIENCE_MS = 15_000;
+    private static final double PATIENCE_MS = 30_000;
 
     private Playwright playwright;
     private Browser browser;

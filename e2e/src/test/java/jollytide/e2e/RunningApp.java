@@ -41,6 +41,17 @@ final class RunningApp {
             }
             Thread.sleep(250);
         }
+        warmUp();
+    }
+
+    /** The first page of a young JVM is slow; the tests are about the others. */
+    private void warmUp() throws IOException, InterruptedException {
+        for (String path : new String[] {"/", "/api/v1/session", "/api/v1/openapi.json"}) {
+            HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(address + path)).build(),
+                            HttpResponse.BodyHandlers.discarding());
+        }
     }
 
     static synchronized String address() {

@@ -1,6 +1,7 @@
 package jollytide.e2e;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -25,6 +26,8 @@ class ScreenshotsIT extends BrowserTest {
         welcome.navigate("/welcome");
         take("welcome", welcome);
         Page night = demo(visitor(DESKTOP), "Room 6", "Reason");
+        night.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("before lights-off"))
+                .click();
         night.keyboard().press("n");
         take("staircase-night", night);
     }
