@@ -14,6 +14,7 @@ import { Waiting } from './parts/Waiting';
 import { Begin } from './places/begin/Begin';
 import { Description } from './places/begin/Description';
 import { Enter } from './places/read/Enter';
+import { Today } from './places/read/Today';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
 import { Settings } from './places/settings/Settings';
 import { Sums } from './places/try/Sums';
@@ -51,7 +52,7 @@ function Door() {
   if (!tanks.data) return <Waiting error={tanks.error} retry={() => void tanks.refetch()} />;
   const tank = pickTank(tanks.data);
   return tank ? (
-    <Navigate to="/tank/$tankId/staircase" params={{ tankId: tank.id }} />
+    <Navigate to="/tank/$tankId/today" params={{ tankId: tank.id }} />
   ) : (
     <Navigate to="/begin" />
   );
@@ -123,6 +124,18 @@ const enter = createRoute({
   }),
 });
 
+const today = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'today',
+  component: Today,
+  validateSearch: (search: Record<string, unknown>): { day?: string } => ({
+    day:
+      typeof search.day === 'string' && /^\d{4}-\d\d-\d\d$/.test(search.day)
+        ? search.day
+        : undefined,
+  }),
+});
+
 const MOMENTS: readonly string[] = ['BEFORE_LIGHTS_ON', 'BEFORE_LIGHTS_OFF', 'LATEST'];
 
 const staircase = createRoute({
@@ -151,7 +164,7 @@ export const router = createRouter({
       door,
       begin,
       settings,
-      tankRoute.addChildren([enter, staircase, sums, description]),
+      tankRoute.addChildren([today, enter, staircase, sums, description]),
     ]),
   ]),
 });

@@ -1,6 +1,7 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, Problem, told } from './client';
 import type {
+  EventKind,
   HomeDescription,
   MomentName,
   NewReadings,
@@ -65,6 +66,14 @@ export const useStaircase = (
           params: { path: { tankId }, query: { moment, at } },
         }),
       ),
+    placeholderData: (previous) => previous,
+  });
+
+export const useDay = (tankId: string, day: string | undefined) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'day', day],
+    queryFn: () =>
+      told(api.GET('/api/v1/tanks/{tankId}/day', { params: { path: { tankId }, query: { day } } })),
     placeholderData: (previous) => previous,
   });
 
@@ -170,6 +179,20 @@ export const useDeleteReadings = (tankId: string) =>
           ),
         ),
       ),
+    ['readings'],
+  );
+
+export const useAddEvent = (tankId: string) =>
+  useChange(
+    (body: { kind: EventKind; at: string; title: string; note: string }) =>
+      told(api.POST('/api/v1/tanks/{tankId}/events', { params: { path: { tankId } }, body })),
+    ['readings'],
+  );
+
+export const useDeleteEvent = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      told(api.DELETE('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } } })),
     ['readings'],
   );
 

@@ -29,3 +29,7 @@ export type Estimate = Schemas['Estimate'];
 export type CarbonateMap = Schemas['CarbonateMap'];
 export type WaterRequest = Schemas['WaterRequest'];
 export type AlkalinityAmount = Schemas['AlkalinityAmount'];
+export type Day = Schemas['DayView'];
+export type CurvePoint = Schemas['CurvePoint'];
+export type TankEvent = Schemas['EventView'];
+export type EventKind = TankEvent['kind'];

@@ -13,13 +13,16 @@ interface Command {
 const SHORTCUTS = [
   ['1 2 3', 'Read, Reason, Try'],
   ['/', 'find a screen or a tank'],
+  ['e', 'note an event'],
   ['n', 'night colours and back'],
   ['Ctrl Enter', 'save what was entered'],
   ['?', 'this list'],
 ] as const;
 
-const typing = (target: EventTarget | null) =>
-  target instanceof HTMLElement && target.closest('input, select, textarea, [role=menu]') !== null;
+/** Whether keys belong to what is being typed or chosen. */
+export const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  target.closest('input, select, textarea, [role=menu], [role=dialog]') !== null;
 
 /** Keys for the whole application, the command field and the list of shortcuts. */
 export function Commands({ tankId }: { tankId: string | undefined }) {

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Tank } from '../api/types';
 import { Commands } from './Commands';
+import { EventKey } from './EventKey';
 import { Rail } from './Rail';
 import { Strip } from './Strip';
 
@@ -20,6 +21,7 @@ export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) 
         {children}
       </main>
       <Commands tankId={tank?.id} />
+      {tank && <EventKey tank={tank} />}
     </div>
   );
 }

@@ -14,22 +14,29 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
         Tide
       </p>
       {tankId &&
-        PLACES.map((place, i) =>
-          place.screens.map((screen) => (
-            <Link
-              key={screen.path}
-              to={ROUTE[screen.path]}
-              params={{ tankId }}
-              className="flex min-h-14 flex-1 flex-col items-center justify-center border-t-4 border-transparent px-2 text-soft hover:text-ink md:flex-none md:items-start md:border-t-0 md:border-l-4 md:py-2 md:pl-4 [&.active]:border-accent [&.active]:text-ink"
-            >
-              <span className="flex items-baseline gap-2.5 text-lg font-semibold">
-                <span className="hidden text-sm font-normal md:inline">{i + 1}</span>
-                {place.name}
-              </span>
-              <span className="text-sm md:pl-5">{screen.name}</span>
-            </Link>
-          )),
-        )}
+        PLACES.map((place, i) => (
+          <div
+            key={place.name}
+            className="flex flex-1 flex-col items-center justify-center md:flex-none md:items-stretch md:pb-2"
+          >
+            <p className="hidden items-baseline gap-2.5 pt-2 pl-5 text-lg font-semibold md:flex">
+              <span className="text-sm font-normal text-soft">{i + 1}</span>
+              {place.name}
+            </p>
+            <div className="flex w-full md:block">
+              {place.screens.map((screen) => (
+                <Link
+                  key={screen.path}
+                  to={ROUTE[screen.path]}
+                  params={{ tankId }}
+                  className="flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-soft hover:text-ink md:min-h-9 md:justify-start md:border-t-0 md:border-l-4 md:pl-9 [&.active]:border-accent [&.active]:text-ink"
+                >
+                  {screen.name}
+                </Link>
+              ))}
+            </div>
+          </div>
+        ))}
       <Link
         to="/settings"
         className="flex min-h-14 flex-1 flex-col items-center justify-center border-t-4 border-transparent px-2 text-soft hover:text-ink md:mt-auto md:mb-3 md:flex-none md:items-start md:border-t-0 md:border-l-4 md:pl-4 [&.active]:border-accent [&.active]:text-ink"

@@ -1,6 +1,13 @@
 /** The places, in the order of the keeper's loop, with the screens that are built. */
 export const PLACES = [
-  { name: 'Read', question: 'what did the water do?', screens: [{ name: 'Enter', path: 'enter' }] },
+  {
+    name: 'Read',
+    question: 'what did the water do?',
+    screens: [
+      { name: 'Today', path: 'today' },
+      { name: 'Enter', path: 'enter' },
+    ],
+  },
   { name: 'Reason', question: 'why?', screens: [{ name: 'Staircase', path: 'staircase' }] },
   { name: 'Try', question: 'what would help here?', screens: [{ name: 'Sums', path: 'sums' }] },
 ] as const;
@@ -8,6 +15,7 @@ export const PLACES = [
 export type ScreenPath = (typeof PLACES)[number]['screens'][number]['path'];
 
 export const ROUTE = {
+  today: '/tank/$tankId/today',
   enter: '/tank/$tankId/enter',
   staircase: '/tank/$tankId/staircase',
   sums: '/tank/$tankId/sums',

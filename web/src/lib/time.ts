@@ -57,3 +57,17 @@ export function age(hours: number): string {
   if (hours < 48) return `${Math.round(hours)} h before`;
   return `${Math.round(hours / 24)} days before`;
 }
+
+/** A local date in full: Thursday 12 November 2026. */
+export function longDay(day: string): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  );
+}
+
+/** The local date some days on. */
+export function shiftDay(day: string, days: number): string {
+  const date = new Date(`${day}T12:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + days);
+  return date.toISOString().slice(0, 10);
+}

@@ -1,19 +1,17 @@
 package jollytide.server.demo;
 
 import java.time.Clock;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.evidence.Method;
-import jollytide.core.evidence.Place;
-import jollytide.core.evidence.RawUnit;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.reef.Stance;
+import jollytide.devices.DemoHistory;
+import jollytide.devices.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
+import jollytide.server.event.EventKind;
+import jollytide.server.event.EventService;
 import jollytide.server.home.HomeDescription;
 import jollytide.server.home.HomeService;
 import jollytide.server.home.RoomDescription;
@@ -31,13 +29,13 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Three invented tanks with a few hand-taken readings each, made at the first start: Lantern Reef above a bakery, a
- * school's Room 6, and Heron on a narrowboat.
+ * Three invented tanks with 120 days of history, made at the first start: Lantern Reef above a bakery, a school's Room
+ * 6, and Heron on a narrowboat.
  */
 @Component
 class DemoHome implements ApplicationRunner {
     private static final String KEEPER = "Mira";
-    private static final int DAYS = 6;
+    private static final long SEED = 6;
     private static final OwnAssumptions NO_OWN = new OwnAssumptions(null, null, null, null, null, null, null);
 
     private final Settings settings;
@@ -45,6 +43,7 @@ class DemoHome implements ApplicationRunner {
     private final HomeService homes;
     private final TankService tanks;
     private final ReadingService readings;
+    private final EventService events;
     private final Clock clock;
 
     DemoHome(
@@ -53,12 +52,14 @@ class DemoHome implements ApplicationRunner {
             HomeService homes,
             TankService tanks,
             ReadingService readings,
+            EventService events,
             Clock clock) {
         this.settings = settings;
         this.accounts = accounts;
         this.homes = homes;
         this.tanks = tanks;
         this.readings = readings;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -99,20 +100,7 @@ class DemoHome implements ApplicationRunner {
                                 550.0,
                                 NO_OWN))
                 .id();
-        Log log = new Log(keeper, tank, zone);
-        for (int day = DAYS; day >= 0; day--) {
-            double sag = 0.01 * (day % 3);
-            log.at(day, "07:30").co2(Place.ROOM, 870 + 15 * (day % 2));
-            log.at(day, "09:40").co2(Place.ROOM, 820 + 10 * (day % 3));
-            log.at(day, "09:55").ph(7.84 + sag, Method.PROBE).temperature(25.4);
-            log.at(day, "14:10").ph(7.93 + sag, Method.PROBE);
-            log.at(day, "20:45").ph(8.04 + sag, Method.PROBE).temperature(25.7);
-            log.at(day, "22:30").co2(Place.ROOM, 910 + 20 * (day % 3));
-        }
-        log.at(5, "18:00").salinity(35).calcium(425);
-        log.at(5, "18:05").alkalinity(8.4);
-        log.at(1, "18:00").alkalinity(8.5);
-        log.at(2, "20:50").oxygen(6.7);
+        keep(keeper, tank, DemoHistory.lanternReef(SEED, clock.instant(), zone));
     }
 
     private void room6(UUID keeper) {
@@ -135,17 +123,7 @@ class DemoHome implements ApplicationRunner {
                                 350.0,
                                 NO_OWN))
                 .id();
-        Log log = new Log(keeper, tank, zone);
-        for (int day = DAYS; day >= 0; day--) {
-            log.at(day, "07:15").co2(Place.ROOM, 560 + 10 * (day % 3));
-            log.at(day, "07:20").ph(7.93, Method.PROBE).temperature(25.0);
-            log.at(day, "09:00").co2(Place.ROOM, 1650 + 30 * (day % 2));
-            log.at(day, "11:30").co2(Place.ROOM, 2150 + 40 * (day % 3));
-            log.at(day, "15:00").co2(Place.ROOM, 2050);
-            log.at(day, "16:00").ph(7.62, Method.PROBE_CHECKED);
-        }
-        log.at(3, "10:00").salinity(34).calcium(410);
-        log.at(3, "10:05").alkalinity(7.9);
+        keep(keeper, tank, DemoHistory.room6(SEED, clock.instant(), zone));
     }
 
     private void heron(UUID keeper) {
@@ -168,74 +146,23 @@ class DemoHome implements ApplicationRunner {
                                 null,
                                 NO_OWN))
                 .id();
-        Log log = new Log(keeper, tank, zone);
-        for (int day = DAYS; day >= 0; day--) {
-            log.at(day, "10:30").co2(Place.ROOM, 600 + 20 * (day % 2));
-            log.at(day, "10:45").ph(7.74 + 0.01 * (day % 2), Method.PROBE).temperature(24.6);
-            log.at(day, "19:40").ph(7.98, Method.PROBE);
-        }
-        log.at(4, "12:00").salinity(35);
-        log.at(4, "12:05").alkalinity(8.1);
+        keep(keeper, tank, DemoHistory.heron(SEED, clock.instant(), zone));
     }
 
-    /** Writes readings at local times of past days; what would lie in the future is left out. */
-    private final class Log {
-        private final UUID keeper;
-        private final UUID tank;
-        private final ZoneId zone;
-        private final Instant now;
-        private Instant at;
-
-        Log(UUID keeper, UUID tank, ZoneId zone) {
-            this.keeper = keeper;
-            this.tank = tank;
-            this.zone = zone;
-            this.now = clock.instant();
-            this.at = now;
+    private void keep(UUID keeper, UUID tank, TankHistory history) {
+        for (TankHistory.Series series : history.series()) {
+            readings.saveAll(
+                    keeper,
+                    tank,
+                    series.unit(),
+                    series.place(),
+                    series.method(),
+                    series.samples().stream()
+                            .map(sample -> new ReadingService.TimedValue(sample.at(), sample.value()))
+                            .toList());
         }
-
-        Log at(int daysAgo, String time) {
-            at = LocalDate.ofInstant(now, zone)
-                    .minusDays(daysAgo)
-                    .atTime(LocalTime.parse(time))
-                    .atZone(zone)
-                    .toInstant();
-            return this;
-        }
-
-        Log ph(double value, Method method) {
-            return save(RawUnit.PH_NBS, Place.TANK, method, Math.round(value * 100) / 100.0);
-        }
-
-        Log temperature(double value) {
-            return save(RawUnit.CELSIUS, Place.TANK, Method.METER, value);
-        }
-
-        Log salinity(double value) {
-            return save(RawUnit.PSU, Place.TANK, Method.REFRACTOMETER, value);
-        }
-
-        Log calcium(double value) {
-            return save(RawUnit.CALCIUM_MG_PER_L, Place.TANK, Method.TITRATION_KIT, value);
-        }
-
-        Log alkalinity(double value) {
-            return save(RawUnit.DKH, Place.TANK, Method.TITRATION_KIT, value);
-        }
-
-        Log oxygen(double value) {
-            return save(RawUnit.OXYGEN_MG_PER_L, Place.TANK, Method.METER, value);
-        }
-
-        Log co2(Place place, double value) {
-            return save(RawUnit.CO2_PPM, place, Method.METER, value);
-        }
-
-        private Log save(RawUnit unit, Place place, Method method, double value) {
-            if (!at.isAfter(now)) {
-                readings.save(keeper, tank, at, unit, place, method, value);
-            }
-            return this;
-        }
+        history.happenings()
+                .forEach(h -> events.add(
+                        keeper, tank, EventKind.valueOf(h.kind().name()), h.at().toString(), h.title(), h.note()));
     }
 }

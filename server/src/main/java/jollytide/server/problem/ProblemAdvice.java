@@ -172,6 +172,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             case "boolean", "Boolean" -> "true or false";
             case "String" -> "text";
             case "LocalTime" -> "a time such as 10:30";
+            case "LocalDate" -> "a date such as 2026-11-12";
             case "Instant" -> "a time such as 2026-11-12T09:55:00Z";
             default -> type.getSimpleName().toLowerCase(Locale.ROOT).contains("list") ? "a list" : "an object";
         };

@@ -4,6 +4,8 @@ import static jollytide.core.units.Quantities.plain;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +26,7 @@ import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,16 +38,20 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class ReadingService {
     private static final int MAX_PAGE = 500;
+    private static final int BATCH = 5000;
 
     private final SeriesRepository series;
     private final ReadingRepository readings;
     private final TankService tanks;
+    private final JdbcTemplate jdbc;
     private final Clock clock;
 
-    ReadingService(SeriesRepository series, ReadingRepository readings, TankService tanks, Clock clock) {
+    ReadingService(
+            SeriesRepository series, ReadingRepository readings, TankService tanks, JdbcTemplate jdbc, Clock clock) {
         this.series = series;
         this.readings = readings;
         this.tanks = tanks;
+        this.jdbc = jdbc;
         this.clock = clock;
     }
 
@@ -88,12 +95,23 @@ public class ReadingService {
         return saved.stream().map(ReadingView::of).toList();
     }
 
-    /** Saves one value at a known instant, for callers inside the application. */
-    public void save(UUID keeperId, UUID tankId, Instant at, RawUnit unit, Place place, Method method, double value) {
-        save(
-                keeperId,
-                tankId,
-                new NewReadings(at.toString(), List.of(new NewReading(unit, place, method, value)), null));
+    /** A value of a series, in its unit. */
+    public record TimedValue(Instant at, double value) {}
+
+    /** Saves many readings of one series in batches; where a time is taken, the stored value stays. */
+    public void saveAll(UUID keeperId, UUID tankId, RawUnit unit, Place place, Method method, List<TimedValue> values) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        Series s = seriesFor(tank, new NewReading(unit, place, method, unit.min()));
+        series.flush();
+        jdbc.batchUpdate(
+                "insert ignore into reading (series_id, at, value) values (?, ?, ?)",
+                values,
+                BATCH,
+                (statement, value) -> {
+                    statement.setLong(1, s.id);
+                    statement.setObject(2, LocalDateTime.ofInstant(value.at(), ZoneOffset.UTC));
+                    statement.setDouble(3, unit.checked(value.value()));
+                });
     }
 
     /** Replaces a reading by a corrected one; when the correction is refused the old one stays. */

@@ -1,0 +1,183 @@
+package jollytide.devices;
+
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.function.Function;
+import jollytide.core.air.People;
+import jollytide.core.exchange.Skimmer;
+import jollytide.core.exchange.Surface;
+import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.reef.LightClock;
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.Conditions.Acting;
+import jollytide.core.twin.TwinTank;
+import jollytide.devices.TankHistory.Happening;
+import jollytide.devices.TankHistory.Kind;
+
+/**
+ * The last 120 days of the demo's three tanks, made by the twin: a pure function of seed, end and zone. What happened in
+ * truth is told in docs/demo-history.md.
+ */
+public final class DemoHistory {
+    private static final double OUTDOORS = 420;
+    private static final Seawater WATER = new Seawater(35, 25.5);
+
+    private DemoHistory() {}
+
+    /** Lantern Reef: 420 L above a bakery; two adults, a child, a dog. */
+    public static TankHistory lanternReef(long seed, Instant end, ZoneId zone) {
+        People family = new People(2, 1, 1);
+        People dog = new People(0, 0, 1);
+        LightClock light = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true);
+        TwinTank tank = new TwinTank(
+                420,
+                35,
+                180,
+                new Surface(0.72, SurfaceClass.ROLLING).co2Conductance(WATER)
+                        + new Surface(0.18, SurfaceClass.BROKEN).co2Conductance(WATER),
+                new Skimmer(550).co2Conductance(WATER),
+                1500,
+                0.019,
+                0.035,
+                Gases.STANDARD_HPA);
+        Household.Life life = (local, before, lit) -> {
+            boolean away = before < 50 && before >= 41;
+            boolean rearHose = before < 64 && before >= 62;
+            boolean frontHose = before < 20 && before >= 16;
+            double breath = away ? 0 : breath(local, family, dog);
+            double clogged = before < 78 && before >= 71 ? Math.max(0.2, 1 - (78 - before) / 4) : 1;
+            int hour = local.getHour();
+            double rearAir = hour >= 3 && hour < 7 ? 780 : 430;
+            double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
+            double alkalinity = before < 34 && before >= 20 ? -0.02 : before < 20 && before >= 13 ? 0.04 : 0;
+            return new Acting(
+                    lit,
+                    breath,
+                    windows,
+                    OUTDOORS,
+                    clogged * (rearHose ? 0.25 : frontHose ? 0.97 : 1),
+                    rearHose ? 1 : frontHose ? 0.95 : 0,
+                    rearHose ? rearAir : OUTDOORS,
+                    25.3 + 0.4 * lit,
+                    alkalinity);
+        };
+        Function<String, Function<Integer, Instant>> at = time -> days -> moment(end, zone, days, time);
+        List<Happening> happenings = List.of(
+                new Happening(Kind.SEASON, at.apply("09:00").apply(100), "windows stay shut", "The first cold nights."),
+                new Happening(
+                        Kind.MAINTENANCE,
+                        at.apply("11:30").apply(71),
+                        "skimmer's venturi cleaned",
+                        "It was crusted nearly shut; the air draw is back."),
+                new Happening(
+                        Kind.REMEDY,
+                        at.apply("18:20").apply(64),
+                        "trial hose to the rear window",
+                        "Thin hose, taped to the frame. Jonas helped."),
+                new Happening(
+                        Kind.REMEDY, at.apply("18:40").apply(62), "trial hose taken down", "No better, rather worse."),
+                new Happening(Kind.PEOPLE, at.apply("10:00").apply(50), "away for nine days", "The dog came along."),
+                new Happening(Kind.PEOPLE, at.apply("19:00").apply(41), "home again", ""),
+                new Happening(
+                        Kind.ADDITIVE,
+                        at.apply("20:00").apply(34),
+                        "new limewater pump",
+                        "60 mL a day, planned for 27 days."),
+                new Happening(
+                        Kind.MAINTENANCE,
+                        at.apply("19:30").apply(20),
+                        "air bled from the limewater line",
+                        "The bottle lasted far too long."),
+                new Happening(
+                        Kind.REMEDY,
+                        at.apply("13:20").apply(20),
+                        "half-inch hose to the front window",
+                        "Four days on trial; it lifted the night."),
+                new Happening(
+                        Kind.REMEDY,
+                        at.apply("12:50").apply(16),
+                        "front hose taken down",
+                        "Until the landlord has said yes to a hole."));
+        Household household = new Household(end, zone, light, life);
+        return new TankHistory(new Recorder(tank, household, seed).record(8.6), happenings);
+    }
+
+    /** Room 6: a school's tank; 26 pupils on weekdays, half-term four to three weeks before the end. */
+    public static TankHistory room6(long seed, Instant end, ZoneId zone) {
+        People pupils = new People(1, 26, 0);
+        LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true);
+        TwinTank tank = new TwinTank(
+                180,
+                34,
+                200,
+                new Surface(0.45, SurfaceClass.ROLLING).co2Conductance(WATER),
+                new Skimmer(350).co2Conductance(WATER),
+                700,
+                0.016,
+                0.030,
+                Gases.STANDARD_HPA);
+        Household.Life life = (local, before, lit) -> {
+            boolean halfTerm = before < 28 && before >= 19;
+            int minute = local.getHour() * 60 + local.getMinute();
+            boolean lessons = !halfTerm && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
+            return new Acting(
+                    lit, lessons ? pupils.awakeLPerS() : 0, 0.9, OUTDOORS, 1, 0, OUTDOORS, 24.8 + 0.3 * lit, 0);
+        };
+        List<Happening> happenings = List.of(
+                new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
+                new Happening(Kind.PEOPLE, moment(end, zone, 19, "08:00"), "school again", ""));
+        Household household = new Household(end, zone, light, life);
+        return new TankHistory(new Recorder(tank, household, seed).record(7.9), happenings);
+    }
+
+    /** Heron: 75 L on a narrowboat, no skimmer; one person aboard. */
+    public static TankHistory heron(long seed, Instant end, ZoneId zone) {
+        People skipper = new People(1, 0, 0);
+        LightClock light = new LightClock(LocalTime.of(11, 0), LocalTime.of(20, 0), true);
+        TwinTank tank = new TwinTank(
+                75,
+                35,
+                28,
+                new Surface(0.24, SurfaceClass.RIPPLED).co2Conductance(WATER),
+                0,
+                12,
+                0.0075,
+                0.0120,
+                Gases.STANDARD_HPA);
+        Household.Life life = (local, before, lit) -> new Acting(
+                lit, breath(local, skipper, new People(0, 0, 0)), 2.2, OUTDOORS, 0, 0, OUTDOORS, 24.3 + 0.5 * lit, 0);
+        List<Happening> happenings = List.of(new Happening(
+                Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));
+        Household household = new Household(end, zone, light, life);
+        return new TankHistory(new Recorder(tank, household, seed).record(8.1), happenings);
+    }
+
+    /** Asleep from 23 to 7; on weekdays out from 8 to 17, who stays behind breathing alone. */
+    private static double breath(ZonedDateTime local, People everybody, People staying) {
+        int hour = local.getHour();
+        if (hour >= 23 || hour < 7) {
+            return everybody.asleepLPerS();
+        }
+        boolean out = weekend(local) ? hour >= 12 && hour < 15 : hour >= 8 && hour < 17;
+        return (out ? staying : everybody).awakeLPerS();
+    }
+
+    private static boolean weekend(ZonedDateTime local) {
+        return local.getDayOfWeek() == DayOfWeek.SATURDAY || local.getDayOfWeek() == DayOfWeek.SUNDAY;
+    }
+
+    private static Instant moment(Instant end, ZoneId zone, int daysBefore, String time) {
+        return end.minus(daysBefore, ChronoUnit.DAYS)
+                .atZone(zone)
+                .toLocalDate()
+                .atTime(LocalTime.parse(time))
+                .atZone(zone)
+                .toInstant();
+    }
+}

@@ -1,0 +1,122 @@
+package jollytide.devices;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.RawUnit;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.Twin;
+import jollytide.core.twin.TwinState;
+import jollytide.core.twin.TwinTank;
+import jollytide.core.units.AlkalinityUnit;
+import jollytide.devices.TankHistory.Sample;
+import jollytide.devices.TankHistory.Series;
+
+/** Runs a twin and lets sensors and a keeper with test kits read it. */
+final class Recorder {
+    static final int DAYS = 120;
+    private static final Duration EVERY = Duration.ofMinutes(5);
+    private static final Duration WARM_UP = Duration.ofDays(6);
+    private static final double CALIBRATED_EVERY_DAYS = 40;
+    private static final double GAPS_PER_DAY = 0.08;
+
+    private static final Sensor PROBE = new Sensor(3, 0.02, -0.0012, 0.003, 0.01);
+    private static final Sensor THERMOMETER = new Sensor(5, 0.1, 0, 0.03, 0.1);
+    private static final Sensor CO2_METER = new Sensor(8, 12, 0, 9, 1);
+    private static final Sensor ALKALINITY_KIT = new Sensor(0, 0, 0, 0.08, 0.1);
+
+    private final TwinTank tank;
+    private final Household household;
+    private final SplittableRandom random;
+    private final ZoneId zone;
+
+    Recorder(TwinTank tank, Household household, long seed) {
+        this.tank = tank;
+        this.household = household;
+        this.random = new SplittableRandom(seed);
+        this.zone = household.zone();
+    }
+
+    List<Series> record(double startDkh) {
+        Instant end = household.end().truncatedTo(ChronoUnit.MINUTES);
+        Instant begin = end.minus(DAYS, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS);
+        Twin twin = new Twin(tank, household);
+        double meq = AlkalinityUnit.DKH.toMeqPerL(startDkh);
+        TwinState start = twin.start(begin.minus(WARM_UP), meq, 700, 700);
+        List<TwinState> truth = twin.run(start, end, EVERY).stream()
+                .filter(s -> !s.at().isBefore(begin))
+                .toList();
+        return List.of(
+                logged(truth, begin, RawUnit.PH_NBS, Place.TANK, Method.PROBE, PROBE),
+                logged(truth, begin, RawUnit.CELSIUS, Place.TANK, Method.METER, THERMOMETER),
+                logged(truth, begin, RawUnit.CO2_PPM, Place.ROOM, Method.METER, CO2_METER),
+                weeklyAlkalinity(truth),
+                monthly(truth, RawUnit.PSU, Method.REFRACTOMETER, tank.salinityPsu()),
+                monthly(truth, RawUnit.CALCIUM_MG_PER_L, Method.TITRATION_KIT, 420));
+    }
+
+    private Series logged(
+            List<TwinState> truth, Instant begin, RawUnit unit, Place place, Method method, Sensor sensor) {
+        Sensor.AtWork atWork = sensor.new AtWork(random.split());
+        SplittableRandom gaps = random.split();
+        List<Sample> samples = new ArrayList<>();
+        Instant silentUntil = begin;
+        for (TwinState state : truth) {
+            double days = Duration.between(begin, state.at()).toMinutes() / 1440.0 % CALIBRATED_EVERY_DAYS;
+            double shown = atWork.read(value(state, unit), (double) EVERY.toMinutes(), days);
+            if (gaps.nextDouble() < GAPS_PER_DAY * EVERY.toMinutes() / 1440) {
+                silentUntil = state.at().plus(Duration.ofMinutes(60 + gaps.nextInt(240)));
+            }
+            if (!state.at().isBefore(silentUntil)) {
+                samples.add(new Sample(state.at(), tidy(shown)));
+            }
+        }
+        return new Series(unit, place, method, samples);
+    }
+
+    private static double value(TwinState state, RawUnit unit) {
+        return switch (unit) {
+            case PH_NBS -> state.phNbs();
+            case CELSIUS -> state.temperatureC();
+            case CO2_PPM -> state.roomPpm();
+            default -> throw new IllegalArgumentException("no sensor reads " + unit);
+        };
+    }
+
+    /** Saturdays in the early evening. */
+    private Series weeklyAlkalinity(List<TwinState> truth) {
+        Sensor.AtWork kit = ALKALINITY_KIT.new AtWork(random.split());
+        List<Sample> samples = new ArrayList<>();
+        for (TwinState state : truth) {
+            var local = state.at().atZone(zone);
+            boolean testTime =
+                    local.toLocalTime().truncatedTo(ChronoUnit.MINUTES).equals(LocalTime.of(18, 0));
+            if (testTime && local.getDayOfWeek().getValue() % 7 == 6) {
+                Seawater water = new Seawater(tank.salinityPsu(), state.temperatureC());
+                double dkh = AlkalinityUnit.DKH.fromMeqPerL(state.alkalinityMolPerKg() * 1000 * water.densityKgPerL());
+                samples.add(new Sample(state.at(), tidy(kit.read(dkh, 0, 0))));
+            }
+        }
+        return new Series(RawUnit.DKH, Place.TANK, Method.TITRATION_KIT, samples);
+    }
+
+    private Series monthly(List<TwinState> truth, RawUnit unit, Method method, double value) {
+        Instant last = truth.get(truth.size() - 1).at();
+        List<Sample> samples = new ArrayList<>();
+        for (int days = 3; days < DAYS; days += 29) {
+            samples.add(0, new Sample(last.minus(days, ChronoUnit.DAYS), value));
+        }
+        return new Series(unit, Place.TANK, method, samples);
+    }
+
+    private static double tidy(double value) {
+        return Math.round(value * 1000) / 1000.0;
+    }
+}

@@ -1,0 +1,101 @@
+package jollytide.devices;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import jollytide.core.evidence.RawUnit;
+import jollytide.devices.TankHistory.Sample;
+import jollytide.devices.TankHistory.Series;
+import org.junit.jupiter.api.Test;
+
+/** The history against what docs/demo-history.md says happened. A clock change lies inside. */
+class DemoHistoryTest {
+    private static final Instant END = Instant.parse("2026-11-12T15:24:00Z");
+    private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
+    private static final TankHistory LANTERN = DemoHistory.lanternReef(1, END, ZONE);
+
+    private static List<Sample> samples(TankHistory history, RawUnit unit) {
+        return history.series().stream()
+                .filter(s -> s.unit() == unit)
+                .map(Series::samples)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The lowest pH of each day between two days before the end, averaged. */
+    private static double trough(TankHistory history, double from, double to) {
+        double sum = 0;
+        int days = 0;
+        for (double day = from; day > to; day--, days++) {
+            Instant start = END.minus(Duration.ofMinutes((long) (day * 1440)));
+            sum += samples(history, RawUnit.PH_NBS).stream()
+                    .filter(s -> !s.at().isBefore(start) && s.at().isBefore(start.plus(Duration.ofDays(1))))
+                    .mapToDouble(Sample::value)
+                    .min()
+                    .orElseThrow();
+        }
+        return sum / days;
+    }
+
+    @Test
+    void theSameSeedGivesTheSameHistory() {
+        assertThat(DemoHistory.lanternReef(1, END, ZONE)).isEqualTo(LANTERN);
+        assertThat(DemoHistory.lanternReef(2, END, ZONE)).isNotEqualTo(LANTERN);
+    }
+
+    @Test
+    void itIsFullButNotWithoutGapsAndInOrder() {
+        List<Sample> ph = samples(LANTERN, RawUnit.PH_NBS);
+        assertThat(ph).hasSizeBetween(32_000, 34_560);
+        assertThat(ph).isSortedAccordingTo((a, b) -> a.at().compareTo(b.at()));
+        assertThat(ph.get(ph.size() - 1).at())
+                .isAfter(END.minus(Duration.ofHours(6)))
+                .isBeforeOrEqualTo(END);
+        assertThat(samples(LANTERN, RawUnit.DKH)).hasSizeBetween(16, 18);
+    }
+
+    @Test
+    void theAutumnSags() {
+        assertThat(trough(LANTERN, 118, 104)).isGreaterThan(trough(LANTERN, 60, 52) + 0.06);
+    }
+
+    @Test
+    void theCloggedVenturiAndTheRearHoseLowerTheNight() {
+        assertThat(trough(LANTERN, 74, 71.5)).isLessThan(trough(LANTERN, 84, 79) - 0.05);
+        assertThat(trough(LANTERN, 64, 62)).isLessThan(trough(LANTERN, 70, 66));
+    }
+
+    @Test
+    void anEmptyHouseAndTheFrontHoseLiftIt() {
+        assertThat(trough(LANTERN, 46, 42)).isGreaterThan(trough(LANTERN, 58, 52) + 0.06);
+        assertThat(trough(LANTERN, 18, 16.2)).isGreaterThan(trough(LANTERN, 12, 4) + 0.06);
+    }
+
+    @Test
+    void theSchoolBreathesOnWeekdaysOnly() {
+        TankHistory room6 = DemoHistory.room6(1, END, ZONE);
+        List<Sample> co2 = samples(room6, RawUnit.CO2_PPM);
+        double weekday = peak(co2, 8);
+        double halfTerm = peak(co2, 23);
+        assertThat(weekday).isGreaterThan(1900);
+        assertThat(halfTerm).isLessThan(520);
+    }
+
+    private static double peak(List<Sample> samples, int daysBefore) {
+        Instant start = END.minus(Duration.ofDays(daysBefore));
+        return samples.stream()
+                .filter(s -> s.at().isAfter(start) && s.at().isBefore(start.plus(Duration.ofDays(2))))
+                .mapToDouble(Sample::value)
+                .max()
+                .orElseThrow();
+    }
+
+    @Test
+    void heronHoldsItsBreathButLives() {
+        TankHistory heron = DemoHistory.heron(1, END, ZoneId.of("Europe/London"));
+        assertThat(trough(heron, 20, 2)).isBetween(7.5, 7.95);
+    }
+}

@@ -1,0 +1,51 @@
+package jollytide.server.event;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.UUID;
+import jollytide.server.account.SignedIn;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What changed around a tank. */
+@RestController
+@RequestMapping("/api/v1/tanks/{tankId}/events")
+class EventController {
+    private final EventService events;
+
+    EventController(EventService events) {
+        this.events = events;
+    }
+
+    /**
+     * A new event.
+     *
+     * @param at with an offset, or without one in the home's zone
+     */
+    record NewEvent(
+            @NotNull EventKind kind,
+            @NotNull @Size(max = 40) String at,
+            @NotBlank @Size(max = 120) String title,
+            @NotNull @Size(max = 1000) String note) {}
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    EventView add(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewEvent body) {
+        return events.add(who.keeperId(), tankId, body.kind(), body.at(), body.title(), body.note());
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        events.delete(who.keeperId(), tankId, id);
+    }
+}

@@ -1,0 +1,2 @@
+/** What changed around a tank, and when. */
+package jollytide.server.event;

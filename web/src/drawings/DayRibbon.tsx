@@ -1,0 +1,252 @@
+import { scaleLinear } from 'd3-scale';
+import { area, curveBasis, line } from 'd3-shape';
+import type { CurvePoint, Day, TankDescription } from '../api/types';
+import { clockTime } from '../lib/time';
+import { METHOD } from '../lib/units';
+import { MarkShape, markOf } from '../parts/Mark';
+
+const HEIGHT = 340;
+const LEFT = 40;
+const RIGHT = 12;
+const TOP = 26;
+const BOTTOM = 30;
+const HALO = {
+  paintOrder: 'stroke',
+  stroke: 'var(--paper)',
+  strokeWidth: 5,
+  strokeOpacity: 0.75,
+} as const;
+
+/** Twenty-four hours across: light and dark behind, what was usual, the day's pH, its trough and peak, what was done. */
+export function DayRibbon({
+  day,
+  band,
+  zone,
+  width,
+}: {
+  day: Day;
+  band: TankDescription['band'];
+  zone: string;
+  width: number;
+}) {
+  const start = Date.parse(day.start);
+  const end = Date.parse(day.end);
+  const x = scaleLinear()
+    .domain([start, end])
+    .range([LEFT, width - RIGHT]);
+  const shown = day.stretches.flat().map((p) => p.ph);
+  const all = [
+    ...shown,
+    ...day.usual.flatMap((u) => [u.low, u.high]),
+    band.troughAtLeast,
+    band.peakAtMost,
+  ];
+  const y = scaleLinear()
+    .domain([Math.min(...all) - 0.06, Math.max(...all) + 0.04])
+    .nice(6)
+    .range([HEIGHT - BOTTOM, TOP]);
+  const at = (instant: string) => x(Date.parse(instant));
+  const ofMinute = (minute: number) => x(start + ((end - start) * minute) / 1440);
+  const curve = line<CurvePoint>()
+    .x((p) => at(p.at))
+    .y((p) => y(p.ph));
+  const usual = area<Day['usual'][number]>()
+    .x((u) => ofMinute(u.minuteOfDay))
+    .y0((u) => y(u.low))
+    .y1((u) => y(u.high))
+    .curve(curveBasis);
+  const now = Date.parse(day.now);
+  const every = width < 560 ? 6 : 3;
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      role="img"
+      aria-label={inWords(day, zone)}
+      className="block"
+    >
+      <rect
+        x={LEFT}
+        y={TOP}
+        width={width - LEFT - RIGHT}
+        height={HEIGHT - TOP - BOTTOM}
+        fill="var(--dark)"
+      />
+      {day.lit.map((lit) => (
+        <rect
+          key={lit.from}
+          x={at(lit.from)}
+          y={TOP}
+          width={at(lit.to) - at(lit.from)}
+          height={HEIGHT - TOP - BOTTOM}
+          fill="var(--lit)"
+        />
+      ))}
+      {y.ticks(6).map((tick) => (
+        <text
+          key={tick}
+          x={LEFT - 8}
+          y={y(tick) + 5}
+          textAnchor="end"
+          className="fill-soft text-sm"
+        >
+          {tick.toFixed(1)}
+        </text>
+      ))}
+      {Array.from({ length: 24 / every + 1 }, (_, i) => i * every).map((hour) => (
+        <text
+          key={hour}
+          x={x(start + ((end - start) * hour) / 24)}
+          y={HEIGHT - 8}
+          textAnchor={hour === 0 ? 'start' : hour === 24 ? 'end' : 'middle'}
+          className="fill-soft text-sm"
+        >
+          {hour === 24
+            ? '24:00'
+            : clockTime(new Date(start + ((end - start) * hour) / 24).toISOString(), zone)}
+        </text>
+      ))}
+      <path d={usual(day.usual) ?? ''} fill="var(--ink)" fillOpacity={0.14} />
+      {[
+        { ph: band.troughAtLeast, words: 'keep the trough above' },
+        { ph: band.peakAtMost, words: 'keep the peak below' },
+      ].map(({ ph, words }) => (
+        <g key={words}>
+          <line
+            x1={LEFT}
+            x2={width - RIGHT}
+            y1={y(ph)}
+            y2={y(ph)}
+            stroke="var(--ink)"
+            strokeDasharray="1 4"
+          />
+          <text x={LEFT + 6} y={y(ph) - 5} className="fill-ink text-sm">
+            {ph.toFixed(2)} {words}
+          </text>
+        </g>
+      ))}
+      {now > start && now < end && (
+        <g>
+          <line
+            x1={x(now)}
+            x2={x(now)}
+            y1={TOP}
+            y2={HEIGHT - BOTTOM}
+            stroke="var(--accent)"
+            strokeWidth={2}
+          />
+          <text
+            x={x(now)}
+            y={TOP - 8}
+            textAnchor={x(now) > width - 80 ? 'end' : 'middle'}
+            className="fill-accent text-sm font-semibold"
+          >
+            now {clockTime(day.now, zone)}
+          </text>
+        </g>
+      )}
+      <g className="text-ink">
+        {day.stretches.map((stretch) =>
+          stretch.length > 1 ? (
+            <path
+              key={stretch[0]?.at}
+              d={curve(stretch) ?? ''}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth={2.2}
+              strokeLinejoin="round"
+            />
+          ) : (
+            stretch.map((p) => (
+              <MarkShape key={p.at} kind={markOf(p.method)} x={at(p.at)} y={y(p.ph)} r={5} />
+            ))
+          ),
+        )}
+        {day.events.map((e) => (
+          <g key={e.id}>
+            <path
+              d={`M${at(e.at)} ${HEIGHT - BOTTOM} V${HEIGHT - BOTTOM - 26} l14 6 l-14 6`}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth={1.8}
+            />
+            <text
+              x={at(e.at) > width - 200 ? at(e.at) - 6 : at(e.at) + 18}
+              y={HEIGHT - BOTTOM - 14}
+              textAnchor={at(e.at) > width - 200 ? 'end' : 'start'}
+              className="fill-ink text-sm"
+              {...HALO}
+            >
+              {e.title}
+            </text>
+          </g>
+        ))}
+        {day.peak && (
+          <Flag
+            point={day.peak}
+            name="peak"
+            above
+            x={at(day.peak.at)}
+            y={y(day.peak.ph)}
+            zone={zone}
+            width={width}
+          />
+        )}
+        {day.trough && day.trough.at !== day.peak?.at && (
+          <Flag
+            point={day.trough}
+            name="trough"
+            x={at(day.trough.at)}
+            y={y(day.trough.ph)}
+            zone={zone}
+            width={width}
+          />
+        )}
+      </g>
+    </svg>
+  );
+}
+
+function Flag({
+  point,
+  name,
+  x,
+  y,
+  zone,
+  width,
+  above = false,
+}: {
+  point: CurvePoint;
+  name: string;
+  x: number;
+  y: number;
+  zone: string;
+  width: number;
+  above?: boolean;
+}) {
+  const left = x > width - 240;
+  return (
+    <g>
+      <MarkShape kind={markOf(point.method)} x={x} y={y} r={5.5} />
+      <text
+        x={left ? x - 10 : x + 10}
+        y={above ? y - 10 : y + 24}
+        textAnchor={left ? 'end' : 'start'}
+        className="fill-ink"
+        {...HALO}
+      >
+        <tspan className="text-2xl font-bold">{point.ph.toFixed(2)}</tspan>
+        <tspan dx={6} className="text-sm">
+          {name}, {clockTime(point.at, zone)}
+          {width >= 560 && ` · ${METHOD[point.method].split(',')[0]}`}
+        </tspan>
+      </text>
+    </g>
+  );
+}
+
+function inWords(day: Day, zone: string): string {
+  if (!day.trough || !day.peak) return `pH on ${day.day}: no reading.`;
+  return `pH on ${day.day}: trough ${day.trough.ph.toFixed(2)} at ${clockTime(day.trough.at, zone)}, peak ${day.peak.ph.toFixed(2)} at ${clockTime(day.peak.at, zone)}.`;
+}

@@ -1,0 +1,14 @@
+import type { EventKind } from '../api/types';
+
+export const EVENT_NAMES: Record<EventKind, string> = {
+  REMEDY: 'remedy',
+  FAULT: 'fault',
+  ADDITIVE: 'additive',
+  SEASON: 'season',
+  PEOPLE: 'people',
+  SMOKE: 'smoke or fumes',
+  MAINTENANCE: 'maintenance',
+  OTHER: 'other',
+};
+
+export const EVENT_KINDS = Object.keys(EVENT_NAMES) as EventKind[];

@@ -1,0 +1,150 @@
+import { getRouteApi, Link } from '@tanstack/react-router';
+import { useEffect } from 'react';
+import { useDay, useStaircase } from '../../api/hooks';
+import type { Day } from '../../api/types';
+import { DayRibbon } from '../../drawings/DayRibbon';
+import { StaircaseDrawing } from '../../drawings/StaircaseDrawing';
+import { typing } from '../../frame/Commands';
+import { longDay, shiftDay } from '../../lib/time';
+import { Button, buttonLook } from '../../parts/Button';
+import { useWidth } from '../../parts/useWidth';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { VerdictText } from '../reason/VerdictText';
+
+const route = getRouteApi('/signed-in/tank/$tankId/today');
+
+/** Read → Today: what did the water do? */
+export function Today() {
+  const { tank } = useAtTank();
+  const { day } = route.useSearch();
+  const query = useDay(tank.id, day);
+  if (!query.data) return <Waiting error={query.error} retry={() => void query.refetch()} />;
+  return <Loaded day={query.data} />;
+}
+
+function Loaded({ day }: { day: Day }) {
+  const { tank } = useAtTank();
+  const [ref, width] = useWidth();
+  const navigate = route.useNavigate();
+  const newest = day.day >= day.now.slice(0, 10);
+  const go = (days: number) =>
+    void navigate({ search: { day: shiftDay(day.day, days) }, replace: true });
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (typing(e.target) || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === 'ArrowLeft') go(-1);
+      else if (e.key === 'ArrowRight' && !newest) go(1);
+      else return;
+      e.preventDefault();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  });
+
+  return (
+    <div className="grid gap-6">
+      <section aria-labelledby="day">
+        <div className="flex flex-wrap items-center justify-between gap-x-6 pb-1">
+          <h1 id="day" className="text-xl font-bold">
+            {longDay(day.day)}
+            <span className="font-normal text-soft">
+              {day.usual.length > 0 ? ' · over what was usual in the fourteen days before' : ''}
+            </span>
+          </h1>
+          <div className="flex items-center gap-1">
+            <Button look="quiet" onClick={() => go(-1)}>
+              ← day before
+            </Button>
+            <Button look="quiet" disabled={newest} onClick={() => go(1)}>
+              day after →
+            </Button>
+            {day.day !== day.latest && (
+              <Button look="quiet" onClick={() => void navigate({ search: {}, replace: true })}>
+                newest
+              </Button>
+            )}
+            <Button look="quiet" onClick={() => document.dispatchEvent(new Event('note-event'))}>
+              note an event
+            </Button>
+          </div>
+        </div>
+        <div ref={ref}>
+          {width > 0 && (
+            <DayRibbon day={day} band={tank.description.band} zone={tank.zone} width={width} />
+          )}
+        </div>
+        <DayInWords day={day} />
+      </section>
+      {day.day === day.latest && <WhyToday />}
+    </div>
+  );
+}
+
+function DayInWords({ day }: { day: Day }) {
+  const { tank } = useAtTank();
+  return (
+    <div className="grid gap-1 pt-2">
+      {day.trough && day.peak ? (
+        <p className="text-lg">
+          {day.trough.at === day.peak.at ? (
+            'One reading only: a day is judged by its trough and its peak.'
+          ) : (
+            <>
+              Swing <strong>{(day.peak.ph - day.trough.ph).toFixed(2)}</strong>
+              {day.surrounded
+                ? '.'
+                : ' between the readings there are; none close around both shows that they are the extremes.'}
+            </>
+          )}
+        </p>
+      ) : (
+        <p className="text-lg">
+          No pH on this day.{' '}
+          <Link
+            to="/tank/$tankId/enter"
+            params={{ tankId: tank.id }}
+            search={{ measure: 'PH' }}
+            className={buttonLook('quiet')}
+          >
+            Enter one
+          </Link>
+        </p>
+      )}
+      {day.warnings.map((w) => (
+        <p key={w} className="border-l-4 border-alk pl-3">
+          {w}
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** Below the day: where its CO2 comes from. */
+function WhyToday() {
+  const { tank } = useAtTank();
+  const view = useStaircase(tank.id, undefined, undefined).data;
+  const [ref, width] = useWidth();
+  if (!view) return null;
+  return (
+    <section
+      aria-labelledby="why"
+      className="grid gap-x-10 gap-y-4 border-t pt-4 lg:grid-cols-[minmax(0,1fr)_24rem]"
+    >
+      <div>
+        <h2 id="why" className="pb-1 text-xl font-bold">
+          <Link to="/tank/$tankId/staircase" params={{ tankId: tank.id }}>
+            Where the CO2 comes from
+          </Link>
+        </h2>
+        <div ref={ref}>
+          {width > 0 && <StaircaseDrawing staircase={view.staircase} width={width} />}
+        </div>
+      </div>
+      <aside aria-label="Verdict" className="lg:border-l lg:pl-8">
+        <VerdictText verdict={view.staircase.verdict} />
+      </aside>
+    </section>
+  );
+}
