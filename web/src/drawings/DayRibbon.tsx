@@ -57,6 +57,7 @@ export function DayRibbon({
     .curve(curveBasis);
   const now = Date.parse(day.now);
   const every = width < 560 ? 6 : 3;
+  const soFar = now < end ? ' so far' : ' read';
   return (
     <svg
       width={width}
@@ -121,7 +122,7 @@ export function DayRibbon({
             stroke="var(--ink)"
             strokeDasharray="1 4"
           />
-          <text x={LEFT + 6} y={y(ph) - 5} className="fill-ink text-sm">
+          <text x={width - RIGHT - 6} y={y(ph) - 5} textAnchor="end" className="fill-ink text-sm">
             {ph.toFixed(2)} {words}
           </text>
         </g>
@@ -185,7 +186,7 @@ export function DayRibbon({
         {day.peak && (
           <Flag
             point={day.peak}
-            name="peak"
+            name={day.surrounded ? 'peak' : `highest${soFar}`}
             above
             x={at(day.peak.at)}
             y={y(day.peak.ph)}
@@ -196,7 +197,7 @@ export function DayRibbon({
         {day.trough && day.trough.at !== day.peak?.at && (
           <Flag
             point={day.trough}
-            name="trough"
+            name={day.surrounded ? 'trough' : `lowest${soFar}`}
             x={at(day.trough.at)}
             y={y(day.trough.ph)}
             zone={zone}

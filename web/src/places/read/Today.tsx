@@ -49,7 +49,7 @@ function Loaded({ day }: { day: Day }) {
         <div className="flex flex-wrap items-center justify-between gap-x-6 pb-1">
           <h1 id="day" className="text-xl font-bold">
             {longDay(day.day)}
-            <span className="font-normal text-soft">
+            <span className="hidden font-normal text-soft md:inline">
               {day.usual.length > 0 ? ' · over what was usual in the fourteen days before' : ''}
             </span>
           </h1>

@@ -6,6 +6,8 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import jollytide.core.air.People;
@@ -25,6 +27,7 @@ import jollytide.devices.TankHistory.Kind;
  * truth is told in docs/demo-history.md.
  */
 public final class DemoHistory {
+    private static final List<Integer> CALIBRATED_DAYS_BEFORE_END = List.of(90, 58, 24);
     private static final double OUTDOORS = 420;
     private static final Seawater WATER = new Seawater(35, 25.5);
 
@@ -105,7 +108,7 @@ public final class DemoHistory {
                         "front hose taken down",
                         "Until the landlord has said yes to a hole."));
         Household household = new Household(end, zone, light, life);
-        return new TankHistory(new Recorder(tank, household, seed).record(8.6), happenings);
+        return recorded(tank, household, seed, 8.6, happenings);
     }
 
     /** Room 6: a school's tank; 26 pupils on weekdays, half-term four to three weeks before the end. */
@@ -133,7 +136,7 @@ public final class DemoHistory {
                 new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
                 new Happening(Kind.PEOPLE, moment(end, zone, 19, "08:00"), "school again", ""));
         Household household = new Household(end, zone, light, life);
-        return new TankHistory(new Recorder(tank, household, seed).record(7.9), happenings);
+        return recorded(tank, household, seed, 7.9, happenings);
     }
 
     /** Heron: 75 L on a narrowboat, no skimmer; one person aboard. */
@@ -155,7 +158,20 @@ public final class DemoHistory {
         List<Happening> happenings = List.of(new Happening(
                 Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));
         Household household = new Household(end, zone, light, life);
-        return new TankHistory(new Recorder(tank, household, seed).record(8.1), happenings);
+        return recorded(tank, household, seed, 8.1, happenings);
+    }
+
+    /** What sensors and keeper made of it; every tank's probe is calibrated on the same days. */
+    private static TankHistory recorded(
+            TwinTank tank, Household household, long seed, double startDkh, List<Happening> happenings) {
+        List<Instant> calibrations = CALIBRATED_DAYS_BEFORE_END.stream()
+                .map(days -> moment(household.end(), household.zone(), days, "17:10"))
+                .toList();
+        List<Happening> all = new ArrayList<>(happenings);
+        calibrations.forEach(
+                at -> all.add(new Happening(Kind.MAINTENANCE, at, "pH probe calibrated", "Buffers 7 and 10.")));
+        all.sort(Comparator.comparing(Happening::at));
+        return new TankHistory(new Recorder(tank, household, seed, calibrations).record(startDkh), all);
     }
 
     /** Asleep from 23 to 7; on weekdays out from 8 to 17, who stays behind breathing alone. */

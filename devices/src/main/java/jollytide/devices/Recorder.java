@@ -7,7 +7,9 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NavigableSet;
 import java.util.SplittableRandom;
+import java.util.TreeSet;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.RawUnit;
@@ -24,7 +26,7 @@ final class Recorder {
     static final int DAYS = 120;
     private static final Duration EVERY = Duration.ofMinutes(5);
     private static final Duration WARM_UP = Duration.ofDays(6);
-    private static final double CALIBRATED_EVERY_DAYS = 40;
+    private static final Duration CALIBRATED_BEFORE_START = Duration.ofDays(20);
     private static final double GAPS_PER_DAY = 0.08;
 
     private static final Sensor PROBE = new Sensor(3, 0.02, -0.0012, 0.003, 0.01);
@@ -36,12 +38,15 @@ final class Recorder {
     private final Household household;
     private final SplittableRandom random;
     private final ZoneId zone;
+    private final NavigableSet<Instant> calibrations;
 
-    Recorder(TwinTank tank, Household household, long seed) {
+    /** @param calibrations when the keeper put the pH probe into its buffers */
+    Recorder(TwinTank tank, Household household, long seed, List<Instant> calibrations) {
         this.tank = tank;
         this.household = household;
         this.random = new SplittableRandom(seed);
         this.zone = household.zone();
+        this.calibrations = new TreeSet<>(calibrations);
     }
 
     List<Series> record(double startDkh) {
@@ -69,7 +74,9 @@ final class Recorder {
         List<Sample> samples = new ArrayList<>();
         Instant silentUntil = begin;
         for (TwinState state : truth) {
-            double days = Duration.between(begin, state.at()).toMinutes() / 1440.0 % CALIBRATED_EVERY_DAYS;
+            Instant calibrated = calibrations.floor(state.at());
+            Instant since = calibrated == null ? begin.minus(CALIBRATED_BEFORE_START) : calibrated;
+            double days = Duration.between(since, state.at()).toMinutes() / 1440.0;
             double shown = atWork.read(value(state, unit), (double) EVERY.toMinutes(), days);
             if (gaps.nextDouble() < GAPS_PER_DAY * EVERY.toMinutes() / 1440) {
                 silentUntil = state.at().plus(Duration.ofMinutes(60 + gaps.nextInt(240)));

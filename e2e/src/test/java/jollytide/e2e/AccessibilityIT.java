@@ -21,6 +21,8 @@ class AccessibilityIT extends BrowserTest {
     @CsvSource({
         "staircase, desktop, day",
         "staircase, phone, night",
+        "today, desktop, day",
+        "today, phone, night",
         "enter, desktop, night",
         "enter, phone, day",
         "sums, desktop, day",
@@ -44,7 +46,7 @@ class AccessibilityIT extends BrowserTest {
                 page.navigate("/" + screen);
             }
             default -> {
-                demo(page, "Lantern Reef", "Reason");
+                demo(page, "Lantern Reef", "Staircase");
                 if (screen.equals("probe sheet")) {
                     button(page, "Check the probe").click();
                 } else if (screen.equals("working sheet")) {

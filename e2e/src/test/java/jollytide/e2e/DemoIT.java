@@ -21,20 +21,21 @@ class DemoIT extends BrowserTest {
 
     @Test
     void theStaircaseMovesThroughTheDay() {
-        Page page = demo(visitor(DESKTOP), "Room 6", "Reason");
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
+        assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("dark");
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("before lights-off"))
                 .click();
-        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "ROOM_DOMINATES");
-        assertThat(page.getByText("Ventilate for the people first")).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("lit");
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "IN_BAND");
         page.reload();
-        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "ROOM_DOMINATES");
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "IN_BAND");
     }
 
     @Test
     void keysReachEveryPlace() {
-        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Reason");
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
         page.keyboard().press("1");
-        assertThat(page).hasURL(Pattern.compile(".*/enter"));
+        assertThat(page).hasURL(Pattern.compile(".*/today"));
         page.keyboard().press("3");
         assertThat(page).hasURL(Pattern.compile(".*/sums"));
         page.keyboard().press("?");
@@ -51,8 +52,35 @@ class DemoIT extends BrowserTest {
     }
 
     @Test
+    void pastDaysAreLinksAndEventsStandOnTheirDay() {
+        Page page = visitor(DESKTOP);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/enter.*", "/today?day=2026-01-05"));
+        assertThat(page.getByText("Monday, 5 January 2026")).isVisible();
+        assertThat(page.getByText("No pH on this day.")).isVisible();
+        page.keyboard().press("ArrowLeft");
+        assertThat(page.getByText("Sunday, 4 January 2026")).isVisible();
+        assertThat(page).hasURL(Pattern.compile(".*day=2026-01-04"));
+        page.keyboard().press("e");
+        page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)).fill("window open");
+        page.getByLabel("When").fill("2026-01-04T13:20");
+        button(page, "Note it").click();
+        assertThat(page.getByText("window open")).isVisible();
+        button(page, "Undo").click();
+        assertThat(page.getByText("window open")).isHidden();
+    }
+
+    @Test
+    void theDemosDayHasACurve() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Today");
+        button(page, "← day before").click();
+        assertThat(page.getByRole(AriaRole.IMG).first())
+                .hasAttribute("aria-label", Pattern.compile("pH on .*: trough 7\\.[789].* peak 8\\.[0123].*"));
+    }
+
+    @Test
     void sumsAnswerWhileOneTypes() {
-        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Try");
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Sums");
         field(page, "pH").fill("7.84");
         field(page, "Temperature").fill("25,5");
         assertThat(page.getByText("128", new Page.GetByTextOptions().setExact(false))
@@ -70,7 +98,7 @@ class DemoIT extends BrowserTest {
 
     @Test
     void anAddressThatIsNobodysSaysSo() {
-        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Reason");
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
         page.navigate("/tank/00000000-0000-0000-0000-000000000000/staircase");
         assertThat(page.getByText("There is nothing here.")).isVisible();
     }

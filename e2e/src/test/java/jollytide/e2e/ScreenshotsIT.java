@@ -1,7 +1,6 @@
 package jollytide.e2e;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -14,20 +13,22 @@ class ScreenshotsIT extends BrowserTest {
 
     @Test
     void takeThem() {
-        take("staircase", demo(visitor(DESKTOP), "Lantern Reef", "Reason"));
-        take("staircase-phone", demo(visitor(PHONE), "Lantern Reef", "Reason"));
-        take("enter", demo(visitor(DESKTOP), "Lantern Reef", "Read"));
-        take("enter-phone", demo(visitor(PHONE), "Lantern Reef", "Read"));
-        take("sums", demo(visitor(DESKTOP), "Lantern Reef", "Try"));
-        Page description = demo(visitor(DESKTOP), "Lantern Reef", "Reason");
+        Page today = demo(visitor(DESKTOP), "Lantern Reef", "Today");
+        button(today, "← day before").click();
+        take("today", today);
+        take("today-phone", demo(visitor(PHONE), "Lantern Reef", "Today"));
+        take("staircase", demo(visitor(DESKTOP), "Lantern Reef", "Staircase"));
+        take("staircase-phone", demo(visitor(PHONE), "Lantern Reef", "Staircase"));
+        take("enter", demo(visitor(DESKTOP), "Lantern Reef", "Enter"));
+        take("enter-phone", demo(visitor(PHONE), "Lantern Reef", "Enter"));
+        take("sums", demo(visitor(DESKTOP), "Lantern Reef", "Sums"));
+        Page description = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
         description.navigate(description.url().replaceAll("/staircase.*", "/description"));
         take("description", description);
         Page welcome = visitor(DESKTOP);
         welcome.navigate("/welcome");
         take("welcome", welcome);
-        Page night = demo(visitor(DESKTOP), "Room 6", "Reason");
-        night.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("before lights-off"))
-                .click();
+        Page night = demo(visitor(DESKTOP), "Room 6", "Staircase");
         night.keyboard().press("n");
         take("staircase-night", night);
     }

@@ -23,8 +23,7 @@ import jollytide.server.tank.TankDescription.Band;
 import jollytide.server.tank.TankDescription.Light;
 import jollytide.server.tank.TankDescription.WaterSurface;
 import jollytide.server.tank.TankService;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,7 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
  * 6, and Heron on a narrowboat.
  */
 @Component
-class DemoHome implements ApplicationRunner {
+class DemoHome implements SmartInitializingSingleton {
     private static final String KEEPER = "Mira";
     private static final long SEED = 6;
     private static final OwnAssumptions NO_OWN = new OwnAssumptions(null, null, null, null, null, null, null);
@@ -63,9 +62,10 @@ class DemoHome implements ApplicationRunner {
         this.clock = clock;
     }
 
+    /** Before the server takes requests, so that nobody meets a half-furnished home. */
     @Override
     @Transactional
-    public void run(ApplicationArguments args) {
+    public void afterSingletonsInstantiated() {
         if (settings.demoDoor()) {
             accounts.createDemoKeeper(KEEPER).map(Keeper::id).ifPresent(this::furnish);
         }
