@@ -74,7 +74,7 @@ class DemoIT extends BrowserTest {
     void theDemosDayHasACurve() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Today");
         button(page, "← day before").click();
-        assertThat(page.getByRole(AriaRole.IMG).first())
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^pH on"))))
                 .hasAttribute("aria-label", Pattern.compile("pH on .*: trough 7\\.[789].* peak 8\\.[0123].*"));
     }
 
@@ -82,7 +82,9 @@ class DemoIT extends BrowserTest {
     void sumsAnswerWhileOneTypes() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Sums");
         field(page, "pH").fill("7.84");
+        field(page, "Alkalinity").fill("8,5");
         field(page, "Temperature").fill("25,5");
+        field(page, "Salinity").fill("35");
         assertThat(page.getByText("128", new Page.GetByTextOptions().setExact(false))
                         .first())
                 .isVisible();

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import jollytide.core.air.RoomAir;
 import jollytide.core.evidence.Estimate;
+import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
@@ -47,6 +48,9 @@ class StaircaseService {
     private static final Duration DAY = Duration.ofDays(1);
     private static final Duration TWO_MONTHS = Duration.ofDays(60);
     private static final Duration EVER = Duration.ofDays(20_000);
+    /** Readings of one quantity at one moment by different methods: the checked probe's is the one to believe. */
+    private static final Limit METHODS_AT_ONE_TIME = Limit.of(4);
+
     private static final int MAX_ROOM_READINGS = 5000;
     /** CO2 around which the settling time is taken while the water's own is not known, µatm. From memory. */
     private static final double TYPICAL_UATM = 800;
@@ -139,9 +143,11 @@ class StaircaseService {
                     turn.minus(BEFORE_SWITCH),
                     turn.plus(AFTER_SWITCH),
                     Limit.unlimited());
+            // At the switch itself the curve has turned already: what stands just before it tells more.
             Optional<ReadingRow> nearest = near.stream()
-                    .min(Comparator.comparing(
-                            row -> Duration.between(row.at(), turn).abs()));
+                    .min(Comparator.comparing((ReadingRow row) -> !row.at().isBefore(turn))
+                            .thenComparing(
+                                    row -> Duration.between(row.at(), turn).abs()));
             if (nearest.isPresent()) {
                 return nearest;
             }
@@ -151,8 +157,10 @@ class StaircaseService {
     }
 
     private Optional<ReadingRow> latest(Tank tank, Quantity quantity, Place place, Instant until, Duration maxAge) {
-        return readings.between(tank, quantity, place, until.minus(maxAge), until, Limit.of(1)).stream()
-                .findFirst();
+        return readings.between(tank, quantity, place, until.minus(maxAge), until, METHODS_AT_ONE_TIME).stream()
+                .min(Comparator.comparing(ReadingRow::at)
+                        .reversed()
+                        .thenComparing(row -> row.method() != Method.PROBE_CHECKED));
     }
 
     private StaircaseInputs inputs(Tank tank, Instant moment, Optional<ReadingRow> ph) {
