@@ -37,7 +37,7 @@ public final class DemoHistory {
     public static TankHistory lanternReef(long seed, Instant end, ZoneId zone) {
         People family = new People(2, 1, 1);
         People dog = new People(0, 0, 1);
-        LightClock light = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true);
+        LightClock light = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30);
         TwinTank tank = new TwinTank(
                 420,
                 35,
@@ -114,7 +114,7 @@ public final class DemoHistory {
     /** Room 6: a school's tank; 26 pupils on weekdays, half-term four to three weeks before the end. */
     public static TankHistory room6(long seed, Instant end, ZoneId zone) {
         People pupils = new People(1, 26, 0);
-        LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true);
+        LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true, 30);
         TwinTank tank = new TwinTank(
                 180,
                 34,
@@ -142,7 +142,7 @@ public final class DemoHistory {
     /** Heron: 75 L on a narrowboat, no skimmer; one person aboard. */
     public static TankHistory heron(long seed, Instant end, ZoneId zone) {
         People skipper = new People(1, 0, 0);
-        LightClock light = new LightClock(LocalTime.of(11, 0), LocalTime.of(20, 0), true);
+        LightClock light = new LightClock(LocalTime.of(11, 0), LocalTime.of(20, 0), true, 30);
         TwinTank tank = new TwinTank(
                 75,
                 35,

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
@@ -48,6 +49,26 @@ public final class TestDatabase {
     public void restart() {
         script("stop");
         script("start");
+    }
+
+    /** Cuts off everybody who works in this database, in the middle of whatever they do. */
+    public void dropConnections() {
+        String url = "jdbc:mariadb://127.0.0.1:" + port + "/";
+        try (Connection connection = DriverManager.getConnection(url, "jollytide", password);
+                var list = connection.createStatement();
+                var kill = connection.createStatement();
+                ResultSet others =
+                        list.executeQuery("select id from information_schema.processlist where db = '" + name + "'")) {
+            while (others.next()) {
+                try {
+                    kill.execute("kill " + others.getLong(1));
+                } catch (SQLException gone) {
+                    // ended by itself in between
+                }
+            }
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static void script(String what) {

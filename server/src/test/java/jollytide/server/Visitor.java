@@ -3,12 +3,15 @@ package jollytide.server;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -78,20 +81,59 @@ public final class Visitor {
         return send("DELETE", path, "");
     }
 
+    /** Sends a file as it is. */
+    public Answer upload(String path, byte[] file) {
+        return send("POST", path, "application/octet-stream", HttpRequest.BodyPublishers.ofByteArray(file));
+    }
+
+    /** Says that so many bytes will come, and sends none of them before the answer. */
+    public Answer announce(String path, long bytes) {
+        URI address = URI.create(base + "/api/v1" + path);
+        String cookie = cookies.getCookieStore().getCookies().stream()
+                .map(c -> c.getName() + "=" + c.getValue())
+                .collect(Collectors.joining("; "));
+        try (Socket socket = new Socket(address.getHost(), address.getPort())) {
+            String head = "POST %s?%s HTTP/1.1\r\nHost: x\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\nConnection: close\r\n"
+                    + "Content-Type: application/octet-stream\r\nContent-Length: %d\r\n\r\n";
+            socket.getOutputStream()
+                    .write(head.formatted(address.getPath(), address.getQuery(), cookie, forgeryToken(), bytes)
+                            .getBytes(StandardCharsets.US_ASCII));
+            StringBuilder answer = new StringBuilder();
+            while (answer.indexOf("}") < 0) {
+                answer.append((char) socket.getInputStream().read());
+            }
+            String body = answer.substring(answer.indexOf("{"), answer.indexOf("}") + 1);
+            int status = Integer.parseInt(answer.substring("HTTP/1.1 ".length(), "HTTP/1.1 200".length()));
+            return new Answer(status, body, json.readTree(body));
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private String forgeryToken() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
     public Answer send(String method, String path, String body) {
+        return send(
+                method,
+                path,
+                "application/json",
+                body.isEmpty() ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+    }
+
+    private Answer send(String method, String path, String type, HttpRequest.BodyPublisher body) {
         HttpRequest.Builder request = HttpRequest.newBuilder(
                         URI.create(base + (path.startsWith("//") ? path.substring(1) : "/api/v1" + path)))
                 .timeout(Duration.ofSeconds(40))
-                .header("Content-Type", "application/json")
-                .method(
-                        method,
-                        body.isEmpty()
-                                ? HttpRequest.BodyPublishers.noBody()
-                                : HttpRequest.BodyPublishers.ofString(body));
-        for (HttpCookie cookie : cookies.getCookieStore().getCookies()) {
-            if (cookie.getName().equals("XSRF-TOKEN") && !forging) {
-                request.header("X-XSRF-TOKEN", cookie.getValue());
-            }
+                .header("Content-Type", type)
+                .method(method, body);
+        if (!forging && !forgeryToken().isEmpty()) {
+            request.header("X-XSRF-TOKEN", forgeryToken());
         }
         if (!bearer.isEmpty()) {
             request.header("Authorization", "Bearer " + bearer);

@@ -18,6 +18,12 @@ import org.jspecify.annotations.Nullable;
  */
 public record Channel(String key, String label, List<String> samples, Guess guess) {
 
+    /** A channel with its guess; {@code cells} are all that were sampled, {@code shown} of them are kept. */
+    public static Channel of(String key, String label, List<String> cells, int shown, boolean pressureMatters) {
+        return new Channel(
+                key, label, cells.stream().limit(shown).toList(), ChannelGuess.of(label, cells, pressureMatters));
+    }
+
     /**
      * What a channel probably is.
      *

@@ -325,11 +325,7 @@ public final class LayoutFinder {
         }
         return byName.entrySet().stream()
                 .limit(MAX_NAMES)
-                .map(e -> new Channel(
-                        e.getKey(),
-                        e.getKey(),
-                        e.getValue().stream().limit(SAMPLES_SHOWN).toList(),
-                        ChannelGuess.of(e.getKey(), e.getValue(), pressureMatters)))
+                .map(e -> Channel.of(e.getKey(), e.getKey(), e.getValue(), SAMPLES_SHOWN, pressureMatters))
                 .toList();
     }
 }

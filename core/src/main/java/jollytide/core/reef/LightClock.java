@@ -1,10 +1,15 @@
 package jollytide.core.reef;
 
+import static jollytide.core.units.Quantities.within;
+
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * When the tank's lights go on and off.
@@ -13,8 +18,13 @@ import java.time.ZoneOffset;
  * @param off lights-off by the lamp's own clock; before {@code on} when the lit time crosses midnight; equal to it when
  *     the tank is never lit
  * @param followsClockChanges whether the lamp's clock moves with summer time; one that does not keeps standard time
+ * @param rampMinutes how long the lamps take to come up after {@code on} and to go down before {@code off}, 0 to 360
  */
-public record LightClock(LocalTime on, LocalTime off, boolean followsClockChanges) {
+public record LightClock(LocalTime on, LocalTime off, boolean followsClockChanges, int rampMinutes) {
+
+    public LightClock {
+        within("rampMinutes", rampMinutes, 0, 360, "min");
+    }
 
     public boolean neverLit() {
         return on.equals(off);
@@ -26,6 +36,42 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
         }
         LocalTime time = t.atZone(lampZone(t, zone)).toLocalTime();
         return on.isBefore(off) ? !time.isBefore(on) && time.isBefore(off) : !time.isBefore(on) || time.isBefore(off);
+    }
+
+    /** How bright the lamps are: 0 in the dark, 1 at full light, in between on the ramps. */
+    public double levelAt(Instant t, ZoneId zone) {
+        if (!litAt(t, zone)) {
+            return 0;
+        }
+        if (rampMinutes == 0) {
+            return 1;
+        }
+        double since = Duration.between(lastOn(t, zone), t).toMillis() / 60_000.0;
+        double left = Duration.between(t, nextSwitch(t, zone)).toMillis() / 60_000.0;
+        return Math.min(1, Math.min(since, left) / rampMinutes);
+    }
+
+    /**
+     * A time with the lamps on.
+     *
+     * @param comesUp whether it begins with lights-on rather than with the stretch that was asked about
+     * @param goesDown whether it ends with lights-off
+     */
+    public record Lit(Instant from, Instant to, boolean comesUp, boolean goesDown) {}
+
+    /** The lit times between {@code start} and {@code end}, in order. */
+    public List<Lit> litBetween(Instant start, Instant end, ZoneId zone) {
+        List<Lit> lit = new ArrayList<>();
+        Instant t = start;
+        while (!neverLit() && t.isBefore(end)) {
+            Instant change = nextSwitch(t, zone);
+            Instant until = change.isBefore(end) ? change : end;
+            if (litAt(t, zone)) {
+                lit.add(new Lit(t, until, !litAt(t.minusMillis(1), zone), !litAt(until, zone)));
+            }
+            t = until;
+        }
+        return lit;
     }
 
     /** The latest lights-on at or before {@code t}. */

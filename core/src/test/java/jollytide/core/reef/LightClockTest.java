@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 
 class LightClockTest {
     private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
-    private static final LightClock DAY = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true);
+    private static final LightClock DAY = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 0);
 
     private static Instant t(String instant) {
         return Instant.parse(instant);
@@ -26,20 +26,20 @@ class LightClockTest {
 
     @Test
     void litAcrossMidnight() {
-        LightClock night = new LightClock(LocalTime.of(20, 0), LocalTime.of(4, 0), true);
+        LightClock night = new LightClock(LocalTime.of(20, 0), LocalTime.of(4, 0), true, 0);
         assertThat(night.litAt(t("2026-11-12T23:30:00Z"), ZONE)).isTrue();
         assertThat(night.litAt(t("2026-11-12T12:00:00Z"), ZONE)).isFalse();
     }
 
     @Test
     void equalTimesMeanNeverLit() {
-        LightClock dark = new LightClock(LocalTime.NOON, LocalTime.NOON, true);
+        LightClock dark = new LightClock(LocalTime.NOON, LocalTime.NOON, true, 0);
         assertThat(dark.litAt(t("2026-11-12T12:00:00Z"), ZONE)).isFalse();
     }
 
     @Test
     void aLampThatIgnoresSummerTimeSwitchesAnHourLaterByTheWallClock() {
-        LightClock lamp = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), false);
+        LightClock lamp = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), false, 0);
         assertThat(lamp.lastOn(t("2026-07-01T20:00:00Z"), ZONE)).isEqualTo(t("2026-07-01T09:00:00Z"));
         assertThat(DAY.lastOn(t("2026-07-01T20:00:00Z"), ZONE)).isEqualTo(t("2026-07-01T08:00:00Z"));
     }
@@ -55,5 +55,16 @@ class LightClockTest {
     @Test
     void aBandMustRise() {
         assertThatThrownBy(() -> new TargetBand(8.4, 8.0, 7.8)).isInstanceOf(InputException.class);
+    }
+
+    @Test
+    void lampsWithARampComeUpAndGoDown() {
+        LightClock ramped = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 60);
+        ZoneId utc = ZoneId.of("UTC");
+        assertThat(ramped.levelAt(Instant.parse("2026-11-12T09:59:00Z"), utc)).isZero();
+        assertThat(ramped.levelAt(Instant.parse("2026-11-12T10:15:00Z"), utc)).isEqualTo(0.25);
+        assertThat(ramped.levelAt(Instant.parse("2026-11-12T15:00:00Z"), utc)).isEqualTo(1);
+        assertThat(ramped.levelAt(Instant.parse("2026-11-12T20:30:00Z"), utc)).isEqualTo(0.5);
+        assertThat(ramped.levelAt(Instant.parse("2026-11-12T21:00:00Z"), utc)).isZero();
     }
 }

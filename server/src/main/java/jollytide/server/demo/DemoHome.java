@@ -5,6 +5,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.logfile.Meaning;
 import jollytide.core.reef.Stance;
 import jollytide.devices.DemoHistory;
 import jollytide.devices.TankHistory;
@@ -16,6 +17,7 @@ import jollytide.server.home.HomeDescription;
 import jollytide.server.home.HomeService;
 import jollytide.server.home.RoomDescription;
 import jollytide.server.reading.ReadingService;
+import jollytide.server.reading.TimedValue;
 import jollytide.server.setup.Settings;
 import jollytide.server.tank.OwnAssumptions;
 import jollytide.server.tank.TankDescription;
@@ -94,7 +96,7 @@ class DemoHome implements SmartInitializingSingleton {
                                 List.of(
                                         new WaterSurface("display", 0.72, SurfaceClass.ROLLING),
                                         new WaterSurface("sump", 0.18, SurfaceClass.BROKEN)),
-                                new Light("10:00", "21:00", true),
+                                new Light("10:00", "21:00", true, 30),
                                 new Band(8.0, 8.4, 7.8, "Stony corals grow better when nights stay above 8.0."),
                                 Stance.LIFT,
                                 550.0,
@@ -117,7 +119,7 @@ class DemoHome implements SmartInitializingSingleton {
                                 "The class's soft corals. On school days 26 pupils share the air with them.",
                                 180.0,
                                 List.of(new WaterSurface("display", 0.45, SurfaceClass.ROLLING)),
-                                new Light("07:30", "16:30", true),
+                                new Light("07:30", "16:30", true, 30),
                                 new Band(7.9, 8.4, 7.7, "Soft corals ask for little; steadiness matters more."),
                                 Stance.STEADY,
                                 350.0,
@@ -140,7 +142,7 @@ class DemoHome implements SmartInitializingSingleton {
                                 "A small reef afloat: 12 V battery, mooring power that drops out, no skimmer.",
                                 75.0,
                                 List.of(new WaterSurface("display", 0.24, SurfaceClass.RIPPLED)),
-                                new Light("11:00", "20:00", true),
+                                new Light("11:00", "20:00", true, 30),
                                 new Band(7.9, 8.4, 7.75, "What can be held with a hatch open and no skimmer."),
                                 Stance.STEADY,
                                 null,
@@ -154,11 +156,9 @@ class DemoHome implements SmartInitializingSingleton {
             readings.saveAll(
                     keeper,
                     tank,
-                    series.unit(),
-                    series.place(),
-                    series.method(),
+                    new Meaning(series.unit(), series.place(), series.method()),
                     series.samples().stream()
-                            .map(sample -> new ReadingService.TimedValue(sample.at(), sample.value()))
+                            .map(sample -> new TimedValue(sample.at(), sample.value()))
                             .toList());
         }
         history.happenings()

@@ -5,21 +5,16 @@ import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import java.io.Serializable;
 import java.time.Instant;
+import org.hibernate.annotations.Immutable;
 
-/** One raw value; its series says what it is. */
+/** One raw value; its series says what it is. Read only: {@link ReadingWriter} writes. */
 @Entity
+@Immutable
 class Reading {
     @EmbeddedId
     Key id;
 
     double value;
-
-    protected Reading() {}
-
-    Reading(Key id, double value) {
-        this.id = id;
-        this.value = value;
-    }
 
     /** Series and time. */
     @Embeddable

@@ -10,6 +10,7 @@ import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
+import jollytide.core.logfile.Meaning;
 import jollytide.server.account.SignedIn;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -40,7 +41,12 @@ class ReadingController {
             @NotNull RawUnit unit,
             @NotNull Place place,
             @NotNull Method method,
-            @NotNull Double value) {}
+            @NotNull Double value) {
+
+        Meaning meaning() {
+            return new Meaning(unit, place, method);
+        }
+    }
 
     /**
      * Values that were taken together.

@@ -12,6 +12,10 @@ import jollytide.core.seawater.Seawater;
 public record ReadingRow(
         Long seriesId, Quantity quantity, Place place, Method method, RawUnit unit, Instant at, double value) {
 
+    ReadingRow withValue(double other) {
+        return new ReadingRow(seriesId, quantity, place, method, unit, at, other);
+    }
+
     /** The reading in the core's unit. */
     public Observation standard(Seawater water, double pressureHpa) {
         return new Observation(unit.toStandard(value, water, pressureHpa), method, at);

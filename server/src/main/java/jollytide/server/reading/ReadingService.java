@@ -4,18 +4,18 @@ import static jollytide.core.units.Quantities.plain;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
+import jollytide.core.logfile.Meaning;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
@@ -38,18 +38,27 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class ReadingService {
     private static final int MAX_PAGE = 500;
-    private static final int BATCH = 5000;
 
     private final SeriesRepository series;
     private final ReadingRepository readings;
+    private final SeriesBook book;
+    private final ReadingWriter writer;
     private final TankService tanks;
     private final JdbcTemplate jdbc;
     private final Clock clock;
 
     ReadingService(
-            SeriesRepository series, ReadingRepository readings, TankService tanks, JdbcTemplate jdbc, Clock clock) {
+            SeriesRepository series,
+            ReadingRepository readings,
+            SeriesBook book,
+            ReadingWriter writer,
+            TankService tanks,
+            JdbcTemplate jdbc,
+            Clock clock) {
         this.series = series;
         this.readings = readings;
+        this.book = book;
+        this.writer = writer;
         this.tanks = tanks;
         this.jdbc = jdbc;
         this.clock = clock;
@@ -63,26 +72,21 @@ public class ReadingService {
     public List<ReadingView> save(UUID keeperId, UUID tankId, NewReadings request) {
         Tank tank = tanks.tank(keeperId, tankId);
         Instant at = LocalTimes.resolve("at", request.at(), tank.home().zone(), clock.instant());
-        Map<Reading.Key, Reading> toSave = new LinkedHashMap<>();
-        List<ReadingRow> saved = new ArrayList<>();
+        Map<Long, ReadingRow> toSave = new LinkedHashMap<>();
         List<Conflict> conflicts = new ArrayList<>();
         for (int i = 0; i < request.values().size(); i++) {
             NewReading value = request.values().get(i);
             check("values[" + i + "]", value);
-            Series s = seriesFor(tank, value);
-            Reading.Key key = new Reading.Key(s.id, at);
-            ReadingRow row = new ReadingRow(s.id, s.quantity, s.place, s.method, s.unit, at, value.value());
-            Optional<Reading> stored = Optional.ofNullable(toSave.get(key)).or(() -> readings.findById(key));
-            boolean differs = stored.isPresent() && stored.get().value != value.value();
+            ReadingRow row = row(book.idFor(tank, value.meaning()), value, at);
+            Optional<ReadingRow> stored = Optional.ofNullable(toSave.get(row.seriesId()))
+                    .or(() -> readings.findById(new Reading.Key(row.seriesId(), at))
+                            .map(r -> row.withValue(r.value)));
+            boolean differs = stored.isPresent() && stored.get().value() != value.value();
             if (differs && !Boolean.TRUE.equals(request.replace())) {
-                conflicts.add(new Conflict(
-                        ReadingView.of(
-                                new ReadingRow(s.id, s.quantity, s.place, s.method, s.unit, at, stored.get().value)),
-                        value.value()));
-                continue;
+                conflicts.add(new Conflict(ReadingView.of(stored.get()), value.value()));
+            } else {
+                toSave.put(row.seriesId(), row);
             }
-            toSave.put(key, new Reading(key, value.value()));
-            saved.add(row);
         }
         if (!conflicts.isEmpty()) {
             throw Problem.of(
@@ -91,27 +95,18 @@ public class ReadingService {
                             "For that time another value is stored already. Nothing was saved; say whether to replace it.")
                     .with("conflicts", conflicts);
         }
-        readings.saveAll(toSave.values());
-        return saved.stream().map(ReadingView::of).toList();
+        toSave.values().forEach(row -> writer.put(row.seriesId(), List.of(new TimedValue(row.at(), row.value()))));
+        return toSave.values().stream().map(ReadingView::of).toList();
     }
 
-    /** A value of a series, in its unit. */
-    public record TimedValue(Instant at, double value) {}
+    private static ReadingRow row(long seriesId, NewReading v, Instant at) {
+        return new ReadingRow(seriesId, v.unit().quantity(), v.place(), v.method(), v.unit(), at, v.value());
+    }
 
-    /** Saves many readings of one series in batches; where a time is taken, the stored value stays. */
-    public void saveAll(UUID keeperId, UUID tankId, RawUnit unit, Place place, Method method, List<TimedValue> values) {
-        Tank tank = tanks.tank(keeperId, tankId);
-        Series s = seriesFor(tank, new NewReading(unit, place, method, unit.min()));
-        series.flush();
-        jdbc.batchUpdate(
-                "insert ignore into reading (series_id, at, value) values (?, ?, ?)",
-                values,
-                BATCH,
-                (statement, value) -> {
-                    statement.setLong(1, s.id);
-                    statement.setObject(2, LocalDateTime.ofInstant(value.at(), ZoneOffset.UTC));
-                    statement.setDouble(3, unit.checked(value.value()));
-                });
+    /** Saves many readings of one series; where a time is taken, the stored value stays. */
+    public void saveAll(UUID keeperId, UUID tankId, Meaning meaning, List<TimedValue> values) {
+        values.forEach(v -> meaning.unit().checked(v.value()));
+        writer.add(book.idFor(tanks.tank(keeperId, tankId), meaning), values, null);
     }
 
     /** Replaces a reading by a corrected one; when the correction is refused the old one stays. */
@@ -119,14 +114,14 @@ public class ReadingService {
         if (corrected.values().size() != 1) {
             throw Problem.refused(new FieldError("values", null, "one value", "A correction holds one value."));
         }
-        Reading old = owned(tanks.tank(keeperId, tankId), id);
-        readings.delete(old);
-        readings.flush();
+        Reading.Key old = owned(tanks.tank(keeperId, tankId), id);
+        writer.remove(old.seriesId(), old.at());
         return save(keeperId, tankId, corrected).get(0);
     }
 
     public void delete(UUID keeperId, UUID tankId, String id) {
-        readings.delete(owned(tanks.tank(keeperId, tankId), id));
+        Reading.Key key = owned(tanks.tank(keeperId, tankId), id);
+        writer.remove(key.seriesId(), key.at());
     }
 
     @Transactional(readOnly = true)
@@ -144,45 +139,123 @@ public class ReadingService {
     /** Readings of one quantity at one place around the tank, newest first. */
     @Transactional(readOnly = true)
     public List<ReadingRow> between(Tank tank, Quantity quantity, Place place, Instant from, Instant to, Limit limit) {
-        return readings.between(List.of(subject(tank, place)), quantity, place, from, to, limit);
+        return readings.between(List.of(SeriesBook.subject(tank, place)), quantity, place, from, to, limit);
     }
 
-    private Reading owned(Tank tank, String id) {
+    /** The half hours of one quantity at one place around the tank, oldest first. */
+    @Transactional(readOnly = true)
+    public List<HalfHour> halfHours(Tank tank, Quantity quantity, Place place, Instant from, Instant to) {
+        return jdbc.query(
+                "select h.series_id, s.unit, s.method, h.bucket, h.n, h.total, h.low, h.low_s, h.high, h.high_s"
+                        + " from series s join reading_half_hour h on h.series_id = s.id"
+                        + " where s.subject_id = ? and s.quantity = ? and s.place = ? and h.bucket between ? and ?"
+                        + " order by h.bucket",
+                (row, i) -> {
+                    Instant start = Instant.ofEpochSecond(row.getLong(4) * ReadingWriter.BUCKET_SECONDS);
+                    int n = row.getInt(5);
+                    return new HalfHour(
+                            row.getLong(1),
+                            RawUnit.valueOf(row.getString(2)),
+                            Method.valueOf(row.getString(3)),
+                            start,
+                            n,
+                            row.getDouble(6) / n,
+                            row.getDouble(7),
+                            start.plusSeconds(row.getInt(8)),
+                            row.getDouble(9),
+                            start.plusSeconds(row.getInt(10)));
+                },
+                SeriesBook.subject(tank, place),
+                quantity.name(),
+                place.name(),
+                bucket(from),
+                bucket(to));
+    }
+
+    /**
+     * The half hours of one quantity at one place, {@code perGroup} of them taken together, oldest first. The moments of
+     * the extremes are those of the group's beginning.
+     */
+    @Transactional(readOnly = true)
+    public List<HalfHour> grouped(Tank tank, Quantity quantity, Place place, Instant from, Instant to, int perGroup) {
+        return jdbc.query(
+                "select h.series_id, s.unit, s.method, h.bucket div ? as g, sum(h.n), sum(h.total), min(h.low), max(h.high)"
+                        + " from series s join reading_half_hour h on h.series_id = s.id"
+                        + " where s.subject_id = ? and s.quantity = ? and s.place = ? and h.bucket between ? and ?"
+                        + " group by h.series_id, s.unit, s.method, g order by g",
+                (row, i) -> {
+                    Instant start = Instant.ofEpochSecond(row.getLong(4) * perGroup * ReadingWriter.BUCKET_SECONDS);
+                    int n = row.getInt(5);
+                    return new HalfHour(
+                            row.getLong(1),
+                            RawUnit.valueOf(row.getString(2)),
+                            Method.valueOf(row.getString(3)),
+                            start,
+                            n,
+                            row.getDouble(6) / n,
+                            row.getDouble(7),
+                            start,
+                            row.getDouble(8),
+                            start);
+                },
+                perGroup,
+                SeriesBook.subject(tank, place),
+                quantity.name(),
+                place.name(),
+                bucket(from),
+                bucket(to));
+    }
+
+    /** How many readings of one quantity at one place there are, to the half hour. */
+    @Transactional(readOnly = true)
+    public long count(Tank tank, Quantity quantity, Place place, Instant from, Instant to) {
+        Long n = jdbc.queryForObject(
+                "select coalesce(sum(h.n), 0) from series s join reading_half_hour h on h.series_id = s.id"
+                        + " where s.subject_id = ? and s.quantity = ? and s.place = ? and h.bucket between ? and ?",
+                Long.class,
+                SeriesBook.subject(tank, place),
+                quantity.name(),
+                place.name(),
+                bucket(from),
+                bucket(to));
+        return n == null ? 0 : n;
+    }
+
+    /** A stretch of time. */
+    public record Span(Instant from, Instant to) {}
+
+    /** From the first to the last reading around the tank, to the half hour; empty without any. */
+    @Transactional(readOnly = true)
+    public Optional<Span> span(Tank tank) {
+        return Objects.requireNonNull(jdbc.queryForObject(
+                "select min(a), max(b) from (select (select min(bucket) from reading_half_hour where series_id = s.id) a,"
+                        + " (select max(bucket) from reading_half_hour where series_id = s.id) b"
+                        + " from series s where s.subject_id in (?, ?, ?)) spans",
+                (row, i) -> {
+                    long first = row.getLong(1) * ReadingWriter.BUCKET_SECONDS;
+                    long last = (row.getLong(2) + 1) * ReadingWriter.BUCKET_SECONDS;
+                    return row.wasNull()
+                            ? Optional.<Span>empty()
+                            : Optional.of(new Span(Instant.ofEpochSecond(first), Instant.ofEpochSecond(last)));
+                },
+                tank.id(),
+                tank.room().id(),
+                tank.home().id()));
+    }
+
+    private static long bucket(Instant at) {
+        return Math.floorDiv(at.getEpochSecond(), (long) ReadingWriter.BUCKET_SECONDS);
+    }
+
+    private Reading.Key owned(Tank tank, String id) {
         Reading.Key key = ReadingId.parse(id);
         boolean mine = series.findById(key.seriesId())
                 .filter(s -> subjects(tank).contains(s.subjectId))
                 .isPresent();
-        return Optional.of(key)
-                .filter(k -> mine)
-                .flatMap(readings::findById)
-                .orElseThrow(() -> Problem.notFound("reading"));
-    }
-
-    private Series seriesFor(Tank tank, NewReading value) {
-        UUID subject = subject(tank, value.place());
-        Quantity quantity = value.unit().quantity();
-        return series.findBySubjectIdAndQuantityAndPlaceAndMethodAndUnit(
-                        subject, quantity, value.place(), value.method(), value.unit())
-                .orElseGet(() -> {
-                    Series s = new Series();
-                    s.homeId = tank.home().id();
-                    s.roomId = value.place() == Place.ROOM ? tank.room().id() : null;
-                    s.tankId = subject.equals(tank.id()) ? tank.id() : null;
-                    s.subjectId = subject;
-                    s.quantity = quantity;
-                    s.place = value.place();
-                    s.method = value.method();
-                    s.unit = value.unit();
-                    return series.save(s);
-                });
-    }
-
-    private static UUID subject(Tank tank, Place place) {
-        return switch (place) {
-            case TANK, INTAKE -> tank.id();
-            case ROOM -> tank.room().id();
-            case OUTDOORS -> tank.home().id();
-        };
+        if (!mine || !readings.existsById(key)) {
+            throw Problem.notFound("reading");
+        }
+        return key;
     }
 
     private static List<UUID> subjects(Tank tank) {
@@ -200,13 +273,6 @@ public class ReadingService {
                     allowed,
                     plain(value) + " cannot be " + unit.symbol() + "; allowed is " + allowed + "."));
         }
-        boolean air = unit.quantity() == Quantity.CO2;
-        if (air == (reading.place() == Place.TANK)) {
-            throw Problem.refused(new FieldError(
-                    field + ".place",
-                    reading.place().name(),
-                    air ? "ROOM, OUTDOORS or INTAKE" : "TANK",
-                    unit.quantity() + " is measured in the " + (air ? "air" : "tank") + "."));
-        }
+        SeriesBook.check(field, reading.meaning());
     }
 }

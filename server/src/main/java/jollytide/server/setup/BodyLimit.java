@@ -11,6 +11,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import jollytide.server.problem.Problem;
 import jollytide.server.problem.ProblemWriter;
 import org.springframework.core.Ordered;
@@ -23,7 +24,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodyLimit extends OncePerRequestFilter {
-    static final long MAX_BYTES = 1_000_000;
+    private static final long MAX_BYTES = 1_000_000;
+    /** Whole logs; they are stored piece by piece. */
+    private static final long MAX_FILE_BYTES = 250_000_000;
+
+    private static final Pattern FILES = Pattern.compile("/api/v1/tanks/[^/]+/imports");
 
     private final ProblemWriter problems;
 
@@ -34,26 +39,31 @@ class BodyLimit extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > MAX_BYTES) {
-            problems.write(response, tooLarge());
+        boolean file = FILES.matcher(request.getRequestURI()).matches();
+        long allowed = file ? MAX_FILE_BYTES : MAX_BYTES;
+        if (request.getContentLengthLong() > allowed) {
+            problems.write(response, tooLarge(allowed));
             return;
         }
-        chain.doFilter(new Counted(request), response);
+        chain.doFilter(new Counted(request, allowed), response);
     }
 
-    private static Problem tooLarge() {
-        return Problem.of(
-                HttpStatus.CONTENT_TOO_LARGE, "Too large", "A request may have " + MAX_BYTES / 1000 + " kB at most.");
+    private static Problem tooLarge(long allowed) {
+        String most = allowed >= 1_000_000 ? allowed / 1_000_000 + " MB" : allowed / 1000 + " kB";
+        return Problem.of(HttpStatus.CONTENT_TOO_LARGE, "Too large", "A request here may have " + most + " at most.");
     }
 
     private static final class Counted extends HttpServletRequestWrapper {
-        Counted(HttpServletRequest request) {
+        private final long allowed;
+
+        Counted(HttpServletRequest request, long allowed) {
             super(request);
+            this.allowed = allowed;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new CountedStream(super.getInputStream());
+            return new CountedStream(super.getInputStream(), allowed);
         }
 
         @Override
@@ -64,10 +74,12 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static final class CountedStream extends ServletInputStream {
         private final ServletInputStream in;
+        private final long allowed;
         private long seen;
 
-        CountedStream(ServletInputStream in) {
+        CountedStream(ServletInputStream in, long allowed) {
             this.in = in;
+            this.allowed = allowed;
         }
 
         @Override
@@ -86,8 +98,8 @@ class BodyLimit extends OncePerRequestFilter {
 
         private void count(int n) {
             seen += n;
-            if (seen > MAX_BYTES) {
-                throw tooLarge();
+            if (seen > allowed) {
+                throw tooLarge(allowed);
             }
         }
 

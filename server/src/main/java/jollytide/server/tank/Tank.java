@@ -52,6 +52,7 @@ public class Tank {
     String lightOn;
     String lightOff;
     boolean lightFollowsClockChanges;
+    int lightRampMinutes;
     double troughAtLeast;
     double peakAtMost;
     double actBelow;
@@ -110,7 +111,8 @@ public class Tank {
     }
 
     public LightClock light() {
-        return new LightClock(LocalTime.parse(lightOn), LocalTime.parse(lightOff), lightFollowsClockChanges);
+        return new LightClock(
+                LocalTime.parse(lightOn), LocalTime.parse(lightOff), lightFollowsClockChanges, lightRampMinutes);
     }
 
     public TargetBand band() {

@@ -40,6 +40,7 @@ public record TankDescription(
      * The light clock.
      *
      * @param off equal to {@code on} when the tank is never lit
+     * @param rampMinutes how long the lamps take to come up and to go down; null for lamps that switch
      */
     public record Light(
             @NotNull @Pattern(regexp = TIME, message = TIME_WORDS)
@@ -48,7 +49,8 @@ public record TankDescription(
             @NotNull @Pattern(regexp = TIME, message = TIME_WORDS)
             String off,
 
-            @NotNull Boolean followsClockChanges) {}
+            @NotNull Boolean followsClockChanges,
+            @Nullable Integer rampMinutes) {}
 
     /** The wanted pH, NBS scale, and why. */
     public record Band(

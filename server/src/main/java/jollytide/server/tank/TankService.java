@@ -68,6 +68,12 @@ public class TankService {
         return tanks.findOwned(id, keeperId).orElseThrow(() -> Problem.notFound("tank"));
     }
 
+    /** A tank for work that its keeper started and that goes on without them. */
+    @Transactional(readOnly = true)
+    public Tank tankOfAnyone(UUID id) {
+        return tanks.findWithPlace(id).orElseThrow(() -> Problem.notFound("tank"));
+    }
+
     /** The core's records are made once here, so that nothing impossible is stored. */
     private static void describe(Tank tank, TankDescription d) {
         Quantities.within("netVolumeL", d.netVolumeL(), 1, 100_000, "L");
@@ -84,6 +90,9 @@ public class TankService {
         tank.lightOn = d.light().on();
         tank.lightOff = d.light().off();
         tank.lightFollowsClockChanges = d.light().followsClockChanges();
+        Integer ramp = d.light().rampMinutes();
+        tank.lightRampMinutes = ramp == null ? 0 : ramp;
+        tank.light();
         tank.troughAtLeast = d.band().troughAtLeast();
         tank.peakAtMost = d.band().peakAtMost();
         tank.actBelow = d.band().actBelow();
@@ -103,7 +112,7 @@ public class TankService {
                 t.surfaces.stream()
                         .map(s -> new WaterSurface(s.name, s.areaM2, s.motion))
                         .toList(),
-                new Light(t.lightOn, t.lightOff, t.lightFollowsClockChanges),
+                new Light(t.lightOn, t.lightOff, t.lightFollowsClockChanges, t.lightRampMinutes),
                 new Band(t.troughAtLeast, t.peakAtMost, t.actBelow, t.bandReason),
                 t.stance,
                 t.skimmerAirDrawLPerH,

@@ -13,6 +13,11 @@ interface Tanks extends JpaRepository<Tank, UUID> {
     Optional<Tank> findOwned(UUID id, UUID keeperId);
 
     @Query("""
+            select t from Tank t join fetch t.room r join fetch r.home left join fetch t.surfaces
+            where t.id = :id""")
+    Optional<Tank> findWithPlace(UUID id);
+
+    @Query("""
             select distinct t from Tank t join fetch t.room r join fetch r.home h left join fetch t.surfaces
             where h.keeper.id = :keeperId order by t.name""")
     List<Tank> findAllOwned(UUID keeperId);

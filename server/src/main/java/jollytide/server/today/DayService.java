@@ -37,6 +37,7 @@ class DayService {
     /** A trough further than this from lights-on is worth a word. Common practice, no source. */
     private static final Duration CLOCK_MISMATCH = Duration.ofHours(4);
 
+    private static final Duration HALF_OF_HALF_AN_HOUR = Duration.ofMinutes(15);
     private static final Duration YEARS = Duration.ofDays(20_000);
 
     private final TankService tanks;
@@ -54,15 +55,13 @@ class DayService {
     /** A pH of the curve. */
     record CurvePoint(Instant at, double ph, Method method) {}
 
-    /** A lit stretch of the day. */
-    record Lit(Instant from, Instant to) {}
-
     /**
      * One day of a tank.
      *
      * @param day the local date
      * @param latest the date of the newest reading, or today without one
      * @param stretches pH without a gap, NBS scale; a stretch of one is a reading on its own
+     * @param rampMinutes how long the lamps take to come up and to go down
      * @param usual what was usual in the fourteen days before, by half hours
      * @param surrounded whether readings close around both extremes show that they are extremes
      * @param warnings what to know before believing the curve
@@ -75,7 +74,8 @@ class DayService {
             Instant now,
             List<List<CurvePoint>> stretches,
             List<Trace.Usual> usual,
-            List<Lit> lit,
+            List<LightClock.Lit> lit,
+            int rampMinutes,
             @Nullable CurvePoint trough,
             @Nullable CurvePoint peak,
             boolean surrounded,
@@ -96,7 +96,7 @@ class DayService {
 
         List<Observation> ofDay = ph(tank, start, end.minusMillis(1), Limit.unlimited());
         Instant usualFrom = day.minusDays(USUAL_DAYS).atStartOfDay(zone).toInstant();
-        List<Observation> before = ph(tank, usualFrom, start.minusMillis(1), Limit.unlimited());
+        List<Observation> before = halfHours(tank, usualFrom, start.minusMillis(1));
         var extremes = Trace.extremes(ofDay);
         return new DayView(
                 day,
@@ -110,7 +110,8 @@ class DayService {
                                 .toList())
                         .toList(),
                 Trace.usual(before, zone, USUAL_MIN_DAYS),
-                lit(tank.light(), start, end, zone),
+                tank.light().litBetween(start, end, zone),
+                tank.light().rampMinutes(),
                 extremes.map(e -> point(e.trough())).orElse(null),
                 extremes.map(e -> point(e.peak())).orElse(null),
                 extremes.map(Trace.Extremes::surrounded).orElse(false),
@@ -119,32 +120,31 @@ class DayService {
     }
 
     private List<Observation> ph(Tank tank, Instant from, Instant to, Limit limit) {
-        Assumptions assumed = tank.assumptions();
-        Seawater water = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
+        Seawater water = water(tank);
         return readings.between(tank, Quantity.PH, Place.TANK, from, to, limit).stream()
                 .map(row -> row.standard(water, tank.home().pressureHpa()))
                 .toList();
     }
 
-    private static CurvePoint point(Observation o) {
-        return new CurvePoint(o.at(), o.value(), o.method());
+    /** The fortnight before, by half hours: a year of one-minute readings is too much to read for a band. */
+    private List<Observation> halfHours(Tank tank, Instant from, Instant to) {
+        Seawater water = water(tank);
+        double pressure = tank.home().pressureHpa();
+        return readings.halfHours(tank, Quantity.PH, Place.TANK, from, to).stream()
+                .map(h -> new Observation(
+                        h.unit().toStandard(h.mean(), water, pressure),
+                        h.method(),
+                        h.start().plus(HALF_OF_HALF_AN_HOUR)))
+                .toList();
     }
 
-    private static List<Lit> lit(LightClock light, Instant start, Instant end, ZoneId zone) {
-        List<Lit> stretches = new ArrayList<>();
-        if (light.neverLit()) {
-            return stretches;
-        }
-        Instant t = start;
-        while (t.isBefore(end)) {
-            Instant change = light.nextSwitch(t, zone);
-            Instant until = change.isBefore(end) ? change : end;
-            if (light.litAt(t, zone)) {
-                stretches.add(new Lit(t, until));
-            }
-            t = until;
-        }
-        return stretches;
+    private static Seawater water(Tank tank) {
+        Assumptions assumed = tank.assumptions();
+        return new Seawater(assumed.salinityPsu(), assumed.temperatureC());
+    }
+
+    private static CurvePoint point(Observation o) {
+        return new CurvePoint(o.at(), o.value(), o.method());
     }
 
     private static List<String> warnings(

@@ -1,0 +1,39 @@
+package jollytide.server.history;
+
+import java.time.Instant;
+import java.util.UUID;
+import jollytide.server.account.SignedIn;
+import jollytide.server.history.HistoryService.HistoryView;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A tank's log over any stretch of time. */
+@RestController
+class HistoryController {
+    private final HistoryService history;
+
+    HistoryController(HistoryService history) {
+        this.history = history;
+    }
+
+    /**
+     * As many points as can be told apart, with every extreme kept.
+     *
+     * @param from by default the beginning of the log
+     * @param to by default its end
+     * @param width of the drawing in pixels, 50 to 4000
+     */
+    @GetMapping("/api/v1/tanks/{tankId}/history")
+    HistoryView history(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @RequestParam(required = false) @Nullable Instant from,
+            @RequestParam(required = false) @Nullable Instant to,
+            @RequestParam(defaultValue = "1000") int width) {
+        return history.history(who.keeperId(), tankId, from, to, width);
+    }
+}

@@ -1,0 +1,299 @@
+package jollytide.server.history;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Observation;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.evidence.Trace;
+import jollytide.core.reef.LightClock;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.staircase.Assumptions;
+import jollytide.core.units.InputException;
+import jollytide.core.units.Quantities;
+import jollytide.server.event.EventService;
+import jollytide.server.event.EventView;
+import jollytide.server.reading.HalfHour;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.reading.ReadingService.Span;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Months of a tank: traces thinned to what a drawing can show, tests as they are, the days' troughs and peaks. */
+@Service
+@Transactional(readOnly = true)
+class HistoryService {
+    private static final Duration HALF_HOUR = Duration.ofMinutes(30);
+    private static final Duration EMPTY_LOG = Duration.ofDays(30);
+    /** Up to so many readings are drawn one by one as marks with their method. */
+    private static final int MARKS = 300;
+    /** Up to so many, for each pixel, the raw readings are thinned; beyond, their half hours are. */
+    private static final int RAW_PER_PIXEL = 6;
+
+    private static final Duration LIGHT_SHOWN_UP_TO = Duration.ofDays(31);
+    /** A day that lacks more half hours than these does not show its true trough and peak. */
+    private static final int HALF_HOURS_OF_A_DAY = 40;
+    /** Room air this much richer than outdoors has somebody breathing into it. Common practice, no source. */
+    private static final double SOMEBODY_AT_HOME_PPM = 150;
+
+    private static final List<Shown> SHOWN = List.of(
+            new Shown(Quantity.PH, Place.TANK),
+            new Shown(Quantity.CO2, Place.ROOM),
+            new Shown(Quantity.CO2, Place.OUTDOORS),
+            new Shown(Quantity.CO2, Place.INTAKE),
+            new Shown(Quantity.TEMPERATURE, Place.TANK),
+            new Shown(Quantity.OXYGEN, Place.TANK),
+            new Shown(Quantity.ALKALINITY, Place.TANK),
+            new Shown(Quantity.CALCIUM, Place.TANK),
+            new Shown(Quantity.SALINITY, Place.TANK));
+
+    private final TankService tanks;
+    private final ReadingService readings;
+    private final EventService events;
+    private final Clock clock;
+
+    HistoryService(TankService tanks, ReadingService readings, EventService events, Clock clock) {
+        this.tanks = tanks;
+        this.readings = readings;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    private record Shown(Quantity quantity, Place place) {}
+
+    /**
+     * Readings without a gap: for each point the lowest and the highest value around its time. Lists of equal length.
+     *
+     * @param at seconds since 1970
+     */
+    record Stretch(List<Long> at, List<Double> low, List<Double> high) {}
+
+    /** One reading on its own. */
+    record Mark(Instant at, double value, Method method) {}
+
+    /** One quantity at one place, in the core's unit: pH NBS, meq/L, °C, psu, mg/L, dry ppm. */
+    record Track(Quantity quantity, Place place, List<Stretch> stretches, List<Mark> marks) {}
+
+    /**
+     * A day's trough and peak of pH, NBS scale.
+     *
+     * @param whole whether the day was logged closely enough for both to be true extremes
+     */
+    record DayBar(LocalDate day, double trough, Instant troughAt, double peak, Instant peakAt, boolean whole) {}
+
+    /** From one moment to another. */
+    record Stay(Instant from, Instant to) {}
+
+    /**
+     * A stretch of the log.
+     *
+     * @param earliest of all readings; null without any
+     * @param lit when the lamps were on; empty over stretches too long to show it
+     * @param occupied when somebody was at home, as the room's CO2 lets expect
+     */
+    record HistoryView(
+            Instant from,
+            Instant to,
+            @Nullable Instant earliest,
+            @Nullable Instant latest,
+            List<Track> tracks,
+            List<DayBar> days,
+            List<EventView> events,
+            List<Stay> lit,
+            List<Stay> occupied) {}
+
+    HistoryView history(
+            UUID keeperId, UUID tankId, @Nullable Instant wantedFrom, @Nullable Instant wantedTo, int width) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        Quantities.within("width", width, 50, 4000, "pixels");
+        Optional<Span> logged = readings.span(tank);
+        Instant now = clock.instant();
+        Instant to = wantedTo != null ? wantedTo : logged.map(Span::to).orElse(now);
+        Instant from = wantedFrom != null ? wantedFrom : logged.map(Span::from).orElse(now.minus(EMPTY_LOG));
+        if (!from.isBefore(to)) {
+            throw new InputException("from", from.getEpochSecond(), "before to", "from must lie before to.");
+        }
+        List<Track> tracks = new ArrayList<>();
+        for (Shown shown : SHOWN) {
+            track(tank, shown, from, to, width).ifPresent(tracks::add);
+        }
+        boolean showLight = Duration.between(from, to).compareTo(LIGHT_SHOWN_UP_TO) <= 0;
+        return new HistoryView(
+                from,
+                to,
+                logged.map(Span::from).orElse(null),
+                logged.map(Span::to).orElse(null),
+                tracks,
+                days(tank, from, to),
+                events.between(tank, from, to),
+                showLight ? lit(tank, from, to) : List.of(),
+                occupied(tank, from, to, width));
+    }
+
+    private Optional<Track> track(Tank tank, Shown shown, Instant from, Instant to, int width) {
+        Seawater water = typicalWater(tank);
+        double pressure = tank.home().pressureHpa();
+        long count = readings.count(tank, shown.quantity(), shown.place(), from, to);
+        if (count == 0) {
+            return Optional.empty();
+        }
+        if (count > (long) RAW_PER_PIXEL * width) {
+            List<HalfHour> groups = readings.grouped(
+                    tank, shown.quantity(), shown.place(), from, to, halfHoursPerPoint(from, to, width));
+            return Optional.of(new Track(
+                    shown.quantity(),
+                    shown.place(),
+                    stretches(groups, halfHoursPerPoint(from, to, width), water, pressure),
+                    List.of()));
+        }
+        List<Observation> raw =
+                readings.between(tank, shown.quantity(), shown.place(), from, to, Limit.unlimited()).stream()
+                        .map(row -> row.standard(water, pressure))
+                        .toList();
+        if (count <= MARKS) {
+            List<Mark> marks = raw.stream()
+                    .map(o -> new Mark(o.at(), o.value(), o.method()))
+                    .toList();
+            return Optional.of(new Track(shown.quantity(), shown.place(), List.of(), marks));
+        }
+        List<Stretch> stretches = Trace.stretches(raw).stream()
+                .map(stretch -> single(Trace.thinned(stretch, width)))
+                .toList();
+        return Optional.of(new Track(shown.quantity(), shown.place(), stretches, List.of()));
+    }
+
+    private static int halfHoursPerPoint(Instant from, Instant to, int width) {
+        return (int) Math.max(1, (Duration.between(from, to).dividedBy(HALF_HOUR) + width - 1) / width);
+    }
+
+    private static Stretch single(List<Observation> stretch) {
+        List<Double> values = stretch.stream().map(Observation::value).toList();
+        return new Stretch(stretch.stream().map(o -> o.at().getEpochSecond()).toList(), values, values);
+    }
+
+    /** Groups that follow one another without one missing, values in the core's unit; several series are merged. */
+    private static List<Stretch> stretches(
+            List<HalfHour> groups, int halfHoursPerPoint, Seawater water, double pressure) {
+        Duration step = HALF_HOUR.multipliedBy(halfHoursPerPoint);
+        List<Stretch> stretches = new ArrayList<>();
+        Instant last = null;
+        for (HalfHour group : groups) {
+            if (last == null || Duration.between(last, group.start()).compareTo(step) > 0) {
+                stretches.add(new Stretch(new ArrayList<>(), new ArrayList<>(), new ArrayList<>()));
+            }
+            Stretch stretch = stretches.get(stretches.size() - 1);
+            double low = rounded(group.unit().toStandard(group.low(), water, pressure));
+            double high = rounded(group.unit().toStandard(group.high(), water, pressure));
+            int end = stretch.at().size() - 1;
+            if (group.start().equals(last) && end >= 0) {
+                stretch.low().set(end, Math.min(stretch.low().get(end), low));
+                stretch.high().set(end, Math.max(stretch.high().get(end), high));
+            } else {
+                stretch.at().add(group.start().plus(step.dividedBy(2)).getEpochSecond());
+                stretch.low().add(low);
+                stretch.high().add(high);
+            }
+            last = group.start();
+        }
+        return stretches;
+    }
+
+    private static double rounded(double value) {
+        return Math.round(value * 1e4) / 1e4;
+    }
+
+    private List<DayBar> days(Tank tank, Instant from, Instant to) {
+        ZoneId zone = tank.home().zone();
+        Seawater water = typicalWater(tank);
+        double pressure = tank.home().pressureHpa();
+        Map<LocalDate, Extremes> byDay = new TreeMap<>();
+        Instant firstDay = LocalDate.ofInstant(from, zone).atStartOfDay(zone).toInstant();
+        Instant lastDay = LocalDate.ofInstant(to, zone)
+                .plusDays(1)
+                .atStartOfDay(zone)
+                .toInstant()
+                .minusSeconds(1);
+        for (HalfHour h : readings.halfHours(tank, Quantity.PH, Place.TANK, firstDay, lastDay)) {
+            byDay.computeIfAbsent(LocalDate.ofInstant(h.start(), zone), d -> new Extremes())
+                    .take(
+                            h,
+                            h.unit().toStandard(h.low(), water, pressure),
+                            h.unit().toStandard(h.high(), water, pressure));
+        }
+        return byDay.entrySet().stream().map(e -> e.getValue().bar(e.getKey())).toList();
+    }
+
+    /** A day's extremes while they are gathered. */
+    private static final class Extremes {
+        private int halfHours;
+        private double low = Double.POSITIVE_INFINITY;
+        private Instant lowAt = Instant.EPOCH;
+        private double high = Double.NEGATIVE_INFINITY;
+        private Instant highAt = Instant.EPOCH;
+
+        private void take(HalfHour h, double lowest, double highest) {
+            halfHours++;
+            if (lowest < low) {
+                low = lowest;
+                lowAt = h.lowAt();
+            }
+            if (highest > high) {
+                high = highest;
+                highAt = h.highAt();
+            }
+        }
+
+        private DayBar bar(LocalDate day) {
+            return new DayBar(day, low, lowAt, high, highAt, halfHours >= HALF_HOURS_OF_A_DAY);
+        }
+    }
+
+    private static List<Stay> lit(Tank tank, Instant from, Instant to) {
+        LightClock light = tank.light();
+        ZoneId zone = tank.home().zone();
+        return light.litBetween(from, to, zone).stream()
+                .map(lit -> new Stay(lit.from(), lit.to()))
+                .toList();
+    }
+
+    private List<Stay> occupied(Tank tank, Instant from, Instant to, int width) {
+        double outdoors = tank.assumptions().outdoorPpm();
+        Seawater water = typicalWater(tank);
+        double pressure = tank.home().pressureHpa();
+        Duration step = HALF_HOUR.multipliedBy(halfHoursPerPoint(from, to, width));
+        List<Stay> stays = new ArrayList<>();
+        for (HalfHour group :
+                readings.grouped(tank, Quantity.CO2, Place.ROOM, from, to, halfHoursPerPoint(from, to, width))) {
+            if (group.unit().toStandard(group.mean(), water, pressure) < outdoors + SOMEBODY_AT_HOME_PPM) {
+                continue;
+            }
+            Instant end = group.start().plus(step);
+            Stay last = stays.isEmpty() ? null : stays.get(stays.size() - 1);
+            if (last != null && !last.to().isBefore(group.start())) {
+                stays.set(stays.size() - 1, new Stay(last.from(), end));
+            } else {
+                stays.add(new Stay(group.start(), end));
+            }
+        }
+        return stays;
+    }
+
+    private static Seawater typicalWater(Tank tank) {
+        Assumptions assumed = tank.assumptions();
+        return new Seawater(assumed.salinityPsu(), assumed.temperatureC());
+    }
+}

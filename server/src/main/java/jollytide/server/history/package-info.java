@@ -1,0 +1,2 @@
+/** Months of a tank on one axis. */
+package jollytide.server.history;

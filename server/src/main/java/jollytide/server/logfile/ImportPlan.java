@@ -1,0 +1,90 @@
+package jollytide.server.logfile;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.RawUnit;
+import jollytide.core.logfile.Layout;
+import jollytide.core.logfile.Meaning;
+import jollytide.server.logfile.LogImport.Format;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
+import jollytide.server.reading.SeriesBook;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a file is to be read.
+ *
+ * @param layout null for SenML, which needs none
+ * @param zone of times that carry no offset; null when all do
+ * @param channels which channels are taken, and as what; others are passed over
+ */
+public record ImportPlan(
+        @Nullable Layout layout,
+        @Nullable @Size(max = 60) String zone,
+        @NotEmpty @Size(max = 60) List<@NotNull @Valid Taken> channels) {
+
+    /** A channel and what its numbers are. */
+    public record Taken(
+            @NotNull @Size(max = 400) String key,
+            @NotNull RawUnit unit,
+            @NotNull Place place,
+            @NotNull Method method) {
+
+        Meaning meaning() {
+            return new Meaning(unit, place, method);
+        }
+    }
+
+    Map<String, Meaning> meanings() {
+        return channels.stream().collect(Collectors.toMap(Taken::key, Taken::meaning));
+    }
+
+    /** The zone of times without an offset. */
+    ZoneId zoneId() {
+        try {
+            return zone == null ? ZoneOffset.UTC : ZoneId.of(zone);
+        } catch (DateTimeException e) {
+            throw Problem.refused(new FieldError(
+                    "zone", zone, "a zone such as Europe/Amsterdam or +01:00", "There is no time zone " + zone + "."));
+        }
+    }
+
+    /**
+     * @throws Problem when two channels would be one series, something is measured where it cannot be, the zone is
+     *     unknown, or a file of lines has no layout
+     */
+    void check(Format format) {
+        zoneId();
+        if (format == Format.CSV && layout == null) {
+            throw Problem.refused(new FieldError("layout", null, "the layout that was offered", "layout is missing."));
+        }
+        Set<Meaning> meanings = new HashSet<>();
+        Set<String> keys = new HashSet<>();
+        for (int i = 0; i < channels.size(); i++) {
+            String field = "channels[" + i + "]";
+            Taken taken = channels.get(i);
+            SeriesBook.check(field, taken.meaning());
+            if (!keys.add(taken.key()) || !meanings.add(taken.meaning())) {
+                throw Problem.refused(new FieldError(
+                        field,
+                        taken.key(),
+                        "each quantity once",
+                        "Two channels cannot both be " + taken.unit().symbol()
+                                + " by the same method at the same place."
+                                + " Leave one out, or give it another method."));
+            }
+        }
+    }
+}

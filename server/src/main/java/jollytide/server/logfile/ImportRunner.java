@@ -1,0 +1,311 @@
+package jollytide.server.logfile;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import jollytide.core.logfile.LogReader;
+import jollytide.core.logfile.Meaning;
+import jollytide.server.logfile.ImportViews.BadLine;
+import jollytide.server.problem.Problem;
+import jollytide.server.reading.ReadingWriter;
+import jollytide.server.reading.ReadingWriter.Outcome;
+import jollytide.server.reading.SeriesBook;
+import jollytide.server.reading.TimedValue;
+import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Reads confirmed files into the log, one after the other, a transaction for every few thousand readings. A runner holds
+ * a lease on its file; a file whose runner died is read anew from its beginning, which changes nothing that is saved
+ * already.
+ */
+@Component
+class ImportRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(ImportRunner.class);
+    private static final int CHUNK = 20_000;
+    private static final int MAX_BAD_LISTED = 1000;
+    private static final Duration LEASE = Duration.ofSeconds(12);
+    private static final Duration KEEP_WAITING = Duration.ofDays(7);
+
+    private final LogImports imports;
+    private final PlanReader reader;
+    private final JsonMapper json;
+    private final FileStore files;
+    private final TankService tanks;
+    private final SeriesBook book;
+    private final ReadingWriter writer;
+    private final JdbcTemplate jdbc;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread t = new Thread(task, "imports");
+        t.setDaemon(true);
+        return t;
+    });
+    private volatile boolean closing;
+    private @Nullable LogImport current;
+
+    ImportRunner(
+            LogImports imports,
+            PlanReader reader,
+            JsonMapper json,
+            FileStore files,
+            TankService tanks,
+            SeriesBook book,
+            ReadingWriter writer,
+            JdbcTemplate jdbc,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.imports = imports;
+        this.reader = reader;
+        this.json = json;
+        this.files = files;
+        this.tanks = tanks;
+        this.book = book;
+        this.writer = writer;
+        this.jdbc = jdbc;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void begin() {
+        var unused = thread.scheduleWithFixedDelay(this::runAll, 0, 2, TimeUnit.SECONDS);
+    }
+
+    /** Looks for work at once rather than at the next round. */
+    void wake() {
+        thread.execute(this::runAll);
+    }
+
+    @PreDestroy
+    void end() throws InterruptedException {
+        closing = true;
+        thread.shutdown();
+        thread.awaitTermination(10, TimeUnit.SECONDS);
+    }
+
+    private void runAll() {
+        try {
+            for (Optional<LogImport> next = claim(); next.isPresent() && !closing; next = claim()) {
+                current = next.get();
+                new Run(next.get()).run();
+            }
+            jdbc.update(
+                    "delete from log_import where state = 'WAITING' and created_at < ?",
+                    utc(clock.instant().minus(KEEP_WAITING)));
+        } catch (DataAccessException | TransactionException e) {
+            LOG.warn("an import waits for the database: {}", e.getMessage());
+            release();
+        } catch (RuntimeException e) {
+            LOG.error("an import failed", e);
+        }
+    }
+
+    /** Gives up this instance's lease, if the database lets it; otherwise the lease runs out. */
+    private void release() {
+        LogImport file = current;
+        try {
+            if (file != null) {
+                jdbc.update(
+                        "update log_import set leased_until = null where id = ? and tries = ?", file.id, file.tries);
+            }
+        } catch (DataAccessException e) {
+            LOG.warn("the database is still away: {}", e.getMessage());
+        }
+    }
+
+    private Optional<LogImport> claim() {
+        Instant now = clock.instant();
+        List<Long> free = jdbc.queryForList(
+                "select id from log_import where state = 'RUNNING' and (leased_until is null or leased_until < ?)"
+                        + " order by id limit 1",
+                Long.class,
+                utc(now));
+        if (free.isEmpty()) {
+            return Optional.empty();
+        }
+        int mine = jdbc.update(
+                "update log_import set leased_until = ?, tries = tries + 1 where id = ? and state = 'RUNNING'"
+                        + " and (leased_until is null or leased_until < ?)",
+                utc(now.plus(LEASE)),
+                free.get(0),
+                utc(now));
+        return mine == 1 ? imports.findById(free.get(0)) : Optional.empty();
+    }
+
+    private static @Nullable LocalDateTime utc(@Nullable Instant at) {
+        return at == null ? null : LocalDateTime.ofInstant(at, ZoneOffset.UTC);
+    }
+
+    /** The file was stopped, or another runner took it over. */
+    private static final class Lost extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+    }
+
+    /** One file from beginning to end. */
+    private final class Run implements LogReader.Sink {
+        private final LogImport file;
+        private final ImportPlan plan;
+        private final FileStore.Reading in;
+        private final Map<Meaning, List<TimedValue>> waiting = new HashMap<>();
+        private final List<BadLine> badWaiting = new ArrayList<>();
+        private int inWaiting;
+        private long lines;
+        private long saved;
+        private long alreadyThere;
+        private long conflicts;
+        private long bad;
+        private @Nullable Instant first;
+        private @Nullable Instant last;
+
+        Run(LogImport file) {
+            this.file = file;
+            this.plan = json.readValue(file.plan, ImportPlan.class);
+            this.in = files.read(file.id);
+        }
+
+        void run() {
+            try {
+                transaction.executeWithoutResult(t -> {
+                    jdbc.update("delete from log_import_bad where import_id = ?", file.id);
+                    jdbc.update("delete from log_import_conflict where import_id = ?", file.id);
+                });
+                try {
+                    reader.read(file, plan, in, this);
+                } catch (Problem e) {
+                    bad(
+                            lines,
+                            "",
+                            e.detail().getDetail() == null
+                                    ? "not readable"
+                                    : e.detail().getDetail());
+                }
+                if (closing) {
+                    release();
+                    return;
+                }
+                commit(true);
+            } catch (Lost e) {
+                LOG.info("the import of {} was stopped", file.name);
+            }
+        }
+
+        @Override
+        public void reading(Meaning meaning, Instant at, double value, long line) {
+            waiting.computeIfAbsent(meaning, m -> new ArrayList<>()).add(new TimedValue(at, value));
+            first = first == null || at.isBefore(first) ? at : first;
+            last = last == null || at.isAfter(last) ? at : last;
+            if (++inWaiting >= CHUNK) {
+                commit(false);
+            }
+        }
+
+        @Override
+        public void bad(long line, String text, String reason) {
+            bad++;
+            if (bad <= MAX_BAD_LISTED) {
+                badWaiting.add(new BadLine(line, text, reason));
+            }
+        }
+
+        @Override
+        public boolean goOn(long linesRead) {
+            lines = linesRead;
+            return !closing;
+        }
+
+        private void commit(boolean atEnd) {
+            transaction.executeWithoutResult(t -> {
+                UUID tankId = file.tankId;
+                for (Map.Entry<Meaning, List<TimedValue>> e : waiting.entrySet()) {
+                    save(book.idFor(tanks.tankOfAnyone(tankId), e.getKey()), e.getValue());
+                }
+                jdbc.batchUpdate(
+                        "insert into log_import_bad (import_id, line, text, reason) values (?, ?, ?, ?)",
+                        badWaiting,
+                        MAX_BAD_LISTED,
+                        (statement, b) -> {
+                            statement.setLong(1, file.id);
+                            statement.setLong(2, b.line());
+                            statement.setString(3, b.text());
+                            statement.setString(4, b.reason());
+                        });
+                report(atEnd);
+            });
+            waiting.clear();
+            badWaiting.clear();
+            inWaiting = 0;
+        }
+
+        private void save(long seriesId, List<TimedValue> values) {
+            Outcome outcome = writer.add(seriesId, values, file.id);
+            saved += outcome.saved();
+            // On a first reading, what this import saved already is a line that stands twice in the file.
+            boolean afterCrash = file.tries > 1;
+            saved += afterCrash ? outcome.again() : 0;
+            alreadyThere += outcome.alreadyThere() + (afterCrash ? 0 : outcome.again());
+            conflicts += outcome.clashes().size();
+            jdbc.batchUpdate(
+                    "insert ignore into log_import_conflict (import_id, series_id, at, stored, offered)"
+                            + " values (?, ?, ?, ?, ?)",
+                    outcome.clashes(),
+                    CHUNK,
+                    (statement, c) -> {
+                        statement.setLong(1, file.id);
+                        statement.setLong(2, seriesId);
+                        statement.setObject(3, utc(c.at()));
+                        statement.setDouble(4, c.stored());
+                        statement.setDouble(5, c.offered());
+                    });
+        }
+
+        /** Progress and the next lease, in the same transaction as the readings: either all of it holds or none. */
+        private void report(boolean atEnd) {
+            int mine = jdbc.update(
+                    "update log_import set version = version + 1, state = ?, leased_until = ?, bytes_read = ?,"
+                            + " lines_read = ?, saved = ?, already_there = ?, conflicts = ?, bad = ?, first_at = ?,"
+                            + " last_at = ? where id = ? and state = 'RUNNING' and tries = ?",
+                    atEnd ? "DONE" : "RUNNING",
+                    utc(clock.instant().plus(LEASE)),
+                    in.done(),
+                    lines,
+                    saved,
+                    alreadyThere,
+                    conflicts,
+                    bad,
+                    utc(first),
+                    utc(last),
+                    file.id,
+                    file.tries);
+            if (mine == 0) {
+                throw new Lost();
+            }
+            if (atEnd) {
+                files.drop(file.id);
+            }
+        }
+    }
+}

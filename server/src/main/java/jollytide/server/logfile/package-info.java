@@ -1,0 +1,2 @@
+/** Whole files: loggers' logs in, the log out. */
+package jollytide.server.logfile;
