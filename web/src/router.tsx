@@ -13,7 +13,9 @@ import { Notices } from './parts/Notices';
 import { Waiting } from './parts/Waiting';
 import { Begin } from './places/begin/Begin';
 import { Description } from './places/begin/Description';
+import { Bring } from './places/read/bring/Bring';
 import { Enter } from './places/read/Enter';
+import { HistoryScreen } from './places/read/HistoryScreen';
 import { Today } from './places/read/Today';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
 import { Settings } from './places/settings/Settings';
@@ -136,6 +138,28 @@ const today = createRoute({
   }),
 });
 
+const instant = (value: unknown) =>
+  typeof value === 'string' && !Number.isNaN(Date.parse(value)) ? value : undefined;
+
+const history = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'history',
+  component: HistoryScreen,
+  validateSearch: (search: Record<string, unknown>): { from?: string; to?: string } => ({
+    from: instant(search.from),
+    to: instant(search.to),
+  }),
+});
+
+const bring = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'bring',
+  component: Bring,
+  validateSearch: (search: Record<string, unknown>): { file?: number } => ({
+    file: typeof search.file === 'number' ? search.file : undefined,
+  }),
+});
+
 const MOMENTS: readonly string[] = ['BEFORE_LIGHTS_ON', 'BEFORE_LIGHTS_OFF', 'LATEST'];
 
 const staircase = createRoute({
@@ -164,7 +188,7 @@ export const router = createRouter({
       door,
       begin,
       settings,
-      tankRoute.addChildren([today, enter, staircase, sums, description]),
+      tankRoute.addChildren([today, history, enter, bring, staircase, sums, description]),
     ]),
   ]),
 });

@@ -3,6 +3,7 @@ import { api, Problem, told } from './client';
 import type {
   EventKind,
   HomeDescription,
+  ImportPlan,
   MomentName,
   NewReadings,
   RoomDescription,
@@ -75,6 +76,77 @@ export const useDay = (tankId: string, day: string | undefined) =>
     queryFn: () =>
       told(api.GET('/api/v1/tanks/{tankId}/day', { params: { path: { tankId }, query: { day } } })),
     placeholderData: (previous) => previous,
+  });
+
+export const useHistory = (tankId: string, window: { from?: string; to?: string; width: number }) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'history', window],
+    queryFn: () =>
+      told(
+        api.GET('/api/v1/tanks/{tankId}/history', { params: { path: { tankId }, query: window } }),
+      ),
+    placeholderData: (previous) => previous,
+    enabled: window.width > 0,
+  });
+
+export const useImports = (tankId: string) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'imports'],
+    queryFn: () =>
+      told(api.GET('/api/v1/tanks/{tankId}/imports', { params: { path: { tankId } } })),
+  });
+
+/** An import; asked for again and again while it runs. */
+export const useImport = (tankId: string, id: number) =>
+  useQuery({
+    queryKey: ['import', tankId, id],
+    queryFn: () =>
+      told(api.GET('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } })),
+    refetchInterval: (query) => (query.state.data?.state === 'RUNNING' ? 400 : false),
+  });
+
+export const useOffer = (tankId: string, id: number) =>
+  useQuery({
+    queryKey: ['offer', tankId, id],
+    queryFn: () =>
+      told(
+        api.GET('/api/v1/tanks/{tankId}/imports/{id}/offer', { params: { path: { tankId, id } } }),
+      ),
+    staleTime: Infinity,
+  });
+
+export const usePreview = (tankId: string, id: number, plan: ImportPlan | null) =>
+  useQuery({
+    queryKey: ['preview', tankId, id, plan],
+    queryFn: () =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/imports/{id}/preview', {
+          params: { path: { tankId, id } },
+          body: plan ?? { channels: [] },
+        }),
+      ),
+    enabled: plan !== null,
+    placeholderData: (previous) => previous,
+  });
+
+export const useBadLines = (tankId: string, id: number) =>
+  useQuery({
+    queryKey: ['import', tankId, id, 'bad'],
+    queryFn: () =>
+      told(
+        api.GET('/api/v1/tanks/{tankId}/imports/{id}/bad', { params: { path: { tankId, id } } }),
+      ),
+  });
+
+export const useConflicts = (tankId: string, id: number) =>
+  useQuery({
+    queryKey: ['import', tankId, id, 'conflicts'],
+    queryFn: () =>
+      told(
+        api.GET('/api/v1/tanks/{tankId}/imports/{id}/conflicts', {
+          params: { path: { tankId, id } },
+        }),
+      ),
   });
 
 /** A change at the server, after which what it touches is read anew. */
@@ -193,6 +265,60 @@ export const useDeleteEvent = (tankId: string) =>
   useChange(
     (id: string) =>
       told(api.DELETE('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } } })),
+    ['readings'],
+  );
+
+export const useUpload = (tankId: string) =>
+  useChange(
+    (file: File) =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/imports', {
+          params: { path: { tankId }, query: { name: file.name.slice(0, 200) } },
+          headers: { 'Content-Type': 'application/octet-stream' },
+          // The document types a body of bytes as text; the file itself is sent.
+          body: file as unknown as string,
+          bodySerializer: (body) => body,
+        }),
+      ),
+    ['readings'],
+  );
+
+export const useStartImport = (tankId: string, id: number) =>
+  useChange(
+    (body: ImportPlan) =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/imports/{id}/start', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    ['import', 'readings'],
+  );
+
+export const useStopImport = (tankId: string, id: number) =>
+  useChange(
+    () =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/imports/{id}/stop', { params: { path: { tankId, id } } }),
+      ),
+    ['import', 'readings'],
+  );
+
+export const useReplaceConflicts = (tankId: string, id: number) =>
+  useChange(
+    (byTheFile: boolean) =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/imports/{id}/replace', {
+          params: { path: { tankId, id }, query: { byTheFile } },
+        }),
+      ),
+    ['import', 'readings'],
+  );
+
+export const useUndoImport = (tankId: string) =>
+  useChange(
+    (id: number) =>
+      told(api.DELETE('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } })),
     ['readings'],
   );
 

@@ -57,6 +57,7 @@ export function DayRibbon({
     .curve(curveBasis);
   const now = Date.parse(day.now);
   const every = width < 560 ? 6 : 3;
+  const rampWidth = x(start + day.rampMinutes * 60_000) - LEFT;
   const soFar = now < end ? ' so far' : ' read';
   return (
     <svg
@@ -75,12 +76,9 @@ export function DayRibbon({
         fill="var(--dark)"
       />
       {day.lit.map((lit) => (
-        <rect
+        <path
           key={lit.from}
-          x={at(lit.from)}
-          y={TOP}
-          width={at(lit.to) - at(lit.from)}
-          height={HEIGHT - TOP - BOTTOM}
+          d={brightness(at(lit.from), at(lit.to), lit, rampWidth)}
           fill="var(--lit)"
         />
       ))}
@@ -207,6 +205,19 @@ export function DayRibbon({
       </g>
     </svg>
   );
+}
+
+/** A lit band whose sides lean by the lamps' ramps: as high as the lamps are bright. */
+function brightness(
+  from: number,
+  to: number,
+  lit: { comesUp: boolean; goesDown: boolean },
+  ramp: number,
+): string {
+  const bottom = HEIGHT - BOTTOM;
+  const up = lit.comesUp ? Math.min(ramp, (to - from) / 2) : 0;
+  const down = lit.goesDown ? Math.min(ramp, (to - from) / 2) : 0;
+  return `M${from} ${bottom} L${from + up} ${TOP} L${to - down} ${TOP} L${to} ${bottom} Z`;
 }
 
 function Flag({

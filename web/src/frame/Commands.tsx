@@ -99,6 +99,14 @@ function Finder({ tankId, done }: { tankId: string | undefined; done: () => void
         run: () => void navigate({ to: '/tank/$tankId/description', params: { tankId: t.id } }),
       },
     ]),
+    ...(current
+      ? [
+          {
+            label: 'Read: Bring in a file',
+            run: () => void navigate({ to: '/tank/$tankId/bring', params: { tankId: current } }),
+          },
+        ]
+      : []),
     { label: 'Describe another tank', run: () => void navigate({ to: '/begin' }) },
     { label: 'Settings', run: () => void navigate({ to: '/settings' }) },
     { label: 'Night colours and back', run: toggleTheme },

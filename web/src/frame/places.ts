@@ -5,6 +5,7 @@ export const PLACES = [
     question: 'what did the water do?',
     screens: [
       { name: 'Today', path: 'today' },
+      { name: 'History', path: 'history' },
       { name: 'Enter', path: 'enter' },
     ],
   },
@@ -16,6 +17,7 @@ export type ScreenPath = (typeof PLACES)[number]['screens'][number]['path'];
 
 export const ROUTE = {
   today: '/tank/$tankId/today',
+  history: '/tank/$tankId/history',
   enter: '/tank/$tankId/enter',
   staircase: '/tank/$tankId/staircase',
   sums: '/tank/$tankId/sums',

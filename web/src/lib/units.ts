@@ -1,4 +1,4 @@
-import type { Method, RawUnit, Units } from '../api/types';
+import type { Method, Quantity, RawUnit, Units } from '../api/types';
 
 /** Factors by definition: 1 dKH is 10 mg/L of CaO, CaCO3 is 100.0869 g/mol. */
 const MEQ_PER: Record<Units['alkalinity'], number> = {
@@ -21,8 +21,12 @@ export function showAlkalinity(meqPerL: number, unit: Units['alkalinity']): stri
   return `${alkalinityFromMeq(meqPerL, unit).toFixed(ALKALINITY[unit].digits)} ${ALKALINITY[unit].label}`;
 }
 
+export function temperatureFromCelsius(celsius: number, unit: Units['temperature']): number {
+  return unit === 'CELSIUS' ? celsius : celsius * 1.8 + 32;
+}
+
 export function showTemperature(celsius: number, unit: Units['temperature']): string {
-  return unit === 'CELSIUS' ? `${celsius.toFixed(1)} °C` : `${(celsius * 1.8 + 32).toFixed(1)} °F`;
+  return `${temperatureFromCelsius(celsius, unit).toFixed(1)} ${unit === 'CELSIUS' ? '°C' : '°F'}`;
 }
 
 /** The US liquid gallon, 231 cubic inches by definition. */
@@ -31,24 +35,24 @@ export const LITRES: Record<Units['volume'], { label: string; litres: number }> 
   US_GALLON: { label: 'US gal', litres: 3.785411784 },
 };
 
-export const RAW_UNIT: Record<RawUnit, { label: string; digits: number }> = {
-  PH_NBS: { label: 'NBS scale', digits: 2 },
-  PH_TOTAL: { label: 'total scale', digits: 2 },
-  DKH: { label: 'dKH', digits: 1 },
-  MEQ_PER_L: { label: 'meq/L', digits: 2 },
-  PPM_CACO3: { label: 'ppm CaCO3', digits: 0 },
-  CELSIUS: { label: '°C', digits: 1 },
-  FAHRENHEIT: { label: '°F', digits: 1 },
-  PSU: { label: 'psu', digits: 1 },
-  SG_25: { label: 'SG 25/25 °C', digits: 4 },
-  SG_20: { label: 'SG 20/20 °C', digits: 4 },
-  MS_PER_CM: { label: 'mS/cm at 25 °C', digits: 1 },
-  CALCIUM_MG_PER_L: { label: 'mg/L Ca', digits: 0 },
-  OXYGEN_MG_PER_L: { label: 'mg/L', digits: 1 },
-  OXYGEN_MG_PER_L_FRESH: { label: 'mg/L, meter without salinity', digits: 1 },
-  OXYGEN_PERCENT: { label: '% saturation', digits: 0 },
-  CO2_PPM: { label: 'ppm', digits: 0 },
-  CO2_PPM_UNCOMPENSATED: { label: 'ppm, meter ignores altitude', digits: 0 },
+export const RAW_UNIT: Record<RawUnit, { label: string; digits: number; quantity: Quantity }> = {
+  PH_NBS: { label: 'NBS scale', digits: 2, quantity: 'PH' },
+  PH_TOTAL: { label: 'total scale', digits: 2, quantity: 'PH' },
+  DKH: { label: 'dKH', digits: 1, quantity: 'ALKALINITY' },
+  MEQ_PER_L: { label: 'meq/L', digits: 2, quantity: 'ALKALINITY' },
+  PPM_CACO3: { label: 'ppm CaCO3', digits: 0, quantity: 'ALKALINITY' },
+  CELSIUS: { label: '°C', digits: 1, quantity: 'TEMPERATURE' },
+  FAHRENHEIT: { label: '°F', digits: 1, quantity: 'TEMPERATURE' },
+  PSU: { label: 'psu', digits: 1, quantity: 'SALINITY' },
+  SG_25: { label: 'SG 25/25 °C', digits: 4, quantity: 'SALINITY' },
+  SG_20: { label: 'SG 20/20 °C', digits: 4, quantity: 'SALINITY' },
+  MS_PER_CM: { label: 'mS/cm at 25 °C', digits: 1, quantity: 'SALINITY' },
+  CALCIUM_MG_PER_L: { label: 'mg/L Ca', digits: 0, quantity: 'CALCIUM' },
+  OXYGEN_MG_PER_L: { label: 'mg/L', digits: 1, quantity: 'OXYGEN' },
+  OXYGEN_MG_PER_L_FRESH: { label: 'mg/L, meter without salinity', digits: 1, quantity: 'OXYGEN' },
+  OXYGEN_PERCENT: { label: '% saturation', digits: 0, quantity: 'OXYGEN' },
+  CO2_PPM: { label: 'ppm', digits: 0, quantity: 'CO2' },
+  CO2_PPM_UNCOMPENSATED: { label: 'ppm, meter ignores altitude', digits: 0, quantity: 'CO2' },
 };
 
 export const METHOD: Record<Method, string> = {

@@ -97,6 +97,14 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           The lamp’s clock follows summer time
         </label>
         <Field
+          label="Lamps come up and go down over"
+          inputMode="numeric"
+          unit="min"
+          {...register('rampMinutes')}
+          error={errors.rampMinutes?.message}
+          hint="Empty: they switch."
+        />
+        <Field
           label="Air the skimmer draws"
           inputMode="decimal"
           unit="L/h"

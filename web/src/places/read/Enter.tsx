@@ -5,7 +5,7 @@ import { useDeleteReadings, useSaveReadings } from '../../api/hooks';
 import type { NewReadings } from '../../api/types';
 import { readNumber } from '../../lib/number';
 import { clockTime, localInput } from '../../lib/time';
-import { Button } from '../../parts/Button';
+import { Button, buttonLook } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
@@ -124,7 +124,16 @@ export function Enter() {
         noValidate
       >
         <div className="flex flex-wrap items-end justify-between gap-4 pb-2">
-          <h1 className="text-xl font-bold">Enter what you measured</h1>
+          <div>
+            <h1 className="text-xl font-bold">Enter what you measured</h1>
+            <Link
+              to="/tank/$tankId/bring"
+              params={{ tankId: tank.id }}
+              className={buttonLook('quiet')}
+            >
+              or bring in a logger’s file
+            </Link>
+          </div>
           <div className="flex items-end gap-2">
             <Field
               label={time === null ? 'taken now' : 'taken at'}

@@ -10,23 +10,7 @@ import { useNotice } from '../../parts/Notices';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { CorrectSheet } from './CorrectSheet';
-
-const NAMES: Record<Reading['quantity'], string> = {
-  PH: 'pH',
-  ALKALINITY: 'alkalinity',
-  TEMPERATURE: 'temperature',
-  SALINITY: 'salinity',
-  CALCIUM: 'calcium',
-  OXYGEN: 'oxygen',
-  CO2: 'CO2',
-};
-
-const PLACE: Record<Reading['place'], string> = {
-  TANK: '',
-  ROOM: ', room',
-  INTAKE: ', intake',
-  OUTDOORS: ', outdoors',
-};
+import { NAMES, PLACE } from './names';
 
 /** What is in the log, newest first, to correct or to take out. */
 export function ReadingList() {

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** axe finds nothing, by day and night, wide and narrow; nothing is wider than its window. */
 class AccessibilityIT extends BrowserTest {
     private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
+    private static final Path LOGGER = Path.of("../core/src/test/resources/loggers/old-desktop.csv");
 
     @ParameterizedTest(name = "{0}, {1}, {2}")
     @CsvSource({
@@ -23,6 +24,10 @@ class AccessibilityIT extends BrowserTest {
         "staircase, phone, night",
         "today, desktop, day",
         "today, phone, night",
+        "history, desktop, day",
+        "history, phone, night",
+        "bring, desktop, day",
+        "questions, phone, night",
         "enter, desktop, night",
         "enter, phone, day",
         "sums, desktop, day",
@@ -51,6 +56,10 @@ class AccessibilityIT extends BrowserTest {
                     button(page, "Check the probe").click();
                 } else if (screen.equals("working sheet")) {
                     button(page, "Show the working").click();
+                } else if (screen.equals("questions")) {
+                    page.navigate(page.url().replaceAll("/staircase.*", "/bring"));
+                    page.getByLabel("A logger’s file").setInputFiles(LOGGER);
+                    page.getByText("So it would stand in the log").waitFor();
                 } else {
                     page.navigate(page.url().replaceAll("/staircase.*", "/" + screen));
                 }

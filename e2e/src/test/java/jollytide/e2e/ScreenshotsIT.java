@@ -17,6 +17,13 @@ class ScreenshotsIT extends BrowserTest {
         button(today, "← day before").click();
         take("today", today);
         take("today-phone", demo(visitor(PHONE), "Lantern Reef", "Today"));
+        take("history", demo(visitor(DESKTOP), "Lantern Reef", "History"));
+        Page bring = demo(visitor(DESKTOP), "Heron", "Enter");
+        bring.navigate(bring.url().replaceAll("/enter.*", "/bring"));
+        bring.getByLabel("A logger’s file")
+                .setInputFiles(Path.of("../core/src/test/resources/loggers/old-desktop.csv"));
+        bring.getByText("So it would stand in the log").waitFor();
+        take("bring", bring);
         take("staircase", demo(visitor(DESKTOP), "Lantern Reef", "Staircase"));
         take("staircase-phone", demo(visitor(PHONE), "Lantern Reef", "Staircase"));
         take("enter", demo(visitor(DESKTOP), "Lantern Reef", "Enter"));

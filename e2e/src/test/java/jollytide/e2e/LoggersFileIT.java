@@ -1,0 +1,118 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Loggers' files through the browser, and the months that come of them. */
+class LoggersFileIT extends BrowserTest {
+    private static final Path LOGGERS = Path.of("../core/src/test/resources/loggers");
+    private Page page;
+
+    @BeforeEach
+    void tank() {
+        page = visitor(DESKTOP);
+        newKeeperWithTank(page);
+        link("or bring in a logger’s file").click();
+    }
+
+    private Locator link(String name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private void say(String answer) {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(answer))
+                .click();
+    }
+
+    private void give(String name) {
+        page.getByLabel("A logger’s file").setInputFiles(LOGGERS.resolve(name));
+    }
+
+    private void give(String name, String text) {
+        page.getByLabel("A logger’s file")
+                .setInputFiles(new FilePayload(name, "text/csv", text.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    @Test
+    void threeLoggersFilesGoInWithoutAnEdit() {
+        give("sump-logger.csv");
+        assertThat(page.getByText("Nothing is open.")).isVisible();
+        button(page, "Take it into the log").click();
+        assertThat(page.getByText("144 new readings")).isVisible();
+        link("another file").click();
+
+        give("old-desktop.csv");
+        assertThat(page.getByText("2 questions are open.")).isVisible();
+        assertThat(button(page, "Take it into the log")).isDisabled();
+        say("the wall’s, summer time and all (Europe/Amsterdam)");
+        say("NBS scale");
+        assertThat(page.getByText("Sun 25 Oct, 00:00").first()).isVisible();
+        button(page, "Take it into the log").click();
+        // Where both loggers stood in the same minutes, the log keeps what it had.
+        assertThat(page.getByText("times with another value in the log")).isVisible();
+        button(page, "Put the file’s values in their place").click();
+        assertThat(page.getByText("The file’s values were put in their place.")).isVisible();
+        link("another file").click();
+
+        give("one-a-line.txt");
+        assertThat(page.getByText("Which clock did the logger keep?")).isVisible();
+        say("the wall’s, summer time and all (Europe/Amsterdam)");
+        say("NBS scale");
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("CO2 living area ppm"))
+                .getByLabel("What is it?", new Locator.GetByLabelOptions().setExact(false))
+                .selectOption("room");
+        if (page.getByText("How are its dates written?").isVisible()) {
+            say("the month comes first");
+        }
+        button(page, "Take it into the log").click();
+        assertThat(page.getByText("85 new readings")).isVisible();
+        link("See its last day").click();
+        assertThat(page.getByText("11 November 2026")).isVisible();
+    }
+
+    @Test
+    void badLinesAreToldAndAnImportIsTakenOutAgain() {
+        give("broken.csv", "time,pH (NBS)\n2026-11-01T00:00:00Z,8.1\n2026-11-01T00:05:00Z,=1+1\nnonsense\n");
+        button(page, "Take it into the log").click();
+        assertThat(page.getByText("2 lines could not be taken")).isVisible();
+        assertThat(page.getByText("“=1+1” is not a number")).isVisible();
+        button(page, "take all of it out again").click();
+        assertThat(page.getByText("broken.csv is out of the log again.")).isVisible();
+        give("picture.csv", "\u0000\u0001\u0002");
+        assertThat(page.getByText("This is not a text file.")).isVisible();
+    }
+
+    @Test
+    void monthsAreMovedZoomedAndTakenAlong() throws Exception {
+        page = demo(visitor(DESKTOP), "Lantern Reef", "History");
+        Locator drawing =
+                page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^The log from")));
+        assertThat(drawing).isVisible();
+        assertThat(page.getByText("windows stay shut").first()).isVisible();
+        button(page, "last week").click();
+        assertThat(page).hasURL(Pattern.compile(".*from=.*to=.*"));
+        String week = page.getByRole(AriaRole.HEADING).first().innerText();
+        page.keyboard().press("ArrowLeft");
+        assertThat(page.getByRole(AriaRole.HEADING).first()).not().hasText(week);
+        page.keyboard().press("-");
+        Download picture = page.waitForDownload(() -> button(page, "PNG").click());
+        byte[] png = Files.readAllBytes(picture.path());
+        Assertions.assertThat(png).startsWith(0x89, 'P', 'N', 'G').hasSizeGreaterThan(20_000);
+        Download table = page.waitForDownload(() -> link("CSV").click());
+        Assertions.assertThat(Files.readString(table.path()))
+                .startsWith("time,series,value")
+                .contains("TANK/PH/PROBE");
+    }
+}

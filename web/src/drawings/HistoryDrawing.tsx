@@ -1,0 +1,389 @@
+import { scaleLinear, scaleUtc } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import type { Ref } from 'react';
+import type { History, Units } from '../api/types';
+import { MarkShape, markOf } from '../parts/Mark';
+import { HatchPattern } from './Hatch';
+import { LABEL_ROWS, LEFT, layOut, placeLabels, RIGHT, type Panel } from './historyLayout';
+
+const FONT = { fontFamily: "'Atkinson Hyperlegible Next', sans-serif", fontSize: 14 } as const;
+/** Up to so many days the curve tells more than the days' bars. */
+const CURVE_DAYS = 25;
+
+export interface Pointed {
+  at: number;
+  /** What stands there, a line a panel. */
+  words: string[];
+}
+
+/**
+ * Months on one axis: pH with the days' troughs and peaks, CO2, temperature, oxygen, tests, flags, and lanes for light
+ * and people. Everything it needs for standing alone as a picture is in its attributes.
+ */
+export function HistoryDrawing({
+  history,
+  from,
+  to,
+  width,
+  zone,
+  band,
+  units,
+  pointed,
+  ref,
+}: {
+  history: History;
+  from: number;
+  to: number;
+  width: number;
+  zone: string;
+  band: { troughAtLeast: number; peakAtMost: number };
+  units: Units;
+  pointed: Pointed | null;
+  ref?: Ref<SVGSVGElement>;
+}) {
+  const layout = layOut(history, from, to, units);
+  const x = scaleLinear()
+    .domain([from, to])
+    .range([LEFT, width - RIGHT]);
+  const flags = history.events
+    .map((e) => ({ id: e.id, x: x(Date.parse(e.at)), words: e.title }))
+    .filter((f) => f.x >= LEFT && f.x <= width - RIGHT);
+  const rows = placeLabels(flags, width);
+  const days = (to - from) / 86_400_000;
+  return (
+    <svg
+      ref={ref}
+      width={width}
+      height={layout.height}
+      viewBox={`0 0 ${width} ${layout.height}`}
+      role="img"
+      aria-label={inWords(history, zone)}
+      className="block touch-none select-none"
+      {...FONT}
+    >
+      <defs>
+        <clipPath id="history-inside">
+          <rect x={LEFT} y={0} width={width - LEFT - RIGHT} height={layout.height} />
+        </clipPath>
+        <HatchPattern id="history-people" colour="var(--co2)" />
+      </defs>
+      <rect x={0} y={0} width={width} height={layout.height} fill="var(--paper)" />
+      {layout.panels.map((panel) => (
+        <PanelDrawing
+          key={panel.key}
+          panel={panel}
+          history={history}
+          x={x}
+          width={width}
+          band={band}
+          curve={days <= CURVE_DAYS}
+        />
+      ))}
+      <g clipPath="url(#history-inside)">
+        {layout.lanes.light !== null && (
+          <rect x={LEFT} y={layout.lanes.light} width={width} height={14} fill="var(--dark)" />
+        )}
+        {history.lit.map((s) => (
+          <rect
+            key={s.from}
+            x={x(Date.parse(s.from))}
+            y={layout.lanes.light ?? 0}
+            width={x(Date.parse(s.to)) - x(Date.parse(s.from))}
+            height={14}
+            fill="var(--lit)"
+          />
+        ))}
+        {history.occupied.map((s) => (
+          <rect
+            key={s.from}
+            x={x(Date.parse(s.from))}
+            y={layout.lanes.people ?? 0}
+            width={x(Date.parse(s.to)) - x(Date.parse(s.from))}
+            height={14}
+            fill="url(#history-people)"
+          />
+        ))}
+      </g>
+      {layout.lanes.light !== null && <LaneName y={layout.lanes.light} words="light" />}
+      {layout.lanes.people !== null && <LaneName y={layout.lanes.people} words="people" />}
+      <Axis from={from} to={to} y={layout.axis} width={width} zone={zone} />
+      {flags.map((flag, i) => {
+        const row = rows[i] ?? null;
+        const y = 20 + (row ?? LABEL_ROWS) * 18;
+        return (
+          <g key={flag.id} fill="none" stroke="var(--ink)">
+            <line
+              x1={flag.x}
+              x2={flag.x}
+              y1={y - 12}
+              y2={layout.axis}
+              strokeWidth={1}
+              strokeOpacity={0.45}
+              strokeDasharray="2 3"
+            />
+            <path d={`M${flag.x} ${y - 13} l9 4 l-9 4 Z`} fill="var(--ink)" stroke="none" />
+            {row !== null && (
+              <text x={flag.x + 13} y={y - 4} fill="var(--ink)" stroke="none">
+                {flag.words}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      {pointed && x(pointed.at) >= LEFT && (
+        <line
+          x1={x(pointed.at)}
+          x2={x(pointed.at)}
+          y1={0}
+          y2={layout.axis}
+          stroke="var(--accent)"
+          strokeWidth={1.5}
+        />
+      )}
+    </svg>
+  );
+}
+
+function LaneName({ y, words }: { y: number; words: string }) {
+  return (
+    <text x={LEFT - 8} y={y + 12} textAnchor="end" fill="var(--soft)" fontSize={12}>
+      {words}
+    </text>
+  );
+}
+
+function PanelDrawing({
+  panel,
+  history,
+  x,
+  width,
+  band,
+  curve,
+}: {
+  panel: Panel;
+  history: History;
+  x: (ms: number) => number;
+  width: number;
+  band: { troughAtLeast: number; peakAtMost: number };
+  curve: boolean;
+}) {
+  const y = scaleLinear()
+    .domain(panel.domain)
+    .range([panel.top + panel.height, panel.top]);
+  const ph = panel.key === 'ph';
+  const ticks = y.ticks(panel.height > 100 ? 5 : 2);
+  const digits = ticks.some((t) => Math.abs(t - Math.round(t)) > 1e-9)
+    ? Math.max(1, panel.digits)
+    : panel.digits;
+  return (
+    <g>
+      {ticks.map((t) => (
+        <g key={t}>
+          <line x1={LEFT} x2={width - RIGHT} y1={y(t)} y2={y(t)} stroke="var(--hairline)" />
+          <text x={LEFT - 8} y={y(t) + 5} textAnchor="end" fill="var(--soft)">
+            {t.toFixed(digits)}
+          </text>
+        </g>
+      ))}
+      <g clipPath="url(#history-inside)">
+        {ph &&
+          [band.troughAtLeast, band.peakAtMost].map((v) => (
+            <line
+              key={v}
+              x1={LEFT}
+              x2={width - RIGHT}
+              y1={y(v)}
+              y2={y(v)}
+              stroke="var(--ink)"
+              strokeDasharray="1 4"
+              visibility={v > panel.domain[0] && v < panel.domain[1] ? 'visible' : 'hidden'}
+            />
+          ))}
+        {ph && !curve && <DayBars history={history} x={x} y={y} />}
+        {(curve || !ph) &&
+          panel.tracks.map((track, i) => (
+            <g key={track.place} color={panel.ink} opacity={i === 0 ? 1 : 0.55}>
+              {track.stretches.map((s) => (
+                <StretchDrawing key={s.at[0]} stretch={s} x={x} y={y} />
+              ))}
+              {track.marks.map((m) => (
+                <MarkShape
+                  key={m.at + m.method}
+                  kind={markOf(m.method)}
+                  x={x(Date.parse(m.at))}
+                  y={y(m.value)}
+                  r={4}
+                />
+              ))}
+            </g>
+          ))}
+      </g>
+      <text x={LEFT + 6} y={panel.top + 14} fill={panel.ink} fontWeight={600} {...HALO}>
+        {panel.label}
+      </text>
+    </g>
+  );
+}
+
+const HALO = {
+  paintOrder: 'stroke',
+  stroke: 'var(--paper)',
+  strokeWidth: 4,
+} as const;
+
+/** A line where lowest and highest meet, a band where a point stands for many readings. */
+function StretchDrawing({
+  stretch,
+  x,
+  y,
+}: {
+  stretch: History['tracks'][number]['stretches'][number];
+  x: (ms: number) => number;
+  y: (value: number) => number;
+}) {
+  const points = stretch.at.map((second, i) => ({
+    x: x(second * 1000),
+    low: y(stretch.low[i] ?? 0),
+    high: y(stretch.high[i] ?? 0),
+  }));
+  const spread = area<(typeof points)[number]>()
+    .x((p) => p.x)
+    .y0((p) => p.low)
+    .y1((p) => p.high);
+  const middle = line<(typeof points)[number]>()
+    .x((p) => p.x)
+    .y((p) => (p.low + p.high) / 2);
+  return (
+    <>
+      <path
+        d={spread(points) ?? ''}
+        fill="currentColor"
+        fillOpacity={0.3}
+        stroke="currentColor"
+        strokeWidth={0.5}
+      />
+      <path d={middle(points) ?? ''} fill="none" stroke="currentColor" strokeWidth={1.6} />
+    </>
+  );
+}
+
+/** Each day from its trough to its peak; thin where the day was not logged closely enough. */
+function DayBars({
+  history,
+  x,
+  y,
+}: {
+  history: History;
+  x: (ms: number) => number;
+  y: (value: number) => number;
+}) {
+  const wide = Math.max(1.2, Math.min(9, (x(86_400_000) - x(0)) * 0.55));
+  return (
+    <>
+      {history.days.map((d) => {
+        const at = x(Date.parse(`${d.day}T12:00:00Z`));
+        return (
+          <line
+            key={d.day}
+            x1={at}
+            x2={at}
+            y1={y(d.trough)}
+            y2={y(d.peak)}
+            stroke="var(--ink)"
+            strokeWidth={d.whole ? wide : 1}
+            strokeOpacity={d.whole ? 0.75 : 0.4}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+function Axis({
+  from,
+  to,
+  y,
+  width,
+  zone,
+}: {
+  from: number;
+  to: number;
+  y: number;
+  width: number;
+  zone: string;
+}) {
+  // Ticks stand at the home's round hours and midnights: the scale is shifted by the zone's offset.
+  const shift = offset(zone, (from + to) / 2);
+  const scale = scaleUtc()
+    .domain([new Date(from + shift), new Date(to + shift)])
+    .range([LEFT, width - RIGHT]);
+  const format = scale.tickFormat();
+  return (
+    <g fill="var(--soft)">
+      {scale.ticks(Math.max(2, Math.floor(width / 130))).map((t) => (
+        <g key={t.getTime()}>
+          <line x1={scale(t)} x2={scale(t)} y1={y - 4} y2={y + 2} stroke="var(--soft)" />
+          <text
+            x={scale(t)}
+            y={y + 18}
+            textAnchor={scale(t) < LEFT + 20 ? 'start' : scale(t) > width - 50 ? 'end' : 'middle'}
+          >
+            {tickWords(t, format(t))}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+const TIME = new Intl.DateTimeFormat('en-GB', {
+  hour: '2-digit',
+  minute: '2-digit',
+  timeZone: 'UTC',
+});
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' });
+
+function tickWords(t: Date, finest: string): string {
+  if (t.getUTCHours() + t.getUTCMinutes() > 0) return TIME.format(t);
+  if (/^\d{4}$/.test(finest)) return finest;
+  return t.getUTCDate() === 1 ? MONTH.format(t) : DAY.format(t);
+}
+
+function offset(zone: string, ms: number): number {
+  const parts = Object.fromEntries(
+    new Intl.DateTimeFormat('en-US', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+    })
+      .formatToParts(new Date(ms))
+      .map((p) => [p.type, Number(p.value)]),
+  );
+  const local = Date.UTC(
+    parts.year ?? 0,
+    (parts.month ?? 1) - 1,
+    parts.day,
+    parts.hour,
+    parts.minute,
+  );
+  return Math.round((local - ms) / 60_000) * 60_000;
+}
+
+function inWords(history: History, zone: string): string {
+  const day = (t: string) =>
+    new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(t));
+  const whole = history.days.filter((d) => d.whole);
+  const lowest = whole.reduce<(typeof whole)[number] | null>(
+    (best, d) => (best === null || d.trough < best.trough ? d : best),
+    null,
+  );
+  return (
+    `The log from ${day(history.from)} to ${day(history.to)}` +
+    (lowest ? `; lowest trough ${lowest.trough.toFixed(2)} on ${day(lowest.troughAt)}.` : '.')
+  );
+}

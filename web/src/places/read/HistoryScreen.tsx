@@ -1,0 +1,289 @@
+import { getRouteApi, Link } from '@tanstack/react-router';
+import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useHistory } from '../../api/hooks';
+import type { History } from '../../api/types';
+import { HistoryDrawing, type Pointed } from '../../drawings/HistoryDrawing';
+import { LEFT, RIGHT } from '../../drawings/historyLayout';
+import { typing } from '../../frame/Commands';
+import { dayAndTime, localInput } from '../../lib/time';
+import { download, toPng } from '../../lib/png';
+import { Button, buttonLook } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
+import { useWidth } from '../../parts/useWidth';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { EVENT_NAMES } from '../../frame/eventKinds';
+import { inUnits, standingAt } from './standingAt';
+
+const route = getRouteApi('/signed-in/tank/$tankId/history');
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** What is fetched beyond each edge, in widths of the window, so that panning shows the log at once. */
+const MARGIN = 0.5;
+
+interface Window {
+  from: number;
+  to: number;
+}
+
+/** Read → History: months on one axis. */
+export function HistoryScreen() {
+  const { tank } = useAtTank();
+  const search = route.useSearch();
+  const [ref, width] = useWidth();
+  const overview = useHistory(tank.id, { width: 400 });
+  const all = overview.data;
+  if (!all) return <Waiting error={overview.error} retry={() => void overview.refetch()} />;
+  if (!all.earliest || !all.latest) {
+    return (
+      <div className="grid justify-items-start gap-2">
+        <h1 className="text-xl font-bold">History</h1>
+        <p className="text-lg">Nothing is in the log yet. Months come in with a logger’s file.</p>
+        <Link to="/tank/$tankId/bring" params={{ tankId: tank.id }} className={buttonLook('main')}>
+          Bring in a file
+        </Link>
+      </div>
+    );
+  }
+  const whole = { from: Date.parse(all.earliest), to: Date.parse(all.latest) };
+  return (
+    <div ref={ref}>
+      {width > 0 && (
+        <Months
+          whole={whole}
+          start={{
+            from: search.from ? Date.parse(search.from) : whole.from,
+            to: search.to ? Date.parse(search.to) : whole.to,
+          }}
+          width={width}
+        />
+      )}
+    </div>
+  );
+}
+
+function Months({ whole, start, width }: { whole: Window; start: Window; width: number }) {
+  const { tank, units } = useAtTank();
+  const navigate = route.useNavigate();
+  const tell = useNotice();
+  const [shown, setShown] = useState<Window>(() => within(start, whole));
+  const [settled, setSettled] = useState(shown);
+  const [pointed, setPointed] = useState<Pointed | null>(null);
+  const svg = useRef<SVGSVGElement>(null);
+  const span = settled.to - settled.from;
+  const query = useHistory(tank.id, {
+    from: new Date(settled.from - MARGIN * span).toISOString(),
+    to: new Date(settled.to + MARGIN * span).toISOString(),
+    width: Math.min(4000, Math.round(width * (1 + 2 * MARGIN))),
+  });
+
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      if (shown.from === settled.from && shown.to === settled.to) return;
+      setSettled(shown);
+      void navigate({
+        search: { from: new Date(shown.from).toISOString(), to: new Date(shown.to).toISOString() },
+        replace: true,
+      });
+    }, 250);
+    return () => clearTimeout(timer);
+  }, [shown, settled, navigate]);
+
+  const move = useCallback(
+    (share: number) =>
+      setShown((w) => {
+        const by = share * (w.to - w.from);
+        return within({ from: w.from + by, to: w.to + by }, whole);
+      }),
+    [whole],
+  );
+  const zoom = useCallback(
+    (factor: number, around = 0.5) =>
+      setShown((w) => {
+        const size = Math.max(2 * HOUR, (w.to - w.from) * factor);
+        const fixed = w.from + around * (w.to - w.from);
+        return within({ from: fixed - around * size, to: fixed + (1 - around) * size }, whole);
+      }),
+    [whole],
+  );
+  const last = (days: number) =>
+    setShown(within({ from: whole.to - days * DAY, to: whole.to }, whole));
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (typing(e.target) || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === 'ArrowLeft') move(-0.25);
+      else if (e.key === 'ArrowRight') move(0.25);
+      else if (e.key === '+' || e.key === 'ArrowUp') zoom(0.6);
+      else if (e.key === '-' || e.key === 'ArrowDown') zoom(1 / 0.6);
+      else return;
+      e.preventDefault();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [move, zoom]);
+
+  useWheel(
+    svg,
+    (pixels, share) => zoom(Math.exp(pixels * 0.0016), share),
+    query.data !== undefined,
+  );
+
+  if (!query.data) return <Waiting error={query.error} retry={() => void query.refetch()} />;
+  const history = inUnits(query.data, units);
+  const inner = width - LEFT - RIGHT;
+  const grab = (e: PointerEvent<HTMLDivElement>) => {
+    e.currentTarget.setPointerCapture(e.pointerId);
+    setPointed(null);
+  };
+  const drag = (e: PointerEvent<HTMLDivElement>) => {
+    if (e.buttons === 1) {
+      move(-e.movementX / inner);
+      return;
+    }
+    const box = e.currentTarget.getBoundingClientRect();
+    const at = shown.from + ((e.clientX - box.left - LEFT) / inner) * (shown.to - shown.from);
+    setPointed(at < shown.from || at > shown.to ? null : { at, words: standingAt(history, at) });
+  };
+  const picture = () => {
+    if (!svg.current) return;
+    toPng(svg.current)
+      .then((png) => download(png, `${tank.description.name} history.png`))
+      .catch(() => tell('The picture could not be made.'));
+  };
+
+  return (
+    <>
+      <div className="flex flex-wrap items-center justify-between gap-x-6 pb-1">
+        <h1 className="text-xl font-bold">
+          {day(shown.from, tank.zone)} – {day(shown.to, tank.zone)}
+        </h1>
+        <div className="flex flex-wrap items-center gap-1">
+          <Button look="quiet" onClick={() => last(7)}>
+            last week
+          </Button>
+          <Button look="quiet" onClick={() => last(30)}>
+            last 30 days
+          </Button>
+          <Button look="quiet" onClick={() => setShown(whole)}>
+            all
+          </Button>
+          <Button look="quiet" aria-label="Earlier" onClick={() => move(-0.25)}>
+            ←
+          </Button>
+          <Button look="quiet" aria-label="Later" onClick={() => move(0.25)}>
+            →
+          </Button>
+          <Button look="quiet" aria-label="Closer" onClick={() => zoom(0.6)}>
+            closer
+          </Button>
+          <Button look="quiet" aria-label="Wider" onClick={() => zoom(1 / 0.6)}>
+            wider
+          </Button>
+          <Button look="quiet" onClick={picture}>
+            PNG
+          </Button>
+          <a
+            className={buttonLook('quiet')}
+            download
+            href={`/api/v1/tanks/${tank.id}/log.csv?from=${new Date(shown.from).toISOString()}&to=${new Date(shown.to).toISOString()}`}
+          >
+            CSV
+          </a>
+        </div>
+      </div>
+      <div
+        onPointerDown={grab}
+        onPointerMove={drag}
+        onPointerLeave={() => setPointed(null)}
+        className="cursor-grab active:cursor-grabbing"
+      >
+        <HistoryDrawing
+          ref={svg}
+          history={history}
+          from={shown.from}
+          to={shown.to}
+          width={width}
+          zone={tank.zone}
+          band={tank.description.band}
+          units={units}
+          pointed={pointed}
+        />
+      </div>
+      <p className="min-h-7 text-soft" aria-hidden>
+        {pointed
+          ? `${dayAndTime(new Date(pointed.at).toISOString(), tank.zone)} · ${pointed.words.join(' · ')}`
+          : 'Drag to move, turn the wheel to zoom; arrow keys do the same.'}
+      </p>
+      <Flags history={history} shown={shown} />
+    </>
+  );
+}
+
+function Flags({ history, shown }: { history: History; shown: Window }) {
+  const { tank } = useAtTank();
+  const events = history.events.filter(
+    (e) => Date.parse(e.at) >= shown.from && Date.parse(e.at) <= shown.to,
+  );
+  if (events.length === 0) return null;
+  return (
+    <section aria-labelledby="flags" className="border-t pt-3">
+      <h2 id="flags" className="pb-1 text-xl font-bold">
+        What changed
+      </h2>
+      <ul className="grid gap-x-10 lg:grid-cols-2">
+        {events.map((e) => (
+          <li key={e.id} className="border-b py-1.5">
+            <Link
+              to="/tank/$tankId/today"
+              params={{ tankId: tank.id }}
+              search={{ day: localInput(new Date(e.at), tank.zone).slice(0, 10) }}
+              className="font-semibold underline decoration-hairline underline-offset-4"
+            >
+              {e.title}
+            </Link>{' '}
+            <span className="text-soft">
+              {EVENT_NAMES[e.kind]}, {dayAndTime(e.at, tank.zone)}
+            </span>
+            {e.note && <span className="block">{e.note}</span>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** React listens to the wheel passively; zooming must keep the page from scrolling. */
+function useWheel(
+  svg: React.RefObject<SVGSVGElement | null>,
+  turned: (pixels: number, share: number) => void,
+  ready: boolean,
+) {
+  const handler = useRef(turned);
+  useEffect(() => {
+    handler.current = turned;
+  });
+  useEffect(() => {
+    const drawing = svg.current;
+    if (!drawing || !ready) return;
+    const onWheel = (e: WheelEvent) => {
+      e.preventDefault();
+      const box = drawing.getBoundingClientRect();
+      const share = (e.clientX - box.left - LEFT) / (box.width - LEFT - RIGHT);
+      handler.current(e.deltaY, Math.min(1, Math.max(0, share)));
+    };
+    drawing.addEventListener('wheel', onWheel, { passive: false });
+    return () => drawing.removeEventListener('wheel', onWheel);
+  }, [svg, ready]);
+}
+
+/** A window no larger than the log and not beyond its ends. */
+function within(wanted: Window, whole: Window): Window {
+  const size = Math.min(Math.max(wanted.to - wanted.from, 2 * HOUR), whole.to - whole.from);
+  const from = Math.min(Math.max(wanted.from, whole.from), whole.to - size);
+  return { from, to: from + size };
+}
+
+function day(ms: number, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(ms);
+}

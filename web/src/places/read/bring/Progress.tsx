@@ -1,0 +1,34 @@
+import { useStopImport } from '../../../api/hooks';
+import type { Import } from '../../../api/types';
+import { Button } from '../../../parts/Button';
+import { useAtTank } from '../../../TankContext';
+
+/** A file on its way in. */
+export function Progress({ file }: { file: Import }) {
+  const { tank } = useAtTank();
+  const stop = useStopImport(tank.id, file.id);
+  return (
+    <section aria-labelledby="running" className="grid max-w-3xl gap-3">
+      <h1 id="running" className="text-xl font-bold">
+        {file.name} is being read
+      </h1>
+      <progress
+        aria-label="How far"
+        className="h-3 w-full accent-accent"
+        value={file.bytesRead}
+        max={file.bytes}
+      />
+      <p className="text-lg">
+        {file.linesRead.toLocaleString('en')} lines, {file.saved.toLocaleString('en')} new readings
+        so far. You may leave this page; it goes on.
+      </p>
+      <Button
+        className="justify-self-start"
+        onClick={() => stop.mutate()}
+        disabled={stop.isPending}
+      >
+        Stop
+      </Button>
+    </section>
+  );
+}
