@@ -89,6 +89,13 @@ export const useHistory = (tankId: string, window: { from?: string; to?: string;
     enabled: window.width > 0,
   });
 
+export const useLogSpan = (tankId: string) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'span'],
+    queryFn: () =>
+      told(api.GET('/api/v1/tanks/{tankId}/history/span', { params: { path: { tankId } } })),
+  });
+
 export const useImports = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'imports'],

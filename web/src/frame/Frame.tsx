@@ -2,13 +2,13 @@ import type { ReactNode } from 'react';
 import type { Tank } from '../api/types';
 import { Commands } from './Commands';
 import { EventKey } from './EventKey';
-import { Rail } from './Rail';
+import { Rail, ScreenRow, ThumbRail } from './Rail';
 import { Strip } from './Strip';
 
 /** Rail, strip and page. */
 export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) {
   return (
-    <div className="min-h-dvh pb-20 md:pb-0 md:pl-32">
+    <div className="min-h-dvh pb-20 md:pb-0 md:pl-36">
       <a
         href="#page"
         className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-paper focus:p-3"
@@ -16,7 +16,9 @@ export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) 
         To the page
       </a>
       <Rail tankId={tank?.id} />
+      <ThumbRail tankId={tank?.id} />
       {tank && <Strip tank={tank} />}
+      {tank && <ScreenRow tankId={tank.id} />}
       <main id="page" tabIndex={-1} className="px-4 py-5 outline-none md:px-6">
         {children}
       </main>

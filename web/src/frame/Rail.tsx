@@ -1,48 +1,97 @@
-import { Link } from '@tanstack/react-router';
+import { Link, useRouterState } from '@tanstack/react-router';
 import { PLACES, ROUTE } from './places';
 
-/** The places: at the left, on phones at the bottom. */
+/** The places with their screens, at the left of wide windows. */
 export function Rail({ tankId }: { tankId: string | undefined }) {
+  const screenLook =
+    'flex min-h-9 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
   return (
     <nav
       aria-label="Places"
-      className="fixed inset-x-0 bottom-0 z-10 flex border-t bg-paper md:inset-y-0 md:right-auto md:w-32 md:flex-col md:border-t-0 md:border-r md:pt-4"
+      className="fixed inset-y-0 left-0 z-10 hidden w-36 flex-col border-r bg-paper pt-4 md:flex"
     >
-      <p className="hidden pb-6 pl-5 text-lg leading-5 font-bold md:block">
+      <p className="pb-4 pl-5 text-lg leading-5 font-bold">
         Jolly
         <br />
         Tide
       </p>
       {tankId &&
         PLACES.map((place, i) => (
-          <div
-            key={place.name}
-            className="flex flex-1 flex-col items-center justify-center md:flex-none md:items-stretch md:pb-2"
-          >
-            <p className="hidden items-baseline gap-2.5 pt-2 pl-5 text-lg font-semibold md:flex">
+          <div key={place.name} className="pb-1.5">
+            <p className="flex items-baseline gap-2.5 pt-1.5 pl-5 text-lg font-semibold">
               <span className="text-sm font-normal text-soft">{i + 1}</span>
               {place.name}
             </p>
-            <div className="flex w-full md:block">
-              {place.screens.map((screen) => (
-                <Link
-                  key={screen.path}
-                  to={ROUTE[screen.path]}
-                  params={{ tankId }}
-                  className="flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent px-1 text-soft hover:text-ink md:min-h-9 md:justify-start md:border-t-0 md:border-l-4 md:pl-9 [&.active]:border-accent [&.active]:text-ink"
-                >
-                  {screen.name}
-                </Link>
-              ))}
-            </div>
+            {place.screens.map((screen) => (
+              <Link
+                key={screen.path}
+                to={ROUTE[screen.path]}
+                params={{ tankId }}
+                className={screenLook}
+              >
+                {screen.name}
+              </Link>
+            ))}
           </div>
         ))}
-      <Link
-        to="/settings"
-        className="flex min-h-14 flex-1 flex-col items-center justify-center border-t-4 border-transparent px-2 text-soft hover:text-ink md:mt-auto md:mb-3 md:flex-none md:items-start md:border-t-0 md:border-l-4 md:pl-4 [&.active]:border-accent [&.active]:text-ink"
-      >
-        <span className="md:pl-5">Settings</span>
+      <Link to="/settings" className={`${screenLook} mt-auto mb-3`}>
+        Settings
       </Link>
+    </nav>
+  );
+}
+
+const usePlace = () => {
+  const path = useRouterState({ select: (s) => s.location.pathname });
+  return PLACES.find((place) => place.screens.some((s) => path.endsWith(`/${s.path}`)));
+};
+
+/** On phones the places stand under the thumb. */
+export function ThumbRail({ tankId }: { tankId: string | undefined }) {
+  const here = usePlace();
+  const look =
+    'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-soft aria-[current]:border-accent aria-[current]:text-ink';
+  return (
+    <nav
+      aria-label="Places"
+      className="fixed inset-x-0 bottom-0 z-10 flex border-t bg-paper md:hidden"
+    >
+      {tankId &&
+        PLACES.map((place) => (
+          <Link
+            key={place.name}
+            to={ROUTE[place.screens[0].path]}
+            params={{ tankId }}
+            activeProps={{}}
+            aria-current={place === here ? 'page' : undefined}
+            className={look}
+          >
+            {place.name}
+          </Link>
+        ))}
+      <Link to="/settings" className={look} activeProps={{ 'aria-current': 'page' }}>
+        Settings
+      </Link>
+    </nav>
+  );
+}
+
+/** On phones the screens of the present place, above the page. */
+export function ScreenRow({ tankId }: { tankId: string }) {
+  const here = usePlace();
+  if (!here || here.screens.length < 2) return null;
+  return (
+    <nav aria-label={here.name} className="flex gap-1 overflow-x-auto border-b px-2 md:hidden">
+      {here.screens.map((screen) => (
+        <Link
+          key={screen.path}
+          to={ROUTE[screen.path]}
+          params={{ tankId }}
+          className="flex min-h-11 items-center border-b-4 border-transparent px-3 text-soft [&.active]:border-accent [&.active]:text-ink"
+        >
+          {screen.name}
+        </Link>
+      ))}
     </nav>
   );
 }

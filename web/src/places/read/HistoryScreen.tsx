@@ -1,6 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
-import { useHistory } from '../../api/hooks';
+import { useHistory, useLogSpan } from '../../api/hooks';
 import type { History } from '../../api/types';
 import { HistoryDrawing, type Pointed } from '../../drawings/HistoryDrawing';
 import { LEFT, RIGHT } from '../../drawings/historyLayout';
@@ -31,10 +31,9 @@ export function HistoryScreen() {
   const { tank } = useAtTank();
   const search = route.useSearch();
   const [ref, width] = useWidth();
-  const overview = useHistory(tank.id, { width: 400 });
-  const all = overview.data;
-  if (!all) return <Waiting error={overview.error} retry={() => void overview.refetch()} />;
-  if (!all.earliest || !all.latest) {
+  const span = useLogSpan(tank.id);
+  if (!span.data) return <Waiting error={span.error} retry={() => void span.refetch()} />;
+  if (!span.data.from || !span.data.to) {
     return (
       <div className="grid justify-items-start gap-2">
         <h1 className="text-xl font-bold">History</h1>
@@ -45,7 +44,7 @@ export function HistoryScreen() {
       </div>
     );
   }
-  const whole = { from: Date.parse(all.earliest), to: Date.parse(all.latest) };
+  const whole = { from: Date.parse(span.data.from), to: Date.parse(span.data.to) };
   return (
     <div ref={ref}>
       {width > 0 && (

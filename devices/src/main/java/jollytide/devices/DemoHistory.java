@@ -29,6 +29,9 @@ import jollytide.devices.TankHistory.Kind;
 public final class DemoHistory {
     private static final List<Integer> CALIBRATED_DAYS_BEFORE_END = List.of(90, 58, 24);
     private static final double OUTDOORS = 420;
+    /** What the scrubber's media is given to breathe on its trial. */
+    private static final double TYPICAL_ROOM_PPM = 780;
+
     private static final Seawater WATER = new Seawater(35, 25.5);
 
     private DemoHistory() {}
@@ -55,6 +58,8 @@ public final class DemoHistory {
             boolean frontHose = before < 20 && before >= 16;
             double breath = away ? 0 : breath(local, family, dog);
             double clogged = before < 78 && before >= 71 ? Math.max(0.2, 1 - (78 - before) / 4) : 1;
+            boolean media = before < 10 && before >= 6;
+            double mediaLeave = Math.min(1, 0.05 + 0.2 * (10 - before));
             int hour = local.getHour();
             double rearAir = hour >= 3 && hour < 7 ? 780 : 430;
             double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
@@ -65,8 +70,8 @@ public final class DemoHistory {
                     windows,
                     OUTDOORS,
                     clogged * (rearHose ? 0.25 : frontHose ? 0.97 : 1),
-                    rearHose ? 1 : frontHose ? 0.95 : 0,
-                    rearHose ? rearAir : OUTDOORS,
+                    rearHose || media ? 1 : frontHose ? 0.95 : 0,
+                    media ? mediaLeave * TYPICAL_ROOM_PPM : rearHose ? rearAir : OUTDOORS,
                     25.3 + 0.4 * lit,
                     alkalinity);
         };
@@ -106,7 +111,17 @@ public final class DemoHistory {
                         Kind.REMEDY,
                         at.apply("12:50").apply(16),
                         "front hose taken down",
-                        "Until the landlord has said yes to a hole."));
+                        "Until the landlord has said yes to a hole."),
+                new Happening(
+                        Kind.REMEDY,
+                        at.apply("15:10").apply(10),
+                        "scrubber media before the skimmer",
+                        "400 g on room air, to see."),
+                new Happening(
+                        Kind.MAINTENANCE,
+                        at.apply("16:00").apply(6),
+                        "scrubber media taken off",
+                        "All of it had changed colour."));
         Household household = new Household(end, zone, light, life);
         return recorded(tank, household, seed, 8.6, happenings);
     }

@@ -71,7 +71,13 @@ class DemoHistoryTest {
     @Test
     void anEmptyHouseAndTheFrontHoseLiftIt() {
         assertThat(trough(LANTERN, 46, 42)).isGreaterThan(trough(LANTERN, 58, 52) + 0.06);
-        assertThat(trough(LANTERN, 18, 16.2)).isGreaterThan(trough(LANTERN, 12, 4) + 0.06);
+        assertThat(trough(LANTERN, 18, 16.2)).isGreaterThan(trough(LANTERN, 15, 11) + 0.06);
+    }
+
+    @Test
+    void freshMediaLiftTheNightAndSpentOnesDoNot() {
+        assertThat(trough(LANTERN, 9.4, 8.4)).isGreaterThan(trough(LANTERN, 15, 11) + 0.08);
+        assertThat(trough(LANTERN, 5, 1)).isLessThan(trough(LANTERN, 9.4, 8.4) - 0.08);
     }
 
     @Test

@@ -58,7 +58,7 @@ class AccessibilityIT extends BrowserTest {
                     button(page, "Show the working").click();
                 } else if (screen.equals("questions")) {
                     page.navigate(page.url().replaceAll("/staircase.*", "/bring"));
-                    page.getByLabel("A logger’s file").setInputFiles(LOGGER);
+                    fileInput(page).setInputFiles(LOGGER);
                     page.getByText("So it would stand in the log").waitFor();
                 } else {
                     page.navigate(page.url().replaceAll("/staircase.*", "/" + screen));

@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -104,8 +105,14 @@ abstract class BrowserTest {
                             new Page.GetByRoleOptions().setName(tank).setExact(true))
                     .click();
         }
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen))
-                .click();
+        if (page.viewportSize().width == DESKTOP[0]) {
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName(screen).setExact(true))
+                    .click();
+        } else {
+            page.navigate(page.url().replaceAll("/[a-z]+$", "/" + screen.toLowerCase(Locale.ROOT)));
+        }
         return page;
     }
 
@@ -132,6 +139,11 @@ abstract class BrowserTest {
 
     static Locator button(Page page, String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    /** Where a logger's file is chosen; the button in front of it opens the system's own dialog. */
+    static Locator fileInput(Page page) {
+        return page.locator("input[type=file]");
     }
 
     static Locator field(Page page, String label) {

@@ -57,7 +57,7 @@ class EntryIT extends BrowserTest {
         button(page, "Undo").last().click();
         assertThat(log).containsText("8.10");
         button(page, "Take out pH 8.1").click();
-        assertThat(page.getByText("pH 8.1 taken out.")).isVisible();
+        assertThat(page.getByText("pH 8.1 taken out.").first()).isVisible();
         assertThat(log).containsText("Nothing yet.");
         button(page, "Undo").last().click();
         assertThat(log).containsText("8.10");

@@ -20,8 +20,7 @@ class ScreenshotsIT extends BrowserTest {
         take("history", demo(visitor(DESKTOP), "Lantern Reef", "History"));
         Page bring = demo(visitor(DESKTOP), "Heron", "Enter");
         bring.navigate(bring.url().replaceAll("/enter.*", "/bring"));
-        bring.getByLabel("A logger’s file")
-                .setInputFiles(Path.of("../core/src/test/resources/loggers/old-desktop.csv"));
+        fileInput(bring).setInputFiles(Path.of("../core/src/test/resources/loggers/old-desktop.csv"));
         bring.getByText("So it would stand in the log").waitFor();
         take("bring", bring);
         take("staircase", demo(visitor(DESKTOP), "Lantern Reef", "Staircase"));

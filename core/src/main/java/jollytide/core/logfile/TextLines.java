@@ -1,9 +1,9 @@
 package jollytide.core.logfile;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.Reader;
 import java.util.ArrayDeque;
 import org.jspecify.annotations.Nullable;
 
@@ -17,7 +17,10 @@ final class TextLines {
 
     private static final int MAX_LENGTH = 64_000;
 
-    private final BufferedReader reader;
+    private final Reader reader;
+    private final char[] buffer = new char[1 << 16];
+    private int at;
+    private int filled;
     private final ArrayDeque<Line> ahead = new ArrayDeque<>();
     private long number;
 
@@ -30,7 +33,7 @@ final class TextLines {
 
     TextLines(InputStream in, TextForm form) throws IOException {
         in.skipNBytes(form.skipBytes());
-        this.reader = new BufferedReader(new InputStreamReader(in, form.charset()), 1 << 16);
+        this.reader = new InputStreamReader(in, form.charset());
     }
 
     /** The next line, or null at the end. */
@@ -65,31 +68,39 @@ final class TextLines {
             return ahead.removeFirst();
         }
         StringBuilder text = null;
-        int kept = 0;
-        while (true) {
-            int c = reader.read();
-            if (c < 0) {
-                if (text == null) {
-                    return null;
-                }
-                break;
-            }
+        boolean cut = false;
+        boolean ended = false;
+        while (!ended && (at < filled || fill())) {
             if (text == null) {
                 text = new StringBuilder(80);
             }
-            if (c == '\n') {
-                break;
+            int from = at;
+            while (at < filled && buffer[at] != '\n') {
+                at++;
             }
-            if (kept++ < MAX_LENGTH) {
-                text.append((char) c);
+            int room = MAX_LENGTH - text.length();
+            text.append(buffer, from, Math.min(at - from, room));
+            cut |= at - from > room;
+            if (at < filled) {
+                at++;
+                ended = true;
             }
+        }
+        if (text == null) {
+            return null;
         }
         int end = text.length();
         if (end > 0 && text.charAt(end - 1) == '\r') {
             text.setLength(end - 1);
         }
         number++;
-        return new Line(number, text.toString(), kept > MAX_LENGTH ? "longer than any logger's line" : null);
+        return new Line(number, text.toString(), cut ? "longer than any logger's line" : null);
+    }
+
+    private boolean fill() throws IOException {
+        filled = Math.max(0, reader.read(buffer));
+        at = 0;
+        return filled > 0;
     }
 
     private static boolean balanced(String text) {

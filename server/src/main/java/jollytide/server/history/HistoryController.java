@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.UUID;
 import jollytide.server.account.SignedIn;
 import jollytide.server.history.HistoryService.HistoryView;
+import jollytide.server.history.HistoryService.LogSpan;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,6 +19,12 @@ class HistoryController {
 
     HistoryController(HistoryService history) {
         this.history = history;
+    }
+
+    /** How far the log reaches. */
+    @GetMapping("/api/v1/tanks/{tankId}/history/span")
+    LogSpan span(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return history.span(who.keeperId(), tankId);
     }
 
     /**

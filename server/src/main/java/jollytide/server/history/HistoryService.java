@@ -25,6 +25,7 @@ import jollytide.server.event.EventService;
 import jollytide.server.event.EventView;
 import jollytide.server.reading.HalfHour;
 import jollytide.server.reading.ReadingService;
+import jollytide.server.reading.ReadingService.Count;
 import jollytide.server.reading.ReadingService.Span;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -50,17 +51,6 @@ class HistoryService {
     /** Room air this much richer than outdoors has somebody breathing into it. Common practice, no source. */
     private static final double SOMEBODY_AT_HOME_PPM = 150;
 
-    private static final List<Shown> SHOWN = List.of(
-            new Shown(Quantity.PH, Place.TANK),
-            new Shown(Quantity.CO2, Place.ROOM),
-            new Shown(Quantity.CO2, Place.OUTDOORS),
-            new Shown(Quantity.CO2, Place.INTAKE),
-            new Shown(Quantity.TEMPERATURE, Place.TANK),
-            new Shown(Quantity.OXYGEN, Place.TANK),
-            new Shown(Quantity.ALKALINITY, Place.TANK),
-            new Shown(Quantity.CALCIUM, Place.TANK),
-            new Shown(Quantity.SALINITY, Place.TANK));
-
     private final TankService tanks;
     private final ReadingService readings;
     private final EventService events;
@@ -72,8 +62,6 @@ class HistoryService {
         this.events = events;
         this.clock = clock;
     }
-
-    private record Shown(Quantity quantity, Place place) {}
 
     /**
      * Readings without a gap: for each point the lowest and the highest value around its time. Lists of equal length.
@@ -95,26 +83,33 @@ class HistoryService {
      */
     record DayBar(LocalDate day, double trough, Instant troughAt, double peak, Instant peakAt, boolean whole) {}
 
+    /** How far the log reaches; both null without any reading. */
+    record LogSpan(@Nullable Instant from, @Nullable Instant to) {}
+
     /** From one moment to another. */
     record Stay(Instant from, Instant to) {}
 
     /**
      * A stretch of the log.
      *
-     * @param earliest of all readings; null without any
      * @param lit when the lamps were on; empty over stretches too long to show it
      * @param occupied when somebody was at home, as the room's CO2 lets expect
      */
     record HistoryView(
             Instant from,
             Instant to,
-            @Nullable Instant earliest,
-            @Nullable Instant latest,
             List<Track> tracks,
             List<DayBar> days,
             List<EventView> events,
             List<Stay> lit,
             List<Stay> occupied) {}
+
+    /** From the first reading to the last. */
+    LogSpan span(UUID keeperId, UUID tankId) {
+        Optional<Span> logged = readings.span(tanks.tank(keeperId, tankId));
+        return new LogSpan(
+                logged.map(Span::from).orElse(null), logged.map(Span::to).orElse(null));
+    }
 
     HistoryView history(
             UUID keeperId, UUID tankId, @Nullable Instant wantedFrom, @Nullable Instant wantedTo, int width) {
@@ -127,16 +122,13 @@ class HistoryService {
         if (!from.isBefore(to)) {
             throw new InputException("from", from.getEpochSecond(), "before to", "from must lie before to.");
         }
-        List<Track> tracks = new ArrayList<>();
-        for (Shown shown : SHOWN) {
-            track(tank, shown, from, to, width).ifPresent(tracks::add);
-        }
+        List<Track> tracks = readings.counts(tank, from, to).stream()
+                .map(count -> track(tank, count, from, to, width))
+                .toList();
         boolean showLight = Duration.between(from, to).compareTo(LIGHT_SHOWN_UP_TO) <= 0;
         return new HistoryView(
                 from,
                 to,
-                logged.map(Span::from).orElse(null),
-                logged.map(Span::to).orElse(null),
                 tracks,
                 days(tank, from, to),
                 events.between(tank, from, to),
@@ -144,36 +136,32 @@ class HistoryService {
                 occupied(tank, from, to, width));
     }
 
-    private Optional<Track> track(Tank tank, Shown shown, Instant from, Instant to, int width) {
+    private Track track(Tank tank, Count shown, Instant from, Instant to, int width) {
         Seawater water = typicalWater(tank);
         double pressure = tank.home().pressureHpa();
-        long count = readings.count(tank, shown.quantity(), shown.place(), from, to);
-        if (count == 0) {
-            return Optional.empty();
-        }
-        if (count > (long) RAW_PER_PIXEL * width) {
+        if (shown.n() > (long) RAW_PER_PIXEL * width) {
             List<HalfHour> groups = readings.grouped(
                     tank, shown.quantity(), shown.place(), from, to, halfHoursPerPoint(from, to, width));
-            return Optional.of(new Track(
+            return new Track(
                     shown.quantity(),
                     shown.place(),
                     stretches(groups, halfHoursPerPoint(from, to, width), water, pressure),
-                    List.of()));
+                    List.of());
         }
         List<Observation> raw =
                 readings.between(tank, shown.quantity(), shown.place(), from, to, Limit.unlimited()).stream()
                         .map(row -> row.standard(water, pressure))
                         .toList();
-        if (count <= MARKS) {
+        if (shown.n() <= MARKS) {
             List<Mark> marks = raw.stream()
                     .map(o -> new Mark(o.at(), o.value(), o.method()))
                     .toList();
-            return Optional.of(new Track(shown.quantity(), shown.place(), List.of(), marks));
+            return new Track(shown.quantity(), shown.place(), List.of(), marks);
         }
         List<Stretch> stretches = Trace.stretches(raw).stream()
                 .map(stretch -> single(Trace.thinned(stretch, width)))
                 .toList();
-        return Optional.of(new Track(shown.quantity(), shown.place(), stretches, List.of()));
+        return new Track(shown.quantity(), shown.place(), stretches, List.of());
     }
 
     private static int halfHoursPerPoint(Instant from, Instant to, int width) {

@@ -8,10 +8,10 @@ import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.RawUnit;
@@ -48,7 +48,9 @@ public record ImportPlan(
     }
 
     Map<String, Meaning> meanings() {
-        return channels.stream().collect(Collectors.toMap(Taken::key, Taken::meaning));
+        Map<String, Meaning> meanings = new LinkedHashMap<>();
+        channels.forEach(taken -> meanings.put(taken.key(), taken.meaning()));
+        return meanings;
     }
 
     /** The zone of times without an offset. */

@@ -7,12 +7,15 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import jollytide.core.logfile.LogReader;
@@ -59,11 +62,9 @@ class ImportRunner {
     private final JdbcTemplate jdbc;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread t = new Thread(task, "imports");
-        t.setDaemon(true);
-        return t;
-    });
+    private final ScheduledExecutorService thread =
+            Executors.newSingleThreadScheduledExecutor(task -> named(task, "imports"));
+    private final ExecutorService saver = Executors.newSingleThreadExecutor(task -> named(task, "imports-saving"));
     private volatile boolean closing;
     private @Nullable LogImport current;
 
@@ -90,6 +91,12 @@ class ImportRunner {
         this.clock = clock;
     }
 
+    private static Thread named(Runnable task, String name) {
+        Thread t = new Thread(task, name);
+        t.setDaemon(true);
+        return t;
+    }
+
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         var unused = thread.scheduleWithFixedDelay(this::runAll, 0, 2, TimeUnit.SECONDS);
@@ -105,6 +112,7 @@ class ImportRunner {
         closing = true;
         thread.shutdown();
         thread.awaitTermination(10, TimeUnit.SECONDS);
+        saver.shutdown();
     }
 
     private void runAll() {
@@ -165,13 +173,25 @@ class ImportRunner {
         private static final long serialVersionUID = 1L;
     }
 
-    /** One file from beginning to end. */
+    /** What a transaction saves: some readings, and how far the file is with them. */
+    private record Chunk(
+            Map<Meaning, List<TimedValue>> readings,
+            List<BadLine> badLines,
+            long lines,
+            long bytes,
+            long bad,
+            @Nullable Instant first,
+            @Nullable Instant last,
+            boolean atEnd) {}
+
+    /** One file from beginning to end. While one chunk is saved the next is read. */
     private final class Run implements LogReader.Sink {
         private final LogImport file;
         private final ImportPlan plan;
         private final FileStore.Reading in;
-        private final Map<Meaning, List<TimedValue>> waiting = new HashMap<>();
-        private final List<BadLine> badWaiting = new ArrayList<>();
+        private Map<Meaning, List<TimedValue>> waiting = new LinkedHashMap<>();
+        private List<BadLine> badWaiting = new ArrayList<>();
+        private Future<?> saving = CompletableFuture.completedFuture(null);
         private int inWaiting;
         private long lines;
         private long saved;
@@ -203,11 +223,11 @@ class ImportRunner {
                                     ? "not readable"
                                     : e.detail().getDetail());
                 }
+                hand(!closing);
+                await();
                 if (closing) {
                     release();
-                    return;
                 }
-                commit(true);
             } catch (Lost e) {
                 LOG.info("the import of {} was stopped", file.name);
             }
@@ -219,7 +239,7 @@ class ImportRunner {
             first = first == null || at.isBefore(first) ? at : first;
             last = last == null || at.isAfter(last) ? at : last;
             if (++inWaiting >= CHUNK) {
-                commit(false);
+                hand(false);
             }
         }
 
@@ -237,27 +257,43 @@ class ImportRunner {
             return !closing;
         }
 
-        private void commit(boolean atEnd) {
-            transaction.executeWithoutResult(t -> {
-                UUID tankId = file.tankId;
-                for (Map.Entry<Meaning, List<TimedValue>> e : waiting.entrySet()) {
-                    save(book.idFor(tanks.tankOfAnyone(tankId), e.getKey()), e.getValue());
-                }
-                jdbc.batchUpdate(
-                        "insert into log_import_bad (import_id, line, text, reason) values (?, ?, ?, ?)",
-                        badWaiting,
-                        MAX_BAD_LISTED,
-                        (statement, b) -> {
-                            statement.setLong(1, file.id);
-                            statement.setLong(2, b.line());
-                            statement.setString(3, b.text());
-                            statement.setString(4, b.reason());
-                        });
-                report(atEnd);
-            });
-            waiting.clear();
-            badWaiting.clear();
+        /** Hands what was read to the saving thread, once the chunk before is saved. */
+        private void hand(boolean atEnd) {
+            await();
+            Chunk chunk = new Chunk(waiting, badWaiting, lines, in.done(), bad, first, last, atEnd);
+            waiting = new LinkedHashMap<>();
+            badWaiting = new ArrayList<>();
             inWaiting = 0;
+            saving = saver.submit(() -> transaction.executeWithoutResult(t -> save(chunk)));
+        }
+
+        /** @throws RuntimeException what the saving of the last chunk failed with */
+        private void await() {
+            try {
+                saving.get();
+            } catch (ExecutionException e) {
+                throw e.getCause() instanceof RuntimeException cause ? cause : new IllegalStateException(e);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+        }
+
+        private void save(Chunk chunk) {
+            for (Map.Entry<Meaning, List<TimedValue>> e : chunk.readings().entrySet()) {
+                save(book.idFor(tanks.tankOfAnyone(file.tankId), e.getKey()), e.getValue());
+            }
+            jdbc.batchUpdate(
+                    "insert into log_import_bad (import_id, line, text, reason) values (?, ?, ?, ?)",
+                    chunk.badLines(),
+                    MAX_BAD_LISTED,
+                    (statement, b) -> {
+                        statement.setLong(1, file.id);
+                        statement.setLong(2, b.line());
+                        statement.setString(3, b.text());
+                        statement.setString(4, b.reason());
+                    });
+            report(chunk);
         }
 
         private void save(long seriesId, List<TimedValue> values) {
@@ -283,27 +319,27 @@ class ImportRunner {
         }
 
         /** Progress and the next lease, in the same transaction as the readings: either all of it holds or none. */
-        private void report(boolean atEnd) {
+        private void report(Chunk chunk) {
             int mine = jdbc.update(
                     "update log_import set version = version + 1, state = ?, leased_until = ?, bytes_read = ?,"
                             + " lines_read = ?, saved = ?, already_there = ?, conflicts = ?, bad = ?, first_at = ?,"
                             + " last_at = ? where id = ? and state = 'RUNNING' and tries = ?",
-                    atEnd ? "DONE" : "RUNNING",
+                    chunk.atEnd() ? "DONE" : "RUNNING",
                     utc(clock.instant().plus(LEASE)),
-                    in.done(),
-                    lines,
+                    chunk.bytes(),
+                    chunk.lines(),
                     saved,
                     alreadyThere,
                     conflicts,
-                    bad,
-                    utc(first),
-                    utc(last),
+                    chunk.bad(),
+                    utc(chunk.first()),
+                    utc(chunk.last()),
                     file.id,
                     file.tries);
             if (mine == 0) {
                 throw new Lost();
             }
-            if (atEnd) {
+            if (chunk.atEnd()) {
                 files.drop(file.id);
             }
         }

@@ -4,7 +4,9 @@ import static jollytide.core.units.Quantities.plain;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -131,7 +133,19 @@ public class ReadingService {
                 ? new Reading.Key(Long.MAX_VALUE, Instant.parse("9999-01-01T00:00:00Z"))
                 : ReadingId.parse(after);
         int size = Math.min(MAX_PAGE, Math.max(1, limit));
-        List<ReadingRow> rows = readings.page(subjects(tank), quantity, from.at(), from.seriesId(), Limit.of(size + 1));
+        List<ReadingRow> rows = series.findBySubjectIdIn(subjects(tank)).stream()
+                .filter(s -> quantity == null || s.quantity == quantity)
+                .flatMap(s -> {
+                    // Times that several series share stand in the order of the series.
+                    Instant before = s.id < from.seriesId() ? from.at().plus(1, ChronoUnit.MICROS) : from.at();
+                    return readings.newestBefore(s.id, before, Limit.of(size + 1)).stream()
+                            .map(r -> row(s, r));
+                })
+                .sorted(Comparator.comparing(ReadingRow::at)
+                        .thenComparing(ReadingRow::seriesId)
+                        .reversed())
+                .limit(size + 1)
+                .toList();
         List<ReadingView> page = rows.stream().limit(size).map(ReadingView::of).toList();
         return new Page(page, rows.size() > size ? page.get(size - 1).id() : null);
     }
@@ -139,7 +153,16 @@ public class ReadingService {
     /** Readings of one quantity at one place around the tank, newest first. */
     @Transactional(readOnly = true)
     public List<ReadingRow> between(Tank tank, Quantity quantity, Place place, Instant from, Instant to, Limit limit) {
-        return readings.between(List.of(SeriesBook.subject(tank, place)), quantity, place, from, to, limit);
+        List<ReadingRow> rows = new ArrayList<>();
+        for (Series s : series.findBySubjectIdAndQuantityAndPlace(SeriesBook.subject(tank, place), quantity, place)) {
+            readings.newest(s.id, from, to, limit).forEach(r -> rows.add(row(s, r)));
+        }
+        rows.sort(Comparator.comparing(ReadingRow::at).reversed());
+        return limit.isLimited() && rows.size() > limit.max() ? rows.subList(0, limit.max()) : rows;
+    }
+
+    private static ReadingRow row(Series s, Reading r) {
+        return new ReadingRow(s.id, s.quantity, s.place, s.method, s.unit, r.id.at(), r.value);
     }
 
     /** The half hours of one quantity at one place around the tank, oldest first. */
@@ -206,19 +229,22 @@ public class ReadingService {
                 bucket(to));
     }
 
-    /** How many readings of one quantity at one place there are, to the half hour. */
+    /** How many readings of a quantity at a place there are around a tank. */
+    public record Count(Quantity quantity, Place place, long n) {}
+
+    /** What there is around the tank between two times, to the half hour. */
     @Transactional(readOnly = true)
-    public long count(Tank tank, Quantity quantity, Place place, Instant from, Instant to) {
-        Long n = jdbc.queryForObject(
-                "select coalesce(sum(h.n), 0) from series s join reading_half_hour h on h.series_id = s.id"
-                        + " where s.subject_id = ? and s.quantity = ? and s.place = ? and h.bucket between ? and ?",
-                Long.class,
-                SeriesBook.subject(tank, place),
-                quantity.name(),
-                place.name(),
+    public List<Count> counts(Tank tank, Instant from, Instant to) {
+        return jdbc.query(
+                "select s.quantity, s.place, sum(h.n) from series s join reading_half_hour h on h.series_id = s.id"
+                        + " where s.subject_id in (?, ?, ?) and h.bucket between ? and ? group by s.quantity, s.place",
+                (row, i) ->
+                        new Count(Quantity.valueOf(row.getString(1)), Place.valueOf(row.getString(2)), row.getLong(3)),
+                tank.id(),
+                tank.room().id(),
+                tank.home().id(),
                 bucket(from),
                 bucket(to));
-        return n == null ? 0 : n;
     }
 
     /** A stretch of time. */

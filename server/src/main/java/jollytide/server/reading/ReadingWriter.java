@@ -1,16 +1,16 @@
 package jollytide.server.reading;
 
+import java.sql.Types;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
-import java.util.NavigableMap;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -48,32 +48,37 @@ public class ReadingWriter {
      */
     public record Outcome(int saved, int again, int alreadyThere, List<Clash> clashes) {}
 
-    private record Stored(double value, @Nullable Long importId) {}
+    private record Stored(
+            Instant at, double value, @Nullable Long importId) {}
 
     /** Adds values; where a time is taken the stored value stays. Of two values for one time the first counts. */
     public Outcome add(long seriesId, Collection<TimedValue> values, @Nullable Long importId) {
         lock(seriesId);
-        TreeMap<Instant, Double> offered = new TreeMap<>();
         List<Clash> clashes = new ArrayList<>();
+        List<TimedValue> offered = new ArrayList<>(values.size());
         int alreadyThere = 0;
-        for (TimedValue v : values) {
-            Instant at = v.at().truncatedTo(ChronoUnit.MICROS);
-            Double earlier = offered.putIfAbsent(at, v.value());
-            if (earlier != null && earlier == v.value()) {
+        for (TimedValue v : inOrder(values)) {
+            TimedValue last = offered.isEmpty() ? null : offered.get(offered.size() - 1);
+            if (last == null || !last.at().equals(v.at())) {
+                offered.add(v);
+            } else if (last.value() == v.value()) {
                 alreadyThere++;
-            } else if (earlier != null) {
-                clashes.add(new Clash(at, earlier, v.value()));
+            } else {
+                clashes.add(new Clash(v.at(), last.value(), v.value()));
             }
         }
-        NavigableMap<Instant, Stored> stored = stored(seriesId, offered.navigableKeySet());
+        Iterator<Stored> stored = stored(seriesId, offered).iterator();
+        Stored there = stored.hasNext() ? stored.next() : null;
         List<TimedValue> fresh = new ArrayList<>(offered.size());
         int again = 0;
-        for (Map.Entry<Instant, Double> e : offered.entrySet()) {
-            Stored there = stored.get(e.getKey());
-            if (there == null) {
-                fresh.add(new TimedValue(e.getKey(), e.getValue()));
-            } else if (there.value() != e.getValue()) {
-                clashes.add(new Clash(e.getKey(), there.value(), e.getValue()));
+        for (TimedValue v : offered) {
+            while (there != null && there.at().isBefore(v.at())) {
+                there = stored.hasNext() ? stored.next() : null;
+            }
+            if (there == null || !there.at().equals(v.at())) {
+                fresh.add(v);
+            } else if (there.value() != v.value()) {
+                clashes.add(new Clash(v.at(), there.value(), v.value()));
             } else if (importId != null && importId.equals(there.importId())) {
                 again++;
             } else {
@@ -84,6 +89,14 @@ public class ReadingWriter {
         return new Outcome(fresh.size(), again, alreadyThere, clashes);
     }
 
+    /** By time, of equal times the earlier in the collection first; the database keeps microseconds. */
+    private static List<TimedValue> inOrder(Collection<TimedValue> values) {
+        return values.stream()
+                .map(v -> new TimedValue(v.at().truncatedTo(ChronoUnit.MICROS), v.value()))
+                .sorted(Comparator.comparing(TimedValue::at))
+                .toList();
+    }
+
     /** Puts values entered by hand in place of whatever stands at their times. */
     public void put(long seriesId, Collection<TimedValue> values) {
         lock(seriesId);
@@ -91,20 +104,21 @@ public class ReadingWriter {
                 "insert into reading (series_id, at, value, import_id) values (?, ?, ?, ?)"
                         + " on duplicate key update value = values(value), import_id = values(import_id)",
                 seriesId,
-                values,
+                inOrder(values),
                 null);
     }
 
     /** Gives stored readings other values; where they came from stays known. */
     public void revalue(long seriesId, Collection<TimedValue> values) {
         lock(seriesId);
+        List<TimedValue> ordered = inOrder(values);
         jdbc.batchUpdate(
-                "update reading set value = ? where series_id = ? and at = ?", values, BATCH, (statement, v) -> {
+                "update reading set value = ? where series_id = ? and at = ?", ordered, BATCH, (statement, v) -> {
                     statement.setDouble(1, v.value());
                     statement.setLong(2, seriesId);
                     statement.setObject(3, utc(v.at()));
                 });
-        summarise(seriesId, values.stream().map(TimedValue::at).toList());
+        summarise(seriesId, ordered.stream().map(TimedValue::at).toList());
     }
 
     public void remove(long seriesId, Instant at) {
@@ -118,7 +132,7 @@ public class ReadingWriter {
         lock(seriesId);
         List<Instant> gone = jdbc
                 .queryForList(
-                        "select at from reading where series_id = ? and at between ? and ? and import_id = ?",
+                        "select at from reading where series_id = ? and at between ? and ? and import_id = ? order by at",
                         LocalDateTime.class,
                         seriesId,
                         utc(from),
@@ -140,7 +154,7 @@ public class ReadingWriter {
         jdbc.queryForList("select id from series where id = ? for update", seriesId);
     }
 
-    private void store(String sql, long seriesId, Collection<TimedValue> values, @Nullable Long importId) {
+    private void store(String sql, long seriesId, List<TimedValue> values, @Nullable Long importId) {
         if (values.isEmpty()) {
             return;
         }
@@ -148,20 +162,26 @@ public class ReadingWriter {
             statement.setLong(1, seriesId);
             statement.setObject(2, utc(v.at()));
             statement.setDouble(3, v.value());
-            statement.setObject(4, importId);
+            if (importId == null) {
+                statement.setNull(4, Types.BIGINT);
+            } else {
+                statement.setLong(4, importId);
+            }
         });
         summarise(seriesId, values.stream().map(TimedValue::at).toList());
     }
 
-    private NavigableMap<Instant, Stored> stored(long seriesId, Collection<Instant> times) {
-        NavigableMap<Instant, Stored> stored = new TreeMap<>();
-        for (int[] run : runs(times)) {
+    /** What stands in the half hours of the offered values, by time. */
+    private List<Stored> stored(long seriesId, List<TimedValue> offered) {
+        List<Stored> stored = new ArrayList<>();
+        for (int[] run : runs(offered.stream().map(TimedValue::at).toList())) {
             jdbc.query(
-                    "select at, value, import_id from reading where series_id = ? and at >= ? and at < ?",
+                    "select at, value, import_id from reading where series_id = ? and at >= ? and at < ? order by at",
                     row -> {
                         long importId = row.getLong(3);
-                        Stored value = new Stored(row.getDouble(2), row.wasNull() ? null : importId);
-                        stored.put(row.getObject(1, LocalDateTime.class).toInstant(ZoneOffset.UTC), value);
+                        Long known = row.wasNull() ? null : importId;
+                        Instant at = row.getObject(1, LocalDateTime.class).toInstant(ZoneOffset.UTC);
+                        stored.add(new Stored(at, row.getDouble(2), known));
                     },
                     seriesId,
                     start(run[0]),
@@ -170,12 +190,11 @@ public class ReadingWriter {
         return stored;
     }
 
-    /** Runs of half hours, first and last, that hold the times. */
-    private static List<int[]> runs(Collection<Instant> times) {
+    /** Runs of half hours, first and last, that hold the times; the times are in order. */
+    private static List<int[]> runs(List<Instant> times) {
         List<int[]> runs = new ArrayList<>();
-        TreeSet<Integer> buckets = new TreeSet<>();
-        times.forEach(at -> buckets.add(bucket(at)));
-        for (int bucket : buckets) {
+        for (Instant at : times) {
+            int bucket = bucket(at);
             int[] last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
             if (last != null && bucket - last[1] <= APART_BUCKETS) {
                 last[1] = bucket;
@@ -209,14 +228,15 @@ public class ReadingWriter {
         }
     }
 
-    /** Counts anew the half hours that hold {@code touched}. */
-    private void summarise(long seriesId, Collection<Instant> touched) {
+    /** Counts anew the half hours that hold {@code touched}, times in order. */
+    private void summarise(long seriesId, List<Instant> touched) {
         for (int[] run : runs(touched)) {
             TreeMap<Integer, Sum> sums = new TreeMap<>();
             jdbc.query(
-                    "select at, value from reading where series_id = ? and at >= ? and at < ? order by at",
+                    "select timestampdiff(second, '1970-01-01', at), value from reading"
+                            + " where series_id = ? and at >= ? and at < ? order by at",
                     row -> {
-                        long second = row.getObject(1, LocalDateTime.class).toEpochSecond(ZoneOffset.UTC);
+                        long second = row.getLong(1);
                         sums.computeIfAbsent((int) Math.floorDiv(second, (long) BUCKET_SECONDS), b -> new Sum())
                                 .take(row.getDouble(2), (int) Math.floorMod(second, (long) BUCKET_SECONDS));
                     },

@@ -265,11 +265,10 @@ class ImportTest extends ServerTest {
 
     /** Series stand in the order in which they were opened, which may differ. */
     private static List<String> records(String text) {
-        return Pattern.compile("\\{[^}]*\\}|[^\\r\\n]+")
+        return Pattern.compile("\\{[^}]*\\}|[\\w][^\\r\\n]*")
                 .matcher(text)
                 .results()
                 .map(MatchResult::group)
-                .filter(record -> record.length() > 1)
                 .sorted()
                 .toList();
     }
