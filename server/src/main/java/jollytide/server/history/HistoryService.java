@@ -7,9 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.UUID;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
@@ -133,7 +131,7 @@ class HistoryService {
                 days(tank, from, to),
                 events.between(tank, from, to),
                 showLight ? lit(tank, from, to) : List.of(),
-                occupied(tank, from, to, width));
+                occupied(tank, tracks));
     }
 
     private Track track(Tank tank, Count shown, Instant from, Instant to, int width) {
@@ -208,30 +206,43 @@ class HistoryService {
         ZoneId zone = tank.home().zone();
         Seawater water = typicalWater(tank);
         double pressure = tank.home().pressureHpa();
-        Map<LocalDate, Extremes> byDay = new TreeMap<>();
-        Instant firstDay = LocalDate.ofInstant(from, zone).atStartOfDay(zone).toInstant();
-        Instant lastDay = LocalDate.ofInstant(to, zone)
+        Instant first = LocalDate.ofInstant(from, zone).atStartOfDay(zone).toInstant();
+        Instant last = LocalDate.ofInstant(to, zone)
                 .plusDays(1)
                 .atStartOfDay(zone)
                 .toInstant()
                 .minusSeconds(1);
-        for (HalfHour h : readings.halfHours(tank, Quantity.PH, Place.TANK, firstDay, lastDay)) {
-            byDay.computeIfAbsent(LocalDate.ofInstant(h.start(), zone), d -> new Extremes())
-                    .take(
-                            h,
-                            h.unit().toStandard(h.low(), water, pressure),
-                            h.unit().toStandard(h.high(), water, pressure));
+        List<DayBar> days = new ArrayList<>();
+        Extremes day = null;
+        for (HalfHour h : readings.halfHours(tank, Quantity.PH, Place.TANK, first, last)) {
+            if (day == null || !h.start().isBefore(day.end)) {
+                if (day != null) {
+                    days.add(day.bar());
+                }
+                day = new Extremes(LocalDate.ofInstant(h.start(), zone), zone);
+            }
+            day.take(h, h.unit().toStandard(h.low(), water, pressure), h.unit().toStandard(h.high(), water, pressure));
         }
-        return byDay.entrySet().stream().map(e -> e.getValue().bar(e.getKey())).toList();
+        if (day != null) {
+            days.add(day.bar());
+        }
+        return days;
     }
 
     /** A day's extremes while they are gathered. */
     private static final class Extremes {
+        private final LocalDate date;
+        private final Instant end;
         private int halfHours;
         private double low = Double.POSITIVE_INFINITY;
         private Instant lowAt = Instant.EPOCH;
         private double high = Double.NEGATIVE_INFINITY;
         private Instant highAt = Instant.EPOCH;
+
+        private Extremes(LocalDate date, ZoneId zone) {
+            this.date = date;
+            this.end = date.plusDays(1).atStartOfDay(zone).toInstant();
+        }
 
         private void take(HalfHour h, double lowest, double highest) {
             halfHours++;
@@ -245,8 +256,8 @@ class HistoryService {
             }
         }
 
-        private DayBar bar(LocalDate day) {
-            return new DayBar(day, low, lowAt, high, highAt, halfHours >= HALF_HOURS_OF_A_DAY);
+        private DayBar bar() {
+            return new DayBar(date, low, lowAt, high, highAt, halfHours >= HALF_HOURS_OF_A_DAY);
         }
     }
 
@@ -258,25 +269,32 @@ class HistoryService {
                 .toList();
     }
 
-    private List<Stay> occupied(Tank tank, Instant from, Instant to, int width) {
-        double outdoors = tank.assumptions().outdoorPpm();
-        Seawater water = typicalWater(tank);
-        double pressure = tank.home().pressureHpa();
-        Duration step = HALF_HOUR.multipliedBy(halfHoursPerPoint(from, to, width));
+    /** From the drawn trace of the room's CO2. */
+    private static List<Stay> occupied(Tank tank, List<Track> tracks) {
+        double somebody = tank.assumptions().outdoorPpm() + SOMEBODY_AT_HOME_PPM;
         List<Stay> stays = new ArrayList<>();
-        for (HalfHour group :
-                readings.grouped(tank, Quantity.CO2, Place.ROOM, from, to, halfHoursPerPoint(from, to, width))) {
-            if (group.unit().toStandard(group.mean(), water, pressure) < outdoors + SOMEBODY_AT_HOME_PPM) {
-                continue;
-            }
-            Instant end = group.start().plus(step);
-            Stay last = stays.isEmpty() ? null : stays.get(stays.size() - 1);
-            if (last != null && !last.to().isBefore(group.start())) {
-                stays.set(stays.size() - 1, new Stay(last.from(), end));
-            } else {
-                stays.add(new Stay(group.start(), end));
-            }
-        }
+        tracks.stream()
+                .filter(t -> t.quantity() == Quantity.CO2 && t.place() == Place.ROOM)
+                .flatMap(t -> t.stretches().stream())
+                .forEach(stretch -> {
+                    Instant since = null;
+                    for (int i = 0; i < stretch.at().size(); i++) {
+                        Instant at = Instant.ofEpochSecond(stretch.at().get(i));
+                        boolean there = (stretch.low().get(i) + stretch.high().get(i)) / 2 > somebody;
+                        if (there && since == null) {
+                            since = at;
+                        } else if (!there && since != null) {
+                            stays.add(new Stay(since, at));
+                            since = null;
+                        }
+                    }
+                    if (since != null) {
+                        stays.add(new Stay(
+                                since,
+                                Instant.ofEpochSecond(
+                                        stretch.at().get(stretch.at().size() - 1))));
+                    }
+                });
         return stays;
     }
 

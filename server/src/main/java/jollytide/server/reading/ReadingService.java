@@ -169,24 +169,21 @@ public class ReadingService {
     @Transactional(readOnly = true)
     public List<HalfHour> halfHours(Tank tank, Quantity quantity, Place place, Instant from, Instant to) {
         return jdbc.query(
-                "select h.series_id, s.unit, s.method, h.bucket, h.n, h.total, h.low, h.low_s, h.high, h.high_s"
+                "select h.bucket, h.n, h.total, h.low, h.low_s, h.high, h.high_s, s.unit, s.method, h.series_id"
                         + " from series s join reading_half_hour h on h.series_id = s.id"
                         + " where s.subject_id = ? and s.quantity = ? and s.place = ? and h.bucket between ? and ?"
                         + " order by h.bucket",
                 (row, i) -> {
-                    Instant start = Instant.ofEpochSecond(row.getLong(4) * ReadingWriter.BUCKET_SECONDS);
-                    int n = row.getInt(5);
-                    return new HalfHour(
-                            row.getLong(1),
-                            RawUnit.valueOf(row.getString(2)),
-                            Method.valueOf(row.getString(3)),
-                            start,
-                            n,
-                            row.getDouble(6) / n,
-                            row.getDouble(7),
-                            start.plusSeconds(row.getInt(8)),
-                            row.getDouble(9),
-                            start.plusSeconds(row.getInt(10)));
+                    Instant start = Instant.ofEpochSecond(row.getLong(1) * ReadingWriter.BUCKET_SECONDS);
+                    int n = row.getInt(2);
+                    double mean = row.getDouble(3) / n;
+                    double low = row.getDouble(4);
+                    Instant lowAt = start.plusSeconds(row.getInt(5));
+                    double high = row.getDouble(6);
+                    Instant highAt = start.plusSeconds(row.getInt(7));
+                    RawUnit unit = RawUnit.valueOf(row.getString(8));
+                    Method method = Method.valueOf(row.getString(9));
+                    return new HalfHour(row.getLong(10), unit, method, start, n, mean, low, lowAt, high, highAt);
                 },
                 SeriesBook.subject(tank, place),
                 quantity.name(),
