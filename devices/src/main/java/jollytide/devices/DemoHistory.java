@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import jollytide.core.air.People;
+import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
@@ -18,9 +19,11 @@ import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Conditions.Acting;
+import jollytide.core.twin.Conditions.Intake;
 import jollytide.core.twin.TwinTank;
 import jollytide.devices.TankHistory.Happening;
 import jollytide.devices.TankHistory.Kind;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The last 120 days of the demo's three tanks, made by the twin: a pure function of seed, end and zone. What happened in
@@ -29,8 +32,6 @@ import jollytide.devices.TankHistory.Kind;
 public final class DemoHistory {
     private static final List<Integer> CALIBRATED_DAYS_BEFORE_END = List.of(90, 58, 24);
     private static final double OUTDOORS = 420;
-    /** What the scrubber's media is given to breathe on its trial. */
-    private static final double TYPICAL_ROOM_PPM = 780;
 
     private static final Seawater WATER = new Seawater(35, 25.5);
 
@@ -41,17 +42,14 @@ public final class DemoHistory {
         People family = new People(2, 1, 1);
         People dog = new People(0, 0, 1);
         LightClock light = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30);
-        TwinTank tank = new TwinTank(
+        TwinTank tank = tank(
                 420,
                 35,
                 180,
-                new Surface(0.72, SurfaceClass.ROLLING).co2Conductance(WATER)
-                        + new Surface(0.18, SurfaceClass.BROKEN).co2Conductance(WATER),
-                new Skimmer(550).co2Conductance(WATER),
-                1500,
+                List.of(new Surface(0.72, SurfaceClass.ROLLING), new Surface(0.18, SurfaceClass.BROKEN)),
+                new Skimmer(550),
                 0.019,
-                0.035,
-                Gases.STANDARD_HPA);
+                0.035);
         Household.Life life = (local, before, lit) -> {
             boolean away = before < 50 && before >= 41;
             boolean rearHose = before < 64 && before >= 62;
@@ -70,8 +68,11 @@ public final class DemoHistory {
                     windows,
                     OUTDOORS,
                     clogged * (rearHose ? 0.25 : frontHose ? 0.97 : 1),
-                    rearHose || media ? 1 : frontHose ? 0.95 : 0,
-                    media ? mediaLeave * TYPICAL_ROOM_PPM : rearHose ? rearAir : OUTDOORS,
+                    new Intake(
+                            rearHose ? 1 : frontHose ? 0.95 : 0,
+                            rearHose ? rearAir : OUTDOORS,
+                            media ? mediaLeave : 1,
+                            1),
                     25.3 + 0.4 * lit,
                     alkalinity);
         };
@@ -130,22 +131,14 @@ public final class DemoHistory {
     public static TankHistory room6(long seed, Instant end, ZoneId zone) {
         People pupils = new People(1, 26, 0);
         LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true, 30);
-        TwinTank tank = new TwinTank(
-                180,
-                34,
-                200,
-                new Surface(0.45, SurfaceClass.ROLLING).co2Conductance(WATER),
-                new Skimmer(350).co2Conductance(WATER),
-                700,
-                0.016,
-                0.030,
-                Gases.STANDARD_HPA);
+        TwinTank tank =
+                tank(180, 34, 200, List.of(new Surface(0.45, SurfaceClass.ROLLING)), new Skimmer(350), 0.016, 0.030);
         Household.Life life = (local, before, lit) -> {
             boolean halfTerm = before < 28 && before >= 19;
             int minute = local.getHour() * 60 + local.getMinute();
             boolean lessons = !halfTerm && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
             return new Acting(
-                    lit, lessons ? pupils.awakeLPerS() : 0, 0.9, OUTDOORS, 1, 0, OUTDOORS, 24.8 + 0.3 * lit, 0);
+                    lit, lessons ? pupils.awakeLPerS() : 0, 0.9, OUTDOORS, 1, Intake.ROOM_AIR, 24.8 + 0.3 * lit, 0);
         };
         List<Happening> happenings = List.of(
                 new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
@@ -158,22 +151,43 @@ public final class DemoHistory {
     public static TankHistory heron(long seed, Instant end, ZoneId zone) {
         People skipper = new People(1, 0, 0);
         LightClock light = new LightClock(LocalTime.of(11, 0), LocalTime.of(20, 0), true, 30);
-        TwinTank tank = new TwinTank(
-                75,
-                35,
-                28,
-                new Surface(0.24, SurfaceClass.RIPPLED).co2Conductance(WATER),
-                0,
-                12,
-                0.0075,
-                0.0120,
-                Gases.STANDARD_HPA);
+        TwinTank tank = tank(75, 35, 28, List.of(new Surface(0.24, SurfaceClass.RIPPLED)), null, 0.0075, 0.0120);
         Household.Life life = (local, before, lit) -> new Acting(
-                lit, breath(local, skipper, new People(0, 0, 0)), 2.2, OUTDOORS, 0, 0, OUTDOORS, 24.3 + 0.5 * lit, 0);
+                lit,
+                breath(local, skipper, new People(0, 0, 0)),
+                2.2,
+                OUTDOORS,
+                0,
+                Intake.ROOM_AIR,
+                24.3 + 0.5 * lit,
+                0);
         List<Happening> happenings = List.of(new Happening(
                 Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));
         Household household = new Household(end, zone, light, life);
         return recorded(tank, household, seed, 8.1, happenings);
+    }
+
+    private static TwinTank tank(
+            double litres,
+            double salinity,
+            double roomM3,
+            List<Surface> surfaces,
+            @Nullable Skimmer skimmer,
+            double respiration,
+            double photosynthesis) {
+        Conductance open = surfaces.stream()
+                .map(surface -> surface.conductance(WATER))
+                .reduce(Conductance.NONE, Conductance::plus);
+        return new TwinTank(
+                litres,
+                salinity,
+                roomM3,
+                open,
+                skimmer == null ? Conductance.NONE : skimmer.conductance(WATER),
+                skimmer == null ? 0 : skimmer.airConductance(WATER),
+                respiration,
+                photosynthesis,
+                Gases.STANDARD_HPA);
     }
 
     /** What sensors and keeper made of it; every tank's probe is calibrated on the same days. */

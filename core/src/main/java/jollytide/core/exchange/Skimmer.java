@@ -2,7 +2,6 @@ package jollytide.core.exchange;
 
 import static jollytide.core.units.Quantities.within;
 
-import jollytide.core.seawater.EquilibriumConstants;
 import jollytide.core.seawater.Seawater;
 
 /**
@@ -11,7 +10,7 @@ import jollytide.core.seawater.Seawater;
  *
  * @param airDrawLPerH air drawn, 1 to 20 000 L/h
  */
-public record Skimmer(double airDrawLPerH) {
+public record Skimmer(double airDrawLPerH) implements Path {
     /** Litres of water through the chamber for each litre of air. From memory. */
     static final double WATER_PER_AIR = 1.5;
     /** Number of transfer units, referred to the smaller stream. From memory. */
@@ -21,20 +20,24 @@ public record Skimmer(double airDrawLPerH) {
     /** Rate at which CO2 forms from bicarbonate and so refills the water, 1/s: Johnson (1982). */
     static final double HYDRATION_PER_S = 0.05;
 
-    private static final double GAS_CONSTANT_L_ATM = 0.082057;
+    static final double GAS_CONSTANT_L_ATM = 0.082057;
 
     public Skimmer {
         within("skimmerAirDrawLPerH", airDrawLPerH, 1, 20_000, "L/h");
     }
 
-    /** Conductance for CO2 in mol/(h·atm). */
-    public double co2Conductance(Seawater water) {
-        double k0 = EquilibriumConstants.of(water).k0();
-        double air = airDrawLPerH / (GAS_CONSTANT_L_ATM * water.temperatureK());
-        double carried =
-                WATER_PER_AIR * airDrawLPerH * water.densityKgPerL() * k0 * (1 + HYDRATION_PER_S * RESIDENCE_S);
+    @Override
+    public double conductance(Gas gas, Seawater water) {
+        double air = airConductance(water);
+        double refill = gas == Gas.CO2 ? 1 + HYDRATION_PER_S * RESIDENCE_S : 1;
+        double carried = WATER_PER_AIR * airDrawLPerH * gas.solubility(water) * refill;
         double smaller = Math.min(air, carried);
         double ratio = smaller / Math.max(air, carried);
         return smaller * (1 - Math.exp(-TRANSFER_UNITS * (1 + ratio))) / (1 + ratio);
+    }
+
+    /** What the air stream itself can carry, mol/(h·atm): the limit that no skimmer passes. */
+    public double airConductance(Seawater water) {
+        return airDrawLPerH / (GAS_CONSTANT_L_ATM * water.temperatureK());
     }
 }

@@ -1,5 +1,5 @@
 /**
- * How CO2 crosses between water and air, path by path, as conductances that add.
+ * How CO2 and oxygen cross between water and air, path by path, as conductances that add.
  */
 @NullMarked
 package jollytide.core.exchange;

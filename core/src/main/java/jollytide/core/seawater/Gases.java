@@ -76,6 +76,16 @@ public final class Gases {
         return meterMgPerL * oxygenSaturationMgPerL(water, STANDARD_HPA) / oxygenSaturationMgPerL(fresh, STANDARD_HPA);
     }
 
+    /** Kinematic viscosity in m²/s: Sharqawy, Lienhard and Zubair (2010), eqs. 22 and 23, with EOS-80 density. */
+    public static double kinematicViscosityM2PerS(Seawater water) {
+        double t = water.temperatureC();
+        double s = water.salinity() / 1000;
+        double pure = 4.2844e-5 + 1 / (0.157 * (t + 64.993) * (t + 64.993) - 91.296);
+        double a = 1.541 + t * (1.998e-2 - t * 9.52e-5);
+        double b = 7.974 + t * (-7.561e-2 + t * 4.724e-4);
+        return pure * (1 + s * (a + b * s)) / (water.densityKgPerL() * 1000);
+    }
+
     /** Schmidt number of CO2 in seawater: Wanninkhof (2014), table 1, −2 to 40 °C. */
     public static double schmidtCo2(double t) {
         return 2116.8 + t * (-136.25 + t * (4.7353 + t * (-0.092307 + t * 0.0007555)));

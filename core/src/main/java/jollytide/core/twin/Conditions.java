@@ -1,5 +1,7 @@
 package jollytide.core.twin;
 
+import static jollytide.core.units.Quantities.within;
+
 import java.time.Instant;
 
 /** What acts on the tank from outside, hour by hour. */
@@ -19,8 +21,7 @@ public interface Conditions {
      * @param airChangesPerH ventilation of the room
      * @param outdoorPpm air that ventilation brings, dry ppm
      * @param skimmerShare the skimmer's conductance as a share of its full one; 0 when it stands still
-     * @param intakeOutdoorShare share of the skimmer's air that comes through an outdoor line
-     * @param intakeOutdoorPpm air at that line's mouth, dry ppm
+     * @param intake what the skimmer breathes
      * @param temperatureC the water's temperature
      * @param alkalinityMeqPerLPerDay net gain of alkalinity: doses less calcification
      */
@@ -30,8 +31,44 @@ public interface Conditions {
             double airChangesPerH,
             double outdoorPpm,
             double skimmerShare,
-            double intakeOutdoorShare,
-            double intakeOutdoorPpm,
+            Intake intake,
             double temperatureC,
             double alkalinityMeqPerLPerDay) {}
+
+    /**
+     * The air before the skimmer.
+     *
+     * @param outdoorShare of the fresh air, through an outdoor line; the rest is the room's
+     * @param outdoorPpm at that line's mouth, dry ppm
+     * @param mediaPass share of the CO2 that scrubber media let through; 1 without media
+     * @param freshShare of the air drawn; the rest is the skimmer's own exhaust, led back. 1 without recirculation
+     */
+    record Intake(double outdoorShare, double outdoorPpm, double mediaPass, double freshShare) {
+        public static final Intake ROOM_AIR = new Intake(0, 420, 1, 1);
+
+        public Intake {
+            within("outdoorShare", outdoorShare, 0, 1, "");
+            within("intakeOutdoorPpm", outdoorPpm, 0, 20_000, "ppm");
+            within("mediaPass", mediaPass, 0, 1, "");
+            within("freshShare", freshShare, 0, 1, "");
+        }
+
+        public static Intake outdoors(double share, double ppm) {
+            return new Intake(share, ppm, 1, 1);
+        }
+
+        /**
+         * Pressure of a gas in the air that enters the skimmer, atm. The exhaust that comes back has been brought towards
+         * the water by the skimmer's effectiveness e: in = pass · (f·fresh + (1 − f)·(in + e·(water − in))), solved for in.
+         *
+         * @param freshAtm of the gas in the fresh air
+         * @param waterAtm of the gas in the water
+         * @param pass what media let through of it
+         * @param effectiveness 0 to 1: conductance of the skimmer over that of its air
+         */
+        double enteringAtm(double freshAtm, double waterAtm, double pass, double effectiveness) {
+            double back = pass * (1 - freshShare);
+            return (pass * freshShare * freshAtm + back * effectiveness * waterAtm) / (1 - back * (1 - effectiveness));
+        }
+    }
 }

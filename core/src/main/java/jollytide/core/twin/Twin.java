@@ -4,10 +4,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import jollytide.core.exchange.Conductance;
+import jollytide.core.exchange.Gas;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Conditions.Acting;
+import jollytide.core.twin.Conditions.Intake;
 import jollytide.core.units.InputException;
 import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.ODEStateAndDerivative;
@@ -20,13 +23,21 @@ import org.hipparchus.ode.sampling.ODEStepHandler;
 public final class Twin {
     private static final double MIN_STEP_H = 1e-6;
     private static final double MAX_STEP_H = 1;
-    private static final double[] ABSOLUTE = {1e-9, 1e-9, 1e-4, 1e-2};
-    private static final double[] RELATIVE = {1e-7, 1e-7, 1e-6, 1e-6};
+    /** The temperature at which a tank's respiration and photosynthesis are stated, °C. */
+    public static final double REFERENCE_C = 25;
+    /** Metabolism doubles with ten degrees. Common practice (Q10 of 2), no source. */
+    private static final double Q10 = 2;
+
+    /** mol/kg, mol/kg, mol/kg, ppm, then the flows in mol: they are sums of what the first ones are made of. */
+    private static final double[] ABSOLUTE = {1e-9, 1e-9, 1e-9, 1e-2, 1e-6, 1e-6, 1e-6, 1e-6, 1e-6, 1e-6, 1e-6};
+
+    private static final double[] RELATIVE = {1e-7, 1e-7, 1e-6, 1e-6, 1e-4, 1e-4, 1e-4, 1e-4, 1e-4, 1e-4, 1e-4};
     private static final int DIC = 0;
     private static final int ALKALINITY = 1;
     private static final int OXYGEN = 2;
     private static final int ROOM = 3;
-    private static final double OXYGEN_MG_PER_MMOL = 31.9988;
+    private static final int FLOWS = 4;
+    private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     /** The constants of the water are made anew when the temperature has moved this much, °C. */
     private static final double TEMPERATURE_GRAIN = 0.05;
 
@@ -49,8 +60,13 @@ public final class Twin {
         double alkalinity = alkalinityMeqPerL / 1000 / system.water().densityKgPerL();
         double uatm = Gases.uatmOverWater(waterPpm, tank.pressureHpa(), system.water());
         double dic = system.fromAlkalinityAndCo2(alkalinity, uatm).dic();
-        double oxygen = Gases.oxygenSaturationMgPerL(system.water(), tank.pressureHpa());
-        return state(at, new double[] {dic, alkalinity, oxygen, roomPpm});
+        double oxygen = Gases.oxygenSaturationUmolPerKg(system.water(), tank.pressureHpa()) * 1e-6;
+        double[] y = new double[FLOWS + Flows.COUNT];
+        y[DIC] = dic;
+        y[ALKALINITY] = alkalinity;
+        y[OXYGEN] = oxygen;
+        y[ROOM] = roomPpm;
+        return state(at, y);
     }
 
     /**
@@ -60,7 +76,7 @@ public final class Twin {
      */
     public List<TwinState> run(TwinState from, Instant until, Duration every) {
         List<TwinState> samples = new ArrayList<>();
-        double[] y = {from.dicMolPerKg(), from.alkalinityMolPerKg(), from.oxygenMgPerL(), from.roomPpm()};
+        double[] y = vector(from);
         Instant segment = from.at();
         while (segment.isBefore(until)) {
             Instant change = conditions.nextChange(segment);
@@ -85,11 +101,32 @@ public final class Twin {
         return reached;
     }
 
+    /** What flows at a state, mol/h, path by path. */
+    public Flows rates(TwinState at) {
+        double[] rates = new Equations(at.at()).computeDerivatives(0, vector(at));
+        return Flows.of(rates, FLOWS);
+    }
+
+    private double[] vector(TwinState state) {
+        double[] y = new double[FLOWS + Flows.COUNT];
+        y[DIC] = state.dicMolPerKg();
+        y[ALKALINITY] = state.alkalinityMolPerKg();
+        y[OXYGEN] = state.oxygenMgPerL() / OXYGEN_MG_PER_MOL / densityKgPerL(state.temperatureC());
+        y[ROOM] = state.roomPpm();
+        state.flows().write(y, FLOWS);
+        return y;
+    }
+
+    private double densityKgPerL(double temperatureC) {
+        return new Seawater(tank.salinityPsu(), temperatureC).densityKgPerL();
+    }
+
     private TwinState state(Instant at, double[] y) {
         double temperature = conditions.at(at).temperatureC();
         CarbonateSystem system = system(temperature);
         double ph = system.constants().toNbs(system.phTotal(y[ALKALINITY], y[DIC], Double.NaN));
-        return new TwinState(at, y[DIC], y[ALKALINITY], y[OXYGEN], y[ROOM], ph, temperature);
+        double oxygen = y[OXYGEN] * OXYGEN_MG_PER_MOL * system.water().densityKgPerL();
+        return new TwinState(at, y[DIC], y[ALKALINITY], oxygen, y[ROOM], ph, temperature, Flows.of(y, FLOWS));
     }
 
     private CarbonateSystem system(double temperatureC) {
@@ -108,16 +145,23 @@ public final class Twin {
     private final class Equations implements OrdinaryDifferentialEquation {
         private final Instant start;
         private CarbonateSystem system;
+        private double oxygenSolubility;
         private double nearPh = Double.NaN;
 
         Equations(Instant start) {
             this.start = start;
             this.system = system(conditions.at(start).temperatureC());
+            this.oxygenSolubility = Gas.OXYGEN.solubility(system.water());
         }
 
         @Override
         public int getDimension() {
-            return ABSOLUTE.length;
+            return FLOWS + Flows.COUNT;
+        }
+
+        /** How far the skimmer brings its air towards the water: less air carries more of what it can. */
+        private double effectiveness(Gas gas) {
+            return tank.skimmerAir() == 0 ? 0 : tank.skimmer().of(gas) / tank.skimmerAir();
         }
 
         @Override
@@ -125,29 +169,47 @@ public final class Twin {
             Acting acting = conditions.at(plusHours(start, t));
             if (Math.abs(acting.temperatureC() - system.water().temperatureC()) > TEMPERATURE_GRAIN) {
                 system = system(acting.temperatureC());
+                oxygenSolubility = Gas.OXYGEN.solubility(system.water());
             }
             Seawater water = system.water();
             double kg = tank.netVolumeL() * water.densityKgPerL();
             nearPh = system.phTotal(Math.max(0, y[ALKALINITY]), Math.max(0, y[DIC]), nearPh);
             double uatm = system.fromPhAndDic(nearPh, Math.max(0, y[DIC])).pco2Uatm();
 
-            double roomUatm = Gases.uatmOverWater(y[ROOM], tank.pressureHpa(), water);
-            double lineUatm = Gases.uatmOverWater(acting.intakeOutdoorPpm(), tank.pressureHpa(), water);
-            double intakeUatm = acting.intakeOutdoorShare() * lineUatm + (1 - acting.intakeOutdoorShare()) * roomUatm;
-            double exchange = tank.surfaceConductance() * (roomUatm - uatm)
-                    + acting.skimmerShare() * tank.skimmerConductance() * (intakeUatm - uatm);
-            double metabolismMmolPerL =
-                    tank.respirationMmolPerLPerH() - acting.light() * tank.photosynthesisMmolPerLPerH();
-            double alkalinityMolPerKgH = acting.alkalinityMeqPerLPerDay() / 24 / 1000 / water.densityKgPerL();
+            double dryAtm = Gases.uatmOverWater(1e6, tank.pressureHpa(), water) * 1e-6;
+            double waterCo2 = uatm * 1e-6;
+            double roomCo2 = y[ROOM] * 1e-6 * dryAtm;
+            double lineCo2 = acting.intake().outdoorPpm() * 1e-6 * dryAtm;
+            double airOxygen = Gas.OXYGEN_IN_AIR * dryAtm;
+            double waterOxygen = Math.max(0, y[OXYGEN]) * water.densityKgPerL() / oxygenSolubility;
+            Conductance skimmer = tank.skimmer().times(acting.skimmerShare());
+            Intake intake = acting.intake();
+            double freshCo2 = intake.outdoorShare() * lineCo2 + (1 - intake.outdoorShare()) * roomCo2;
+            double enteringCo2 = intake.enteringAtm(freshCo2, waterCo2, intake.mediaPass(), effectiveness(Gas.CO2));
+            double enteringOxygen = intake.enteringAtm(airOxygen, waterOxygen, 1, effectiveness(Gas.OXYGEN));
 
-            double[] rates = new double[ABSOLUTE.length];
-            // Calcification and carbonate doses move half a mole of carbon for each equivalent.
-            rates[DIC] =
-                    exchange * 1e-6 / kg + metabolismMmolPerL / 1000 / water.densityKgPerL() + alkalinityMolPerKgH / 2;
+            double warmth = Math.pow(Q10, (acting.temperatureC() - REFERENCE_C) / 10);
+            double living = warmth
+                    * (tank.respirationMmolPerLPerH() - acting.light() * tank.photosynthesisMmolPerLPerH())
+                    * tank.netVolumeL()
+                    / 1000;
+            double alkalinityMolPerKgH = acting.alkalinityMeqPerLPerDay() / 24 / 1000 / water.densityKgPerL();
+            // Calcification and carbonate doses move half a mole of carbon for each equivalent. A mole of carbon
+            // breathed takes a mole of oxygen (quotient 1).
+            Flows flows = new Flows(
+                    tank.openToRoom().co2() * (roomCo2 - waterCo2),
+                    skimmer.co2() * (enteringCo2 - waterCo2),
+                    living,
+                    alkalinityMolPerKgH / 2 * kg,
+                    tank.openToRoom().oxygen() * (airOxygen - waterOxygen),
+                    skimmer.oxygen() * (enteringOxygen - waterOxygen),
+                    -living);
+
+            double[] rates = new double[FLOWS + Flows.COUNT];
+            flows.write(rates, FLOWS);
+            rates[DIC] = flows.co2() / kg;
             rates[ALKALINITY] = alkalinityMolPerKgH;
-            double saturation = Gases.oxygenSaturationMgPerL(water, tank.pressureHpa());
-            rates[OXYGEN] = tank.oxygenExchangeLPerH() / tank.netVolumeL() * (saturation - y[OXYGEN])
-                    - metabolismMmolPerL * OXYGEN_MG_PER_MMOL;
+            rates[OXYGEN] = flows.oxygen() / kg;
             // The tank's own breath is too small to move the room.
             rates[ROOM] = acting.airChangesPerH() * (acting.outdoorPpm() - y[ROOM])
                     + acting.roomGenerationLPerS() * 3.6 / tank.roomVolumeM3() * 1e6;

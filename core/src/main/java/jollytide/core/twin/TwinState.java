@@ -11,6 +11,7 @@ import java.time.Instant;
  * @param roomPpm CO2 of the room's air, dry ppm
  * @param phNbs pH on the NBS scale
  * @param temperatureC the water's temperature
+ * @param flows what crossed into the water since the run began
  */
 public record TwinState(
         Instant at,
@@ -19,4 +20,5 @@ public record TwinState(
         double oxygenMgPerL,
         double roomPpm,
         double phNbs,
-        double temperatureC) {}
+        double temperatureC,
+        Flows flows) {}

@@ -26,9 +26,9 @@ class SettlingTimeTest {
     /** The reference tank, 420 L with 0.9 m² and a 500 L/h skimmer: 5 to 30 h are usual (common practice, no source). */
     @Test
     void referenceTank() {
-        double skimmed =
-                new Surface(0.9, SurfaceClass.ROLLING).co2Conductance(WATER) + new Skimmer(500).co2Conductance(WATER);
-        double unskimmed = new Surface(0.9, SurfaceClass.ROLLING).co2Conductance(WATER);
+        double skimmed = new Surface(0.9, SurfaceClass.ROLLING).conductance(Gas.CO2, WATER)
+                + new Skimmer(500).conductance(Gas.CO2, WATER);
+        double unskimmed = new Surface(0.9, SurfaceClass.ROLLING).conductance(Gas.CO2, WATER);
         assertThat(hours(420, skimmed).value()).isBetween(5.0, 12.0);
         assertThat(hours(420, unskimmed).value()).isGreaterThan(24);
     }
@@ -46,17 +46,17 @@ class SettlingTimeTest {
     /** The most a co-current exchanger can do is to bring both streams to one composition. */
     @Property(tries = 200, seed = "20261124")
     void aSkimmerStaysBelowItsLimits(@ForAll @DoubleRange(min = 1, max = 20000) double draw) {
-        double g = new Skimmer(draw).co2Conductance(WATER);
+        double g = new Skimmer(draw).conductance(Gas.CO2, WATER);
         double air = draw / (0.082057 * WATER.temperatureK());
         assertThat(g).isPositive().isLessThan(air);
-        assertThat(new Skimmer(draw).co2Conductance(WATER) * 2).isCloseTo(2 * g, within(1e-9 * g));
+        assertThat(new Skimmer(draw).conductance(Gas.CO2, WATER) * 2).isCloseTo(2 * g, within(1e-9 * g));
     }
 
     @Test
     void livelierSurfacesCarryMore() {
         double last = 0;
         for (SurfaceClass motion : SurfaceClass.values()) {
-            double g = new Surface(1, motion).co2Conductance(WATER);
+            double g = new Surface(1, motion).conductance(Gas.CO2, WATER);
             assertThat(g).isGreaterThan(last);
             last = g;
         }
@@ -68,7 +68,8 @@ class SettlingTimeTest {
         Seawater water = new Seawater(35, 20);
         double expected =
                 0.12 * Math.sqrt(600 / 668.0) * EquilibriumConstants.of(water).k0() * 1024.8;
-        assertThat(new Surface(1, SurfaceClass.ROLLING).co2Conductance(water)).isCloseTo(expected, within(2e-3));
+        assertThat(new Surface(1, SurfaceClass.ROLLING).conductance(Gas.CO2, water))
+                .isCloseTo(expected, within(2e-3));
     }
 
     @Test

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
@@ -131,8 +132,8 @@ public class Tank {
     public double co2Conductance(Seawater water) {
         double sum = 0;
         for (SurfaceRow row : surfaces) {
-            sum += new Surface(row.areaM2, row.motion).co2Conductance(water);
+            sum += new Surface(row.areaM2, row.motion).conductance(Gas.CO2, water);
         }
-        return skimmerAirDrawLPerH == null ? sum : sum + new Skimmer(skimmerAirDrawLPerH).co2Conductance(water);
+        return skimmerAirDrawLPerH == null ? sum : sum + new Skimmer(skimmerAirDrawLPerH).conductance(Gas.CO2, water);
     }
 }

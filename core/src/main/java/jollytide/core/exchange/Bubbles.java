@@ -1,0 +1,93 @@
+package jollytide.core.exchange;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+
+/**
+ * Bubbles from a stone. What they transfer hangs on whether their skin moves: organics in a tank hold it still, clean
+ * water does not. The truth lies between; safety reckons with the still skin.
+ *
+ * @param airLPerH air at atmospheric pressure
+ * @param diameterMm of the bubbles
+ * @param depthM of the stone
+ */
+public record Bubbles(double airLPerH, double diameterMm, double depthM, Skin skin) implements Path {
+    /** Share of the clean-water transfer that is left in a tank's water, 0.3 to 0.8. From memory. */
+    public static final double ASSUMED_TRANSFER_FACTOR = 0.5;
+
+    private static final double GRAVITY = 9.81;
+    /** N/m, seawater against air. */
+    private static final double SURFACE_TENSION = 0.0735;
+
+    private static final double M3_PER_S_PER_L_PER_H = 1 / 3.6e6;
+    private static final int STEPS = 40;
+
+    /** Whether the bubble's skin moves with the water. */
+    public enum Skin {
+        RIGID,
+        MOBILE
+    }
+
+    public Bubbles {
+        within("airLPerH", airLPerH, 0, 20_000, "L/h");
+        within("diameterMm", diameterMm, 0.2, 20, "mm");
+        within("depthM", depthM, 0.01, 5, "m");
+    }
+
+    /** Exchanger with air on one side and well-mixed water on the other: G = G_air (1 − e^−NTU). */
+    @Override
+    public double conductance(Gas gas, Seawater water) {
+        if (airLPerH == 0) {
+            return 0;
+        }
+        double air = airConductance(water);
+        double contact = transferMPerS(gas, water) * areaM2(water) * 3600 * 1000 * gas.solubility(water);
+        return air * (1 - Math.exp(-contact / air));
+    }
+
+    /** What the air stream can carry, mol/(h·atm). The water's pressure, 1 % for each 10 cm, is left out. */
+    public double airConductance(Seawater water) {
+        return airLPerH / (Skimmer.GAS_CONSTANT_L_ATM * water.temperatureK());
+    }
+
+    /** Skin of all bubbles in the water at once, m². */
+    public double areaM2(Seawater water) {
+        double seconds = depthM / riseMPerS(water);
+        return airLPerH * M3_PER_S_PER_L_PER_H * seconds * 6 / (diameterMm / 1000);
+    }
+
+    /**
+     * Terminal velocity, m/s (Clift, Grace and Weber 1978): a rigid sphere's with the drag of Schiller and Naumann, never
+     * above that of a clean bubble, for which Mendelson's wave equation stands.
+     */
+    public double riseMPerS(Seawater water) {
+        double d = diameterMm / 1000;
+        double density = water.densityKgPerL() * 1000;
+        double clean = Math.sqrt(2.14 * SURFACE_TENSION / (density * d) + 0.505 * GRAVITY * d);
+        if (skin == Skin.MOBILE) {
+            return clean;
+        }
+        double nu = Gases.kinematicViscosityM2PerS(water);
+        double u = 0.1;
+        for (int i = 0; i < STEPS; i++) {
+            double re = Math.max(1e-6, u * d / nu);
+            double drag = re > 1000 ? 0.44 : 24 / re * (1 + 0.15 * Math.pow(re, 0.687));
+            u = (u + Math.sqrt(4.0 / 3 * GRAVITY * d / drag)) / 2;
+        }
+        return Math.min(u, clean);
+    }
+
+    /** Transfer velocity, m/s: Frössling (1938) for a rigid skin, Higbie (1935) for a mobile one. */
+    double transferMPerS(Gas gas, Seawater water) {
+        double d = diameterMm / 1000;
+        double sc = gas.schmidt(water);
+        double nu = Gases.kinematicViscosityM2PerS(water);
+        double diffusivity = nu / sc;
+        double u = riseMPerS(water);
+        return skin == Skin.RIGID
+                ? (2 + 0.552 * Math.sqrt(u * d / nu) * Math.cbrt(sc)) * diffusivity / d
+                : 2 * Math.sqrt(diffusivity * u / (Math.PI * d));
+    }
+}

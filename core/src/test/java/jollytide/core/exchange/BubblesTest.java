@@ -1,0 +1,90 @@
+package jollytide.core.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import jollytide.core.exchange.Bubbles.Skin;
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+class BubblesTest {
+    private static final Seawater WATER = new Seawater(35, 25);
+
+    private static Bubbles stone(double airLPerH, double diameterMm, Skin skin) {
+        return new Bubbles(airLPerH, diameterMm, 0.5, skin);
+    }
+
+    /** Sharqawy, Lienhard and Zubair (2010): 0.959 mPa·s at S 35 and 25 °C (value from memory). */
+    @Test
+    void viscosity() {
+        double dynamic = Gases.kinematicViscosityM2PerS(WATER) * WATER.densityKgPerL() * 1000;
+        assertThat(dynamic).isCloseTo(0.959e-3, within(0.005e-3));
+    }
+
+    /** 100 L/h of 2 mm bubbles at 0.5 m, for oxygen: like 0.6 m² of rolling surface if rigid, 7 m² rippled if mobile. */
+    @Test
+    void bubblesOrSurface() {
+        double rigid = stone(100, 2, Skin.RIGID).conductance(Gas.OXYGEN, WATER);
+        double mobile = stone(100, 2, Skin.MOBILE).conductance(Gas.OXYGEN, WATER);
+        double rolling = new Surface(1, SurfaceClass.ROLLING).conductance(Gas.OXYGEN, WATER);
+        double rippled = new Surface(1, SurfaceClass.RIPPLED).conductance(Gas.OXYGEN, WATER);
+        assertThat(rigid / rolling).isBetween(0.4, 0.8);
+        assertThat(mobile / rippled).isBetween(5.5, 8.5);
+    }
+
+    /** Fine-bubble diffusers dissolve about 5 to 7 % of the oxygen for each metre of depth: common practice, no source. */
+    @Test
+    void practiceLiesBetweenTheSkins() {
+        double air = stone(100, 2, Skin.RIGID).airConductance(WATER);
+        double rigid = new Bubbles(100, 2, 1, Skin.RIGID).conductance(Gas.OXYGEN, WATER) / air;
+        double mobile = new Bubbles(100, 2, 1, Skin.MOBILE).conductance(Gas.OXYGEN, WATER) / air;
+        assertThat(rigid).isLessThan(0.05);
+        assertThat(mobile * Bubbles.ASSUMED_TRANSFER_FACTOR).isBetween(0.05, 0.10);
+    }
+
+    /** CO2 nearly fills a mobile bubble: air is its limit. Oxygen never comes near: contact is. */
+    @Test
+    void whatLimitsEachGas() {
+        Bubbles fine = new Bubbles(100, 1, 0.5, Skin.MOBILE);
+        double air = fine.airConductance(WATER);
+        assertThat(fine.conductance(Gas.CO2, WATER) / air).isGreaterThan(0.8);
+        assertThat(fine.conductance(Gas.OXYGEN, WATER) / air).isLessThan(0.3);
+    }
+
+    /** A rigid 2 mm bubble rises at about 0.2 m/s (Clift, Grace and Weber 1978, fig. 7.3, contaminated water; read off). */
+    @Test
+    void rise() {
+        assertThat(stone(1, 2, Skin.RIGID).riseMPerS(WATER)).isBetween(0.15, 0.23);
+        assertThat(stone(1, 2, Skin.MOBILE).riseMPerS(WATER)).isBetween(0.25, 0.32);
+    }
+
+    @Property(tries = 300, seed = "20261125")
+    void moreAirAndDeeperStonesNeverCarryLess(
+            @ForAll @DoubleRange(min = 1, max = 2000) double air,
+            @ForAll @DoubleRange(min = 0.3, max = 8) double diameter,
+            @ForAll Skin skin) {
+        Bubbles some = new Bubbles(air, diameter, 0.3, skin);
+        for (Gas gas : Gas.values()) {
+            double g = some.conductance(gas, WATER);
+            assertThat(new Bubbles(air * 1.5, diameter, 0.3, skin).conductance(gas, WATER))
+                    .isGreaterThan(g);
+            assertThat(new Bubbles(air, diameter, 0.45, skin).conductance(gas, WATER))
+                    .isGreaterThanOrEqualTo(g);
+            assertThat(g).isLessThanOrEqualTo(some.airConductance(WATER));
+        }
+    }
+
+    /** Saturated with air at 28 to 30 °C the water holds 5 to 8 % less oxygen than at 25 °C. */
+    @Test
+    void warmthTakesOxygen() {
+        double cool = Gases.oxygenSaturationMgPerL(WATER, Gases.STANDARD_HPA);
+        for (double warm : new double[] {28, 30}) {
+            double less = 1 - Gases.oxygenSaturationMgPerL(new Seawater(35, warm), Gases.STANDARD_HPA) / cool;
+            assertThat(less).isBetween(0.045, 0.085);
+        }
+    }
+}
