@@ -74,7 +74,8 @@ public final class DemoHistory {
                             media ? mediaLeave : 1,
                             1),
                     25.3 + 0.4 * lit,
-                    alkalinity);
+                    alkalinity,
+                    0);
         };
         Function<String, Function<Integer, Instant>> at = time -> days -> moment(end, zone, days, time);
         List<Happening> happenings = List.of(
@@ -138,7 +139,7 @@ public final class DemoHistory {
             int minute = local.getHour() * 60 + local.getMinute();
             boolean lessons = !halfTerm && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
             return new Acting(
-                    lit, lessons ? pupils.awakeLPerS() : 0, 0.9, OUTDOORS, 1, Intake.ROOM_AIR, 24.8 + 0.3 * lit, 0);
+                    lit, lessons ? pupils.awakeLPerS() : 0, 0.9, OUTDOORS, 1, Intake.ROOM_AIR, 24.8 + 0.3 * lit, 0, 0);
         };
         List<Happening> happenings = List.of(
                 new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
@@ -160,6 +161,7 @@ public final class DemoHistory {
                 0,
                 Intake.ROOM_AIR,
                 24.3 + 0.5 * lit,
+                0,
                 0);
         List<Happening> happenings = List.of(new Happening(
                 Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));

@@ -23,7 +23,9 @@ public interface Conditions {
      * @param skimmerShare the skimmer's conductance as a share of its full one; 0 when it stands still
      * @param intake what the skimmer breathes
      * @param temperatureC the water's temperature
-     * @param alkalinityMeqPerLPerDay net gain of alkalinity: doses less calcification
+     * @param alkalinityMeqPerLPerDay net gain of alkalinity: carbonate doses less calcification
+     * @param hydroxideMeqPerLPerDay of the day's alkalinity that comes as hydroxide in place of carbonate: the alkalinity
+     *     stays as it is, half a mole of carbon for each equivalent is missing
      */
     record Acting(
             double light,
@@ -33,7 +35,8 @@ public interface Conditions {
             double skimmerShare,
             Intake intake,
             double temperatureC,
-            double alkalinityMeqPerLPerDay) {}
+            double alkalinityMeqPerLPerDay,
+            double hydroxideMeqPerLPerDay) {}
 
     /**
      * The air before the skimmer.

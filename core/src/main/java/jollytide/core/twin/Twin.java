@@ -193,6 +193,7 @@ public final class Twin {
                     * (tank.respirationMmolPerLPerH() - acting.light() * tank.photosynthesisMmolPerLPerH())
                     * tank.netVolumeL()
                     / 1000;
+            double hydroxideMolPerKgH = acting.hydroxideMeqPerLPerDay() / 24 / 1000 / water.densityKgPerL();
             double alkalinityMolPerKgH = acting.alkalinityMeqPerLPerDay() / 24 / 1000 / water.densityKgPerL();
             // Calcification and carbonate doses move half a mole of carbon for each equivalent. A mole of carbon
             // breathed takes a mole of oxygen (quotient 1).
@@ -200,7 +201,7 @@ public final class Twin {
                     tank.openToRoom().co2() * (roomCo2 - waterCo2),
                     skimmer.co2() * (enteringCo2 - waterCo2),
                     living,
-                    alkalinityMolPerKgH / 2 * kg,
+                    (alkalinityMolPerKgH - hydroxideMolPerKgH) / 2 * kg,
                     tank.openToRoom().oxygen() * (airOxygen - waterOxygen),
                     skimmer.oxygen() * (enteringOxygen - waterOxygen),
                     -living);

@@ -32,6 +32,7 @@ import jollytide.server.home.Home;
 import jollytide.server.home.Room;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 public class Tank {
@@ -126,6 +127,16 @@ public class Tank {
 
     public Assumptions assumptions() {
         return OwnAssumptions.from(assumptions).toCore();
+    }
+
+    /** The described surfaces, as the core knows them. */
+    public List<Surface> surfaces() {
+        return surfaces.stream().map(row -> new Surface(row.areaM2, row.motion)).toList();
+    }
+
+    /** Air that the skimmer draws; null without skimmer. */
+    public @Nullable Double skimmerAirDrawLPerH() {
+        return skimmerAirDrawLPerH;
     }
 
     /** Sum of the described paths' conductances for CO2, mol/(h·atm); 0 when none is described. */

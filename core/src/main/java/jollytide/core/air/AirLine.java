@@ -1,0 +1,92 @@
+package jollytide.core.air;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.evidence.Estimate;
+
+/**
+ * A hose between fresh air and a skimmer. The skimmer sucks less the more it draws, p = p0 (1 − Q/Q0); the hose resists
+ * more (Darcy and Weisbach, with the friction law of Churchill 1977 from laminar to turbulent flow). Where both meet is
+ * the draw that is kept.
+ *
+ * @param lengthM 0 to 200 m
+ * @param boreMm inner diameter, 1 to 100 mm
+ * @param lossCoefficient entrance, bends, filter: multiples of ρv²/2
+ */
+public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
+    /** An open end, a rain cap, two bends. From memory. */
+    public static final double ASSUMED_LOSS = 2.5;
+    /** What a skimmer sucks at no flow, Pa, and between what it may lie. From memory. */
+    public static final double ASSUMED_SUCTION_PA = 1000;
+
+    public static final double LEAST_SUCTION_PA = 500;
+    public static final double MOST_SUCTION_PA = 2500;
+    /** Bores that are sold, mm. Common practice, no source. */
+    private static final double[] SOLD_MM = {4, 6, 8, 9.5, 12.7, 16, 19, 25, 32, 40};
+
+    /** Air at 20 °C and one atmosphere: kg/m³, Pa·s (dry air tables; values from memory). */
+    private static final double DENSITY = 1.204;
+
+    private static final double VISCOSITY = 1.813e-5;
+    /** Smooth plastic, m. */
+    private static final double ROUGHNESS = 1.5e-6;
+
+    public AirLine {
+        within("lengthM", lengthM, 0, 200, "m");
+        within("boreMm", boreMm, 1, 100, "mm");
+        within("lossCoefficient", lossCoefficient, 0, 100, "");
+    }
+
+    /** Pressure in Pa that it takes to draw {@code litresPerH} through. */
+    public double pressureDropPa(double litresPerH) {
+        if (litresPerH <= 0) {
+            return 0;
+        }
+        double d = boreMm / 1000;
+        double v = litresPerH / 3.6e6 / (Math.PI * d * d / 4);
+        double re = DENSITY * v * d / VISCOSITY;
+        return (friction(re, d) * lengthM / d + lossCoefficient) * DENSITY * v * v / 2;
+    }
+
+    /** Darcy's friction factor: Churchill (1977), Chem. Eng. 84(24), 91. */
+    private static double friction(double re, double d) {
+        double a = Math.pow(2.457 * Math.log(1 / (Math.pow(7 / re, 0.9) + 0.27 * ROUGHNESS / d)), 16);
+        double b = Math.pow(37_530 / re, 16);
+        return 8 * Math.pow(Math.pow(8 / re, 12) + Math.pow(a + b, -1.5), 1.0 / 12);
+    }
+
+    /** Share of the free draw that is kept, 0 to 1. */
+    public double kept(double freeDrawLPerH, double suctionPa) {
+        within("freeDrawLPerH", freeDrawLPerH, 1, 20_000, "L/h");
+        within("suctionPa", suctionPa, 50, 20_000, "Pa");
+        double low = 0;
+        double high = 1;
+        for (int i = 0; i < 50; i++) {
+            double share = (low + high) / 2;
+            if (pressureDropPa(share * freeDrawLPerH) < suctionPa * (1 - share)) {
+                low = share;
+            } else {
+                high = share;
+            }
+        }
+        return (low + high) / 2;
+    }
+
+    /** The same where the suction is not known. */
+    public Estimate keptAssumed(double freeDrawLPerH) {
+        return new Estimate(
+                kept(freeDrawLPerH, ASSUMED_SUCTION_PA),
+                kept(freeDrawLPerH, LEAST_SUCTION_PA),
+                kept(freeDrawLPerH, MOST_SUCTION_PA));
+    }
+
+    /** The smallest bore sold, mm, that keeps such a share over this length; the largest when none does. */
+    public double boreKeeping(double share, double freeDrawLPerH, double suctionPa) {
+        for (double bore : SOLD_MM) {
+            if (new AirLine(lengthM, bore, lossCoefficient).kept(freeDrawLPerH, suctionPa) >= share) {
+                return bore;
+            }
+        }
+        return SOLD_MM[SOLD_MM.length - 1];
+    }
+}

@@ -1,0 +1,56 @@
+package jollytide.core.air;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+class AirLineTest {
+
+    /** Laminar flow through a thin hose: Hagen and Poiseuille, 128 µLQ/(πd⁴). */
+    @Test
+    void laminar() {
+        double q = 30 / 3.6e6;
+        double expected = 128 * 1.813e-5 * 3 * q / (Math.PI * Math.pow(0.004, 4));
+        assertThat(new AirLine(3, 4, 0).pressureDropPa(30)).isCloseTo(expected, within(0.01 * expected));
+    }
+
+    /** Turbulent flow in a smooth pipe: Blasius (1913), f = 0.316/Re^0.25, within the 5 % that the laws differ. */
+    @Test
+    void turbulent() {
+        double d = 0.0127;
+        double v = 8000 / 3.6e6 / (Math.PI * d * d / 4);
+        double re = 1.204 * v * d / 1.813e-5;
+        double expected = 0.316 / Math.pow(re, 0.25) * 8 / d * 1.204 * v * v / 2;
+        assertThat(re).isGreaterThan(10_000);
+        assertThat(new AirLine(8, 12.7, 0).pressureDropPa(8000)).isCloseTo(expected, within(0.05 * expected));
+    }
+
+    /** Ten feet of thin airline leaves a fraction; half-inch bore at 5 to 8 m costs almost nothing: common practice. */
+    @Test
+    void practice() {
+        double thin = new AirLine(3, 4, AirLine.ASSUMED_LOSS).kept(500, AirLine.ASSUMED_SUCTION_PA);
+        double wide = new AirLine(8, 12.7, AirLine.ASSUMED_LOSS).kept(500, AirLine.ASSUMED_SUCTION_PA);
+        assertThat(thin).isBetween(0.1, 0.45);
+        assertThat(wide).isGreaterThan(0.95);
+        assertThat(new AirLine(8, 4, AirLine.ASSUMED_LOSS).boreKeeping(0.95, 500, AirLine.ASSUMED_SUCTION_PA))
+                .isBetween(8.0, 12.7);
+        assertThat(new AirLine(8, 6, AirLine.ASSUMED_LOSS).keptAssumed(500).low())
+                .isLessThan(
+                        new AirLine(8, 6, AirLine.ASSUMED_LOSS).keptAssumed(500).high());
+    }
+
+    @Property(tries = 300, seed = "20261125")
+    void longerAndThinnerNeverKeepsMore(
+            @ForAll @DoubleRange(min = 0, max = 60) double length,
+            @ForAll @DoubleRange(min = 2, max = 40) double bore,
+            @ForAll @DoubleRange(min = 20, max = 3000) double draw) {
+        double kept = new AirLine(length, bore, 2.5).kept(draw, 1000);
+        assertThat(kept).isBetween(0.0, 1.0);
+        assertThat(new AirLine(length + 5, bore, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
+        assertThat(new AirLine(length, bore * 0.8, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
+    }
+}
