@@ -19,6 +19,8 @@ import { HistoryScreen } from './places/read/HistoryScreen';
 import { Today } from './places/read/Today';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
 import { Settings } from './places/settings/Settings';
+import { BenchScreen } from './places/try/bench/BenchScreen';
+import { isSet, type NamedSet } from './places/try/bench/sets';
 import { Sums } from './places/try/Sums';
 import { Welcome } from './places/welcome/Welcome';
 import { TankContext } from './TankContext';
@@ -174,6 +176,14 @@ const staircase = createRoute({
     at: typeof search.at === 'string' ? search.at : undefined,
   }),
 });
+const bench = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'bench',
+  component: BenchScreen,
+  validateSearch: (search: Record<string, unknown>): { sets?: NamedSet[] } => ({
+    sets: Array.isArray(search.sets) ? search.sets.filter(isSet).slice(0, 4) : undefined,
+  }),
+});
 const sums = createRoute({ getParentRoute: () => tankRoute, path: 'sums', component: Sums });
 const description = createRoute({
   getParentRoute: () => tankRoute,
@@ -188,7 +198,7 @@ export const router = createRouter({
       door,
       begin,
       settings,
-      tankRoute.addChildren([today, history, enter, bring, staircase, sums, description]),
+      tankRoute.addChildren([today, history, enter, bring, staircase, bench, sums, description]),
     ]),
   ]),
 });

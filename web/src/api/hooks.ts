@@ -1,6 +1,7 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, Problem, told } from './client';
 import type {
+  Bench,
   EventKind,
   HomeDescription,
   ImportPlan,
@@ -9,6 +10,7 @@ import type {
   RoomDescription,
   TankDescription,
   Units,
+  Variant,
 } from './types';
 
 export const queryClient = new QueryClient({
@@ -87,6 +89,32 @@ export const useHistory = (tankId: string, window: { from?: string; to?: string;
       ),
     placeholderData: (previous) => previous,
     enabled: window.width > 0,
+  });
+
+export const useBench = (tankId: string) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'bench'],
+    queryFn: () => told(api.GET('/api/v1/tanks/{tankId}/bench', { params: { path: { tankId } } })),
+    staleTime: 300_000,
+  });
+
+export const useForecast = (
+  tankId: string,
+  tanks: Bench['tanks'] | undefined,
+  variants: Variant[],
+) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'forecast', tanks, variants],
+    queryFn: () =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/bench/forecast', {
+          params: { path: { tankId } },
+          body: { tanks: tanks ?? [], variants },
+        }),
+      ),
+    enabled: tanks !== undefined,
+    placeholderData: (previous) => previous,
+    staleTime: 300_000,
   });
 
 export const useLogSpan = (tankId: string) =>

@@ -10,7 +10,14 @@ export const PLACES = [
     ],
   },
   { name: 'Reason', question: 'why?', screens: [{ name: 'Staircase', path: 'staircase' }] },
-  { name: 'Try', question: 'what would help here?', screens: [{ name: 'Sums', path: 'sums' }] },
+  {
+    name: 'Try',
+    question: 'what would help here?',
+    screens: [
+      { name: 'Bench', path: 'bench' },
+      { name: 'Sums', path: 'sums' },
+    ],
+  },
 ] as const;
 
 export type ScreenPath = (typeof PLACES)[number]['screens'][number]['path'];
@@ -20,5 +27,6 @@ export const ROUTE = {
   history: '/tank/$tankId/history',
   enter: '/tank/$tankId/enter',
   staircase: '/tank/$tankId/staircase',
+  bench: '/tank/$tankId/bench',
   sums: '/tank/$tankId/sums',
 } as const satisfies Record<ScreenPath, string>;

@@ -41,7 +41,7 @@ class BenchController {
             @NotNull Double ppm) {}
 
     /** A hose from outdoors to the skimmer. */
-    record Line(
+    record Hose(
             @NotNull Double lengthM,
             @NotNull Double boreMm,
             @Valid @Nullable Flue flue) {}
@@ -66,7 +66,7 @@ class BenchController {
     record Variant(
             @Nullable Double ventilationTimes,
             @Nullable Boolean nobodyHome,
-            @Valid @Nullable Line line,
+            @Valid @Nullable Hose line,
             @Nullable Double mediaPass,
             @Nullable Double freshShare,
             @Nullable Double skimmerShare,

@@ -106,7 +106,7 @@ class BenchService {
             boolean fitted) {}
 
     /** A quantity over time: value of the first tank, and the band between all of them. */
-    record Band(List<Double> value, List<Double> low, List<Double> high) {}
+    record Course(List<Double> value, List<Double> low, List<Double> high) {}
 
     /**
      * What a variant brings.
@@ -118,8 +118,8 @@ class BenchService {
      */
     record VariantView(
             List<Long> at,
-            Band ph,
-            Band oxygenMgPerL,
+            Course ph,
+            Course oxygenMgPerL,
             Estimate troughPh,
             Instant troughAt,
             Estimate peakPh,
@@ -302,8 +302,8 @@ class BenchService {
                         .limit(drawn)
                         .map(s -> s.at().getEpochSecond())
                         .toList(),
-                band(runs, drawn, TwinState::phNbs),
-                band(runs, drawn, TwinState::oxygenMgPerL),
+                course(runs, drawn, TwinState::phNbs),
+                course(runs, drawn, TwinState::oxygenMgPerL),
                 Forecast.band(settled.stream().map(SettledDay::troughPh).toList()),
                 settled.get(0).troughAt(),
                 Forecast.band(settled.stream().map(SettledDay::peakPh).toList()),
@@ -318,12 +318,12 @@ class BenchService {
         double of(TwinState state);
     }
 
-    private static Band band(List<List<TwinState>> runs, int drawn, Value value) {
+    private static Course course(List<List<TwinState>> runs, int drawn, Value value) {
         List<Estimate> bands = IntStream.range(0, drawn)
                 .mapToObj(i -> Forecast.band(
                         runs.stream().map(run -> value.of(run.get(i))).toList()))
                 .toList();
-        return new Band(
+        return new Course(
                 bands.stream().map(e -> rounded(e.value())).toList(),
                 bands.stream().map(e -> rounded(e.low())).toList(),
                 bands.stream().map(e -> rounded(e.high())).toList());
@@ -334,7 +334,7 @@ class BenchService {
     }
 
     private static Remedies remedies(Variant v, Setup setup) {
-        BenchController.Line line = v.line();
+        BenchController.Hose line = v.line();
         if (line != null && setup.skimmer() == null) {
             throw new InputException(
                     "line", line.lengthM(), "a tank with a skimmer", "There is no skimmer to fit a line to.");
