@@ -128,7 +128,7 @@ export function ForecastDrawing({
           <Curve at={then.at} values={then.oxygenMgPerL.value} x={x} y={oxygen} ink="var(--o2)" />
         </>
       )}
-      {[0, 1, 2, 3, 4].map((i) => {
+      {(width < 560 ? [0, 2, 4] : [0, 1, 2, 3, 4]).map((i) => {
         const at = from + ((to - from) * i) / 4;
         return (
           <text

@@ -45,7 +45,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
   const [now, then, ...kept] = forecast.data ?? [];
   const changed = inWords(current.put) !== 'as it is';
   return (
-    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-labelledby="remedies" className="order-2 lg:order-1 lg:border-r lg:pr-6">
         <h1 id="remedies" className="pb-1 text-xl font-bold">
           Put a remedy on the tank
@@ -71,7 +71,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
           </div>
         )}
       </section>
-      <div className="order-1 grid content-start gap-4 lg:order-2">
+      <div className="order-1 grid grid-cols-[minmax(0,1fr)] content-start gap-4 lg:order-2">
         <section aria-labelledby="ahead">
           <h2 id="ahead" className="pb-1 text-xl font-bold">
             The next two days

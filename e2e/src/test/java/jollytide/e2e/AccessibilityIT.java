@@ -26,6 +26,8 @@ class AccessibilityIT extends BrowserTest {
         "today, phone, night",
         "history, desktop, day",
         "history, phone, night",
+        "bench, desktop, night",
+        "bench, phone, day",
         "bring, desktop, day",
         "questions, phone, night",
         "enter, desktop, night",
@@ -64,6 +66,9 @@ class AccessibilityIT extends BrowserTest {
                     page.navigate(page.url().replaceAll("/staircase.*", "/" + screen));
                 }
             }
+        }
+        if (screen.equals("bench")) {
+            page.getByText("What this twin rests on").waitFor();
         }
         page.waitForLoadState(LoadState.NETWORKIDLE);
         page.getByRole(AriaRole.HEADING).first().waitFor();

@@ -27,6 +27,10 @@ class ScreenshotsIT extends BrowserTest {
         take("staircase-phone", demo(visitor(PHONE), "Lantern Reef", "Staircase"));
         take("enter", demo(visitor(DESKTOP), "Lantern Reef", "Enter"));
         take("enter-phone", demo(visitor(PHONE), "Lantern Reef", "Enter"));
+        Page bench = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
+        bench.getByLabel("Outdoor line to the skimmer").check();
+        bench.getByText("removes the source").waitFor();
+        take("bench", bench);
         take("sums", demo(visitor(DESKTOP), "Lantern Reef", "Sums"));
         Page description = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
         description.navigate(description.url().replaceAll("/staircase.*", "/description"));
