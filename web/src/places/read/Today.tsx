@@ -77,7 +77,7 @@ function Loaded({ day }: { day: Day }) {
         </div>
         <DayInWords day={day} />
       </section>
-      {day.day === day.latest && <WhyToday />}
+      {day.day === day.latest ? <Why at={undefined} /> : day.trough && <Why at={day.trough.at} />}
     </div>
   );
 }
@@ -121,10 +121,10 @@ function DayInWords({ day }: { day: Day }) {
   );
 }
 
-/** Below the day: where its CO2 comes from. */
-function WhyToday() {
+/** Below the day: where its CO2 comes from; on a past day, at its trough. */
+function Why({ at }: { at: string | undefined }) {
   const { tank } = useAtTank();
-  const view = useStaircase(tank.id, undefined, undefined).data;
+  const view = useStaircase(tank.id, undefined, at).data;
   const [ref, width] = useWidth();
   if (!view) return null;
   return (
@@ -134,8 +134,8 @@ function WhyToday() {
     >
       <div>
         <h2 id="why" className="pb-1 text-xl font-bold">
-          <Link to="/tank/$tankId/staircase" params={{ tankId: tank.id }}>
-            Where the CO2 comes from
+          <Link to="/tank/$tankId/staircase" params={{ tankId: tank.id }} search={{ at }}>
+            Where the CO2 {at ? 'came' : 'comes'} from
           </Link>
         </h2>
         <div ref={ref}>
