@@ -75,7 +75,8 @@ public final class DemoHistory {
                             1),
                     25.3 + 0.4 * lit,
                     alkalinity,
-                    0);
+                    0,
+                    null);
         };
         Function<String, Function<Integer, Instant>> at = time -> days -> moment(end, zone, days, time);
         List<Happening> happenings = List.of(
@@ -139,7 +140,16 @@ public final class DemoHistory {
             int minute = local.getHour() * 60 + local.getMinute();
             boolean lessons = !halfTerm && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
             return new Acting(
-                    lit, lessons ? pupils.awakeLPerS() : 0, 0.9, OUTDOORS, 1, Intake.ROOM_AIR, 24.8 + 0.3 * lit, 0, 0);
+                    lit,
+                    lessons ? pupils.awakeLPerS() : 0,
+                    0.9,
+                    OUTDOORS,
+                    1,
+                    Intake.ROOM_AIR,
+                    24.8 + 0.3 * lit,
+                    0,
+                    0,
+                    null);
         };
         List<Happening> happenings = List.of(
                 new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
@@ -162,7 +172,8 @@ public final class DemoHistory {
                 Intake.ROOM_AIR,
                 24.3 + 0.5 * lit,
                 0,
-                0);
+                0,
+                null);
         List<Happening> happenings = List.of(new Happening(
                 Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));
         Household household = new Household(end, zone, light, life);

@@ -22,8 +22,6 @@ public final class Forecast {
     private static final Duration EVERY = Duration.ofMinutes(15);
     private static final Duration SETTLING_IN = Duration.ofDays(7);
     private static final Duration DAY = Duration.ofDays(1);
-    /** The room's air is given; the twin's room follows it within minutes. */
-    private static final double FOLLOWING_PER_H = 30;
 
     private final Setup setup;
     private final Living living;
@@ -169,13 +167,14 @@ public final class Forecast {
             return new Acting(
                     setup.light().levelAt(t, setup.zone()),
                     0,
-                    FOLLOWING_PER_H,
-                    Math.max(outdoors * 0.5, room),
+                    0,
+                    outdoors,
                     draw,
                     intake,
                     setup.water().temperatureC(),
                     0,
-                    remedies.hydroxideMeqPerLPerDay());
+                    remedies.hydroxideMeqPerLPerDay(),
+                    room);
         }
 
         @Override

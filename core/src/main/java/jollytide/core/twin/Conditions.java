@@ -3,6 +3,7 @@ package jollytide.core.twin;
 import static jollytide.core.units.Quantities.within;
 
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** What acts on the tank from outside, hour by hour. */
 public interface Conditions {
@@ -26,6 +27,7 @@ public interface Conditions {
      * @param alkalinityMeqPerLPerDay net gain of alkalinity: carbonate doses less calcification
      * @param hydroxideMeqPerLPerDay of the day's alkalinity that comes as hydroxide in place of carbonate: the alkalinity
      *     stays as it is, half a mole of carbon for each equivalent is missing
+     * @param knownRoomPpm the room's air where it is known rather than computed from people and ventilation; else null
      */
     record Acting(
             double light,
@@ -36,7 +38,14 @@ public interface Conditions {
             Intake intake,
             double temperatureC,
             double alkalinityMeqPerLPerDay,
-            double hydroxideMeqPerLPerDay) {}
+            double hydroxideMeqPerLPerDay,
+            @Nullable Double knownRoomPpm) {
+
+        /** The room's air: the known one, else the computed. */
+        double roomPpm(double computed) {
+            return knownRoomPpm == null ? computed : knownRoomPpm;
+        }
+    }
 
     /**
      * The air before the skimmer.

@@ -122,11 +122,13 @@ public final class Twin {
     }
 
     private TwinState state(Instant at, double[] y) {
-        double temperature = conditions.at(at).temperatureC();
+        Acting acting = conditions.at(at);
+        double temperature = acting.temperatureC();
         CarbonateSystem system = system(temperature);
         double ph = system.constants().toNbs(system.phTotal(y[ALKALINITY], y[DIC], Double.NaN));
         double oxygen = y[OXYGEN] * OXYGEN_MG_PER_MOL * system.water().densityKgPerL();
-        return new TwinState(at, y[DIC], y[ALKALINITY], oxygen, y[ROOM], ph, temperature, Flows.of(y, FLOWS));
+        return new TwinState(
+                at, y[DIC], y[ALKALINITY], oxygen, acting.roomPpm(y[ROOM]), ph, temperature, Flows.of(y, FLOWS));
     }
 
     private CarbonateSystem system(double temperatureC) {
@@ -178,7 +180,7 @@ public final class Twin {
 
             double dryAtm = Gases.uatmOverWater(1e6, tank.pressureHpa(), water) * 1e-6;
             double waterCo2 = uatm * 1e-6;
-            double roomCo2 = y[ROOM] * 1e-6 * dryAtm;
+            double roomCo2 = acting.roomPpm(y[ROOM]) * 1e-6 * dryAtm;
             double lineCo2 = acting.intake().outdoorPpm() * 1e-6 * dryAtm;
             double airOxygen = Gas.OXYGEN_IN_AIR * dryAtm;
             double waterOxygen = Math.max(0, y[OXYGEN]) * water.densityKgPerL() / oxygenSolubility;
@@ -212,8 +214,10 @@ public final class Twin {
             rates[ALKALINITY] = alkalinityMolPerKgH;
             rates[OXYGEN] = flows.oxygen() / kg;
             // The tank's own breath is too small to move the room.
-            rates[ROOM] = acting.airChangesPerH() * (acting.outdoorPpm() - y[ROOM])
-                    + acting.roomGenerationLPerS() * 3.6 / tank.roomVolumeM3() * 1e6;
+            rates[ROOM] = acting.knownRoomPpm() != null
+                    ? 0
+                    : acting.airChangesPerH() * (acting.outdoorPpm() - y[ROOM])
+                            + acting.roomGenerationLPerS() * 3.6 / tank.roomVolumeM3() * 1e6;
             return rates;
         }
     }

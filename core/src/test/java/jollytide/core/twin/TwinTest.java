@@ -59,7 +59,7 @@ class TwinTest {
         public Acting at(Instant t) {
             long hour = Duration.between(MIDNIGHT, t).toHours() % 24;
             double light = hour >= 10 && hour < 21 ? 1 : 0;
-            return new Acting(light, generationLPerS, airChanges, 420, skimmerShare, intake, temperatureC, 0, 0);
+            return new Acting(light, generationLPerS, airChanges, 420, skimmerShare, intake, temperatureC, 0, 0, null);
         }
 
         @Override
@@ -128,7 +128,7 @@ class TwinTest {
         Conditions dosed = new Conditions() {
             @Override
             public Acting at(Instant t) {
-                return new Acting(0, 0, 1, 420, 1, Intake.ROOM_AIR, 25.5, 0.3, 0);
+                return new Acting(0, 0, 1, 420, 1, Intake.ROOM_AIR, 25.5, 0.3, 0, null);
             }
 
             @Override
