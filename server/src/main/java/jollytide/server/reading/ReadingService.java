@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import jollytide.core.evidence.Method;
+import java.util.function.Function;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
@@ -168,28 +168,26 @@ public class ReadingService {
     /** The half hours of one quantity at one place around the tank, oldest first. */
     @Transactional(readOnly = true)
     public List<HalfHour> halfHours(Tank tank, Quantity quantity, Place place, Instant from, Instant to) {
-        return jdbc.query(
-                "select h.bucket, h.n, h.total, h.low, h.low_s, h.high, h.high_s, s.unit, s.method, h.series_id"
-                        + " from series s join reading_half_hour h on h.series_id = s.id"
-                        + " where s.subject_id = ? and s.quantity = ? and s.place = ? and h.bucket between ? and ?"
-                        + " order by h.bucket",
-                (row, i) -> {
-                    Instant start = Instant.ofEpochSecond(row.getLong(1) * ReadingWriter.BUCKET_SECONDS);
-                    int n = row.getInt(2);
-                    double mean = row.getDouble(3) / n;
-                    double low = row.getDouble(4);
-                    Instant lowAt = start.plusSeconds(row.getInt(5));
-                    double high = row.getDouble(6);
-                    Instant highAt = start.plusSeconds(row.getInt(7));
-                    RawUnit unit = RawUnit.valueOf(row.getString(8));
-                    Method method = Method.valueOf(row.getString(9));
-                    return new HalfHour(row.getLong(10), unit, method, start, n, mean, low, lowAt, high, highAt);
-                },
-                SeriesBook.subject(tank, place),
-                quantity.name(),
-                place.name(),
-                bucket(from),
-                bucket(to));
+        return ofEachSeries(
+                tank,
+                quantity,
+                place,
+                s -> jdbc.query(
+                        "select bucket, n, total, low, low_s, high, high_s from reading_half_hour"
+                                + " where series_id = ? and bucket between ? and ? order by bucket",
+                        (row, i) -> {
+                            Instant start = Instant.ofEpochSecond(row.getLong(1) * ReadingWriter.BUCKET_SECONDS);
+                            int n = row.getInt(2);
+                            double mean = row.getDouble(3) / n;
+                            double low = row.getDouble(4);
+                            Instant lowAt = start.plusSeconds(row.getInt(5));
+                            double high = row.getDouble(6);
+                            Instant highAt = start.plusSeconds(row.getInt(7));
+                            return new HalfHour(s.id, s.unit, s.method, start, n, mean, low, lowAt, high, highAt);
+                        },
+                        s.id,
+                        bucket(from),
+                        bucket(to)));
     }
 
     /**
@@ -198,32 +196,38 @@ public class ReadingService {
      */
     @Transactional(readOnly = true)
     public List<HalfHour> grouped(Tank tank, Quantity quantity, Place place, Instant from, Instant to, int perGroup) {
-        return jdbc.query(
-                "select h.series_id, s.unit, s.method, h.bucket div ? as g, sum(h.n), sum(h.total), min(h.low), max(h.high)"
-                        + " from series s join reading_half_hour h on h.series_id = s.id"
-                        + " where s.subject_id = ? and s.quantity = ? and s.place = ? and h.bucket between ? and ?"
-                        + " group by h.series_id, s.unit, s.method, g order by g",
-                (row, i) -> {
-                    Instant start = Instant.ofEpochSecond(row.getLong(4) * perGroup * ReadingWriter.BUCKET_SECONDS);
-                    int n = row.getInt(5);
-                    return new HalfHour(
-                            row.getLong(1),
-                            RawUnit.valueOf(row.getString(2)),
-                            Method.valueOf(row.getString(3)),
-                            start,
-                            n,
-                            row.getDouble(6) / n,
-                            row.getDouble(7),
-                            start,
-                            row.getDouble(8),
-                            start);
-                },
-                perGroup,
-                SeriesBook.subject(tank, place),
-                quantity.name(),
-                place.name(),
-                bucket(from),
-                bucket(to));
+        return ofEachSeries(
+                tank,
+                quantity,
+                place,
+                s -> jdbc.query(
+                        "select bucket div ? as g, sum(n), sum(total), min(low), max(high) from reading_half_hour"
+                                + " where series_id = ? and bucket between ? and ? group by g order by g",
+                        (row, i) -> {
+                            Instant start =
+                                    Instant.ofEpochSecond(row.getLong(1) * perGroup * ReadingWriter.BUCKET_SECONDS);
+                            int n = row.getInt(2);
+                            double mean = row.getDouble(3) / n;
+                            double low = row.getDouble(4);
+                            double high = row.getDouble(5);
+                            return new HalfHour(s.id, s.unit, s.method, start, n, mean, low, start, high, start);
+                        },
+                        perGroup,
+                        s.id,
+                        bucket(from),
+                        bucket(to)));
+    }
+
+    private List<HalfHour> ofEachSeries(
+            Tank tank, Quantity quantity, Place place, Function<Series, List<HalfHour>> halfHours) {
+        List<Series> all = series.findBySubjectIdAndQuantityAndPlace(SeriesBook.subject(tank, place), quantity, place);
+        if (all.size() == 1) {
+            return halfHours.apply(all.get(0));
+        }
+        return all.stream()
+                .flatMap(s -> halfHours.apply(s).stream())
+                .sorted(Comparator.comparing(HalfHour::start))
+                .toList();
     }
 
     /** How many readings of a quantity at a place there are around a tank. */
