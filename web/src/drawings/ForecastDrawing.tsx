@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import type { Forecast } from '../api/types';
+import type { Bench, Forecast } from '../api/types';
 import { weekdayAndTime } from '../lib/time';
 import { HatchPattern } from './Hatch';
 
@@ -13,11 +13,6 @@ const GAP = 22;
 const BOTTOM = 26;
 const HEIGHT = PH_TOP + PH_HEIGHT + GAP + O2_HEIGHT + BOTTOM;
 
-interface Lamp {
-  from: number;
-  to: number;
-}
-
 /**
  * Two days ahead: the tank as it is as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
  * with the log differ in. Below, its oxygen.
@@ -25,14 +20,14 @@ interface Lamp {
 export function ForecastDrawing({
   now,
   then,
-  lamps,
+  lit,
   band,
   zone,
   width,
 }: {
   now: Forecast;
   then: Forecast | null;
-  lamps: Lamp[];
+  lit: Bench['lit'];
   band: { troughAtLeast: number; peakAtMost: number };
   zone: string;
   width: number;
@@ -55,7 +50,7 @@ export function ForecastDrawing({
     PH_TOP + PH_HEIGHT + GAP,
     O2_HEIGHT,
   );
-  const clipped = (s: number) => Math.min(to, Math.max(from, s));
+  const moment = (instant: string) => x(Math.min(to, Math.max(from, Date.parse(instant) / 1000)));
   return (
     <svg
       width={width}
@@ -75,12 +70,12 @@ export function ForecastDrawing({
       ].map(({ top, height }) => (
         <g key={top}>
           <rect x={LEFT} y={top} width={width - LEFT - RIGHT} height={height} fill="var(--dark)" />
-          {lamps.map((lamp) => (
+          {lit.map((lamp) => (
             <rect
               key={lamp.from}
-              x={x(clipped(lamp.from))}
+              x={moment(lamp.from)}
               y={top}
-              width={Math.max(0, x(clipped(lamp.to)) - x(clipped(lamp.from)))}
+              width={Math.max(0, moment(lamp.to) - moment(lamp.from))}
               height={height}
               fill="var(--lit)"
             />

@@ -13,6 +13,8 @@ interface Command {
 const SHORTCUTS = [
   ['1 2 3', 'Read, Reason, Try'],
   ['/', 'find a screen or a tank'],
+  ['← →', 'Today: the day before and after; History: earlier and later'],
+  ['+ −', 'History: closer and wider'],
   ['e', 'note an event'],
   ['n', 'night colours and back'],
   ['Ctrl Enter', 'save what was entered'],

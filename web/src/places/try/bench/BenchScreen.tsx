@@ -1,7 +1,7 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useDeferredValue, useMemo } from 'react';
 import { useBench, useForecast } from '../../../api/hooks';
-import type { Bench, Estimate, Forecast, TankDescription } from '../../../api/types';
+import type { Bench, Estimate, Forecast } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
 import { clockTime } from '../../../lib/time';
 import { signed } from '../../../lib/number';
@@ -84,7 +84,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
               <ForecastDrawing
                 now={now}
                 then={changed ? (then ?? null) : null}
-                lamps={lamps(now, tank.description.light, tank.zone)}
+                lit={bench.lit}
                 band={tank.description.band}
                 zone={tank.zone}
                 width={width}
@@ -243,27 +243,3 @@ function Basis({ bench }: { bench: Bench }) {
     </section>
   );
 }
-
-/** When the lamps are on, seconds since 1970; the lamp's clock is taken to be the wall's. */
-function lamps(
-  forecast: Forecast,
-  light: TankDescription['light'],
-  zone: string,
-): { from: number; to: number }[] {
-  const on = minutes(light.on);
-  const off = minutes(light.off);
-  const lit = (second: number) => {
-    const at = minutes(clockTime(new Date(second * 1000).toISOString(), zone));
-    return on < off ? at >= on && at < off : on !== off && (at >= on || at < off);
-  };
-  const found: { from: number; to: number }[] = [];
-  for (const second of forecast.at) {
-    const last = found.at(-1);
-    if (!lit(second)) continue;
-    if (last && second - last.to <= 900) last.to = second;
-    else found.push({ from: second, to: second });
-  }
-  return found;
-}
-
-const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));

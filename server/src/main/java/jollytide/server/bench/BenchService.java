@@ -28,6 +28,7 @@ import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Skimmer;
+import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
 import jollytide.core.twin.TwinState;
@@ -88,6 +89,7 @@ class BenchService {
      * @param roomMeasured whether that is from the log; else assumed
      * @param troughPh mean of the whole days since the tank last changed, of a fortnight at most; null without such days
      * @param tanks that could be behind the log: all of them have that trough and peak
+     * @param lit when the lamps are on in the two days that forecasts are drawn for
      * @param fitted false when there is no log to fit to, or no plausible tank fits it
      */
     record BenchView(
@@ -103,7 +105,8 @@ class BenchService {
             @Nullable Double peakPh,
             int daysUsed,
             List<Living> tanks,
-            boolean fitted) {}
+            boolean fitted,
+            List<LightClock.Lit> lit) {}
 
     /** A quantity over time: value of the first tank, and the band between all of them. */
     record Course(List<Double> value, List<Double> low, List<Double> high) {}
@@ -158,7 +161,12 @@ class BenchService {
                 peak,
                 days.size(),
                 fitted.isEmpty() ? List.of(Living.ORDINARY) : fitted,
-                !fitted.isEmpty());
+                !fitted.isEmpty(),
+                tank.light()
+                        .litBetween(
+                                start(tank, now),
+                                start(tank, now).plus(DRAWN),
+                                tank.home().zone()));
     }
 
     private static double mean(List<double[]> days, int which) {
