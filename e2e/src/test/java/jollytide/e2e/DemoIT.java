@@ -37,7 +37,7 @@ class DemoIT extends BrowserTest {
         page.keyboard().press("1");
         assertThat(page).hasURL(Pattern.compile(".*/today"));
         page.keyboard().press("3");
-        assertThat(page).hasURL(Pattern.compile(".*/sums"));
+        assertThat(page).hasURL(Pattern.compile(".*/bench"));
         page.keyboard().press("?");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("night colours");
         page.keyboard().press("Escape");
