@@ -165,7 +165,7 @@ function Remedy({
       <label className="flex min-h-11 cursor-pointer items-center gap-3 text-lg">
         <input
           type="checkbox"
-          className="size-5 accent-accent"
+          className="size-5 shrink-0 accent-accent"
           checked={on}
           onChange={(e) => toggle(e.target.checked)}
         />

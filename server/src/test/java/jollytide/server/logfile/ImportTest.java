@@ -388,6 +388,18 @@ class ImportTest extends ServerTest {
     }
 
     @Test
+    void theDatabaseRestartedInBetweenIsWaitedFor() {
+        String path = start(upload(minutes(110_000, 8.1)));
+        pause(400);
+        DATABASE.restart();
+        JsonNode done = finished(path);
+        assertThat(done.path("state").asString()).isEqualTo("DONE");
+        assertThat(done.path("saved").asLong()).isEqualTo(110_000);
+        assertThat(count()).isEqualTo(110_000);
+        assertThat(halfHours()).isEqualTo(halfHoursCountedAnew());
+    }
+
+    @Test
     void giantFilesAreRefusedBeforeTheyAreRead() {
         Visitor.Answer answer = keeper.announce(imports + "?name=log.csv", 300_000_000L);
         assertThat(answer.status()).isEqualTo(413);
