@@ -7,6 +7,8 @@ import { HatchPattern } from './Hatch';
 import { LABEL_ROWS, LEFT, layOut, placeLabels, RIGHT, type Panel } from './historyLayout';
 
 const FONT = { fontFamily: "'Atkinson Hyperlegible Next', sans-serif", fontSize: 14 } as const;
+/** Lines run on so far beyond the edges that none seems to end there, pixels. */
+const EDGE = 40;
 /** Up to so many days the curve tells more than the days' bars. */
 const CURVE_DAYS = 25;
 
@@ -204,7 +206,7 @@ function PanelDrawing({
           panel.tracks.map((track, i) => (
             <g key={track.place} color={panel.ink} opacity={i === 0 ? 1 : 0.55}>
               {track.stretches.map((s) => (
-                <StretchDrawing key={s.at[0]} stretch={s} x={x} y={y} />
+                <StretchDrawing key={s.at[0]} stretch={s} x={x} y={y} width={width} />
               ))}
               {track.marks.map((m) => (
                 <MarkShape
@@ -236,16 +238,20 @@ function StretchDrawing({
   stretch,
   x,
   y,
+  width,
 }: {
   stretch: History['tracks'][number]['stretches'][number];
   x: (ms: number) => number;
   y: (value: number) => number;
+  width: number;
 }) {
-  const points = stretch.at.map((second, i) => ({
-    x: x(second * 1000),
-    low: y(stretch.low[i] ?? 0),
-    high: y(stretch.high[i] ?? 0),
-  }));
+  // What is fetched beyond the edges for panning is not drawn.
+  const points = stretch.at.flatMap((second, i) => {
+    const at = x(second * 1000);
+    return at < LEFT - EDGE || at > width + EDGE
+      ? []
+      : [{ x: at, low: y(stretch.low[i] ?? 0), high: y(stretch.high[i] ?? 0) }];
+  });
   const spread = area<(typeof points)[number]>()
     .x((p) => p.x)
     .y0((p) => p.low)
