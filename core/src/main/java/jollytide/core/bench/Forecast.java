@@ -58,10 +58,6 @@ public final class Forecast {
             return new SettledDay(
                     trough.phNbs(), trough.at(), peak.phNbs(), peak.at(), breath.oxygenMgPerL(), breath.at());
         }
-
-        public double swing() {
-            return peakPh - troughPh;
-        }
     }
 
     /** Settled under today's conditions: the state from which every variant starts, at {@code at}. */

@@ -47,8 +47,4 @@ public record Layout(
     boolean oneReadingALine() {
         return nameColumn != null && valueColumn != null;
     }
-
-    Layout with(TimeForm form) {
-        return new Layout(delimiter, skipLines, timeColumn, timeOfDayColumn, form, nameColumn, unitColumn, valueColumn);
-    }
 }
