@@ -11,6 +11,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import jollytide.core.air.People;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -20,6 +22,8 @@ import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Conditions.Acting;
 import jollytide.core.twin.Conditions.Intake;
+import jollytide.core.twin.Conditions.Room;
+import jollytide.core.twin.Life;
 import jollytide.core.twin.TwinTank;
 import jollytide.devices.TankHistory.Happening;
 import jollytide.devices.TankHistory.Kind;
@@ -45,7 +49,6 @@ public final class DemoHistory {
         TwinTank tank = tank(
                 420,
                 35,
-                180,
                 List.of(new Surface(0.72, SurfaceClass.ROLLING), new Surface(0.18, SurfaceClass.BROKEN)),
                 new Skimmer(550),
                 0.019,
@@ -64,19 +67,19 @@ public final class DemoHistory {
             double alkalinity = before < 34 && before >= 20 ? -0.02 : before < 20 && before >= 13 ? 0.04 : 0;
             return new Acting(
                     lit,
-                    breath,
-                    windows,
-                    OUTDOORS,
+                    0,
+                    Room.breathed(breath, 180, windows, OUTDOORS),
                     clogged * (rearHose ? 0.25 : frontHose ? 0.97 : 1),
                     new Intake(
                             rearHose ? 1 : frontHose ? 0.95 : 0,
                             rearHose ? rearAir : OUTDOORS,
+                            0,
                             media ? mediaLeave : 1,
-                            1),
+                            1,
+                            false),
                     25.3 + 0.4 * lit,
-                    alkalinity,
-                    0,
-                    null);
+                    AlkalinitySource.SODA_ASH.perDay(alkalinity),
+                    Inflow.NONE);
         };
         Function<String, Function<Integer, Instant>> at = time -> days -> moment(end, zone, days, time);
         List<Happening> happenings = List.of(
@@ -133,23 +136,20 @@ public final class DemoHistory {
     public static TankHistory room6(long seed, Instant end, ZoneId zone) {
         People pupils = new People(1, 26, 0);
         LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true, 30);
-        TwinTank tank =
-                tank(180, 34, 200, List.of(new Surface(0.45, SurfaceClass.ROLLING)), new Skimmer(350), 0.016, 0.030);
+        TwinTank tank = tank(180, 34, List.of(new Surface(0.45, SurfaceClass.ROLLING)), new Skimmer(350), 0.016, 0.030);
         Household.Life life = (local, before, lit) -> {
             boolean halfTerm = before < 28 && before >= 19;
             int minute = local.getHour() * 60 + local.getMinute();
             boolean lessons = !halfTerm && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
             return new Acting(
                     lit,
-                    lessons ? pupils.awakeLPerS() : 0,
-                    0.9,
-                    OUTDOORS,
+                    0,
+                    Room.breathed(lessons ? pupils.awakeLPerS() : 0, 200, 0.9, OUTDOORS),
                     1,
                     Intake.ROOM_AIR,
                     24.8 + 0.3 * lit,
-                    0,
-                    0,
-                    null);
+                    Inflow.NONE,
+                    Inflow.NONE);
         };
         List<Happening> happenings = List.of(
                 new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
@@ -162,18 +162,16 @@ public final class DemoHistory {
     public static TankHistory heron(long seed, Instant end, ZoneId zone) {
         People skipper = new People(1, 0, 0);
         LightClock light = new LightClock(LocalTime.of(11, 0), LocalTime.of(20, 0), true, 30);
-        TwinTank tank = tank(75, 35, 28, List.of(new Surface(0.24, SurfaceClass.RIPPLED)), null, 0.0075, 0.0120);
+        TwinTank tank = tank(75, 35, List.of(new Surface(0.24, SurfaceClass.RIPPLED)), null, 0.0075, 0.0120);
         Household.Life life = (local, before, lit) -> new Acting(
                 lit,
-                breath(local, skipper, new People(0, 0, 0)),
-                2.2,
-                OUTDOORS,
+                0,
+                Room.breathed(breath(local, skipper, new People(0, 0, 0)), 28, 2.2, OUTDOORS),
                 0,
                 Intake.ROOM_AIR,
                 24.3 + 0.5 * lit,
-                0,
-                0,
-                null);
+                Inflow.NONE,
+                Inflow.NONE);
         List<Happening> happenings = List.of(new Happening(
                 Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));
         Household household = new Household(end, zone, light, life);
@@ -183,7 +181,6 @@ public final class DemoHistory {
     private static TwinTank tank(
             double litres,
             double salinity,
-            double roomM3,
             List<Surface> surfaces,
             @Nullable Skimmer skimmer,
             double respiration,
@@ -191,16 +188,15 @@ public final class DemoHistory {
         Conductance open = surfaces.stream()
                 .map(surface -> surface.conductance(WATER))
                 .reduce(Conductance.NONE, Conductance::plus);
-        return new TwinTank(
+        return TwinTank.plain(
                 litres,
                 salinity,
-                roomM3,
+                Gases.STANDARD_HPA,
                 open,
-                skimmer == null ? Conductance.NONE : skimmer.conductance(WATER),
-                skimmer == null ? 0 : skimmer.airConductance(WATER),
-                respiration,
-                photosynthesis,
-                Gases.STANDARD_HPA);
+                skimmer == null
+                        ? null
+                        : new TwinTank.Stripper(skimmer.conductance(WATER), skimmer.airConductance(WATER), false),
+                Life.reef(respiration, photosynthesis));
     }
 
     /** What sensors and keeper made of it; every tank's probe is calibrated on the same days. */

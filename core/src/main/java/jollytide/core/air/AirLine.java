@@ -89,4 +89,58 @@ public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
         }
         return SOLD_MM[SOLD_MM.length - 1];
     }
+
+    /**
+     * What comes through hose and through a second, open inlet.
+     *
+     * @param lineLPerH through the hose
+     * @param leakLPerH through the opening
+     */
+    public record Drawn(double lineLPerH, double leakLPerH) {
+        public double lineShare() {
+            return lineLPerH / (lineLPerH + leakLPerH);
+        }
+    }
+
+    /**
+     * The draw when another inlet was left open or a joint leaks: both see the same suction, and each takes what its
+     * resistance allows. The opening is a sharp orifice (discharge coefficient 0.62, ISO 5167).
+     *
+     * @param leakMm diameter of the opening, 0 to 50 mm
+     */
+    public Drawn withLeak(double freeDrawLPerH, double suctionPa, double leakMm) {
+        within("leakMm", leakMm, 0, 50, "mm");
+        double low = 0;
+        double high = suctionPa;
+        for (int i = 0; i < 60; i++) {
+            double pa = (low + high) / 2;
+            double taken = flowLPerH(pa, freeDrawLPerH) + orificeLPerH(pa, leakMm);
+            if (taken < freeDrawLPerH * (1 - pa / suctionPa)) {
+                low = pa;
+            } else {
+                high = pa;
+            }
+        }
+        return new Drawn(flowLPerH(low, freeDrawLPerH), orificeLPerH(low, leakMm));
+    }
+
+    /** The flow that makes such a drop, L/h. */
+    private double flowLPerH(double pa, double mostLPerH) {
+        double low = 0;
+        double high = mostLPerH;
+        for (int i = 0; i < 40; i++) {
+            double q = (low + high) / 2;
+            if (pressureDropPa(q) < pa) {
+                low = q;
+            } else {
+                high = q;
+            }
+        }
+        return low;
+    }
+
+    private static double orificeLPerH(double pa, double diameterMm) {
+        double area = Math.PI * diameterMm * diameterMm / 4e6;
+        return 0.62 * area * Math.sqrt(2 * pa / DENSITY) * 3.6e6;
+    }
 }

@@ -33,4 +33,28 @@ public final class RoomAir {
         double high = steadyStatePpm(outdoorPpm, people.awakeLPerS(), volumeM3, SEALED_PER_H);
         return new Estimate(Math.sqrt(low * high), low, high);
     }
+
+    /** Time constant of a room, hours: how long until 63 % of a change has come through. */
+    public static double timeConstantH(double airChangesPerH) {
+        return 1 / within("airChangesPerH", airChangesPerH, 0.001, 1000, "1/h");
+    }
+
+    /**
+     * Air changes per hour of an empty room, from how its CO2 falls towards outdoors (tracer-gas decay, ASTM E741).
+     *
+     * @param hours between both readings
+     * @throws jollytide.core.units.InputException when the second reading is not between outdoors and the first
+     */
+    public static double airChangesFromDecay(double outdoorPpm, double firstPpm, double laterPpm, double hours) {
+        within("hours", hours, 0.05, 200, "h");
+        within("firstPpm", firstPpm, outdoorPpm + 50, 20_000, "ppm");
+        within("laterPpm", laterPpm, outdoorPpm + 5, firstPpm, "ppm");
+        return Math.log((firstPpm - outdoorPpm) / (laterPpm - outdoorPpm)) / hours;
+    }
+
+    /** CO2 breathed into a room that has settled, L/s: the steady state turned around. */
+    public static double generationLPerS(double outdoorPpm, double steadyPpm, double volumeM3, double airChangesPerH) {
+        within("steadyPpm", steadyPpm, outdoorPpm, 20_000, "ppm");
+        return (steadyPpm - outdoorPpm) * 1e-6 * airChangesPerH * volumeM3 / 3.6;
+    }
 }

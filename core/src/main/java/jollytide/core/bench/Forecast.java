@@ -2,17 +2,11 @@ package jollytide.core.bench;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZonedDateTime;
 import java.util.Comparator;
 import java.util.List;
-import jollytide.core.air.AirLine;
 import jollytide.core.evidence.Estimate;
-import jollytide.core.exchange.Bubbles;
-import jollytide.core.exchange.Bubbles.Skin;
-import jollytide.core.exchange.Conductance;
-import jollytide.core.exchange.Skimmer;
-import jollytide.core.exchange.Surface;
-import jollytide.core.twin.Conditions;
+import jollytide.core.exchange.Gas;
+import jollytide.core.twin.Ledger;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
 import jollytide.core.twin.TwinTank;
@@ -22,6 +16,8 @@ public final class Forecast {
     private static final Duration EVERY = Duration.ofMinutes(15);
     private static final Duration SETTLING_IN = Duration.ofDays(7);
     private static final Duration DAY = Duration.ofDays(1);
+    /** From where the water settles in, dry ppm: any value does, for a week is several settling times. */
+    private static final double FIRST_WATER_PPM = 900;
 
     private final Setup setup;
     private final Living living;
@@ -43,7 +39,8 @@ public final class Forecast {
             double peakPh,
             Instant peakAt,
             double lowestOxygenMgPerL,
-            Instant lowestOxygenAt) {
+            Instant lowestOxygenAt,
+            double highestOmega) {
 
         static SettledDay of(List<TwinState> day) {
             TwinState trough = day.stream()
@@ -55,21 +52,39 @@ public final class Forecast {
             TwinState breath = day.stream()
                     .min(Comparator.comparingDouble(TwinState::oxygenMgPerL))
                     .orElseThrow();
+            double omega =
+                    day.stream().mapToDouble(TwinState::omegaAragonite).max().orElseThrow();
             return new SettledDay(
-                    trough.phNbs(), trough.at(), peak.phNbs(), peak.at(), breath.oxygenMgPerL(), breath.at());
+                    trough.phNbs(), trough.at(), peak.phNbs(), peak.at(), breath.oxygenMgPerL(), breath.at(), omega);
         }
     }
 
     /** Settled under today's conditions: the state from which every variant starts, at {@code at}. */
     public TwinState today(Instant at) {
-        Twin twin = twin(Remedies.NONE);
-        TwinState start = twin.start(at.minus(SETTLING_IN), setup.alkalinityMeqPerL(), 900, 600);
+        Instant from = at.minus(SETTLING_IN);
+        Twin twin = twin(Remedies.NONE, from, SETTLING_IN);
+        double room = setup.room().ppm().mean();
+        TwinState start = twin.start(from, setup.alkalinityMeqPerL(), FIRST_WATER_PPM, room);
         return twin.run(start, at, SETTLING_IN).get(0);
     }
 
     /** The water from {@code today} on with the remedies in place, every quarter of an hour. */
     public List<TwinState> run(TwinState today, Remedies remedies, Duration length) {
-        return twin(remedies).run(today, today.at().plus(length), EVERY);
+        return run(today, remedies, length, EVERY);
+    }
+
+    List<TwinState> run(TwinState today, Remedies remedies, Duration length, Duration every) {
+        Twin twin = twin(remedies, today.at(), length);
+        return twin.run(twin.carriedOver(raised(today, remedies)), today.at().plus(length), every);
+    }
+
+    /** Alkalinity that is brought up or down with soda ash: half a mole of carbon comes with each equivalent. */
+    private TwinState raised(TwinState today, Remedies remedies) {
+        double meqPerL = remedies.find(Remedy.AlkalinityChange.class)
+                .map(Remedy.AlkalinityChange::meqPerL)
+                .orElse(0.0);
+        double perKg = meqPerL / 1000 / setup.water().densityKgPerL();
+        return today.withCarbonate(today.dicMolPerKg() + perKg / 2, today.alkalinityMolPerKg() + perKg);
     }
 
     /** The last day of a run long enough to have settled. */
@@ -90,97 +105,52 @@ public final class Forecast {
         return new Estimate(values.get(0), low, high);
     }
 
-    private Twin twin(Remedies remedies) {
-        Conductance open = Conductance.NONE;
-        for (Surface surface : setup.surfaces()) {
-            open = open.plus(surface.conductance(setup.water()).times(remedies.surfaceTimes()));
-        }
-        if (remedies.stone() != null) {
-            open = open.plus(betweenSkins(remedies.stone()));
-        }
-        Skimmer skimmer = setup.skimmer();
-        Conductance full = Conductance.NONE;
-        double air = 0;
-        if (skimmer != null && remedies.skimmerShare() > 0) {
-            air = skimmer.airConductance(setup.water());
-            Conductance physics = skimmer.conductance(setup.water()).times(living.skimmerFactor());
-            full = new Conductance(Math.min(physics.co2(), 0.98 * air), Math.min(physics.oxygen(), 0.98 * air));
-        }
-        TwinTank tank = new TwinTank(
-                setup.netVolumeL(),
-                setup.water().salinity(),
-                1000,
-                open,
-                full,
-                air,
-                living.respirationMmolPerLPerH(),
-                living.photosynthesisMmolPerLPerH(),
-                setup.pressureHpa());
-        return new Twin(tank, new Placed(remedies, drawKept(remedies)));
+    /**
+     * Both gases' books.
+     *
+     * @param at of {@code rates}
+     * @param rates mol/h at that moment
+     * @param co2 pressures of CO2 at that moment
+     * @param day what crossed in the 24 hours before, mol
+     * @param storedCo2 by how much the water's inorganic carbon grew in those hours, mol
+     * @param storedOxygen likewise
+     */
+    public record Books(
+            Instant at,
+            TwinTank tank,
+            Ledger rates,
+            Twin.Pressures co2,
+            Twin.Pressures oxygen,
+            Ledger day,
+            double storedCo2,
+            double storedOxygen) {}
+
+    /** The books at a moment after {@code today}, at least a day later, and over the day before it. */
+    public Books books(TwinState today, Remedies remedies, Instant at) {
+        Duration before = Duration.between(today.at(), at).minus(DAY);
+        TwinState first = before.isZero() ? today : lastOf(run(today, remedies, before, before));
+        Twin twin = twin(remedies, first.at(), DAY);
+        TwinState from = twin.carriedOver(first);
+        TwinState then = lastOf(twin.run(from, at, DAY));
+        double kg = setup.netVolumeL() * setup.water().densityKgPerL();
+        return new Books(
+                at,
+                Fitted.tank(setup, living, remedies),
+                twin.rates(then),
+                twin.pressures(then, Gas.CO2),
+                twin.pressures(then, Gas.OXYGEN),
+                then.flows(),
+                (then.dicMolPerKg() - from.dicMolPerKg()) * kg,
+                (then.oxygenMgPerL() - from.oxygenMgPerL()) * setup.netVolumeL() / OXYGEN_MG_PER_MOL);
     }
 
-    /** Between the rigid and the mobile skin lies what a stone does; the middle on a scale of ratios. */
-    private Conductance betweenSkins(Bubbles stone) {
-        Conductance least = new Bubbles(stone.airLPerH(), stone.diameterMm(), stone.depthM(), Skin.RIGID)
-                .conductance(setup.water());
-        Conductance most = new Bubbles(stone.airLPerH(), stone.diameterMm(), stone.depthM(), Skin.MOBILE)
-                .conductance(setup.water());
-        return new Conductance(Math.sqrt(least.co2() * most.co2()), Math.sqrt(least.oxygen() * most.oxygen()));
+    private static final double OXYGEN_MG_PER_MOL = 31_998.8;
+
+    private static TwinState lastOf(List<TwinState> run) {
+        return run.get(run.size() - 1);
     }
 
-    /** Share of the skimmer's draw that is left behind hose and clogged inlet. */
-    private double drawKept(Remedies remedies) {
-        Skimmer skimmer = setup.skimmer();
-        AirLine line = remedies.line();
-        double kept =
-                skimmer == null || line == null ? 1 : line.kept(skimmer.airDrawLPerH(), AirLine.ASSUMED_SUCTION_PA);
-        return kept * remedies.skimmerShare();
-    }
-
-    /** The setup's day with the remedies in place. */
-    private final class Placed implements Conditions {
-        private final Remedies remedies;
-        private final double draw;
-
-        Placed(Remedies remedies, double draw) {
-            this.remedies = remedies;
-            this.draw = draw;
-        }
-
-        @Override
-        public Acting at(Instant t) {
-            ZonedDateTime local = t.atZone(setup.zone());
-            double outdoors = setup.outdoorPpm();
-            double room = remedies.nobodyHome()
-                    ? outdoors
-                    : outdoors + (setup.room().at(local) - outdoors) / remedies.ventilationTimes();
-            DailyAir mouth = remedies.lineMouth();
-            Intake intake = new Intake(
-                    remedies.line() == null ? 0 : 1,
-                    mouth == null ? outdoors : mouth.at(local),
-                    remedies.mediaPass(),
-                    remedies.freshShare());
-            return new Acting(
-                    setup.light().levelAt(t, setup.zone()),
-                    0,
-                    0,
-                    outdoors,
-                    draw,
-                    intake,
-                    setup.water().temperatureC(),
-                    0,
-                    remedies.hydroxideMeqPerLPerDay(),
-                    room);
-        }
-
-        @Override
-        public Instant nextChange(Instant t) {
-            Instant hour = t.truncatedTo(java.time.temporal.ChronoUnit.HOURS).plus(Duration.ofHours(1));
-            if (setup.light().neverLit()) {
-                return hour;
-            }
-            Instant lamps = setup.light().nextSwitch(t, setup.zone());
-            return lamps.isBefore(hour) ? lamps : hour;
-        }
+    private Twin twin(Remedies remedies, Instant from, Duration length) {
+        return new Twin(Fitted.tank(setup, living, remedies), new Placed(setup, remedies, from, length));
     }
 }

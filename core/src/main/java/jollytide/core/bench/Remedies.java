@@ -1,44 +1,31 @@
 package jollytide.core.bench;
 
-import static jollytide.core.units.Quantities.within;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import jollytide.core.units.InputException;
 
-import jollytide.core.air.AirLine;
-import jollytide.core.exchange.Bubbles;
-import org.jspecify.annotations.Nullable;
-
-/**
- * What is changed. {@link #NONE} changes nothing.
- *
- * @param ventilationTimes the room's ventilation over today's: 1 as it is, 3 for a window ajar
- * @param nobodyHome the room's air is that of outdoors
- * @param line a hose from outdoors to the skimmer; null without
- * @param lineMouth air at the hose's mouth; null for the ordinary outdoor air
- * @param mediaPass share of the CO2 that scrubber media before the skimmer let through; 1 without
- * @param freshShare of the skimmer's air; the rest is its own exhaust led back. 1 without recirculation
- * @param skimmerShare what the skimmer still draws: below 1 for a clogged venturi, above for a larger one
- * @param surfaceTimes transfer through the open surfaces over today's: outlets tilted up, lids off
- * @param stone bubbles in room air; null without
- * @param hydroxideMeqPerLPerDay of the day's alkalinity given as limewater or hydroxide in place of today's source
- */
-public record Remedies(
-        double ventilationTimes,
-        boolean nobodyHome,
-        @Nullable AirLine line,
-        @Nullable DailyAir lineMouth,
-        double mediaPass,
-        double freshShare,
-        double skimmerShare,
-        double surfaceTimes,
-        @Nullable Bubbles stone,
-        double hydroxideMeqPerLPerDay) {
-    public static final Remedies NONE = new Remedies(1, false, null, null, 1, 1, 1, 1, null, 0);
+/** What is put on the tank together; one of each kind at most. {@link #NONE} changes nothing. */
+public record Remedies(List<Remedy> all) {
+    public static final Remedies NONE = new Remedies(List.of());
 
     public Remedies {
-        within("ventilationTimes", ventilationTimes, 0.1, 50, "");
-        within("mediaPass", mediaPass, 0, 1, "");
-        within("freshShare", freshShare, 0, 1, "");
-        within("skimmerShare", skimmerShare, 0, 5, "");
-        within("surfaceTimes", surfaceTimes, 0, 10, "");
-        within("hydroxideMeqPerLPerDay", hydroxideMeqPerLPerDay, 0, 3, "meq/(L·day)");
+        all = List.copyOf(all);
+        Set<Class<?>> kinds = new HashSet<>();
+        for (Remedy remedy : all) {
+            if (!kinds.add(remedy.getClass())) {
+                throw new InputException("remedies", all.size(), "one of each kind", "The same remedy stands twice.");
+            }
+        }
+    }
+
+    public static Remedies of(Remedy... remedies) {
+        return new Remedies(List.of(remedies));
+    }
+
+    /** The remedy of one kind, if it is on. */
+    public <T extends Remedy> Optional<T> find(Class<T> kind) {
+        return all.stream().filter(kind::isInstance).map(kind::cast).findFirst();
     }
 }

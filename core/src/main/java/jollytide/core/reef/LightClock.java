@@ -30,12 +30,9 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
         return on.equals(off);
     }
 
+    /** Whether the last switch was to on: in a night whose clocks go back, lamps that went off stay off. */
     public boolean litAt(Instant t, ZoneId zone) {
-        if (neverLit()) {
-            return false;
-        }
-        LocalTime time = t.atZone(lampZone(t, zone)).toLocalTime();
-        return on.isBefore(off) ? !time.isBefore(on) && time.isBefore(off) : !time.isBefore(on) || time.isBefore(off);
+        return !neverLit() && lastOn(t, zone).isAfter(lastOff(t, zone));
     }
 
     /** How bright the lamps are: 0 in the dark, 1 at full light, in between on the ramps. */

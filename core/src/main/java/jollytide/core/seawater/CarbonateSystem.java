@@ -54,6 +54,11 @@ public final class CarbonateSystem {
         return water;
     }
 
+    /** Calcium, mol/kg. */
+    public double calcium() {
+        return calcium;
+    }
+
     public EquilibriumConstants constants() {
         return constants;
     }

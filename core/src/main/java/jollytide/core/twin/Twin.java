@@ -3,15 +3,17 @@ package jollytide.core.twin;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Gas;
+import jollytide.core.media.Media;
+import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Conditions.Acting;
-import jollytide.core.twin.Conditions.Intake;
 import jollytide.core.units.InputException;
+import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.ODEStateAndDerivative;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
@@ -21,114 +23,226 @@ import org.hipparchus.ode.sampling.ODEStepHandler;
 
 /** Runs a tank through time: adaptive Dormand–Prince 5(4), stopped and started at every switch. */
 public final class Twin {
-    private static final double MIN_STEP_H = 1e-6;
+    private static final double MIN_STEP_H = 1e-7;
     private static final double MAX_STEP_H = 1;
+    /** A run that needs more than this in one segment has gone astray. */
+    private static final int MAX_EVALUATIONS = 200_000;
     /** The temperature at which a tank's respiration and photosynthesis are stated, °C. */
     public static final double REFERENCE_C = 25;
     /** Metabolism doubles with ten degrees. Common practice (Q10 of 2), no source. */
     private static final double Q10 = 2;
 
-    /** mol/kg, mol/kg, mol/kg, ppm, then the flows in mol: they are sums of what the first ones are made of. */
-    private static final double[] ABSOLUTE = {1e-9, 1e-9, 1e-9, 1e-2, 1e-6, 1e-6, 1e-6, 1e-6, 1e-6, 1e-6, 1e-6};
-
-    private static final double[] RELATIVE = {1e-7, 1e-7, 1e-6, 1e-6, 1e-4, 1e-4, 1e-4, 1e-4, 1e-4, 1e-4, 1e-4};
     private static final int DIC = 0;
     private static final int ALKALINITY = 1;
-    private static final int OXYGEN = 2;
-    private static final int ROOM = 3;
-    private static final int FLOWS = 4;
+    private static final int CALCIUM = 2;
+    private static final int POTASSIUM = 3;
+    private static final int OXYGEN = 4;
+    private static final int ROOM = 5;
+    private static final int SECOND = 6;
+    private static final int MEDIA_CO2 = 7;
+    private static final int MEDIA_WATER = 8;
+    private static final int FLOWS = 9;
+    private static final double[] ABSOLUTE = {1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-2, 1e-2, 1e-5, 1e-6};
+    private static final double[] RELATIVE = {1e-7, 1e-7, 1e-7, 1e-7, 1e-6, 1e-6, 1e-6, 1e-5, 1e-5};
     private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     /** The constants of the water are made anew when the temperature has moved this much, °C. */
     private static final double TEMPERATURE_GRAIN = 0.05;
 
+    private static final double GAS_CONSTANT_L_ATM = 0.082057;
+    /** Vapour of room or outdoor air in the heating season, g/m³: 20 °C at half saturation. From memory. */
+    public static final double ROOM_VAPOUR_G_PER_M3 = 8.6;
+
+    /** Without oxygen nothing breathes: demand fades below 0.5 mg/L. From memory. */
+    private static final double FADING_MOL_PER_KG = 0.5 / OXYGEN_MG_PER_MOL;
+
     private final TwinTank tank;
     private final Conditions conditions;
+    private final List<Channel> channels;
+    private final int size;
+    private final double tolerance;
 
     public Twin(TwinTank tank, Conditions conditions) {
+        this(tank, conditions, 1);
+    }
+
+    /** @param tolerance over the usual one: 0.01 for a run to judge others by */
+    public Twin(TwinTank tank, Conditions conditions, double tolerance) {
         this.tank = tank;
         this.conditions = conditions;
+        this.channels = tank.channels();
+        this.size = FLOWS + 2 * channels.size();
+        this.tolerance = tolerance;
     }
 
     /**
-     * Where the run starts from: water in balance with air of {@code waterPpm}, saturated with oxygen.
+     * Where the run starts from: water in balance with air of {@code waterPpm}, saturated with oxygen, media fresh.
      *
      * @param alkalinityMeqPerL alkalinity
      */
     public TwinState start(Instant at, double alkalinityMeqPerL, double waterPpm, double roomPpm) {
-        Acting acting = conditions.at(at);
-        CarbonateSystem system = system(acting.temperatureC());
+        CarbonateSystem system = system(conditions.at(at).temperatureC());
         double alkalinity = alkalinityMeqPerL / 1000 / system.water().densityKgPerL();
         double uatm = Gases.uatmOverWater(waterPpm, tank.pressureHpa(), system.water());
-        double dic = system.fromAlkalinityAndCo2(alkalinity, uatm).dic();
-        double oxygen = Gases.oxygenSaturationUmolPerKg(system.water(), tank.pressureHpa()) * 1e-6;
-        double[] y = new double[FLOWS + Flows.COUNT];
-        y[DIC] = dic;
+        double[] y = new double[size];
+        y[DIC] = system.fromAlkalinityAndCo2(alkalinity, uatm).dic();
         y[ALKALINITY] = alkalinity;
-        y[OXYGEN] = oxygen;
+        y[CALCIUM] = system.calcium();
+        y[OXYGEN] = Gases.oxygenSaturationUmolPerKg(system.water(), tank.pressureHpa()) * 1e-6;
         y[ROOM] = roomPpm;
-        return state(at, y);
+        y[SECOND] = roomPpm;
+        Media media = tank.media();
+        if (media != null) {
+            y[MEDIA_WATER] = media.fresh().waterKg();
+        }
+        return state(at, y, conditions);
+    }
+
+    /** The same water on another tank of the same channels' order or not: what has flowed counts from here. */
+    public TwinState carriedOver(TwinState from) {
+        double[] y = vector(from);
+        Arrays.fill(y, FLOWS, size, 0);
+        Media media = tank.media();
+        if (media != null && from.media() == null) {
+            y[MEDIA_WATER] = media.fresh().waterKg();
+        }
+        return state(from.at(), y, conditions);
     }
 
     /**
      * The tank at every multiple of {@code every} after {@code from}, up to and including {@code until}.
      *
+     * @param from a state of this tank, from {@link #start} or {@link #carriedOver}
      * @throws InputException when the run leaves what water can be, such as negative carbon
      */
     public List<TwinState> run(TwinState from, Instant until, Duration every) {
         List<TwinState> samples = new ArrayList<>();
         double[] y = vector(from);
         Instant segment = from.at();
+        Conditions acting = conditions;
         while (segment.isBefore(until)) {
-            Instant change = conditions.nextChange(segment);
+            acting = acting.having(state(segment, y, acting));
+            Instant change = acting.nextChange(segment);
             Instant end = change.isBefore(until) ? change : until;
-            y = integrate(segment, end, y, from.at(), every, samples);
+            y = integrate(acting, segment, end, y, from.at(), every, samples);
             segment = end;
         }
         return samples;
     }
 
     private double[] integrate(
-            Instant start, Instant end, double[] y, Instant origin, Duration every, List<TwinState> samples) {
+            Conditions acting,
+            Instant start,
+            Instant end,
+            double[] y,
+            Instant origin,
+            Duration every,
+            List<TwinState> samples) {
         DormandPrince54Integrator integrator =
-                new DormandPrince54Integrator(MIN_STEP_H, MAX_STEP_H, ABSOLUTE, RELATIVE);
-        integrator.addStepHandler(new Sampler(start, end, origin, every, samples));
-        ODEStateAndDerivative last = integrator.integrate(new Equations(start), new ODEState(0, y), hours(start, end));
-        double[] reached = last.getPrimaryState();
-        if (!(reached[DIC] > 0 && reached[ALKALINITY] > 0 && reached[OXYGEN] >= 0)) {
-            throw new InputException(
-                    "twin", reached[DIC], "a tank that stays water", "The run had to stop at " + end + ".");
+                new DormandPrince54Integrator(MIN_STEP_H, MAX_STEP_H, absolute(), relative());
+        integrator.setMaxEvaluations(MAX_EVALUATIONS);
+        integrator.addStepHandler(new Sampler(acting, start, end, origin, every, samples));
+        double[] reached;
+        try {
+            ODEStateAndDerivative last =
+                    integrator.integrate(new Equations(acting, start), new ODEState(0, y), hours(start, end));
+            reached = last.getPrimaryState();
+        } catch (MathRuntimeException | InputException leftWhatWaterCanBe) {
+            throw stopped(start, y[DIC]);
+        }
+        if (!(reached[DIC] > 0 && reached[ALKALINITY] > 0 && reached[OXYGEN] >= -1e-9)) {
+            throw stopped(end, reached[DIC]);
         }
         return reached;
     }
 
-    /** What flows at a state, mol/h, path by path. */
-    public Flows rates(TwinState at) {
-        double[] rates = new Equations(at.at()).computeDerivatives(0, vector(at));
-        return Flows.of(rates, FLOWS);
+    private static InputException stopped(Instant at, double dic) {
+        return new InputException(
+                "twin", dic, "a tank that stays water", "The run had to stop at " + at + ": this tank cannot be.");
     }
 
+    private double[] absolute() {
+        return spread(ABSOLUTE, 1e-5);
+    }
+
+    private double[] relative() {
+        return spread(RELATIVE, 1e-4);
+    }
+
+    /** The flows are sums of what the states are made of and need no closer watch. */
+    private double[] spread(double[] ofStates, double ofFlows) {
+        double[] all = new double[size];
+        Arrays.fill(all, ofFlows * tolerance);
+        for (int i = 0; i < FLOWS; i++) {
+            all[i] = ofStates[i] * tolerance;
+        }
+        return all;
+    }
+
+    /** What flows at a state, mol/h, channel by channel. */
+    public Ledger rates(TwinState at) {
+        double[] rates = new Equations(conditions.having(at), at.at()).computeDerivatives(0, vector(at));
+        return Ledger.of(channels, rates, FLOWS);
+    }
+
+    /** The pressures that one gas meets at a state, atm: in the water, and in the air over each channel. */
+    public Pressures pressures(TwinState at, Gas gas) {
+        Equations equations = new Equations(conditions.having(at), at.at());
+        equations.computeDerivatives(0, vector(at));
+        AirAround around = gas == Gas.CO2 ? equations.co2 : equations.oxygen;
+        List<Double> over = new ArrayList<>();
+        tank.openings().forEach(opening -> over.add(around.over(opening.over())));
+        over.add(around.entering());
+        return new Pressures(gas == Gas.CO2 ? equations.waterCo2 : equations.waterOxygen, over);
+    }
+
+    /**
+     * Pressures of one gas, atm.
+     *
+     * @param air over each opening in their order, then before the skimmer
+     */
+    public record Pressures(double water, List<Double> air) {}
+
     private double[] vector(TwinState state) {
-        double[] y = new double[FLOWS + Flows.COUNT];
+        double[] y = new double[size];
         y[DIC] = state.dicMolPerKg();
         y[ALKALINITY] = state.alkalinityMolPerKg();
-        y[OXYGEN] = state.oxygenMgPerL() / OXYGEN_MG_PER_MOL / densityKgPerL(state.temperatureC());
+        y[CALCIUM] = state.calciumMolPerKg();
+        y[POTASSIUM] = state.potassiumGainMolPerKg();
+        y[OXYGEN] = state.oxygenMgPerL()
+                / OXYGEN_MG_PER_MOL
+                / new Seawater(tank.salinityPsu(), state.temperatureC()).densityKgPerL();
         y[ROOM] = state.roomPpm();
-        state.flows().write(y, FLOWS);
+        y[SECOND] = state.secondPpm();
+        if (state.media() != null) {
+            y[MEDIA_CO2] = state.media().co2Mol();
+            y[MEDIA_WATER] = state.media().waterKg();
+        }
+        if (state.flows().entries().size() == channels.size()) {
+            state.flows().write(y, FLOWS);
+        }
         return y;
     }
 
-    private double densityKgPerL(double temperatureC) {
-        return new Seawater(tank.salinityPsu(), temperatureC).densityKgPerL();
-    }
-
-    private TwinState state(Instant at, double[] y) {
+    private TwinState state(Instant at, double[] y, Conditions conditions) {
         Acting acting = conditions.at(at);
-        double temperature = acting.temperatureC();
-        CarbonateSystem system = system(temperature);
-        double ph = system.constants().toNbs(system.phTotal(y[ALKALINITY], y[DIC], Double.NaN));
-        double oxygen = y[OXYGEN] * OXYGEN_MG_PER_MOL * system.water().densityKgPerL();
+        CarbonateSystem system = system(acting.temperatureC());
+        CarbonateState water = system.fromPhAndDic(system.phTotal(y[ALKALINITY], y[DIC], Double.NaN), y[DIC]);
+        double oxygen =
+                Math.max(0, y[OXYGEN]) * OXYGEN_MG_PER_MOL * system.water().densityKgPerL();
         return new TwinState(
-                at, y[DIC], y[ALKALINITY], oxygen, acting.roomPpm(y[ROOM]), ph, temperature, Flows.of(y, FLOWS));
+                at,
+                y[DIC],
+                y[ALKALINITY],
+                y[CALCIUM],
+                y[POTASSIUM],
+                oxygen,
+                acting.room().ppm(y[ROOM]),
+                acting.room().second() == null ? acting.room().ppm(y[ROOM]) : y[SECOND],
+                water.phNbs(),
+                water.omegaAragonite() * y[CALCIUM] / system.calcium(),
+                acting.temperatureC(),
+                tank.media() == null ? null : new Media.State(y[MEDIA_CO2], y[MEDIA_WATER]),
+                Ledger.of(channels, y, FLOWS));
     }
 
     private CarbonateSystem system(double temperatureC) {
@@ -145,25 +259,32 @@ public final class Twin {
 
     /** The rates of change, hours since the segment's start. */
     private final class Equations implements OrdinaryDifferentialEquation {
+        private final Conditions conditions;
         private final Instant start;
         private CarbonateSystem system;
         private double oxygenSolubility;
         private double nearPh = Double.NaN;
+        private AirAround co2;
+        private AirAround oxygen;
+        private double waterCo2;
+        private double waterOxygen;
 
-        Equations(Instant start) {
+        Equations(Conditions conditions, Instant start) {
+            this.conditions = conditions;
             this.start = start;
             this.system = system(conditions.at(start).temperatureC());
             this.oxygenSolubility = Gas.OXYGEN.solubility(system.water());
+            this.co2 = nowhere();
+            this.oxygen = co2;
+        }
+
+        private AirAround nowhere() {
+            return new AirAround(tank, system.water(), Gas.CO2, 0, 0, 0, Conditions.Intake.ROOM_AIR, 1, 1);
         }
 
         @Override
         public int getDimension() {
-            return FLOWS + Flows.COUNT;
-        }
-
-        /** How far the skimmer brings its air towards the water: less air carries more of what it can. */
-        private double effectiveness(Gas gas) {
-            return tank.skimmerAir() == 0 ? 0 : tank.skimmer().of(gas) / tank.skimmerAir();
+            return size;
         }
 
         @Override
@@ -174,63 +295,160 @@ public final class Twin {
                 oxygenSolubility = Gas.OXYGEN.solubility(system.water());
             }
             Seawater water = system.water();
-            double kg = tank.netVolumeL() * water.densityKgPerL();
-            nearPh = system.phTotal(Math.max(0, y[ALKALINITY]), Math.max(0, y[DIC]), nearPh);
-            double uatm = system.fromPhAndDic(nearPh, Math.max(0, y[DIC])).pco2Uatm();
-
+            double density = water.densityKgPerL();
+            double kg = tank.netVolumeL() * density;
+            double dic = Math.max(0, y[DIC]);
+            nearPh = system.phTotal(Math.max(0, y[ALKALINITY]), dic, nearPh);
+            CarbonateState carbonate = system.fromPhAndDic(nearPh, dic);
             double dryAtm = Gases.uatmOverWater(1e6, tank.pressureHpa(), water) * 1e-6;
-            double waterCo2 = uatm * 1e-6;
-            double roomCo2 = acting.roomPpm(y[ROOM]) * 1e-6 * dryAtm;
-            double lineCo2 = acting.intake().outdoorPpm() * 1e-6 * dryAtm;
-            double airOxygen = Gas.OXYGEN_IN_AIR * dryAtm;
-            double waterOxygen = Math.max(0, y[OXYGEN]) * water.densityKgPerL() / oxygenSolubility;
-            Conductance skimmer = tank.skimmer().times(acting.skimmerShare());
-            Intake intake = acting.intake();
-            double freshCo2 = intake.outdoorShare() * lineCo2 + (1 - intake.outdoorShare()) * roomCo2;
-            double enteringCo2 = intake.enteringAtm(freshCo2, waterCo2, intake.mediaPass(), effectiveness(Gas.CO2));
-            double enteringOxygen = intake.enteringAtm(airOxygen, waterOxygen, 1, effectiveness(Gas.OXYGEN));
+            waterCo2 = carbonate.pco2Uatm() * 1e-6;
+            waterOxygen = Math.max(0, y[OXYGEN]) * density / oxygenSolubility;
 
-            double warmth = Math.pow(Q10, (acting.temperatureC() - REFERENCE_C) / 10);
-            double living = warmth
-                    * (tank.respirationMmolPerLPerH() - acting.light() * tank.photosynthesisMmolPerLPerH())
-                    * tank.netVolumeL()
-                    / 1000;
-            double hydroxideMolPerKgH = acting.hydroxideMeqPerLPerDay() / 24 / 1000 / water.densityKgPerL();
-            double alkalinityMolPerKgH = acting.alkalinityMeqPerLPerDay() / 24 / 1000 / water.densityKgPerL();
-            // Calcification and carbonate doses move half a mole of carbon for each equivalent. A mole of carbon
-            // breathed takes a mole of oxygen (quotient 1).
-            Flows flows = new Flows(
-                    tank.openToRoom().co2() * (roomCo2 - waterCo2),
-                    skimmer.co2() * (enteringCo2 - waterCo2),
-                    living,
-                    (alkalinityMolPerKgH - hydroxideMolPerKgH) / 2 * kg,
-                    tank.openToRoom().oxygen() * (airOxygen - waterOxygen),
-                    skimmer.oxygen() * (enteringOxygen - waterOxygen),
-                    -living);
-
-            double[] rates = new double[FLOWS + Flows.COUNT];
-            flows.write(rates, FLOWS);
-            rates[DIC] = flows.co2() / kg;
-            rates[ALKALINITY] = alkalinityMolPerKgH;
-            rates[OXYGEN] = flows.oxygen() / kg;
-            // The tank's own breath is too small to move the room.
-            rates[ROOM] = acting.knownRoomPpm() != null
-                    ? 0
-                    : acting.airChangesPerH() * (acting.outdoorPpm() - y[ROOM])
-                            + acting.roomGenerationLPerS() * 3.6 / tank.roomVolumeM3() * 1e6;
+            double[] rates = new double[size];
+            air(acting, y, dryAtm, rates);
+            living(acting, y, carbonate, rates);
+            poured(acting, rates, density, kg);
+            double gainedCo2 = 0;
+            double gainedOxygen = 0;
+            for (int i = FLOWS; i < size; i += 2) {
+                gainedCo2 += rates[i];
+                gainedOxygen += rates[i + 1];
+            }
+            rates[DIC] = gainedCo2 / kg;
+            rates[OXYGEN] = gainedOxygen / kg;
+            rooms(acting.room(), y, rates);
             return rates;
+        }
+
+        private int at(Channel.Kind kind) {
+            return FLOWS + 2 * (tank.openings().size() + TwinTank.BEHIND_OPENINGS.indexOf(kind));
+        }
+
+        /** Openings, skimmer and the media before it. */
+        private void air(Acting acting, double[] y, double dryAtm, double[] rates) {
+            Conditions.Intake intake = acting.intake();
+            Media media = tank.media();
+            boolean through = media != null && intake.throughMedia();
+            Media.State held = through ? new Media.State(y[MEDIA_CO2], y[MEDIA_WATER]) : null;
+            double pass = intake.mediaPass() * (held == null || media == null ? 1 : 1 - media.efficiency(held));
+            double roomPpm = acting.room().ppm(y[ROOM]) * 1e-6;
+            double oxygenInAir = Gas.OXYGEN_IN_AIR * dryAtm;
+            double share = acting.skimmerShare();
+            co2 = new AirAround(
+                    tank,
+                    system.water(),
+                    Gas.CO2,
+                    waterCo2,
+                    roomPpm * dryAtm,
+                    intake.outdoorPpm() * 1e-6 * dryAtm,
+                    intake,
+                    pass,
+                    share);
+            oxygen = new AirAround(
+                    tank, system.water(), Gas.OXYGEN, waterOxygen, oxygenInAir, oxygenInAir, intake, 1, share);
+            int i = FLOWS;
+            for (Opening opening : tank.openings()) {
+                rates[i] = opening.conductance().co2() * (co2.over(opening.over()) - waterCo2);
+                rates[i + 1] = opening.conductance().oxygen() * (oxygen.over(opening.over()) - waterOxygen);
+                i += 2;
+            }
+            TwinTank.Stripper skimmer = tank.skimmer();
+            if (skimmer == null) {
+                return;
+            }
+            rates[i] = skimmer.full().co2() * share * (co2.entering() - waterCo2);
+            rates[i + 1] = skimmer.full().oxygen() * share * (oxygen.entering() - waterOxygen);
+            if (held != null && media != null) {
+                double litresPerH = skimmer.air()
+                        * share
+                        * GAS_CONSTANT_L_ATM
+                        * system.water().temperatureK();
+                double saturated = Media.exhaustGPerM3(system.water());
+                double vapour = intake.freshShare() * ROOM_VAPOUR_G_PER_M3 + (1 - intake.freshShare()) * saturated;
+                Media.Rates taken = media.rates(
+                        held,
+                        new Media.Stream(litresPerH, co2.beforeMedia() / dryAtm * 1e6, vapour),
+                        acting.temperatureC());
+                rates[MEDIA_CO2] = taken.co2MolPerH();
+                rates[MEDIA_WATER] = y[MEDIA_WATER] > 0 || taken.waterKgPerH() > 0 ? taken.waterKgPerH() : 0;
+            }
+        }
+
+        /** Each mole of oxygen breathed gives {@code quotient} moles of CO2, and the other way round in the light. */
+        private void living(Acting acting, double[] y, CarbonateState carbonate, double[] rates) {
+            Life life = tank.life();
+            double warmth = Math.pow(Q10, (acting.temperatureC() - REFERENCE_C) / 10);
+            double litres = tank.netVolumeL() / 1000;
+            double breath = Math.min(1, Math.max(0, y[OXYGEN] / FADING_MOL_PER_KG));
+            breathed(Channel.Kind.REEF, warmth * life.respirationMmolPerLPerH() * litres * breath, rates);
+            breathed(
+                    Channel.Kind.LIGHT,
+                    -warmth * life.photosynthesisMmolPerLPerH() * life.lightResponse(acting.light()) * litres,
+                    rates);
+            breathed(Channel.Kind.REFUGIUM, -warmth * life.refugiumMmolPerH() / 1000 * acting.refugiumLight(), rates);
+            breathed(
+                    Channel.Kind.FISH,
+                    life.fish().oxygenMmolPerH(acting.temperatureC()) / 1000 * life.fishActivity() * breath,
+                    rates);
+            double omega = carbonate.omegaAragonite() * y[CALCIUM] / system.calcium();
+            double meqPerLPerH =
+                    life.calcificationMeqPerLPerDay() / 24 * Math.max(0, omega - 1) / (life.calcificationOmega() - 1);
+            double molPerH = meqPerLPerH / 1000 * tank.netVolumeL();
+            // Two equivalents and a mole of carbon go into a mole of aragonite.
+            rates[at(Channel.Kind.CALCIFICATION)] = -molPerH / 2;
+            double perKg = meqPerLPerH / 1000 / system.water().densityKgPerL();
+            rates[ALKALINITY] -= perKg;
+            rates[CALCIUM] -= perKg / 2;
+        }
+
+        private void breathed(Channel.Kind kind, double oxygenMolPerH, double[] rates) {
+            rates[at(kind)] = oxygenMolPerH * tank.life().quotient();
+            rates[at(kind) + 1] = -oxygenMolPerH;
+        }
+
+        private void poured(Acting acting, double[] rates, double density, double kg) {
+            rates[at(Channel.Kind.DOSES)] = acting.doses().carbonMmol() / 24 / 1000 / density * kg;
+            rates[at(Channel.Kind.REACTOR)] = acting.reactor().carbonMmol() / 24 / 1000 / density * kg;
+            double perKgH = 24 * 1000 * density;
+            rates[ALKALINITY] +=
+                    (acting.doses().alkalinityMeq() + acting.reactor().alkalinityMeq()) / perKgH;
+            rates[CALCIUM] += (acting.doses().calciumMmol() + acting.reactor().calciumMmol()) / perKgH;
+            rates[POTASSIUM] +=
+                    (acting.doses().potassiumMmol() + acting.reactor().potassiumMmol()) / perKgH;
+        }
+
+        private void rooms(Conditions.Room room, double[] y, double[] rates) {
+            Conditions.Second second = room.second();
+            double gap = second == null ? 0 : y[SECOND] - room.ppm(y[ROOM]);
+            if (room.knownPpm() == null) {
+                rates[ROOM] = room.airChangesPerH() * (room.outdoorPpm() - y[ROOM]) + room.sourcePpmPerH();
+                rates[ROOM] += second == null ? 0 : second.throughDoorPerH() * gap;
+            }
+            if (second != null) {
+                rates[SECOND] = second.airChangesPerH() * (room.outdoorPpm() - y[SECOND])
+                        + second.sourcePpmPerH()
+                        - second.throughDoorPerH() / second.volumeRatio() * gap;
+            }
         }
     }
 
     /** Takes the samples that fall into each step. */
     private final class Sampler implements ODEStepHandler {
+        private final Conditions conditions;
         private final Instant start;
         private final Instant end;
         private final Duration every;
         private final List<TwinState> samples;
         private Instant next;
 
-        Sampler(Instant start, Instant end, Instant origin, Duration every, List<TwinState> samples) {
+        Sampler(
+                Conditions conditions,
+                Instant start,
+                Instant end,
+                Instant origin,
+                Duration every,
+                List<TwinState> samples) {
+            this.conditions = conditions;
             this.start = start;
             this.end = end;
             this.every = every;
@@ -244,7 +462,7 @@ public final class Twin {
             double reached = interpolator.getCurrentState().getTime();
             while (!next.isAfter(end) && hours(start, next) <= reached + 1e-9) {
                 double t = Math.min(hours(start, next), reached);
-                samples.add(state(next, interpolator.getInterpolatedState(t).getPrimaryState()));
+                samples.add(state(next, interpolator.getInterpolatedState(t).getPrimaryState(), conditions));
                 next = next.plus(every);
             }
         }

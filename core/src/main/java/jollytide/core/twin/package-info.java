@@ -1,8 +1,9 @@
 /**
- * A computed tank: its carbon, alkalinity and oxygen and the air of its room, moved by light, animals and people.
+ * A computed tank: its carbon, alkalinity, calcium and oxygen, the air of its rooms and the media before its skimmer,
+ * moved by light, animals, doses and people.
  *
- * <p>A first cut: one room, lumped conductances, a community instead of animals. Fluxes through each path are linear in
- * the difference of CO2 (science of the trade: Liss and Slater 1974).
+ * <p>Fluxes through each path are linear in the difference of the gas's pressure (Liss and Slater 1974). Left out: the
+ * tank's own breath in the room's air (a hundredth of a person's), and evaporation, which is topped off.
  */
 @NullMarked
 package jollytide.core.twin;

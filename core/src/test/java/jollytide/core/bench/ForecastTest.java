@@ -12,19 +12,24 @@ import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
 import jollytide.core.bench.Forecast.SettledDay;
+import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.media.Media;
+import jollytide.core.media.MediaAssumptions;
 import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.Channel;
+import jollytide.core.twin.TwinState;
 import org.junit.jupiter.api.Test;
 
 /** Lantern Reef on the bench: 420 L above a bakery, skimmer 550 L/h, a room between 500 and 950 ppm. */
 class ForecastTest {
     private static final Instant MIDNIGHT = Instant.parse("2026-11-12T23:00:00Z");
     private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
-    private static final Setup LANTERN = new Setup(
+    private static final Setup LANTERN = Setup.plain(
             420,
             new Seawater(35, 25.4),
             3.03,
@@ -32,9 +37,11 @@ class ForecastTest {
             List.of(new Surface(0.72, SurfaceClass.ROLLING), new Surface(0.18, SurfaceClass.BROKEN)),
             new Skimmer(550),
             420,
-            new DailyAir(IntStream.range(0, 24)
-                    .mapToObj(h -> h >= 9 && h < 17 ? 560.0 : 900.0)
-                    .toList()),
+            new RoomDay(
+                    new DailyAir(IntStream.range(0, 24)
+                            .mapToObj(h -> h >= 9 && h < 17 ? 560.0 : 900.0)
+                            .toList()),
+                    0.5),
             new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30),
             ZONE);
     private static final AirLine HALF_INCH = new AirLine(6, 12.7, AirLine.ASSUMED_LOSS);
@@ -45,7 +52,12 @@ class ForecastTest {
     }
 
     private static Remedies line(AirLine line, DailyAir mouth) {
-        return new Remedies(1, false, line, mouth, 1, 1, 1, 1, null, 0);
+        return Remedies.of(new Remedy.OutdoorLine(line, mouth, 0));
+    }
+
+    private static Remedies closedLoop(double freshShare) {
+        Media kilo = new Media(1, MediaAssumptions.DEFAULT);
+        return Remedies.of(new Remedy.Scrubber(kilo, freshShare, Remedy.MediaHours.ALWAYS, 8.2, false));
     }
 
     /** The rear window breathes the bakery's flue from 3 to 7: 780 ppm. */
@@ -67,19 +79,109 @@ class ForecastTest {
         assertThat(thin).isLessThan(clean - 0.05);
     }
 
+    /**
+     * Exhaust led back to the last litre: the first night stands higher in pH and lower in oxygen. Within four days the
+     * media have drowned (common practice: three to four), and then the night is worse than without them.
+     */
     @Test
-    void fullRecirculationStarvesTheNight() {
-        SettledDay closed = settled(new Remedies(1, false, null, null, 0.05, 0, 1, 1, null, 0));
+    void fullRecirculationStarvesTheNightAndDrownsItsMedia() {
+        Forecast forecast = new Forecast(LANTERN, Living.ORDINARY);
+        TwinState today = forecast.today(MIDNIGHT);
+        List<TwinState> run = forecast.run(today, closedLoop(0), Duration.ofDays(7));
         SettledDay open = settled(Remedies.NONE);
-        assertThat(closed.lowestOxygenMgPerL()).isLessThan(open.lowestOxygenMgPerL() - 0.7);
-        assertThat(closed.troughPh()).isGreaterThan(open.troughPh());
+        TwinState firstMorning = run.get(4 * 34 - 1);
+        assertThat(firstMorning.phNbs()).isGreaterThan(open.troughPh() + 0.05);
+        assertThat(firstMorning.oxygenMgPerL()).isLessThan(open.lowestOxygenMgPerL() - 0.7);
+        Media kilo = new Media(1, MediaAssumptions.DEFAULT);
+        double drownedAfterDays = run.stream()
+                        .filter(s -> s.media() != null && kilo.drowned(s.media()))
+                        .map(s -> Duration.between(MIDNIGHT, s.at()).toMinutes())
+                        .findFirst()
+                        .orElseThrow()
+                / 1440.0;
+        assertThat(drownedAfterDays).isBetween(2.5, 4.5);
+        SettledDay drowned = Forecast.settled(run);
+        assertThat(drowned.troughPh()).isLessThan(open.troughPh());
+        assertThat(drowned.lowestOxygenMgPerL()).isLessThan(open.lowestOxygenMgPerL() - 0.7);
+    }
+
+    /** Two to five percent of fresh air bring most of the night's oxygen back. */
+    @Test
+    void aLittleFreshAirBringsOxygenBack() {
+        double open = settled(Remedies.NONE).lowestOxygenMgPerL();
+        double closed = settled(closedLoop(0)).lowestOxygenMgPerL();
+        double cracked = settled(closedLoop(0.05)).lowestOxygenMgPerL();
+        assertThat(cracked - closed).isGreaterThan(0.5 * (open - closed));
+    }
+
+    /** Oxygen at the worst hour: each strain costs, still pumps most; and the answer names what to change first. */
+    @Test
+    void theMarginOfTheWorstHour() {
+        Forecast forecast = new Forecast(LANTERN, Living.ORDINARY);
+        Margin.Answer answer = new Margin(LANTERN, List.of(Living.ORDINARY)).answer(List.of(forecast.today(MIDNIGHT)));
+        assertThat(answer.nights()).extracting(Margin.Night::strain).containsExactly(Margin.Strain.values());
+        List<Double> lowest =
+                answer.nights().stream().map(Margin.Night::lowestMgPerL).toList();
+        assertThat(lowest.get(1)).isLessThan(lowest.get(0));
+        assertThat(lowest.get(2)).isLessThan(lowest.get(0));
+        assertThat(lowest.get(3)).isLessThan(lowest.get(1)).isLessThan(lowest.get(2));
+        assertThat(answer.nights())
+                .allSatisfy(night -> assertThat(night.times() > 1).isEqualTo(night.lowestMgPerL() > Margin.CAUTION));
+        // A tank of 420 L with an ordinary reef, still: some hours, not a day.
+        assertThat(answer.still().hoursToCaution()).isBetween(0.5, 12.0);
+        assertThat(answer.still().hoursToDanger()).isGreaterThan(answer.still().hoursToCaution());
+        assertThat(answer.changes().get(0).lowestMgPerL()).isGreaterThan(lowest.get(3));
+    }
+
+    /** Gated media work only below their pH, and so last longer than media that always work. */
+    @Test
+    void aGateStretchesMedia() {
+        Forecast forecast = new Forecast(LANTERN, Living.ORDINARY);
+        TwinState today = forecast.today(MIDNIGHT);
+        Media kilo = new Media(1, MediaAssumptions.DEFAULT);
+        double[] used = new double[2];
+        Remedy.MediaHours[] hours = {Remedy.MediaHours.ALWAYS, Remedy.MediaHours.BELOW_PH};
+        for (int i = 0; i < 2; i++) {
+            Remedies once = Remedies.of(new Remedy.Scrubber(kilo, 1, hours[i], 7.95, false));
+            List<TwinState> run = forecast.run(today, once, Duration.ofDays(5));
+            used[i] = java.util.Objects.requireNonNull(run.get(run.size() - 1).media())
+                    .co2Mol();
+        }
+        assertThat(used[1]).isBetween(0.02 * used[0], 0.8 * used[0]);
+    }
+
+    /** A refugium lit at night lifts the trough more than one lit with the lamps. */
+    @Test
+    void aRefugiumHelpsMostAtNight() {
+        LightClock night = new LightClock(LocalTime.of(21, 0), LocalTime.of(10, 0), true, 0);
+        double reversed = settled(Remedies.of(new Remedy.Refugium(4, night))).troughPh();
+        double alongside =
+                settled(Remedies.of(new Remedy.Refugium(4, LANTERN.light()))).troughPh();
+        assertThat(reversed).isGreaterThan(alongside + 0.01);
+        assertThat(alongside).isGreaterThan(settled(Remedies.NONE).troughPh());
+    }
+
+    /** The books of a day close: what crossed is what the water gained; at rest it gains nothing. */
+    @Test
+    void theBooksClose() {
+        Forecast forecast = new Forecast(LANTERN, Living.ORDINARY);
+        TwinState today = forecast.today(MIDNIGHT);
+        Forecast.Books books = forecast.books(today, Remedies.NONE, MIDNIGHT.plus(Duration.ofHours(33)));
+        assertThat(books.day().co2()).isCloseTo(books.storedCo2(), within(1e-9));
+        assertThat(books.day().oxygen()).isCloseTo(books.storedOxygen(), within(1e-9));
+        double reef = books.day().of(Channel.Kind.REEF).co2();
+        assertThat(Math.abs(books.storedCo2())).isLessThan(0.05 * reef);
+        // The pressures are those of the fluxes: G × (air − water) gives the row.
+        double g = books.tank().openings().get(0).conductance().co2();
+        assertThat(g * (books.co2().air().get(0) - books.co2().water()))
+                .isCloseTo(books.rates().entries().get(0).co2(), within(1e-12));
     }
 
     /** 60 mL a day of half-strength limewater: 0.0203 mol/L Ca(OH)2 saturated, two equivalents a mole. */
     @Test
     void halfStrengthLimewaterIsSmall() {
         double meqPerDay = 0.060 * 0.5 * 0.0203 * 2 * 1000 / 420;
-        double lift = settled(new Remedies(1, false, null, null, 1, 1, 1, 1, null, meqPerDay))
+        double lift = settled(Remedies.of(new Remedy.OtherSource(AlkalinitySource.LIMEWATER, meqPerDay)))
                         .troughPh()
                 - settled(Remedies.NONE).troughPh();
         assertThat(meqPerDay).isCloseTo(0.0029, within(0.0001));
@@ -89,10 +191,8 @@ class ForecastTest {
     @Test
     void everyVentilationHelpsAndAnEmptyHouseMost() {
         double without = settled(Remedies.NONE).troughPh();
-        double ajar =
-                settled(new Remedies(3, false, null, null, 1, 1, 1, 1, null, 0)).troughPh();
-        double empty =
-                settled(new Remedies(1, true, null, null, 1, 1, 1, 1, null, 0)).troughPh();
+        double ajar = settled(Remedies.of(new Remedy.Ventilation(3, 0))).troughPh();
+        double empty = settled(Remedies.of(new Remedy.Company(0, 0))).troughPh();
         assertThat(ajar).isGreaterThan(without + 0.05);
         assertThat(empty).isGreaterThan(ajar);
     }

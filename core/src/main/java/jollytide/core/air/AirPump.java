@@ -1,0 +1,71 @@
+package jollytide.core.air;
+
+import static jollytide.core.units.Quantities.within;
+
+/**
+ * An air pump on a stone. What it gives falls with what it pushes against, along a straight line from its free flow to
+ * the pressure at which it stands.
+ *
+ * @param freeLPerH at no depth, as its maker states it
+ * @param stallKPa pressure at which it gives nothing
+ * @param watts drawn from the mains
+ */
+public record AirPump(double freeLPerH, double stallKPa, double watts) {
+    /** A diaphragm pump for the home. From memory. */
+    public static final double ASSUMED_STALL_KPA = 25;
+    /** What a one-way valve and a stone take, kPa. From memory. */
+    public static final double VALVE_KPA = 1;
+
+    public static final double STONE_KPA = 2;
+    /** Density of seawater × gravity, kPa per metre: about 10. */
+    public static final double KPA_PER_M = 1.0237 * 9.80665;
+    /** Common practice: air of one tank volume in an hour as a first size. */
+    public static final double VOLUMES_PER_H = 1;
+
+    private static final double ATMOSPHERE_KPA = 101.325;
+
+    public AirPump {
+        within("freeLPerH", freeLPerH, 1, 200_000, "L/h");
+        within("stallKPa", stallKPa, 1, 300, "kPa");
+        within("watts", watts, 0.1, 5000, "W");
+    }
+
+    /** Pressure in kPa in front of the pump when it pushes {@code litresPerH} through tube, valve, stone and water. */
+    public static double loadKPa(double depthM, boolean valve, AirLine tube, double litresPerH) {
+        within("depthM", depthM, 0, 20, "m");
+        return depthM * KPA_PER_M + STONE_KPA + (valve ? VALVE_KPA : 0) + tube.pressureDropPa(litresPerH) / 1000;
+    }
+
+    /** What arrives at the stone, L/h; 0 when the depth is too much for it. */
+    public double deliveredLPerH(double depthM, boolean valve, AirLine tube) {
+        double low = 0;
+        double high = freeLPerH;
+        for (int i = 0; i < 50; i++) {
+            double q = (low + high) / 2;
+            if (loadKPa(depthM, valve, tube, q) < stallKPa * (1 - q / freeLPerH)) {
+                low = q;
+            } else {
+                high = q;
+            }
+        }
+        return low;
+    }
+
+    /**
+     * The least power that moves air to such a pressure, W: isothermal compression, P = p0 Q ln(p/p0). No pump does it
+     * with less.
+     */
+    public static double idealW(double litresPerH, double kPa) {
+        return ATMOSPHERE_KPA * 1000 * (litresPerH / 3.6e6) * Math.log((ATMOSPHERE_KPA + kPa) / ATMOSPHERE_KPA);
+    }
+
+    /** Whether a flow at a depth is claimed that these watts cannot give. */
+    public boolean impossible(double claimedLPerH, double depthM) {
+        return idealW(claimedLPerH, depthM * KPA_PER_M) > watts;
+    }
+
+    /** Cost of running it, in the tariff's money per year. */
+    public double yearly(double tariffPerKWh) {
+        return watts * 8.76 * tariffPerKWh;
+    }
+}

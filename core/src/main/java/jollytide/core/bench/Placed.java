@@ -1,0 +1,191 @@
+package jollytide.core.bench;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import jollytide.core.dosing.Inflow;
+import jollytide.core.reef.CalciumReactor;
+import jollytide.core.reef.LightClock;
+import jollytide.core.reef.LightCourse;
+import jollytide.core.seawater.CarbonateState;
+import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.twin.Conditions;
+import jollytide.core.twin.TwinState;
+import org.jspecify.annotations.Nullable;
+
+/** A setup's days with the remedies in place, laid out from {@code from} on. */
+final class Placed implements Conditions {
+    private static final Duration CONTROLLER = Duration.ofMinutes(15);
+
+    private final Setup setup;
+    private final Remedies remedies;
+    private final Fitted.Draw draw;
+    private final LightCourse lamps;
+    private final @Nullable LightCourse refugium;
+    private final LocalHours local;
+    private final Inflow doses;
+    private final Inflow reactor;
+    private final Remedy.Ventilation ventilation;
+    private final Remedy.Company company;
+    private final boolean roomAsMeasured;
+    private final Remedy.@Nullable Scrubber scrubber;
+    private final double temperatureC;
+    private final boolean dark;
+    private final boolean gateOpen;
+
+    Placed(Setup setup, Remedies remedies, Instant from, Duration length) {
+        this.setup = setup;
+        this.remedies = remedies;
+        draw = Fitted.Draw.of(setup, remedies);
+        lamps = new LightCourse(setup.light(), setup.zone(), from, length);
+        LightClock algae =
+                remedies.find(Remedy.Refugium.class).map(Remedy.Refugium::light).orElse(setup.refugiumLight());
+        refugium = algae == null ? null : new LightCourse(algae, setup.zone(), from, length);
+        local = new LocalHours(setup.zone());
+        reactor = reactor();
+        doses = doses();
+        ventilation = remedies.find(Remedy.Ventilation.class).orElse(new Remedy.Ventilation(1, 0));
+        company = remedies.find(Remedy.Company.class).orElse(new Remedy.Company(1, 0));
+        roomAsMeasured = ventilation.times() == 1
+                && ventilation.extraPerH() == 0
+                && company.times() == 1
+                && company.extraPpmPerH() == 0;
+        scrubber = remedies.find(Remedy.Scrubber.class).orElse(null);
+        temperatureC = setup.water().temperatureC()
+                + remedies.find(Remedy.Warmth.class).map(Remedy.Warmth::kelvin).orElse(0.0);
+        dark = remedies.find(Remedy.PowerOff.class).isPresent();
+        gateOpen = false;
+    }
+
+    private Placed(Placed other, boolean gateOpen) {
+        setup = other.setup;
+        remedies = other.remedies;
+        draw = other.draw;
+        lamps = other.lamps;
+        refugium = other.refugium;
+        local = other.local;
+        doses = other.doses;
+        reactor = other.reactor;
+        ventilation = other.ventilation;
+        company = other.company;
+        roomAsMeasured = other.roomAsMeasured;
+        scrubber = other.scrubber;
+        temperatureC = other.temperatureC;
+        dark = other.dark;
+        this.gateOpen = gateOpen;
+    }
+
+    private Inflow reactor() {
+        CalciumReactor today = setup.reactor();
+        if (today == null) {
+            return Inflow.NONE;
+        }
+        CalciumReactor cared = remedies.find(Remedy.ReactorAfterCare.class)
+                .map(care -> new CalciumReactor(
+                        today.effluentLPerH(),
+                        today.effluentPhNbs(),
+                        today.effluentMeqPerL(),
+                        care.secondChamberShare(),
+                        care.dripShare()))
+                .orElse(today);
+        CarbonateSystem system = CarbonateSystem.of(setup.water());
+        CarbonateState tank = system.fromAlkalinityAndCo2(
+                setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL(), ORDINARY_UATM);
+        Inflow plain = today.perDay(system, tank, setup.netVolumeL());
+        Inflow after = cared.perDay(system, tank, setup.netVolumeL());
+        // A second chamber brings more alkalinity; its keeper turns the effluent down until it is as much as before.
+        return after.times(plain.alkalinityMeq() / after.alkalinityMeq());
+    }
+
+    /** What the reactor's intake water holds differs little between an ordinary day and night. */
+    private static final double ORDINARY_UATM = 600;
+
+    /** Doses keep up with the animals' use: what the reactor does not bring comes from the sources. */
+    private Inflow doses() {
+        double use = setup.life().calcificationMeqPerLPerDay();
+        double poured = Math.max(0, use - reactor.alkalinityMeq());
+        Remedy.OtherSource other = remedies.find(Remedy.OtherSource.class).orElse(null);
+        if (other == null) {
+            return setup.source().perDay(poured);
+        }
+        // Where no use is known, what is poured from another source replaces as much of a carbonate dose.
+        double instead = use == 0 ? other.meqPerLPerDay() : Math.min(poured, other.meqPerLPerDay());
+        double beyond = use == 0 ? 0 : other.meqPerLPerDay() - instead;
+        Inflow rest = setup.source().perDay(use == 0 ? -instead : poured - instead);
+        return rest.plus(other.source().perDay(instead + beyond));
+    }
+
+    @Override
+    public Conditions having(TwinState state) {
+        if (scrubber == null || scrubber.hours() != Remedy.MediaHours.BELOW_PH) {
+            return this;
+        }
+        boolean open = gateOpen
+                ? state.phNbs() < scrubber.gatePh() + Remedy.Scrubber.HYSTERESIS_PH
+                : state.phNbs() < scrubber.gatePh();
+        return open == gateOpen ? this : new Placed(this, open);
+    }
+
+    @Override
+    public Acting at(Instant t) {
+        double hour = local.at(t);
+        return new Acting(
+                dark ? 0 : lamps.levelAt(t),
+                refugium == null || dark ? 0 : refugium.levelAt(t),
+                room(hour),
+                draw.share(),
+                intake(t, hour),
+                temperatureC,
+                doses,
+                reactor);
+    }
+
+    private Room room(double hour) {
+        if (roomAsMeasured) {
+            return Room.known(setup.room().ppm().at(hour));
+        }
+        return new Room(
+                company.times() * setup.room().sourcePpmPerH(hour, setup.outdoorPpm()) + company.extraPpmPerH(),
+                setup.room().airChangesPerH() * ventilation.times() + ventilation.extraPerH(),
+                setup.outdoorPpm(),
+                null,
+                null);
+    }
+
+    private Intake intake(Instant t, double hour) {
+        DailyAir mouth = draw.mouth();
+        double linePpm = mouth == null ? setup.outdoorPpm() : mouth.at(hour);
+        double inside = setup.inCabinet() && setup.cabinet() != null ? 1 - draw.outdoorShare() : 0;
+        boolean inUse = scrubber != null && inUse(scrubber, t);
+        boolean through = scrubber != null && (inUse || scrubber.driesBetween());
+        return new Intake(
+                draw.outdoorShare(),
+                linePpm,
+                inside,
+                1,
+                scrubber != null && inUse ? scrubber.freshShare() : 1,
+                through);
+    }
+
+    private boolean inUse(Remedy.Scrubber media, Instant t) {
+        return switch (media.hours()) {
+            case ALWAYS -> true;
+            case LAMPS_OFF -> !lamps.litAt(t);
+            case LAMPS_ON -> lamps.litAt(t);
+            case BELOW_PH -> gateOpen;
+        };
+    }
+
+    /** Lamps and ramps; the hour, where what is breathed into the room jumps with it; a controller's quarter. */
+    @Override
+    public Instant nextChange(Instant t) {
+        Instant next = t.truncatedTo(ChronoUnit.HOURS).plus(roomAsMeasured ? LONG : Duration.ofHours(1));
+        if (scrubber != null && scrubber.hours() == Remedy.MediaHours.BELOW_PH) {
+            next = t.plus(CONTROLLER);
+        }
+        next = lamps.nextChange(t, next);
+        return refugium == null ? next : refugium.nextChange(t, next);
+    }
+
+    private static final Duration LONG = Duration.ofHours(12);
+}

@@ -1,0 +1,40 @@
+package jollytide.core.bench;
+
+import static jollytide.core.units.Quantities.within;
+
+/**
+ * The room through an ordinary day: its measured or assumed CO2, and how fast its air is changed. From both follows what
+ * is breathed into it, so that another ventilation or other people can be tried.
+ *
+ * @param ppm by the hour
+ * @param airChangesPerH with outdoors, windows as they are on such a day
+ */
+public record RoomDay(DailyAir ppm, double airChangesPerH) {
+    public RoomDay {
+        within("airChangesPerH", airChangesPerH, 0.02, 50, "1/h");
+    }
+
+    /**
+     * With the air changes that a room of this day must at least have: CO2 cannot fall faster than the air is changed.
+     *
+     * @param assumed when the day itself does not ask for more
+     */
+    public static RoomDay of(DailyAir ppm, double outdoorPpm, double assumed) {
+        double least = 0;
+        for (int h = 0; h < 24; h++) {
+            double now = ppm.hourlyPpm().get(h) - outdoorPpm;
+            double next = ppm.hourlyPpm().get((h + 1) % 24) - outdoorPpm;
+            if (next > 20 && now > next) {
+                least = Math.max(least, Math.log(now / next));
+            }
+        }
+        return new RoomDay(ppm, Math.max(assumed, Math.min(50, least)));
+    }
+
+    /** What is breathed into the room at a local hour, ppm/h: dC/dt + n (C − outdoors). */
+    double sourcePpmPerH(double localHour, double outdoorPpm) {
+        int hour = (int) localHour;
+        double slope = ppm.hourlyPpm().get((hour + 1) % 24) - ppm.hourlyPpm().get(hour);
+        return Math.max(0, slope + airChangesPerH * (ppm.at(localHour) - outdoorPpm));
+    }
+}

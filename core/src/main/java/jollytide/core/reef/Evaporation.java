@@ -1,0 +1,39 @@
+package jollytide.core.reef;
+
+import static jollytide.core.units.Quantities.within;
+
+/** Water that leaves as vapour: it cools the tank, and its replacement carries limewater. */
+public final class Evaporation {
+    private static final double LATENT_J_PER_KG = 2.44e6;
+
+    private Evaporation() {}
+
+    /**
+     * Litres a day from an open surface, by the still-air form of ASHRAE's pool equation (Carrier 1918):
+     * W = A (0.089 + 0.0782 v) (p_w − p_a) / Y, pressures in kPa, Y in kJ/kg, W in kg/s.
+     *
+     * @param waterC the water's temperature
+     * @param airC the air's
+     * @param relativeHumidity 0 to 1
+     * @param airSpeedMPerS over the surface
+     */
+    public static double litresPerDay(
+            double areaM2, double waterC, double airC, double relativeHumidity, double airSpeedMPerS) {
+        within("areaM2", areaM2, 0, 200, "m²");
+        within("relativeHumidity", relativeHumidity, 0, 1, "");
+        within("airSpeedMPerS", airSpeedMPerS, 0, 10, "m/s");
+        double gap = vapourKPa(waterC) * 0.98 - relativeHumidity * vapourKPa(airC);
+        double kgPerS = areaM2 * (0.089 + 0.0782 * airSpeedMPerS) * gap / (LATENT_J_PER_KG / 1000);
+        return Math.max(0, kgPerS * 86_400);
+    }
+
+    /** Heat that goes with it, W. */
+    public static double cooledW(double litresPerDay) {
+        return litresPerDay / 86_400 * LATENT_J_PER_KG;
+    }
+
+    /** Magnus form of WMO-No. 8. */
+    private static double vapourKPa(double celsius) {
+        return 0.6112 * Math.exp(17.62 * celsius / (243.12 + celsius));
+    }
+}

@@ -1,0 +1,72 @@
+package jollytide.core.twin;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What crossed into the water, channel by channel; negative for what left. As a sum since a run began: mol; as rates:
+ * mol/h.
+ */
+public record Ledger(List<Entry> entries) {
+
+    /**
+     * One channel.
+     *
+     * @param co2 dissolved inorganic carbon gained
+     * @param oxygen gained
+     */
+    public record Entry(Channel channel, double co2, double oxygen) {}
+
+    public Ledger {
+        entries = List.copyOf(entries);
+    }
+
+    static Ledger of(List<Channel> channels, double[] y, int from) {
+        List<Entry> entries = new ArrayList<>(channels.size());
+        for (int i = 0; i < channels.size(); i++) {
+            entries.add(new Entry(channels.get(i), y[from + 2 * i], y[from + 2 * i + 1]));
+        }
+        return new Ledger(entries);
+    }
+
+    void write(double[] y, int from) {
+        for (int i = 0; i < entries.size(); i++) {
+            y[from + 2 * i] = entries.get(i).co2();
+            y[from + 2 * i + 1] = entries.get(i).oxygen();
+        }
+    }
+
+    /** Net gain of dissolved inorganic carbon. */
+    public double co2() {
+        return entries.stream().mapToDouble(Entry::co2).sum();
+    }
+
+    /** Net gain of oxygen. */
+    public double oxygen() {
+        return entries.stream().mapToDouble(Entry::oxygen).sum();
+    }
+
+    /** All channels of one kind together. */
+    public Entry of(Channel.Kind kind) {
+        double co2 = 0;
+        double oxygen = 0;
+        for (Entry entry : entries) {
+            if (entry.channel().kind() == kind) {
+                co2 += entry.co2();
+                oxygen += entry.oxygen();
+            }
+        }
+        return new Entry(new Channel(kind), co2, oxygen);
+    }
+
+    /** What was added since an earlier ledger of the same tank. */
+    public Ledger minus(Ledger earlier) {
+        List<Entry> rest = new ArrayList<>(entries.size());
+        for (int i = 0; i < entries.size(); i++) {
+            Entry now = entries.get(i);
+            Entry then = earlier.entries.get(i);
+            rest.add(new Entry(now.channel(), now.co2() - then.co2(), now.oxygen() - then.oxygen()));
+        }
+        return new Ledger(rest);
+    }
+}
