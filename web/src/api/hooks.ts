@@ -3,9 +3,12 @@ import { api, Problem, told } from './client';
 import type {
   Bench,
   EventKind,
+  FillEnd,
   HomeDescription,
   ImportPlan,
+  LedgerHour,
   MomentName,
+  NewFill,
   NewReadings,
   RoomDescription,
   TankDescription,
@@ -184,6 +187,39 @@ export const useConflicts = (tankId: string, id: number) =>
       ),
   });
 
+export const useLedger = (tankId: string, hour: LedgerHour) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'ledger', hour],
+    queryFn: () =>
+      told(
+        api.GET('/api/v1/tanks/{tankId}/ledger', {
+          params: { path: { tankId }, query: { hour } },
+        }),
+      ),
+    placeholderData: (previous) => previous,
+    staleTime: 60_000,
+  });
+
+export const useMargin = (tankId: string) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'margin'],
+    queryFn: () => told(api.GET('/api/v1/tanks/{tankId}/margin', { params: { path: { tankId } } })),
+    staleTime: 60_000,
+  });
+
+export const useMedia = (tankId: string) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'media'],
+    queryFn: () => told(api.GET('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } } })),
+  });
+
+export const useKeptSets = (tankId: string) =>
+  useQuery({
+    queryKey: ['sets', tankId],
+    queryFn: () =>
+      told(api.GET('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } } })),
+  });
+
 /** A change at the server, after which what it touches is read anew. */
 function useChange<Body, Result>(change: (body: Body) => Promise<Result>, touches: string[]) {
   const client = useQueryClient();
@@ -301,6 +337,69 @@ export const useDeleteEvent = (tankId: string) =>
     (id: string) =>
       told(api.DELETE('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } } })),
     ['readings'],
+  );
+
+export const useFillMedia = (tankId: string) =>
+  useChange(
+    (body: NewFill) =>
+      told(api.POST('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } }, body })),
+    ['readings'],
+  );
+
+export const useReadColour = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; at: string; changedShare: number }) =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/media/{id}/colours', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    ['readings'],
+  );
+
+export const useEndFill = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; at: string; by: FillEnd }) =>
+      told(
+        api.POST('/api/v1/tanks/{tankId}/media/{id}/end', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    ['readings'],
+  );
+
+export const useReopenFill = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      told(
+        api.DELETE('/api/v1/tanks/{tankId}/media/{id}/end', { params: { path: { tankId, id } } }),
+      ),
+    ['readings'],
+  );
+
+export const useDeleteFill = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      told(api.DELETE('/api/v1/tanks/{tankId}/media/{id}', { params: { path: { tankId, id } } })),
+    ['readings'],
+  );
+
+export const useKeepSet = (tankId: string) =>
+  useChange(
+    (body: { name: string; variant: Variant }) =>
+      told(api.POST('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } }, body })),
+    ['sets'],
+  );
+
+export const useDropSet = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      told(
+        api.DELETE('/api/v1/tanks/{tankId}/bench/sets/{id}', { params: { path: { tankId, id } } }),
+      ),
+    ['sets'],
   );
 
 export const useUpload = (tankId: string) =>

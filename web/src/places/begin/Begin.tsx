@@ -80,13 +80,13 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
           stay as it is: it will say so.
         </p>
       </div>
-      <fieldset className="grid gap-4 md:grid-cols-3">
+      <fieldset className="grid gap-4 md:grid-cols-4">
         <legend className="pb-2 text-lg font-bold">The home</legend>
         {homes.length > 0 && (
           <Choice
             label="Which"
             value={homeId}
-            className="md:col-span-3"
+            className="md:col-span-4"
             onChange={(e) => {
               setHomeId(e.target.value);
               setRoomId(homes.find((h) => h.id === e.target.value)?.rooms[0]?.id ?? NEW);
@@ -99,13 +99,13 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
         )}
         {homeId === NEW && <HomeFields value={home} onChange={setHome} problem={problem} />}
       </fieldset>
-      <fieldset className="grid gap-4 md:grid-cols-5">
+      <fieldset className="grid gap-4 md:grid-cols-6">
         <legend className="pb-2 text-lg font-bold">The room</legend>
         {rooms.length > 0 && (
           <Choice
             label="Which"
             value={roomId}
-            className="md:col-span-5"
+            className="md:col-span-6"
             onChange={(e) => setRoomId(e.target.value)}
             options={[
               ...rooms.map((r) => ({ value: r.id, label: r.description.name })),

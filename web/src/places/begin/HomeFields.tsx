@@ -7,6 +7,7 @@ export interface HomeForm {
   name: string;
   zone: string;
   altitude: string;
+  tariff: string;
 }
 
 export interface RoomForm {
@@ -15,12 +16,14 @@ export interface RoomForm {
   adults: string;
   children: string;
   pets: string;
+  airChanges: string;
 }
 
 export const NEW_HOME: HomeForm = {
   name: 'Home',
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   altitude: '0',
+  tariff: '',
 };
 export const NEW_ROOM: RoomForm = {
   name: 'Living room',
@@ -28,12 +31,14 @@ export const NEW_ROOM: RoomForm = {
   adults: '1',
   children: '0',
   pets: '0',
+  airChanges: '',
 };
 
 export const homeForm = (h: HomeDescription): HomeForm => ({
   name: h.name,
   zone: h.zone,
   altitude: plain(h.altitudeM),
+  tariff: h.tariffPerKWh === undefined ? '' : plain(h.tariffPerKWh),
 });
 
 export const roomForm = (r: RoomDescription): RoomForm => ({
@@ -42,6 +47,7 @@ export const roomForm = (r: RoomDescription): RoomForm => ({
   adults: String(r.adults),
   children: String(r.children),
   pets: String(r.pets),
+  airChanges: r.airChangesPerH === undefined ? '' : plain(r.airChangesPerH),
 });
 
 const count = (text: string) => Math.trunc(readNumber(text) ?? 0);
@@ -50,6 +56,7 @@ export const toHome = (f: HomeForm): HomeDescription => ({
   name: f.name,
   zone: f.zone,
   altitudeM: readNumber(f.altitude) ?? 0,
+  tariffPerKWh: readNumber(f.tariff) ?? undefined,
 });
 
 export const toRoom = (f: RoomForm): RoomDescription => ({
@@ -58,6 +65,7 @@ export const toRoom = (f: RoomForm): RoomDescription => ({
   adults: count(f.adults),
   children: count(f.children),
   pets: count(f.pets),
+  airChangesPerH: readNumber(f.airChanges) ?? undefined,
 });
 
 const NOT_A_NUMBER = 'This is not a number.';
@@ -97,6 +105,18 @@ export function HomeFields({
         value={value.altitude}
         onChange={(e) => onChange({ ...value, altitude: e.target.value })}
         error={readNumber(value.altitude) === null ? NOT_A_NUMBER : problem?.at('altitudeM')}
+      />
+      <Field
+        label="A kWh costs"
+        inputMode="decimal"
+        value={value.tariff}
+        onChange={(e) => onChange({ ...value, tariff: e.target.value })}
+        error={
+          value.tariff !== '' && readNumber(value.tariff) === null
+            ? NOT_A_NUMBER
+            : problem?.at('tariffPerKWh')
+        }
+        hint="Empty: 0.35 (assumed)."
       />
     </>
   );
@@ -143,6 +163,18 @@ export function RoomFields({
       {person('adults', 'Adults')}
       {person('children', 'Children')}
       {person('pets', 'Pets')}
+      <Field
+        label="Air changes an hour"
+        inputMode="decimal"
+        value={value.airChanges}
+        onChange={(e) => onChange({ ...value, airChanges: e.target.value })}
+        error={
+          value.airChanges !== '' && readNumber(value.airChanges) === null
+            ? NOT_A_NUMBER
+            : problem?.at('airChangesPerH')
+        }
+        hint="Windows shut. Empty: 0.5 (assumed). Sealed 0.15; Sums, Room finds it."
+      />
     </>
   );
 }

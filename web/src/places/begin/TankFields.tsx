@@ -3,6 +3,7 @@ import type { SurfaceMotion, Units } from '../../api/types';
 import { LITRES } from '../../lib/units';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
+import { AirAround, Animals, OVER } from './PartsFields';
 import { SurfaceSketch } from './SurfaceSketch';
 import { ASSUMED, ASSUMPTION_NAMES, type TankForm } from './tankForm';
 
@@ -48,7 +49,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
         {surfaces.fields.map((field, i) => (
           <div
             key={field.id}
-            className="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t py-3 md:grid-cols-[1fr_8rem_16rem_6rem_auto]"
+            className="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t py-3 md:grid-cols-[1fr_7rem_13rem_5rem_11rem_auto]"
           >
             <Field
               label="Which"
@@ -64,6 +65,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
             />
             <Choice label="How it moves" options={MOTIONS} {...register(`surfaces.${i}.motion`)} />
             <SurfaceSketch motion={motions[i]?.motion ?? 'ROLLING'} />
+            <Choice label="Under" options={OVER} {...register(`surfaces.${i}.over`)} />
             <Button look="quiet" className="md:mt-6" onClick={() => surfaces.remove(i)}>
               remove
             </Button>
@@ -71,7 +73,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
         ))}
         <Button
           look="quiet"
-          onClick={() => surfaces.append({ name: 'sump', areaM2: '', motion: 'ROLLING' })}
+          onClick={() => surfaces.append({ name: 'sump', areaM2: '', motion: 'ROLLING', over: 'ROOM' })}
         >
           Another surface
         </Button>
@@ -113,6 +115,8 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           hint="Empty: no skimmer."
         />
       </fieldset>
+      <AirAround form={form} />
+      <Animals form={form} />
       <fieldset className="grid gap-4 md:grid-cols-3">
         <legend className="pb-2 text-lg font-bold">What you want</legend>
         <Choice

@@ -2,19 +2,8 @@ import type { TankDescription, Units } from '../../api/types';
 import { plain, readNumber } from '../../lib/number';
 import { LITRES } from '../../lib/units';
 import { z } from '../../lib/zod';
-
-const number = (what: string) =>
-  z.string().refine((text) => readNumber(text) !== null, `${what} must be a number.`);
-
-const numberOrNothing = (what: string) =>
-  z
-    .string()
-    .refine(
-      (text) => text.trim() === '' || readNumber(text) !== null,
-      `${what} must be a number or empty.`,
-    );
-
-const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 10:30.');
+import { number, numberOrNothing, time } from './checks';
+import { NO_PARTS, partsSchema, toParts, toPartsForm } from './partsForm';
 
 /** The form as it is typed: every number still text. */
 export const tankSchema = z.object({
@@ -26,6 +15,7 @@ export const tankSchema = z.object({
       name: z.string().trim().min(1, 'Name it: display, sump…'),
       areaM2: number('The area'),
       motion: z.enum(['STILL', 'RIPPLED', 'ROLLING', 'BROKEN']),
+      over: z.enum(['ROOM', 'CANOPY', 'CABINET']),
     }),
   ),
   on: time,
@@ -33,6 +23,7 @@ export const tankSchema = z.object({
   followsClockChanges: z.boolean(),
   rampMinutes: numberOrNothing('The ramp'),
   skimmerAirDrawLPerH: numberOrNothing('The air draw'),
+  parts: partsSchema,
   stance: z.enum(['LIFT', 'STEADY']),
   troughAtLeast: number('The trough'),
   peakAtMost: number('The peak'),
@@ -76,12 +67,17 @@ export function toForm(tank: TankDescription, units: Units): TankForm {
     name: tank.name,
     about: tank.about,
     netVolume: plain(tank.netVolumeL / LITRES[units.volume].litres, 1),
-    surfaces: tank.surfaces.map((s) => ({ ...s, areaM2: plain(s.areaM2, 4) })),
+    surfaces: tank.surfaces.map((s) => ({
+      ...s,
+      areaM2: plain(s.areaM2, 4),
+      over: s.over ?? 'ROOM',
+    })),
     on: tank.light.on,
     off: tank.light.off,
     followsClockChanges: tank.light.followsClockChanges,
     rampMinutes: tank.light.rampMinutes ? plain(tank.light.rampMinutes) : '',
     skimmerAirDrawLPerH: optional(tank.skimmerAirDrawLPerH),
+    parts: toPartsForm(tank.parts ?? {}),
     stance: tank.stance,
     troughAtLeast: plain(tank.band.troughAtLeast),
     peakAtMost: plain(tank.band.peakAtMost),
@@ -110,6 +106,7 @@ export function toDescription(form: TankForm, units: Units): TankDescription {
       rampMinutes: readOptional(form.rampMinutes),
     },
     skimmerAirDrawLPerH: readOptional(form.skimmerAirDrawLPerH),
+    parts: toParts(form.parts),
     stance: form.stance,
     band: {
       troughAtLeast: read(form.troughAtLeast),
@@ -127,12 +124,13 @@ export const NEW_TANK: TankForm = {
   name: '',
   about: '',
   netVolume: '',
-  surfaces: [{ name: 'display', areaM2: '', motion: 'ROLLING' }],
+  surfaces: [{ name: 'display', areaM2: '', motion: 'ROLLING', over: 'ROOM' }],
   on: '10:00',
   off: '21:00',
   followsClockChanges: true,
   rampMinutes: '',
   skimmerAirDrawLPerH: '',
+  parts: NO_PARTS,
   stance: 'LIFT',
   troughAtLeast: '8.0',
   peakAtMost: '8.4',
@@ -149,6 +147,17 @@ export function formPath(field: string): string {
     'light.off': 'off',
     'band.reason': 'reason',
     areaM2: 'surfaces.0.areaM2',
+    fallFlowLPerH: 'parts.falls.0.flowLPerH',
+    fallEfficiency: 'parts.falls.0.efficiency',
+    fishCount: 'parts.fish.0.count',
+    fishMassG: 'parts.fish.0.massG',
+    lengthM: 'parts.lineLengthM',
+    boreMm: 'parts.lineBoreMm',
+    alkalinityUseDkhPerDay: 'parts.alkalinityUseDkhPerDay',
+    effluentLPerH: 'parts.reactor.effluentLPerH',
+    effluentPhNbs: 'parts.reactor.effluentPhNbs',
+    effluentMeqPerL: 'parts.reactor.effluentDkh',
+    refugiumMmolPerH: 'parts.refugium.mmolPerH',
   };
   const inside = field.replace(/^description\./, '').replace(/\[(\d+)\]/g, '.$1');
   if (renamed[inside]) return renamed[inside];

@@ -33,7 +33,7 @@ function HomeForm({ home }: { home: Home }) {
     <form
       onSubmit={save}
       noValidate
-      className="grid items-start gap-4 md:grid-cols-[1fr_1fr_8rem_auto]"
+      className="grid items-start gap-4 md:grid-cols-[1fr_1fr_7rem_7rem_auto]"
     >
       <HomeFields value={form} onChange={setForm} problem={edit.error} />
       <Button type="submit" className="md:mt-6" disabled={edit.isPending}>
@@ -59,7 +59,7 @@ function RoomForm({ room }: { room: Home['rooms'][number] }) {
     <form
       onSubmit={save}
       noValidate
-      className="grid items-start gap-4 md:grid-cols-[1fr_1fr_5rem_5rem_5rem_auto]"
+      className="grid items-start gap-4 md:grid-cols-[1fr_1fr_4rem_4rem_4rem_9rem_auto]"
     >
       <RoomFields value={form} onChange={setForm} problem={edit.error} />
       <Button type="submit" className="md:mt-6" disabled={edit.isPending}>

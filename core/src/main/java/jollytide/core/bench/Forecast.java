@@ -6,7 +6,10 @@ import java.util.Comparator;
 import java.util.List;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Gas;
+import jollytide.core.exchange.SettlingTime;
+import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.twin.Ledger;
+import jollytide.core.twin.Opening;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
 import jollytide.core.twin.TwinTank;
@@ -16,6 +19,7 @@ public final class Forecast {
     private static final Duration EVERY = Duration.ofMinutes(15);
     private static final Duration SETTLING_IN = Duration.ofDays(7);
     private static final Duration DAY = Duration.ofDays(1);
+    private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     /** From where the water settles in, dry ppm: any value does, for a week is several settling times. */
     private static final double FIRST_WATER_PPM = 900;
 
@@ -144,7 +148,25 @@ public final class Forecast {
                 (then.oxygenMgPerL() - from.oxygenMgPerL()) * setup.netVolumeL() / OXYGEN_MG_PER_MOL);
     }
 
-    private static final double OXYGEN_MG_PER_MOL = 31_998.8;
+    /** How long the water takes to follow the air with these remedies on, h. */
+    public double timeConstantH(Remedies remedies) {
+        TwinTank tank = Fitted.tank(setup, living, remedies);
+        double conductance = 1e-6;
+        for (Opening opening : tank.openings()) {
+            conductance += opening.conductance().co2();
+        }
+        if (tank.skimmer() != null) {
+            conductance += tank.skimmer().full().co2()
+                    * Fitted.Draw.of(setup, remedies).share();
+        }
+        return SettlingTime.hours(
+                        CarbonateSystem.of(setup.water()),
+                        setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL(),
+                        FIRST_WATER_PPM,
+                        setup.netVolumeL(),
+                        conductance)
+                .value();
+    }
 
     private static TwinState lastOf(List<TwinState> run) {
         return run.get(run.size() - 1);

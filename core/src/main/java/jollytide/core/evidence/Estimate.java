@@ -21,6 +21,11 @@ public record Estimate(double value, double low, double high) {
         }
     }
 
+    /** A value without doubt. */
+    public static Estimate exact(double value) {
+        return new Estimate(value, value, value);
+    }
+
     /** The value of {@code f} at the measured inputs, with the band that {@code spreads} leave open. */
     public static <T> Estimate of(T measured, Collection<Spread<T>> spreads, ToDoubleFunction<T> f) {
         double value = f.applyAsDouble(measured);

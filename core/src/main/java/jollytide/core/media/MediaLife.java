@@ -33,6 +33,8 @@ public record MediaLife(
     public static final int LONGEST_DAYS = 400;
 
     private static final int STEPS_PER_HOUR = 2;
+    /** The efficiency fades towards the end without ever reaching it; this much used counts as all. */
+    private static final double ALL_BUT = 0.97;
 
     public MediaLife {
         within("litresPerH", litresPerH, 1, 20_000, "L/h");
@@ -99,8 +101,15 @@ public record MediaLife(
         return new Life(end, endDay, colour, left / takenPerDay, byWater, media.used(state));
     }
 
-    /** The efficiency fades towards the end without ever reaching it; this much used counts as all. */
-    private static final double ALL_BUT = 0.97;
+    /** What a fill holds that was {@code start} so many days ago. */
+    public State after(State start, double days) {
+        State state = start;
+        double dt = 1.0 / STEPS_PER_HOUR;
+        for (int i = 0; i * dt < Math.min(days, LONGEST_DAYS) * 24; i++) {
+            state = after(state, dt, i * dt % 24 < hoursPerDay);
+        }
+        return state;
+    }
 
     private State after(State state, double hours, boolean inUse) {
         if (!inUse && !driesBetween) {

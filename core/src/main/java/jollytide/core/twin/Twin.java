@@ -239,6 +239,7 @@ public final class Twin {
                 acting.room().ppm(y[ROOM]),
                 acting.room().second() == null ? acting.room().ppm(y[ROOM]) : y[SECOND],
                 water.phNbs(),
+                water.pco2Uatm(),
                 water.omegaAragonite() * y[CALCIUM] / system.calcium(),
                 acting.temperatureC(),
                 tank.media() == null ? null : new Media.State(y[MEDIA_CO2], y[MEDIA_WATER]),

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param roomPpm CO2 of the tank's room, dry ppm
  * @param secondPpm CO2 of the room next door, dry ppm; that of the tank's room without one
  * @param phNbs pH on the NBS scale
+ * @param co2Uatm pressure of CO2 in the water
  * @param omegaAragonite saturation state
  * @param temperatureC the water's temperature
  * @param media what they hold; null without media
@@ -30,6 +31,7 @@ public record TwinState(
         double roomPpm,
         double secondPpm,
         double phNbs,
+        double co2Uatm,
         double omegaAragonite,
         double temperatureC,
         Media.@Nullable State media,
@@ -47,6 +49,7 @@ public record TwinState(
                 roomPpm,
                 secondPpm,
                 phNbs,
+                co2Uatm,
                 omegaAragonite,
                 temperatureC,
                 media,

@@ -1,6 +1,9 @@
 package jollytide.server.bench;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -10,91 +13,87 @@ import jollytide.core.bench.Living;
 import jollytide.server.account.SignedIn;
 import jollytide.server.bench.BenchService.BenchView;
 import jollytide.server.bench.BenchService.VariantView;
+import jollytide.server.bench.KeptSets.KeptSet;
+import jollytide.server.bench.LedgerService.LedgerView;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Remedies tried on a computed twin of the tank. */
+/** Remedies tried on a computed twin of the tank, and the twin's books. */
 @RestController
-@RequestMapping("/api/v1/tanks/{tankId}/bench")
+@RequestMapping("/api/v1/tanks/{tankId}")
 class BenchController {
     private final BenchService bench;
+    private final LedgerService ledger;
+    private final KeptSets kept;
 
-    BenchController(BenchService bench) {
+    BenchController(BenchService bench, LedgerService ledger, KeptSets kept) {
         this.bench = bench;
+        this.ledger = ledger;
+        this.kept = kept;
     }
-
-    /**
-     * Air at the mouth of an outdoor line that is worse for some hours.
-     *
-     * @param fromHour local hour, 0 to 23
-     * @param toHour local hour; before {@code fromHour} when it crosses midnight
-     */
-    record Flue(
-            @NotNull Integer fromHour,
-            @NotNull Integer toHour,
-            @NotNull Double ppm) {}
-
-    /** A hose from outdoors to the skimmer. */
-    record Hose(
-            @NotNull Double lengthM,
-            @NotNull Double boreMm,
-            @Valid @Nullable Flue flue) {}
-
-    /** A stone in room air. */
-    record Stone(
-            @NotNull Double airLPerH,
-            @NotNull Double diameterMm,
-            @NotNull Double depthM) {}
-
-    /**
-     * A set of remedies; what is null stays as it is.
-     *
-     * @param ventilationTimes the room's ventilation over today's
-     * @param mediaPass share of the CO2 that media before the skimmer let through
-     * @param freshShare of the skimmer's air; the rest is its own exhaust
-     * @param skimmerShare what the skimmer draws, over today
-     * @param surfaceTimes exchange through the surfaces, over today
-     * @param limewaterMlPerDay in place of as much of today's alkalinity source
-     * @param limewaterStrength share of saturation
-     */
-    record Variant(
-            @Nullable Double ventilationTimes,
-            @Nullable Boolean nobodyHome,
-            @Valid @Nullable Hose line,
-            @Nullable Double mediaPass,
-            @Nullable Double freshShare,
-            @Nullable Double skimmerShare,
-            @Nullable Double surfaceTimes,
-            @Valid @Nullable Stone stone,
-            @Nullable Double limewaterMlPerDay,
-            @Nullable Double limewaterStrength) {}
 
     /**
      * What to run.
      *
      * @param tanks those that could be behind the log, as the bench offers them
+     * @param days to draw, 2 when null
      */
     record ForecastRequest(
             @NotEmpty @Size(max = 5) List<@NotNull Living> tanks,
-            @NotEmpty @Size(max = 5) List<@NotNull @Valid Variant> variants) {}
+            @NotEmpty @Size(max = 5) List<@NotNull @Valid Variant> variants,
+            @Nullable @Min(1) @Max(14) Integer days) {}
+
+    record NewSet(
+            @NotBlank @Size(max = 60) String name,
+            @NotNull @Valid Variant variant) {}
 
     /** The tank as it is, and the tanks that could be behind its log. */
-    @GetMapping
+    @GetMapping("/bench")
     BenchView bench(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
         return bench.bench(who.keeperId(), tankId);
     }
 
-    @PostMapping("/forecast")
+    @PostMapping("/bench/forecast")
     List<VariantView> forecast(
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID tankId,
             @Valid @RequestBody ForecastRequest request) {
         return bench.forecast(who.keeperId(), tankId, request);
+    }
+
+    @GetMapping("/bench/sets")
+    List<KeptSet> sets(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return kept.list(who.keeperId(), tankId);
+    }
+
+    /** Keeps a set; one of the same name is replaced. */
+    @PostMapping("/bench/sets")
+    KeptSet keep(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewSet request) {
+        return kept.keep(who.keeperId(), tankId, request.name(), request.variant());
+    }
+
+    @DeleteMapping("/bench/sets/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void drop(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        kept.drop(who.keeperId(), tankId, id);
+    }
+
+    /** Both gases' books at a moment of an ordinary day, and over the day before it. */
+    @GetMapping("/ledger")
+    LedgerView ledger(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @RequestParam(defaultValue = "LIGHTS_ON") LedgerService.Hour hour) {
+        return ledger.ledger(who.keeperId(), tankId, hour);
     }
 }

@@ -24,6 +24,8 @@ import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankDescription.Band;
 import jollytide.server.tank.TankDescription.Light;
 import jollytide.server.tank.TankDescription.WaterSurface;
+import jollytide.server.tank.TankParts;
+import jollytide.server.tank.TankParts.FishGroup;
 import jollytide.server.tank.TankService;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
@@ -81,9 +83,9 @@ class DemoHome implements SmartInitializingSingleton {
 
     private void lanternReef(UUID keeper) {
         ZoneId zone = ZoneId.of("Europe/Amsterdam");
-        UUID home = homes.create(keeper, new HomeDescription("Quayside House", zone.getId(), 12.0))
+        UUID home = homes.create(keeper, new HomeDescription("Quayside House", zone.getId(), 12.0, null))
                 .id();
-        UUID room = homes.createRoom(keeper, home, new RoomDescription("Living room", 180.0, 2, 1, 1))
+        UUID room = homes.createRoom(keeper, home, new RoomDescription("Living room", 180.0, 2, 1, 1, null))
                 .id();
         UUID tank = tanks.create(
                         keeper,
@@ -94,22 +96,26 @@ class DemoHome implements SmartInitializingSingleton {
                                         + " window looks on the bakery's flue, the front is clean.",
                                 420.0,
                                 List.of(
-                                        new WaterSurface("display", 0.72, SurfaceClass.ROLLING),
-                                        new WaterSurface("sump", 0.18, SurfaceClass.BROKEN)),
+                                        new WaterSurface("display", 0.72, SurfaceClass.ROLLING, null),
+                                        new WaterSurface("sump", 0.18, SurfaceClass.BROKEN, null)),
                                 new Light("10:00", "21:00", true, 30),
                                 new Band(8.0, 8.4, 7.8, "Stony corals grow better when nights stay above 8.0."),
                                 Stance.LIFT,
                                 550.0,
-                                NO_OWN))
+                                NO_OWN,
+                                fish(
+                                        new FishGroup("surgeonfish", 1, 90.0),
+                                        new FishGroup("clownfish", 2, 12.0),
+                                        new FishGroup("wrasses and gobies", 5, 8.0))))
                 .id();
         keep(keeper, tank, DemoHistory.lanternReef(SEED, clock.instant(), zone));
     }
 
     private void room6(UUID keeper) {
         ZoneId zone = ZoneId.of("Europe/Amsterdam");
-        UUID home = homes.create(keeper, new HomeDescription("Millbrook School", zone.getId(), 35.0))
+        UUID home = homes.create(keeper, new HomeDescription("Millbrook School", zone.getId(), 35.0, null))
                 .id();
-        UUID room = homes.createRoom(keeper, home, new RoomDescription("Room 6", 200.0, 1, 26, 0))
+        UUID room = homes.createRoom(keeper, home, new RoomDescription("Room 6", 200.0, 1, 26, 0, null))
                 .id();
         UUID tank = tanks.create(
                         keeper,
@@ -118,21 +124,22 @@ class DemoHome implements SmartInitializingSingleton {
                                 "Room 6",
                                 "The class's soft corals. On school days 26 pupils share the air with them.",
                                 180.0,
-                                List.of(new WaterSurface("display", 0.45, SurfaceClass.ROLLING)),
+                                List.of(new WaterSurface("display", 0.45, SurfaceClass.ROLLING, null)),
                                 new Light("07:30", "16:30", true, 30),
                                 new Band(7.9, 8.4, 7.7, "Soft corals ask for little; steadiness matters more."),
                                 Stance.STEADY,
                                 350.0,
-                                NO_OWN))
+                                NO_OWN,
+                                fish(new FishGroup("clownfish", 2, 14.0), new FishGroup("gobies", 3, 5.0))))
                 .id();
         keep(keeper, tank, DemoHistory.room6(SEED, clock.instant(), zone));
     }
 
     private void heron(UUID keeper) {
         ZoneId zone = ZoneId.of("Europe/London");
-        UUID home = homes.create(keeper, new HomeDescription("Narrowboat", zone.getId(), 40.0))
+        UUID home = homes.create(keeper, new HomeDescription("Narrowboat", zone.getId(), 40.0, null))
                 .id();
-        UUID room = homes.createRoom(keeper, home, new RoomDescription("Saloon", 28.0, 1, 0, 0))
+        UUID room = homes.createRoom(keeper, home, new RoomDescription("Saloon", 28.0, 1, 0, 0, null))
                 .id();
         UUID tank = tanks.create(
                         keeper,
@@ -141,14 +148,19 @@ class DemoHome implements SmartInitializingSingleton {
                                 "Heron",
                                 "A small reef afloat: 12 V battery, mooring power that drops out, no skimmer.",
                                 75.0,
-                                List.of(new WaterSurface("display", 0.24, SurfaceClass.RIPPLED)),
+                                List.of(new WaterSurface("display", 0.24, SurfaceClass.RIPPLED, null)),
                                 new Light("11:00", "20:00", true, 30),
                                 new Band(7.9, 8.4, 7.75, "What can be held with a hatch open and no skimmer."),
                                 Stance.STEADY,
                                 null,
-                                NO_OWN))
+                                NO_OWN,
+                                fish(new FishGroup("clownfish", 1, 10.0), new FishGroup("goby", 1, 3.0))))
                 .id();
         keep(keeper, tank, DemoHistory.heron(SEED, clock.instant(), zone));
+    }
+
+    private static TankParts fish(FishGroup... groups) {
+        return new TankParts(null, null, null, null, null, List.of(groups), null, null, null, null);
     }
 
     private void keep(UUID keeper, UUID tank, TankHistory history) {

@@ -10,6 +10,7 @@ import java.time.ZoneId;
 import java.util.UUID;
 import jollytide.core.seawater.Gases;
 import jollytide.server.account.Keeper;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 public class Home {
@@ -28,12 +29,19 @@ public class Home {
     @Column(name = "altitude_m")
     double altitudeM;
 
+    @Column(name = "tariff_per_k_wh")
+    Double tariffPerKWh;
+
     public UUID id() {
         return id;
     }
 
     public ZoneId zone() {
         return ZoneId.of(zone);
+    }
+
+    public @Nullable Double tariffPerKWh() {
+        return tariffPerKWh;
     }
 
     /** Air pressure of the standard atmosphere at the home's altitude. */

@@ -1,5 +1,7 @@
 package jollytide.server.home;
 
+import static jollytide.core.units.Quantities.within;
+
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.List;
@@ -108,6 +110,8 @@ public class HomeService {
         home.name = description.name().strip();
         home.zone = description.zone();
         home.altitudeM = description.altitudeM();
+        Double tariff = description.tariffPerKWh();
+        home.tariffPerKWh = tariff == null ? null : within("tariffPerKWh", tariff, 0, 10, "per kWh");
     }
 
     private static void describe(Room room, RoomDescription description) {
@@ -115,6 +119,8 @@ public class HomeService {
         if (description.volumeM3() != null) {
             RoomAir.expectedShutPpm(0, people, description.volumeM3());
         }
+        Double changes = description.airChangesPerH();
+        room.airChangesPerH = changes == null ? null : within("airChangesPerH", changes, 0.02, 50, "1/h");
         room.name = description.name().strip();
         room.volumeM3 = description.volumeM3();
         room.adults = people.adults();
@@ -126,7 +132,7 @@ public class HomeService {
         return new HomeView(
                 home.id,
                 home.version,
-                new HomeDescription(home.name, home.zone, home.altitudeM),
+                new HomeDescription(home.name, home.zone, home.altitudeM, home.tariffPerKWh),
                 rooms.stream().map(HomeService::view).toList());
     }
 
@@ -134,6 +140,7 @@ public class HomeService {
         return new RoomView(
                 room.id,
                 room.version,
-                new RoomDescription(room.name, room.volumeM3, room.adults, room.children, room.pets));
+                new RoomDescription(
+                        room.name, room.volumeM3, room.adults, room.children, room.pets, room.airChangesPerH));
     }
 }

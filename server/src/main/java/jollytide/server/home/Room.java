@@ -26,6 +26,9 @@ public class Room {
     @Column(name = "volume_m3")
     Double volumeM3;
 
+    @Column(name = "air_changes_per_h")
+    Double airChangesPerH;
+
     int adults;
     int children;
     int pets;
@@ -44,6 +47,11 @@ public class Room {
 
     public @Nullable Double volumeM3() {
         return volumeM3;
+    }
+
+    /** Null when not known. */
+    public @Nullable Double airChangesPerH() {
+        return airChangesPerH;
     }
 
     public People people() {

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * A room that holds tanks.
  *
  * @param volumeM3 air volume in m³; null when not known
+ * @param airChangesPerH how often an hour its air is changed with outdoors, windows shut; assumed when null
  * @param adults who usually sleep or sit there, or in rooms with open doors to it
  */
 public record RoomDescription(
@@ -16,4 +17,5 @@ public record RoomDescription(
         @Nullable Double volumeM3,
         @NotNull Integer adults,
         @NotNull Integer children,
-        @NotNull Integer pets) {}
+        @NotNull Integer pets,
+        @Nullable Double airChangesPerH) {}

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import jollytide.core.bench.Part;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -28,6 +29,7 @@ import jollytide.core.reef.Stance;
 import jollytide.core.reef.TargetBand;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
+import jollytide.core.twin.Opening;
 import jollytide.server.home.Home;
 import jollytide.server.home.Room;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -71,6 +73,9 @@ public class Tank {
     @JdbcTypeCode(SqlTypes.JSON)
     Map<String, Double> assumptions = new LinkedHashMap<>();
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    TankParts parts = TankParts.NONE;
+
     @ElementCollection
     @CollectionTable(name = "tank_surface", joinColumns = @JoinColumn(name = "tank_id"))
     @OrderColumn(name = "position")
@@ -87,13 +92,22 @@ public class Tank {
         @Column(columnDefinition = "VARCHAR(20)")
         SurfaceClass motion;
 
+        @Enumerated(EnumType.STRING)
+        @Column(name = "over_air", columnDefinition = "VARCHAR(20)")
+        Opening.Air over;
+
         protected SurfaceRow() {}
 
-        SurfaceRow(String name, double areaM2, SurfaceClass motion) {
+        SurfaceRow(String name, double areaM2, SurfaceClass motion, Opening.Air over) {
             this.name = name;
             this.areaM2 = areaM2;
             this.motion = motion;
+            this.over = over;
         }
+    }
+
+    public String name() {
+        return name;
     }
 
     public UUID id() {
@@ -129,9 +143,21 @@ public class Tank {
         return OwnAssumptions.from(assumptions).toCore();
     }
 
-    /** The described surfaces, as the core knows them. */
-    public List<Surface> surfaces() {
-        return surfaces.stream().map(row -> new Surface(row.areaM2, row.motion)).toList();
+    /** What lies open to air, in the keeper's order. */
+    public List<Part> openings() {
+        List<Part> all = new ArrayList<>();
+        surfaces.forEach(row -> all.add(Part.surface(row.name, row.over, new Surface(row.areaM2, row.motion))));
+        parts.fallParts().forEach(fall -> all.add(Part.fall(fall.name(), fall.air(), fall.toCore())));
+        return all;
+    }
+
+    public TankParts parts() {
+        return parts;
+    }
+
+    /** Square metres of open water. */
+    public double surfaceM2() {
+        return surfaces.stream().mapToDouble(row -> row.areaM2).sum();
     }
 
     /** Air that the skimmer draws; null without skimmer. */
@@ -142,8 +168,8 @@ public class Tank {
     /** Sum of the described paths' conductances for CO2, mol/(h·atm); 0 when none is described. */
     public double co2Conductance(Seawater water) {
         double sum = 0;
-        for (SurfaceRow row : surfaces) {
-            sum += new Surface(row.areaM2, row.motion).conductance(Gas.CO2, water);
+        for (Part part : openings()) {
+            sum += part.path().conductance(Gas.CO2, water);
         }
         return skimmerAirDrawLPerH == null ? sum : sum + new Skimmer(skimmerAirDrawLPerH).conductance(Gas.CO2, water);
     }

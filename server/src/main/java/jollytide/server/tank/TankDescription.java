@@ -8,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.reef.Stance;
+import jollytide.core.twin.Opening;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param netVolumeL litres of water, without rock and sand, with the sump
  * @param skimmerAirDrawLPerH air that the skimmer draws; null without skimmer
+ * @param parts what else is there; an edit with null leaves it as it was
  */
 public record TankDescription(
         @NotBlank @Size(max = 80) String name,
@@ -25,16 +27,22 @@ public record TankDescription(
         @Valid @NotNull Band band,
         @NotNull Stance stance,
         @Nullable Double skimmerAirDrawLPerH,
-        @NotNull OwnAssumptions assumptions) {
+        @NotNull OwnAssumptions assumptions,
+        @Valid @Nullable TankParts parts) {
 
-    private static final String TIME = "([01]\\d|2[0-3]):[0-5]\\d";
-    private static final String TIME_WORDS = "must be a time such as 10:30";
+    static final String TIME = "([01]\\d|2[0-3]):[0-5]\\d";
+    static final String TIME_WORDS = "must be a time such as 10:30";
 
-    /** An open surface and how it moves. */
+    /**
+     * An open surface and how it moves.
+     *
+     * @param over which air; the room's when null
+     */
     public record WaterSurface(
             @NotBlank @Size(max = 80) String name,
             @NotNull Double areaM2,
-            @NotNull SurfaceClass motion) {}
+            @NotNull SurfaceClass motion,
+            Opening.@Nullable Air over) {}
 
     /**
      * The light clock.

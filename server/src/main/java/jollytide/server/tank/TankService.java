@@ -5,6 +5,7 @@ import java.util.UUID;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.reef.TargetBand;
+import jollytide.core.twin.Opening;
 import jollytide.core.units.Quantities;
 import jollytide.server.home.HomeService;
 import jollytide.server.problem.Problem;
@@ -74,6 +75,13 @@ public class TankService {
         return tanks.findWithPlace(id).orElseThrow(() -> Problem.notFound("tank"));
     }
 
+    /** A tank that is described but kept nowhere. */
+    public static Tank unsaved(TankDescription description) {
+        Tank tank = new Tank();
+        describe(tank, description);
+        return tank;
+    }
+
     /** The core's records are made once here, so that nothing impossible is stored. */
     private static void describe(Tank tank, TankDescription d) {
         Quantities.within("netVolumeL", d.netVolumeL(), 1, 100_000, "L");
@@ -101,7 +109,13 @@ public class TankService {
         tank.skimmerAirDrawLPerH = d.skimmerAirDrawLPerH();
         tank.assumptions = d.assumptions().toStored();
         tank.surfaces.clear();
-        d.surfaces().forEach(s -> tank.surfaces.add(new SurfaceRow(s.name().strip(), s.areaM2(), s.motion())));
+        d.surfaces()
+                .forEach(s -> tank.surfaces.add(new SurfaceRow(
+                        s.name().strip(), s.areaM2(), s.motion(), s.over() == null ? Opening.Air.ROOM : s.over())));
+        if (d.parts() != null) {
+            d.parts().check();
+            tank.parts = d.parts();
+        }
     }
 
     private static TankView view(Tank t) {
@@ -110,13 +124,14 @@ public class TankService {
                 t.about,
                 t.netVolumeL,
                 t.surfaces.stream()
-                        .map(s -> new WaterSurface(s.name, s.areaM2, s.motion))
+                        .map(s -> new WaterSurface(s.name, s.areaM2, s.motion, s.over))
                         .toList(),
                 new Light(t.lightOn, t.lightOff, t.lightFollowsClockChanges, t.lightRampMinutes),
                 new Band(t.troughAtLeast, t.peakAtMost, t.actBelow, t.bandReason),
                 t.stance,
                 t.skimmerAirDrawLPerH,
-                OwnAssumptions.from(t.assumptions));
+                OwnAssumptions.from(t.assumptions),
+                t.parts);
         return new TankView(t.id, t.room.id(), t.home().id(), t.home().zone().getId(), t.version, description);
     }
 }

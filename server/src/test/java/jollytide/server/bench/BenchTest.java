@@ -50,7 +50,7 @@ class BenchTest extends ServerTest {
         JsonNode variants = forecast(visitor, tank, bench, """
                 {"line":{"lengthM":6,"boreMm":12.7}},
                 {"line":{"lengthM":6,"boreMm":12.7,"flue":{"fromHour":3,"toHour":7,"ppm":780}}},
-                {"mediaPass":0.05,"freshShare":0},
+                {"media":{"massKg":1,"freshShare":0,"hours":"ALWAYS","driesBetween":false}},
                 {"limewaterMlPerDay":60,"limewaterStrength":0.5}""");
         double front = variants.path(0).path("gainPh").path("value").asDouble();
         double rear = variants.path(1).path("gainPh").path("value").asDouble();
@@ -62,6 +62,14 @@ class BenchTest extends ServerTest {
                 .contains("drown");
         assertThat(variants.path(2).path("lowestOxygenMgPerL").path("low").asDouble())
                 .isLessThan(6);
+        assertThat(variants.path(2).path("media").path("end").asString()).isEqualTo("DROWNED");
+        assertThat(variants.path(2).path("media").path("days").path("value").asDouble())
+                .isBetween(2.0, 5.0);
+        assertThat(variants.path(2).path("cost").path("perMonth").asDouble()).isGreaterThan(50);
+        assertThat(variants.path(2).path("ways").toString()).isEqualTo("[\"OFFSETS\"]");
+        assertThat(variants.path(0).path("ways").toString()).isEqualTo("[\"REMOVES_THE_SOURCE\"]");
+        assertThat(variants.path(0).path("settleHours").path("value").asDouble())
+                .isBetween(5.0, 100.0);
         assertThat(variants.path(3).path("gainPh").path("high").asDouble()).isLessThan(0.02);
         assertThat(variants.path(0).path("at")).hasSize(192);
         assertThat(variants.path(0).path("ph").path("value")).hasSize(192);
@@ -90,13 +98,131 @@ class BenchTest extends ServerTest {
         assertThat(keeper.post(path, body.formatted("{\"line\":{\"lengthM\":-1,\"boreMm\":6}}"))
                         .problem())
                 .contains("lengthM is -1");
-        assertThat(keeper.post(path, body.formatted("{\"mediaPass\":2}")).problem())
-                .contains("mediaPass is 2");
+        String noMedia = "{\"media\":{\"massKg\":0,\"freshShare\":1,\"hours\":\"ALWAYS\",\"driesBetween\":false}}";
+        assertThat(keeper.post(path, body.formatted(noMedia)).problem()).contains("mediaMassKg is 0");
+        assertThat(keeper.post(path, body.formatted("{\"cabinet\":\"OPEN\"}")).problem())
+                .contains("cabinet");
         assertThat(keeper.post(path, body.formatted("{\"stone\":{\"airLPerH\":1e9,\"diameterMm\":2,\"depthM\":0.3}}"))
                         .status())
                 .isEqualTo(422);
         assertThat(keeper.post(path, "{\"tanks\":[],\"variants\":[{}]}").status())
                 .isEqualTo(422);
         assertThat(visitor().asNewKeeper().get(tank + "/bench").status()).isEqualTo(404);
+    }
+
+    /** Everything a keeper can describe comes back as it was written, and the bench reckons with it. */
+    @Test
+    void aDescribedTankIsReckonedWith() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        JsonNode before = keeper.get(tank).body();
+        assertThat(before.path("description").path("parts").path("fish").isMissingNode()
+                        || before.path("description").path("parts").path("fish").isNull())
+                .isTrue();
+        String parts = """
+                {"falls":[{"name":"drain","flowLPerH":2000,"over":"CABINET"}],"canopy":"AJAR","cabinet":"SHUT",
+                 "skimmerInCabinet":true,"fish":[{"name":"surgeonfish","count":2,"massG":90}],
+                 "alkalinitySource":"SODA_ASH","alkalinityUseDkhPerDay":1,
+                 "reactor":{"effluentLPerH":1,"effluentPhNbs":6.7,"effluentDkh":30},
+                 "refugium":{"mmolPerH":2,"on":"21:00","off":"09:00"}}""";
+        String described = Samples.TANK.replace("\"ROLLING\"", "\"ROLLING\",\"over\":\"CANOPY\"");
+        String description = described.replace("\"assumptions\":{}", "\"assumptions\":{},\"parts\":" + parts);
+        Visitor.Answer saved =
+                keeper.put(tank, "{\"version\":" + before.path("version") + ",\"description\":" + description + "}");
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        JsonNode after = saved.body().path("description").path("parts");
+        assertThat(after.path("fish").path(0).path("massG").asDouble()).isEqualTo(90);
+        assertThat(after.path("refugium").path("on").asString()).isEqualTo("21:00");
+        // An edit by someone who knows nothing of parts leaves them.
+        Visitor.Answer plain = keeper.put(
+                tank, "{\"version\":" + saved.body().path("version") + ",\"description\":" + described + "}");
+        assertThat(plain.body()
+                        .path("description")
+                        .path("parts")
+                        .path("cabinet")
+                        .asString())
+                .isEqualTo("SHUT");
+
+        JsonNode bench = keeper.get(tank + "/bench").body();
+        assertThat(bench.path("cabinet").asBoolean()).isTrue();
+        assertThat(bench.path("alkalinityUseDkhPerDay").asDouble()).isCloseTo(1, within(1e-9));
+        JsonNode tried = forecast(
+                keeper,
+                tank,
+                bench,
+                "{},{\"cabinet\":\"FAN\"},{\"canopy\":\"FAN\"},{\"guests\":6},{\"ventilatorM3PerH\":60}");
+        JsonNode cared = forecast(keeper, tank, bench, "{\"reactor\":{\"secondChamberShare\":0.6,\"dripShare\":0.4}}");
+        double asItIs = tried.path(0).path("troughPh").path("value").asDouble();
+        assertThat(tried.path(1).path("troughPh").path("value").asDouble()).isGreaterThan(asItIs + 0.005);
+        assertThat(tried.path(2).path("troughPh").path("value").asDouble()).isGreaterThan(asItIs);
+        assertThat(tried.path(3).path("troughPh").path("value").asDouble()).isLessThan(asItIs - 0.05);
+        assertThat(tried.path(4).path("troughPh").path("value").asDouble()).isGreaterThan(asItIs);
+        assertThat(cared.path(0).path("troughPh").path("value").asDouble()).isGreaterThan(asItIs);
+    }
+
+    @Test
+    void aKeptSetIsThereAgainAndOnesOwn() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        String set = "{\"name\":\"front line\",\"variant\":{\"line\":{\"lengthM\":6,\"boreMm\":12.7}}}";
+        assertThat(keeper.post(tank + "/bench/sets", set).status()).isEqualTo(200);
+        assertThat(keeper.post(tank + "/bench/sets", set.replace("12.7", "16")).status())
+                .isEqualTo(200);
+        JsonNode kept = keeper.get(tank + "/bench/sets").body();
+        assertThat(kept).hasSize(1);
+        assertThat(kept.path(0).path("variant").path("line").path("boreMm").asDouble())
+                .isEqualTo(16);
+        assertThat(keeper.post(tank + "/bench/sets", set.replace("12.7", "-3")).problem())
+                .contains("boreMm is -3");
+        assertThat(visitor().asNewKeeper().get(tank + "/bench/sets").status()).isEqualTo(404);
+        keeper.delete(tank + "/bench/sets/" + kept.path(0).path("id").asString());
+        assertThat(keeper.get(tank + "/bench/sets").body()).isEmpty();
+    }
+
+    /** The rows of a day sum to what the water gained, and the demo's fish are in them. */
+    @Test
+    void theLedgerSumsToZero() {
+        Visitor visitor = visitor();
+        visitor.post("/session/demo", "");
+        String tank = tank(visitor, "Lantern Reef");
+        for (String hour : new String[] {"LIGHTS_ON", "LIGHTS_OFF", "NOW"}) {
+            JsonNode ledger = visitor.get(tank + "/ledger?hour=" + hour).body();
+            for (String gas : new String[] {"co2", "oxygen"}) {
+                JsonNode book = ledger.path(gas);
+                double sum = 0;
+                for (JsonNode row : book.path("rows")) {
+                    sum += row.path("dayMmol").path("value").asDouble();
+                    if (row.path("conductance").isNumber()) {
+                        double flux = row.path("conductance").asDouble()
+                                * (row.path("airUatm").asDouble()
+                                        - book.path("waterUatm").asDouble())
+                                / 1000;
+                        assertThat(row.path("nowMmolPerH").path("value").asDouble())
+                                .isCloseTo(flux, within(1e-6 + 1e-6 * Math.abs(flux)));
+                    }
+                }
+                assertThat(sum).isCloseTo(book.path("storedDayMmol").asDouble(), within(1e-5));
+            }
+            assertThat(ledger.toString()).contains("FISH");
+        }
+        assertThat(visitor.get(tank + "/ledger?hour=NOON").status()).isEqualTo(422);
+    }
+
+    @Test
+    void theMarginAnswersWhetherAStoneIsNeeded() {
+        Visitor visitor = visitor();
+        visitor.post("/session/demo", "");
+        for (String name : new String[] {"Lantern Reef", "Heron"}) {
+            JsonNode margin = visitor.get(tank(visitor, name) + "/margin").body();
+            JsonNode answer = margin.path("answer");
+            assertThat(answer.path("nights")).hasSize(name.equals("Heron") ? 2 : 4);
+            double lowest = StreamSupport.stream(answer.path("nights").spliterator(), false)
+                    .mapToDouble(night -> night.path("lowestMgPerL").asDouble())
+                    .min()
+                    .orElseThrow();
+            assertThat(answer.path("stoneNeeded").asBoolean()).isEqualTo(lowest < 5);
+            assertThat(answer.path("stone").path("lowestMgPerL").asDouble()).isGreaterThan(lowest);
+            assertThat(margin.path("fish").asInt()).isPositive();
+        }
     }
 }

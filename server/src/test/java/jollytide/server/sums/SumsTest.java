@@ -3,10 +3,12 @@ package jollytide.server.sums;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import jollytide.server.Samples;
 import jollytide.server.ServerTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
 
 class SumsTest extends ServerTest {
     private static final String WATER = """
@@ -87,5 +89,140 @@ class SumsTest extends ServerTest {
     void giantBodiesAreRefused() {
         var answer = visitor().post("/sums/water", " ".repeat(1_200_000) + WATER);
         assertThat(answer.status()).isEqualTo(413);
+    }
+
+    private JsonNode sum(String name, String body) {
+        var answer = visitor().post("/sums/" + name, body);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.body();
+    }
+
+    /** Common practice: thin airline over three metres leaves a fraction, half an inch at 5 to 8 m costs almost nothing. */
+    @Test
+    void airlineSum() {
+        String hose = "{\"freeDrawLPerH\":550,\"lengthM\":%s,\"boreMm\":%s}";
+        assertThat(sum("airline", hose.formatted(3, 4))
+                        .path("keptShare")
+                        .path("value")
+                        .asDouble())
+                .isLessThan(0.5);
+        JsonNode half = sum("airline", hose.formatted(7, 12.7));
+        assertThat(half.path("keptShare").path("value").asDouble()).isGreaterThan(0.93);
+        assertThat(half.path("keptShare").path("low").asDouble())
+                .isLessThan(half.path("keptShare").path("high").asDouble());
+        assertThat(half.path("curve")).hasSize(21);
+        assertThat(sum("airline", hose.formatted(7, 12.7).replace("}", ",\"leakMm\":12}"))
+                        .path("fromLineShare")
+                        .asDouble())
+                .isLessThan(0.6);
+    }
+
+    /** Isothermal compression: a 56 W pump claimed for 12 000 L/h at 4.6 m is impossible. */
+    @Test
+    void airpumpSum() {
+        JsonNode pump = sum("airpump", """
+                {"freeLPerH":14000,"stallKPa":60,"watts":56,"depthM":4.6,"tubeLengthM":2,"tubeBoreMm":25,
+                 "oneWayValve":true,"claimedLPerH":12000,"tankL":380,"tariffPerKWh":0.5}""");
+        assertThat(pump.path("claimPossible").asBoolean()).isFalse();
+        assertThat(pump.path("claimIdealW").asDouble()).isGreaterThan(120);
+        assertThat(pump.path("kWhPerYear").asDouble()).isCloseTo(490.56, within(0.01));
+        assertThat(pump.path("costPerYear").asDouble()).isCloseTo(245.28, within(0.01));
+        assertThat(pump.path("firstSizeLPerH").asDouble()).isEqualTo(380);
+    }
+
+    @Test
+    void bubblesSum() {
+        JsonNode bubbles = sum("bubbles", """
+                {"airLPerH":100,"diameterMm":2,"depthM":0.5,"temperatureC":25.5,"salinity":35}""");
+        assertThat(bubbles.path("rigid").path("asRollingM2").asDouble()).isBetween(0.3, 1.2);
+        assertThat(bubbles.path("mobile").path("asRippledM2").asDouble()).isBetween(3.5, 14.0);
+        // CO2 nearly fills its bubbles, oxygen does not: air limits the one, contact the other.
+        assertThat(bubbles.path("rigid").path("co2OfAirLimit").asDouble())
+                .isGreaterThan(
+                        2 * bubbles.path("rigid").path("oxygenOfAirLimit").asDouble());
+    }
+
+    /** 2 adults and a child in 180 m³ at 0.18 air changes an hour: over 1500 ppm by morning. */
+    @Test
+    void roomSum() {
+        JsonNode room = sum("room", """
+                {"volumeM3":180,"adults":2,"children":1,"pets":0,"airChangesPerH":0.18}""");
+        assertThat(room.path("asleepPpm").asDouble()).isGreaterThan(1400);
+        assertThat(room.path("awakePpm").asDouble()).isGreaterThan(1500);
+        JsonNode decay = sum("room", """
+                {"volumeM3":180,"adults":2,"children":1,"pets":0,"firstPpm":1420,"laterPpm":721.2,"hours":4}""");
+        assertThat(decay.path("airChangesPerH").asDouble()).isCloseTo(0.3, within(0.001));
+        assertThat(decay.path("fromDecay").asBoolean()).isTrue();
+    }
+
+    @Test
+    void mediaSum() {
+        JsonNode media = sum("media", """
+                {"massKg":1,"airLPerH":600,"intakePpm":900,"freshShare":1,"hoursPerDay":24,"driesBetween":false,
+                 "temperatureC":25.5}""");
+        assertThat(media.path("life").path("daysByCo2").asDouble()).isCloseTo(12, within(1.0));
+        assertThat(media.path("days").path("high").asDouble())
+                .isGreaterThan(media.path("days").path("low").asDouble());
+    }
+
+    @Test
+    void alkalinitySum() {
+        JsonNode all = sum("alkalinity", """
+                {"litres":420,"changeDkh":1,"ph":8.0,"alkalinity":{"value":7.5,"unit":"dKH"},
+                 "temperatureC":25.5,"salinity":35}""");
+        assertThat(all.path("sources")).hasSize(5);
+        double soda = all.path("sources").path(0).path("phAtOnce").asDouble();
+        assertThat(soda).isGreaterThan(8.1);
+        for (JsonNode source : all.path("sources")) {
+            boolean hydroxide = source.path("caustic").asBoolean();
+            assertThat(source.path("phAtOnce").asDouble() > soda + 0.1).isEqualTo(hydroxide);
+            assertThat(source.path("phSettled").asDouble()).isCloseTo(8.05, within(0.02));
+        }
+    }
+
+    @Test
+    void settlingSum() {
+        JsonNode settling = sum("settling", """
+                {"litres":420,"conductance":25,"airCo2Ppm":700,"alkalinity":{"value":8.5,"unit":"dKH"},
+                 "temperatureC":25.5,"salinity":35}""");
+        double tau = settling.path("timeConstantH").path("value").asDouble();
+        assertThat(tau).isBetween(5.0, 60.0);
+        assertThat(settling.path("settledH").path("value").asDouble()).isCloseTo(3 * tau, within(1e-9));
+    }
+
+    @Test
+    void forecastSum() {
+        String body = """
+                {"tank":%s,"start":"2026-11-12T00:00:00Z","zone":"Europe/Amsterdam","days":3,"temperatureC":25.5,
+                 "salinity":35,"alkalinity":{"value":8.5,"unit":"dKH"},"roomPpm":[900]%s}""";
+        JsonNode plain = sum("forecast", body.formatted(Samples.TANK, ""));
+        assertThat(plain.path("hours")).hasSize(72);
+        assertThat(plain.path("days")).hasSize(3);
+        double trough = plain.path("days").path(2).path("troughPh").asDouble();
+        assertThat(plain.path("days").path(0).path("troughPh").asDouble()).isCloseTo(trough, within(0.01));
+        JsonNode line =
+                sum("forecast", body.formatted(Samples.TANK, ",\"remedies\":{\"line\":{\"lengthM\":5,\"boreMm\":16}}"));
+        assertThat(line.path("days").path(2).path("troughPh").asDouble()).isGreaterThan(trough + 0.05);
+        var wrong = visitor()
+                .post("/sums/forecast", body.formatted(Samples.TANK, "").replace("Amsterdam", "Atlantis"));
+        assertThat(wrong.firstError().path("field").asString()).isEqualTo("zone");
+        var drawn = visitor()
+                .post("/sums/forecast", body.formatted(Samples.TANK, "").replace("420", "0"));
+        assertThat(drawn.problem()).contains("netVolumeL is 0");
+    }
+
+    @ParameterizedTest(name = "{0} refuses {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "airline | {\"freeDrawLPerH\":0,\"lengthM\":5,\"boreMm\":12} | freeDrawLPerH",
+                "bubbles | {\"airLPerH\":1e6,\"diameterMm\":2,\"depthM\":0.5,\"temperatureC\":25,\"salinity\":35} | airLPerH",
+                "room | {\"volumeM3\":0,\"adults\":2,\"children\":1,\"pets\":0} | roomVolumeM3",
+                "room | {\"volumeM3\":50,\"adults\":2,\"children\":1,\"pets\":0,\"firstPpm\":700,\"laterPpm\":900,\"hours\":2} | laterPpm",
+            })
+    void theOtherSumsRefuseByName(String name, String body, String field) {
+        var answer = visitor().post("/sums/" + name, body);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(422);
+        assertThat(answer.firstError().path("field").asString()).isEqualTo(field);
     }
 }

@@ -1,0 +1,176 @@
+package jollytide.server.bench;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.bench.Forecast;
+import jollytide.core.bench.Living;
+import jollytide.core.bench.Remedies;
+import jollytide.core.bench.Setup;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.exchange.Gas;
+import jollytide.core.twin.Channel;
+import jollytide.core.twin.Ledger;
+import jollytide.core.twin.TwinState;
+import jollytide.core.twin.TwinTank;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The gas ledger: what brings CO2 and oxygen in, and what carries them out, path by path. */
+@Service
+@Transactional(readOnly = true)
+class LedgerService {
+    private static final double MMOL = 1000;
+
+    private final TankService tanks;
+    private final TwinBook book;
+    private final Clock clock;
+
+    LedgerService(TankService tanks, TwinBook book, Clock clock) {
+        this.tanks = tanks;
+        this.book = book;
+        this.clock = clock;
+    }
+
+    /** At which hour of the day. */
+    enum Hour {
+        LIGHTS_ON,
+        LIGHTS_OFF,
+        NOW
+    }
+
+    /**
+     * A row.
+     *
+     * @param nowMmolPerH gained by the water at that hour; negative for what leaves
+     * @param dayMmol gained over the 24 hours before
+     * @param conductance mol/(h·atm); null for what is not an exchange with the air
+     * @param airUatm over that path
+     * @param airLimit what the air stream itself could carry, mol/(h·atm); null where there is no stream
+     */
+    record LedgerRow(
+            Channel.Kind kind,
+            String name,
+            Estimate nowMmolPerH,
+            Estimate dayMmol,
+            @Nullable Double conductance,
+            @Nullable Double airUatm,
+            @Nullable Double airLimit) {}
+
+    /**
+     * One gas's rows, the largest first.
+     *
+     * @param storedDayMmol by how much the water's store grew over the day: the rows of the day sum to it
+     * @param waterUatm in the water at that hour
+     * @param bubbleShare of all exchange with the air, by conductance, that bubbles and skimmer do
+     */
+    record GasBook(List<LedgerRow> rows, double storedDayMmol, double waterUatm, double bubbleShare) {}
+
+    /**
+     * Both books.
+     *
+     * @param at the moment of the rows
+     * @param fitted whether the twin behind it is fitted to the tank's log
+     */
+    record LedgerView(Hour hour, Instant at, GasBook co2, GasBook oxygen, boolean fitted, int tanks) {}
+
+    LedgerView ledger(UUID keeperId, UUID tankId, Hour hour) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        TwinBook.Described known = book.describe(tank);
+        Setup setup = known.setup();
+        Instant at = moment(tank, known.start(), hour);
+        List<Forecast.Books> books = known.tanks().parallelStream()
+                .map(living -> books(setup, living, known.start(), at))
+                .toList();
+        return new LedgerView(
+                hour,
+                at,
+                gas(books, Gas.CO2),
+                gas(books, Gas.OXYGEN),
+                known.fitted(),
+                known.tanks().size());
+    }
+
+    private Forecast.Books books(Setup setup, Living living, Instant start, Instant at) {
+        TwinState settled = book.settled(setup, living, start);
+        return new Forecast(setup, living).books(settled, Remedies.NONE, at);
+    }
+
+    /** The first such moment that has a whole day of the run behind it. */
+    private Instant moment(Tank tank, Instant start, Hour hour) {
+        Instant dayAfter = start.plus(Duration.ofDays(1));
+        if (hour == Hour.NOW || tank.light().neverLit()) {
+            Duration since = Duration.between(start, clock.instant());
+            return dayAfter.plus(Duration.ofMinutes(since.toMinutes()));
+        }
+        Instant t = dayAfter;
+        do {
+            t = tank.light().nextSwitch(t, tank.home().zone());
+        } while (tank.light().litAt(t, tank.home().zone()) != (hour == Hour.LIGHTS_ON));
+        // A minute before: at the switch itself the other half of the day begins.
+        return t.minusSeconds(60);
+    }
+
+    private static GasBook gas(List<Forecast.Books> books, Gas gas) {
+        Forecast.Books first = books.get(0);
+        TwinTank tank = first.tank();
+        var pressures = gas == Gas.CO2 ? first.co2() : first.oxygen();
+        List<LedgerRow> rows = new ArrayList<>();
+        double all = 0;
+        double bubbles = 0;
+        for (int i = 0; i < first.rates().entries().size(); i++) {
+            Channel channel = first.rates().entries().get(i).channel();
+            Double conductance = null;
+            Double limit = null;
+            if (i < tank.openings().size()) {
+                conductance = tank.openings().get(i).conductance().of(gas);
+            } else if (channel.kind() == Channel.Kind.SKIMMER && tank.skimmer() != null) {
+                conductance = tank.skimmer().full().of(gas);
+                limit = tank.skimmer().air();
+            }
+            if (conductance != null) {
+                all += conductance;
+                bubbles += channel.kind() == Channel.Kind.SKIMMER || channel.kind() == Channel.Kind.STONE
+                        ? conductance
+                        : 0;
+            }
+            int row = i;
+            Estimate now = band(books, b -> of(b.rates(), row, gas));
+            Estimate day = band(books, b -> of(b.day(), row, gas));
+            if (conductance != null || now.value() != 0 || day.value() != 0) {
+                rows.add(new LedgerRow(
+                        channel.kind(),
+                        channel.name(),
+                        now,
+                        day,
+                        conductance,
+                        conductance == null ? null : pressures.air().get(i) * 1e6,
+                        limit));
+            }
+        }
+        rows.sort(
+                Comparator.comparingDouble((LedgerRow r) -> r.dayMmol().value()).reversed());
+        double stored = gas == Gas.CO2 ? first.storedCo2() : first.storedOxygen();
+        return new GasBook(rows, stored * MMOL, pressures.water() * 1e6, all == 0 ? 0 : bubbles / all);
+    }
+
+    private static double of(Ledger ledger, int row, Gas gas) {
+        Ledger.Entry entry = ledger.entries().get(row);
+        return (gas == Gas.CO2 ? entry.co2() : entry.oxygen()) * MMOL;
+    }
+
+    private interface Value {
+        double of(Forecast.Books books);
+    }
+
+    private static Estimate band(List<Forecast.Books> books, Value value) {
+        return Forecast.band(books.stream().map(value::of).toList());
+    }
+}

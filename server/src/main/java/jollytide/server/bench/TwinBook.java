@@ -1,0 +1,328 @@
+package jollytide.server.bench;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import jollytide.core.air.Enclosure;
+import jollytide.core.air.Enclosure.Door;
+import jollytide.core.air.RoomAir;
+import jollytide.core.bench.DailyAir;
+import jollytide.core.bench.Forecast;
+import jollytide.core.bench.Living;
+import jollytide.core.bench.LogFit;
+import jollytide.core.bench.RoomDay;
+import jollytide.core.bench.Setup;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.exchange.Skimmer;
+import jollytide.core.reef.Fish;
+import jollytide.core.reef.LightClock;
+import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.seawater.PhScale;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.staircase.Assumptions;
+import jollytide.core.twin.Life;
+import jollytide.core.twin.TwinState;
+import jollytide.core.units.AlkalinityUnit;
+import jollytide.server.event.EventKind;
+import jollytide.server.event.EventService;
+import jollytide.server.reading.HalfHour;
+import jollytide.server.reading.ReadingRow;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankParts;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Describes a keeper's tank to the twin: what is measured, what is described, what is fitted, what is assumed. */
+@Component
+@Transactional(readOnly = true)
+public class TwinBook {
+    private static final Duration LOOKED_BACK = Duration.ofDays(14);
+    private static final Duration TWO_MONTHS = Duration.ofDays(60);
+    /** A day with fewer logged half hours does not tell its trough and peak. */
+    private static final int HALF_HOURS_OF_A_DAY = 40;
+
+    private static final int LEAST_DAYS = 3;
+    /** Common practice: two days. */
+    private static final Duration SETTLING = Duration.ofDays(2);
+
+    private static final Set<EventKind> CHANGES_THE_TANK =
+            EnumSet.of(EventKind.REMEDY, EventKind.FAULT, EventKind.MAINTENANCE);
+    private static final double ROOM_ASSUMED_PPM = 800;
+    private static final double ORDINARY_PH = 8.0;
+
+    private final ReadingService readings;
+    private final EventService events;
+    private final Clock clock;
+    private final Recent<Settling, TwinState> settled = new Recent<>(64);
+    private final Recent<Fitting, List<Living>> fits = new Recent<>(32);
+
+    TwinBook(ReadingService readings, EventService events, Clock clock) {
+        this.readings = readings;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    private record Settling(Setup setup, Living living, Instant at) {}
+
+    private record Fitting(Setup setup, Instant at, double trough, double peak) {}
+
+    /**
+     * A tank as the twin knows it.
+     *
+     * @param start the last local midnight: from there forecasts run
+     * @param troughPh mean of the whole days since the tank last changed; null without such days
+     * @param tanks that could be behind the log
+     * @param fitted false when there is no log to fit to, or no plausible tank fits it
+     */
+    public record Described(
+            Setup setup,
+            Instant start,
+            boolean alkalinityMeasured,
+            boolean roomMeasured,
+            @Nullable Double troughPh,
+            @Nullable Double peakPh,
+            int daysUsed,
+            List<Living> tanks,
+            boolean fitted) {}
+
+    /** The tank now, fitted to its log. */
+    public Described describe(Tank tank) {
+        Instant now = clock.instant();
+        Known known = known(tank, now);
+        List<double[]> sinceChange = wholeDays(tank, asItIsSince(tank, now), now);
+        List<double[]> days =
+                sinceChange.size() >= LEAST_DAYS ? sinceChange : wholeDays(tank, now.minus(LOOKED_BACK), now);
+        boolean enough = days.size() >= LEAST_DAYS;
+        Double trough = enough ? Double.valueOf(mean(days, 0)) : null;
+        Double peak = enough ? Double.valueOf(mean(days, 1)) : null;
+        Instant start = start(tank, now);
+        List<Living> fitted = trough == null || peak == null
+                ? List.of()
+                : fits.of(
+                        new Fitting(known.setup(), start, trough, peak),
+                        f -> LogFit.tanks(f.setup(), f.at(), f.trough(), f.peak()));
+        return new Described(
+                known.setup(),
+                start,
+                known.alkalinityMeasured(),
+                known.roomMeasured(),
+                trough,
+                peak,
+                days.size(),
+                fitted.isEmpty() ? List.of(Living.ORDINARY) : fitted,
+                !fitted.isEmpty());
+    }
+
+    /** The setup alone, and when its forecasts start. */
+    public Setup setup(Tank tank) {
+        return known(tank, clock.instant()).setup();
+    }
+
+    public Instant start(Tank tank) {
+        return start(tank, clock.instant());
+    }
+
+    /** One tank settled in its setup; the last ones are remembered, for a slider asks for the same again and again. */
+    public TwinState settled(Setup setup, Living living, Instant at) {
+        return settled.of(new Settling(setup, living, at), s -> new Forecast(s.setup(), s.living()).today(s.at()));
+    }
+
+    private static double mean(List<double[]> days, int which) {
+        return days.stream().mapToDouble(d -> d[which]).average().orElseThrow();
+    }
+
+    private static Instant start(Tank tank, Instant now) {
+        ZoneId zone = tank.home().zone();
+        return LocalDate.ofInstant(now, zone).atStartOfDay(zone).toInstant();
+    }
+
+    /** What the log knows for a setup. */
+    private record Known(Setup setup, boolean alkalinityMeasured, boolean roomMeasured) {}
+
+    private Known known(Tank tank, Instant now) {
+        Assumptions assumed = tank.assumptions();
+        double pressure = tank.home().pressureHpa();
+        Seawater typical = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
+        double temperature = latest(tank, Quantity.TEMPERATURE, now, Duration.ofDays(2))
+                .map(row -> row.standard(typical, pressure).value())
+                .orElse(assumed.temperatureC());
+        double salinity = latest(tank, Quantity.SALINITY, now, TWO_MONTHS)
+                .map(row -> row.standard(typical, pressure).value())
+                .orElse(assumed.salinityPsu());
+        Seawater water = new Seawater(salinity, temperature);
+        Optional<Double> measured = latest(tank, Quantity.ALKALINITY, now, TWO_MONTHS)
+                .map(row -> row.standard(water, pressure).value());
+        double alkalinity = measured.orElse(AlkalinityUnit.DKH.toMeqPerL(assumed.normalAlkalinityDkh()));
+        Optional<DailyAir> room = room(tank, now, water, pressure);
+        Double changes = tank.room().airChangesPerH();
+        RoomDay day = RoomDay.of(
+                room.orElse(DailyAir.constant(ROOM_ASSUMED_PPM)),
+                assumed.outdoorPpm(),
+                changes == null ? RoomAir.ORDINARY_PER_H : changes);
+        Setup setup = setup(tank, water, alkalinity, pressure, day, tank.home().zone());
+        return new Known(setup, measured.isPresent(), room.isPresent());
+    }
+
+    /** A described tank in such water and air. */
+    public static Setup setup(
+            Tank tank, Seawater water, double alkalinity, double pressureHpa, RoomDay room, ZoneId zone) {
+        TankParts parts = tank.parts();
+        Double draw = tank.skimmerAirDrawLPerH();
+        return new Setup(
+                tank.netVolumeL(),
+                water,
+                alkalinity,
+                pressureHpa,
+                tank.openings(),
+                enclosure(parts.canopy()),
+                enclosure(parts.cabinet()),
+                draw == null ? null : new Skimmer(draw),
+                Boolean.TRUE.equals(parts.skimmerInCabinet()),
+                parts.line(),
+                tank.assumptions().outdoorPpm(),
+                room,
+                tank.light(),
+                life(parts, water, alkalinity),
+                parts.source(),
+                parts.calciumReactor(),
+                refugium(parts, tank.light()),
+                zone);
+    }
+
+    private static @Nullable Enclosure enclosure(@Nullable Door door) {
+        return door == null ? null : new Enclosure(door.exchangeLPerH());
+    }
+
+    private static @Nullable LightClock refugium(TankParts parts, LightClock lamps) {
+        TankParts.RefugiumPart algae = parts.refugium();
+        return algae == null
+                ? null
+                : new LightClock(
+                        LocalTime.parse(algae.on()), LocalTime.parse(algae.off()), lamps.followsClockChanges(), 0);
+    }
+
+    private static Life life(TankParts parts, Seawater water, double alkalinityMeqPerL) {
+        Double use = parts.alkalinityUseDkhPerDay();
+        TankParts.RefugiumPart algae = parts.refugium();
+        return new Life(
+                Living.ORDINARY.respirationMmolPerLPerH(),
+                Living.ORDINARY.photosynthesisMmolPerLPerH(),
+                Life.ASSUMED_SATURATION,
+                algae == null ? 0 : algae.mmolPerH(),
+                parts.fishes(),
+                Fish.ACTIVE,
+                use == null ? 0 : AlkalinityUnit.DKH.toMeqPerL(use),
+                Math.max(1.1, omega(water, alkalinityMeqPerL)),
+                1);
+    }
+
+    /** At an ordinary pH of a reef tank: around this Ω the animals' use is what the keeper sees. */
+    private static double omega(Seawater water, double alkalinityMeqPerL) {
+        CarbonateSystem system = CarbonateSystem.of(water);
+        double alkalinity = alkalinityMeqPerL / 1000 / water.densityKgPerL();
+        double ph = system.constants().toTotal(ORDINARY_PH, PhScale.NBS);
+        return system.fromPhAndAlkalinity(ph, Math.max(alkalinity, 2 * system.smallestAlkalinity(ph)))
+                .omegaAragonite();
+    }
+
+    private Optional<ReadingRow> latest(Tank tank, Quantity quantity, Instant now, Duration maxAge) {
+        return readings.between(tank, quantity, Place.TANK, now.minus(maxAge), now, Limit.of(1)).stream()
+                .findFirst();
+    }
+
+    /** The room by hours, from the last fortnight; empty unless every hour was measured. */
+    private Optional<DailyAir> room(Tank tank, Instant now, Seawater water, double pressure) {
+        ZoneId zone = tank.home().zone();
+        double[] sum = new double[24];
+        int[] n = new int[24];
+        for (HalfHour h : readings.halfHours(tank, Quantity.CO2, Place.ROOM, now.minus(LOOKED_BACK), now)) {
+            int hour = h.start().atZone(zone).getHour();
+            sum[hour] += h.unit().toStandard(h.mean(), water, pressure);
+            n[hour]++;
+        }
+        if (IntStream.of(n).anyMatch(count -> count == 0)) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                new DailyAir(IntStream.range(0, 24).mapToObj(h -> sum[h] / n[h]).toList()));
+    }
+
+    /** Since when the tank is what it is now: the last hardware event and two days for settling, a fortnight at most. */
+    private Instant asItIsSince(Tank tank, Instant now) {
+        return events.between(tank, now.minus(LOOKED_BACK), now).stream()
+                .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
+                .map(e -> e.at().plus(SETTLING))
+                .max(Comparator.naturalOrder())
+                .orElse(now.minus(LOOKED_BACK));
+    }
+
+    /** Trough and peak, NBS scale, of each day that was logged closely. */
+    private List<double[]> wholeDays(Tank tank, Instant since, Instant now) {
+        ZoneId zone = tank.home().zone();
+        Assumptions assumed = tank.assumptions();
+        Seawater water = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
+        double pressure = tank.home().pressureHpa();
+        List<double[]> days = new ArrayList<>();
+        LocalDate today = LocalDate.ofInstant(now, zone);
+        for (LocalDate day = LocalDate.ofInstant(since, zone).plusDays(1); day.isBefore(today); day = day.plusDays(1)) {
+            Instant from = day.atStartOfDay(zone).toInstant();
+            Instant to = day.plusDays(1).atStartOfDay(zone).toInstant().minusSeconds(1);
+            List<HalfHour> halfHours = readings.halfHours(tank, Quantity.PH, Place.TANK, from, to);
+            if (halfHours.size() >= HALF_HOURS_OF_A_DAY) {
+                double[] means = halfHours.stream()
+                        .mapToDouble(h -> h.unit().toStandard(h.mean(), water, pressure))
+                        .sorted()
+                        .toArray();
+                days.add(new double[] {means[0], means[means.length - 1]});
+            }
+        }
+        return days;
+    }
+
+    /** What was computed last, by what it was computed from; the oldest falls out. */
+    private static final class Recent<K, V> {
+        private final Map<K, V> map;
+
+        Recent(int most) {
+            map = new LinkedHashMap<>(16, 0.75f, true) {
+                private static final long serialVersionUID = 1L;
+
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+                    return size() > most;
+                }
+            };
+        }
+
+        V of(K key, Function<K, V> compute) {
+            synchronized (map) {
+                V known = map.get(key);
+                if (known != null) {
+                    return known;
+                }
+            }
+            V value = compute.apply(key);
+            synchronized (map) {
+                map.put(key, value);
+            }
+            return value;
+        }
+    }
+}

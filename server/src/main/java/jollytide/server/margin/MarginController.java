@@ -1,0 +1,56 @@
+package jollytide.server.margin;
+
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.bench.Margin;
+import jollytide.core.bench.Setup;
+import jollytide.core.twin.TwinState;
+import jollytide.server.account.SignedIn;
+import jollytide.server.bench.TwinBook;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Demand for oxygen against supply at the worst hour. */
+@RestController
+@RequestMapping("/api/v1/tanks/{tankId}/margin")
+class MarginController {
+    private final TankService tanks;
+    private final TwinBook book;
+
+    MarginController(TankService tanks, TwinBook book) {
+        this.tanks = tanks;
+        this.book = book;
+    }
+
+    /**
+     * The margin and what it rests on.
+     *
+     * @param cautionMgPerL the line that nights should stay above
+     * @param fish counted into the demand; 0 when none is described
+     * @param fitted whether the twin is fitted to the tank's log
+     */
+    record MarginView(
+            Margin.Answer answer, double cautionMgPerL, double dangerMgPerL, int fish, boolean fitted, double litres) {}
+
+    @GetMapping
+    MarginView margin(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        Tank tank = tanks.tank(who.keeperId(), tankId);
+        TwinBook.Described known = book.describe(tank);
+        Setup setup = known.setup();
+        List<TwinState> settled = known.tanks().parallelStream()
+                .map(living -> book.settled(setup, living, known.start()))
+                .toList();
+        return new MarginView(
+                new Margin(setup, known.tanks()).answer(settled),
+                Margin.CAUTION,
+                Margin.DANGER,
+                setup.life().fish().count(),
+                known.fitted(),
+                setup.netVolumeL());
+    }
+}

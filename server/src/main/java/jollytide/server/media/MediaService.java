@@ -1,0 +1,353 @@
+package jollytide.server.media;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import jollytide.core.bench.Remedy.MediaHours;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.media.Media;
+import jollytide.core.media.MediaAssumptions;
+import jollytide.core.media.MediaLesson;
+import jollytide.core.media.MediaLife;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.Twin;
+import jollytide.core.units.InputException;
+import jollytide.server.home.LocalTimes;
+import jollytide.server.media.MediaController.NewFill;
+import jollytide.server.media.MediaFill.Colour;
+import jollytide.server.media.MediaFill.FillEnd;
+import jollytide.server.media.MediaFill.FillIntake;
+import jollytide.server.problem.Problem;
+import jollytide.server.reading.HalfHour;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the fills of a tank, predicts their end, and learns from those that are done. */
+@Service
+@Transactional
+public class MediaService {
+    /** Room air reckoned with where none was measured while a fill was in use, dry ppm. */
+    private static final double ROOM_ASSUMED_PPM = 800;
+    /** The skimmer's exhaust: water of an ordinary reef. From memory. */
+    private static final double EXHAUST_ASSUMED_PPM = 650;
+    /** Hours a day that a gate is open where nobody knows. From memory. */
+    private static final double GATE_ASSUMED_H = 10;
+
+    private final MediaFills fills;
+    private final TankService tanks;
+    private final ReadingService readings;
+    private final Clock clock;
+
+    MediaService(MediaFills fills, TankService tanks, ReadingService readings, Clock clock) {
+        this.fills = fills;
+        this.tanks = tanks;
+        this.readings = readings;
+        this.clock = clock;
+    }
+
+    /**
+     * What is assumed of media on this tank.
+     *
+     * @param learnt whether its own fills taught the capacity
+     */
+    public record Capacity(MediaAssumptions assumed, boolean learnt) {}
+
+    /** How far the colour had moved up the column. */
+    public record ColourView(Instant at, double changedShare) {}
+
+    /**
+     * What is ahead of the fill that is in use.
+     *
+     * @param usedShare of its capacity by now
+     * @param waterPerGram by now; over {@code drownedAt} it has stopped
+     * @param ends when, between the early and the late side, seconds since 1970
+     * @param colourAt when to change it by colour; null when it never gets there
+     * @param daysByCo2 that its capacity alone lasts from now
+     * @param ppm of CO2 in the fresh air that is reckoned with
+     * @param ppmMeasured whether that is from the log
+     */
+    public record Ahead(
+            double usedShare,
+            double waterPerGram,
+            double drownedAt,
+            MediaLife.End end,
+            Estimate ends,
+            @Nullable Instant colourAt,
+            double daysByCo2,
+            double ppm,
+            boolean ppmMeasured) {}
+
+    /**
+     * A fill.
+     *
+     * @param co2L that had passed it by its last colour, litres; null without a colour
+     * @param ahead null once it has ended, or without a skimmer that draws air
+     */
+    public record FillView(
+            UUID id,
+            long version,
+            Instant filledAt,
+            double massKg,
+            FillIntake intake,
+            double freshShare,
+            MediaHours hours,
+            @Nullable Double gatePh,
+            boolean driesBetween,
+            @Nullable Instant endedAt,
+            @Nullable FillEnd endedBy,
+            List<ColourView> colours,
+            @Nullable Double co2L,
+            @Nullable Ahead ahead) {}
+
+    /** All fills, the newest first, and what they taught. */
+    public record MediaView(List<FillView> fills, double capacityLPerKg, boolean capacityLearnt, boolean skimmer) {}
+
+    @Transactional(readOnly = true)
+    public MediaView list(UUID keeperId, UUID tankId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        List<MediaFill> all = fills.findAllOf(tank.id());
+        Capacity capacity = capacity(tank, all);
+        return new MediaView(
+                all.stream().map(fill -> view(tank, fill, capacity)).toList(),
+                capacity.assumed().capacityLPerKg(),
+                capacity.learnt(),
+                tank.skimmerAirDrawLPerH() != null);
+    }
+
+    @Transactional(readOnly = true)
+    public Capacity capacity(Tank tank) {
+        return capacity(tank, fills.findAllOf(tank.id()));
+    }
+
+    public FillView fill(UUID keeperId, UUID tankId, NewFill body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        new Media(body.massKg(), MediaAssumptions.DEFAULT);
+        List<MediaFill> all = fills.findAllOf(tank.id());
+        MediaFill fill = new MediaFill();
+        fill.id = UUID.randomUUID();
+        fill.tankId = tank.id();
+        fill.filledAt = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
+        fill.massKg = body.massKg();
+        fill.intake = body.intake();
+        fill.freshShare = within("freshShare", body.freshShare(), 0, 1, "");
+        fill.hours = body.hours();
+        fill.gatePh = body.gatePh() == null ? null : within("gatePh", body.gatePh(), 7, 9, "pH");
+        fill.driesBetween = body.driesBetween();
+        // A new fill ends the one before it.
+        all.stream()
+                .filter(before -> before.endedAt == null && before.filledAt.isBefore(fill.filledAt))
+                .forEach(before -> end(before, fill.filledAt, FillEnd.EARLY));
+        return view(tank, fills.save(fill), capacity(tank, all));
+    }
+
+    public FillView colour(UUID keeperId, UUID tankId, UUID fillId, String at, double changedShare) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        MediaFill fill = fill(tank, fillId);
+        Instant moment = LocalTimes.resolve("at", at, tank.home().zone(), clock.instant());
+        within("changedShare", changedShare, 0, 1, "of the column");
+        if (moment.isBefore(fill.filledAt)) {
+            throw new InputException(
+                    "at", moment.getEpochSecond(), "after it was filled", "The colour was read before the fill.");
+        }
+        fill.colours.removeIf(colour -> colour.at.equals(moment));
+        fill.colours.add(new Colour(moment, changedShare));
+        fills.flush();
+        return view(tank, fill, capacity(tank));
+    }
+
+    public FillView end(UUID keeperId, UUID tankId, UUID fillId, String at, FillEnd by) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        MediaFill fill = fill(tank, fillId);
+        Instant moment = LocalTimes.resolve("at", at, tank.home().zone(), clock.instant());
+        if (moment.isBefore(fill.filledAt)) {
+            throw new InputException(
+                    "at", moment.getEpochSecond(), "after it was filled", "It was taken out before the fill.");
+        }
+        end(fill, moment, by);
+        return view(tank, fill, capacity(tank));
+    }
+
+    /** Undo of an end. */
+    public FillView reopen(UUID keeperId, UUID tankId, UUID fillId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        MediaFill fill = fill(tank, fillId);
+        fill.endedAt = null;
+        fill.endedBy = null;
+        return view(tank, fill, capacity(tank));
+    }
+
+    public void delete(UUID keeperId, UUID tankId, UUID fillId) {
+        fills.delete(fill(tanks.tank(keeperId, tankId), fillId));
+    }
+
+    private MediaFill fill(Tank tank, UUID id) {
+        return fills.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("fill"));
+    }
+
+    private static void end(MediaFill fill, Instant at, FillEnd by) {
+        fill.endedAt = at;
+        fill.endedBy = by;
+    }
+
+    private Capacity capacity(Tank tank, List<MediaFill> all) {
+        Double draw = tank.skimmerAirDrawLPerH();
+        List<MediaLesson> lessons = new ArrayList<>();
+        for (MediaFill fill : all) {
+            if (draw != null && !fill.colours.isEmpty() && fill.endedBy != FillEnd.DROWNED) {
+                Colour last = fill.colours.get(fill.colours.size() - 1);
+                lessons.add(new MediaLesson(fill.massKg, passedL(tank, fill, draw, last.at), last.changedShare));
+            }
+        }
+        Optional<Double> learnt = MediaLesson.capacity(lessons);
+        return new Capacity(
+                learnt.map(MediaAssumptions.DEFAULT::withCapacity).orElse(MediaAssumptions.DEFAULT),
+                learnt.isPresent());
+    }
+
+    /** Litres of CO2 that the air through a fill carried until then. */
+    private double passedL(Tank tank, MediaFill fill, double draw, Instant until) {
+        double fresh = freshPpm(tank, fill, until).ppm();
+        double mixed = fill.freshShare * fresh + (1 - fill.freshShare) * EXHAUST_ASSUMED_PPM;
+        double hours = Duration.between(fill.filledAt, until).toMinutes() / 60.0 * hoursPerDay(tank, fill) / 24;
+        return draw * hours * mixed * 1e-6;
+    }
+
+    private record Ppm(double ppm, boolean measured) {}
+
+    private Ppm freshPpm(Tank tank, MediaFill fill, Instant until) {
+        if (fill.intake == FillIntake.OUTDOORS) {
+            return new Ppm(tank.assumptions().outdoorPpm(), false);
+        }
+        Seawater water = water(tank);
+        List<HalfHour> room = readings.halfHours(tank, Quantity.CO2, Place.ROOM, fill.filledAt, until);
+        return room.isEmpty()
+                ? new Ppm(ROOM_ASSUMED_PPM, false)
+                : new Ppm(
+                        room.stream()
+                                .mapToDouble(h -> h.unit()
+                                        .toStandard(h.mean(), water, tank.home().pressureHpa()))
+                                .average()
+                                .orElseThrow(),
+                        true);
+    }
+
+    private static Seawater water(Tank tank) {
+        return new Seawater(tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
+    }
+
+    private static double hoursPerDay(Tank tank, MediaFill fill) {
+        Duration lit = Duration.between(tank.light().on(), tank.light().off());
+        double litHours = (lit.toMinutes() / 60.0 + 24) % 24;
+        return switch (fill.hours) {
+            case ALWAYS -> 24;
+            case LAMPS_ON -> Math.max(0.5, litHours);
+            case LAMPS_OFF -> Math.max(0.5, 24 - litHours);
+            case BELOW_PH -> GATE_ASSUMED_H;
+        };
+    }
+
+    private FillView view(Tank tank, MediaFill fill, Capacity capacity) {
+        Double draw = tank.skimmerAirDrawLPerH();
+        Colour last = fill.colours.isEmpty() ? null : fill.colours.get(fill.colours.size() - 1);
+        return new FillView(
+                fill.id,
+                fill.version,
+                fill.filledAt,
+                fill.massKg,
+                fill.intake,
+                fill.freshShare,
+                fill.hours,
+                fill.gatePh,
+                fill.driesBetween,
+                fill.endedAt,
+                fill.endedBy,
+                fill.colours.stream()
+                        .map(c -> new ColourView(c.at, c.changedShare))
+                        .toList(),
+                last == null || draw == null ? null : passedL(tank, fill, draw, last.at),
+                draw == null || fill.endedAt != null ? null : ahead(tank, fill, draw, capacity));
+    }
+
+    private Ahead ahead(Tank tank, MediaFill fill, double draw, Capacity capacity) {
+        Instant now = clock.instant();
+        Ppm fresh = freshPpm(tank, fill, now);
+        Media media = new Media(fill.massKg, capacity.assumed());
+        MediaLife life = life(tank, fill, draw, media, fresh.ppm());
+        Media.State state = stateNow(life, fill, now);
+        MediaLife.Life rest = life.from(state);
+        double low = restDays(tank, fill, draw, fresh.ppm(), MediaAssumptions.LEAST_CAPACITY_L_PER_KG, capacity, now);
+        double high = restDays(tank, fill, draw, fresh.ppm(), MediaAssumptions.MOST_CAPACITY_L_PER_KG, capacity, now);
+        Double colour = rest.colourDay();
+        return new Ahead(
+                media.used(state),
+                media.waterPerGram(state),
+                capacity.assumed().drownedWater(),
+                rest.end(),
+                new Estimate(
+                        at(now, rest.endDay()),
+                        at(now, Math.min(low, rest.endDay())),
+                        at(now, Math.max(high, rest.endDay()))),
+                colour == null ? null : now.plusSeconds(Math.round(colour * 86_400)),
+                rest.daysByCo2(),
+                fresh.ppm(),
+                fresh.measured());
+    }
+
+    private static double at(Instant now, double days) {
+        return now.getEpochSecond() + days * 86_400;
+    }
+
+    /** Days left were the capacity another; a capacity that fills have taught is taken to a tenth. */
+    private double restDays(
+            Tank tank, MediaFill fill, double draw, double ppm, double assumed, Capacity capacity, Instant now) {
+        double known = capacity.assumed().capacityLPerKg();
+        double litres = !capacity.learnt() ? assumed : assumed < known ? known * 0.9 : known * 1.1;
+        Media media = new Media(fill.massKg, capacity.assumed().withCapacity(Math.min(260, litres)));
+        MediaLife life = life(tank, fill, draw, media, ppm);
+        return life.from(stateNow(life, fill, now)).endDay();
+    }
+
+    private static MediaLife life(Tank tank, MediaFill fill, double draw, Media media, double ppm) {
+        return new MediaLife(
+                media,
+                water(tank),
+                draw,
+                Math.max(250, ppm),
+                Twin.ROOM_VAPOUR_G_PER_M3,
+                EXHAUST_ASSUMED_PPM,
+                fill.freshShare,
+                hoursPerDay(tank, fill),
+                fill.driesBetween);
+    }
+
+    /** Reckoned from the fill on; what the last colour says of the capacity counts more than the sum. */
+    private static Media.State stateNow(MediaLife life, MediaFill fill, Instant now) {
+        Media media = life.media();
+        Media.State state = media.fresh();
+        Instant from = fill.filledAt;
+        if (!fill.colours.isEmpty()) {
+            Colour last = Objects.requireNonNull(fill.colours.get(fill.colours.size() - 1));
+            double water = life.after(state, days(from, last.at)).waterKg();
+            state = new Media.State(last.changedShare * media.capacityMol(), water);
+            from = last.at;
+        }
+        return life.after(state, days(from, now));
+    }
+
+    private static double days(Instant from, Instant to) {
+        return Math.max(0, Duration.between(from, to).toMinutes() / 1440.0);
+    }
+}

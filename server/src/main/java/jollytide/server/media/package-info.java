@@ -1,0 +1,2 @@
+/** Fills of scrubber media: what they took up, when they are due. */
+package jollytide.server.media;

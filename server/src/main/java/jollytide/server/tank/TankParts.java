@@ -1,0 +1,156 @@
+package jollytide.server.tank;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import jollytide.core.air.AirLine;
+import jollytide.core.air.Enclosure.Door;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.exchange.Fall;
+import jollytide.core.reef.CalciumReactor;
+import jollytide.core.reef.Fish;
+import jollytide.core.twin.Life;
+import jollytide.core.twin.Opening;
+import jollytide.core.units.AlkalinityUnit;
+import jollytide.core.units.Quantities;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What else stands around a tank and lives in it. What is null or missing is not there, or is assumed.
+ *
+ * @param canopy how the display is covered; null when it is open to the room
+ * @param cabinet how the sump's cabinet stands; null when the sump is open to the room
+ * @param skimmerInCabinet whether the skimmer breathes the cabinet's air; false when null
+ * @param skimmerLine a fixed hose through which it breathes outdoor air
+ * @param alkalinitySource what today's alkalinity is dosed with; soda ash when null
+ * @param alkalinityUseDkhPerDay what the animals use; not reckoned with when null
+ */
+public record TankParts(
+        @Nullable @Size(max = 8) List<@NotNull @Valid FallPart> falls,
+        @Nullable Door canopy,
+        @Nullable Door cabinet,
+        @Nullable Boolean skimmerInCabinet,
+        @Valid @Nullable SkimmerLine skimmerLine,
+        @Nullable @Size(max = 40) List<@NotNull @Valid FishGroup> fish,
+        @Nullable AlkalinitySource alkalinitySource,
+        @Nullable Double alkalinityUseDkhPerDay,
+        @Valid @Nullable ReactorPart reactor,
+        @Valid @Nullable RefugiumPart refugium) {
+    static final TankParts NONE = new TankParts(null, null, null, null, null, null, null, null, null, null);
+
+    /**
+     * Water that falls through air.
+     *
+     * @param over which air; the room's when null
+     * @param efficiency 0 to 1; assumed when null
+     */
+    public record FallPart(
+            @NotBlank @Size(max = 80) String name,
+            @NotNull Double flowLPerH,
+            Opening.@Nullable Air over,
+            @Nullable Double efficiency) {
+
+        public Fall toCore() {
+            return new Fall(flowLPerH, efficiency == null ? Fall.ASSUMED_EFFICIENCY : efficiency);
+        }
+
+        public Opening.Air air() {
+            return over == null ? Opening.Air.ROOM : over;
+        }
+    }
+
+    /** A hose that stays. */
+    public record SkimmerLine(
+            @NotNull Double lengthM, @NotNull Double boreMm) {
+        AirLine toCore() {
+            return new AirLine(lengthM, boreMm, AirLine.ASSUMED_LOSS);
+        }
+    }
+
+    /**
+     * Fish of one kind.
+     *
+     * @param massG of one, as guessed as it may be
+     */
+    public record FishGroup(
+            @NotNull @Size(max = 80) String name,
+            @NotNull Integer count,
+            @NotNull Double massG) {}
+
+    /** A calcium reactor; shares are 0 when null. */
+    public record ReactorPart(
+            @NotNull Double effluentLPerH,
+            @NotNull Double effluentPhNbs,
+            @NotNull Double effluentDkh,
+            @Nullable Double secondChamberShare,
+            @Nullable Double dripShare) {
+
+        CalciumReactor toCore() {
+            return new CalciumReactor(
+                    effluentLPerH,
+                    effluentPhNbs,
+                    AlkalinityUnit.DKH.toMeqPerL(effluentDkh),
+                    or(secondChamberShare),
+                    or(dripShare));
+        }
+
+        private static double or(@Nullable Double given) {
+            return given == null ? 0 : given;
+        }
+    }
+
+    /**
+     * A refugium under its own lamp.
+     *
+     * @param mmolPerH what its algae take up while lit
+     */
+    public record RefugiumPart(
+            @NotNull Double mmolPerH,
+
+            @NotNull @Pattern(regexp = TankDescription.TIME, message = TankDescription.TIME_WORDS)
+            String on,
+
+            @NotNull @Pattern(regexp = TankDescription.TIME, message = TankDescription.TIME_WORDS)
+            String off) {}
+
+    public List<FallPart> fallParts() {
+        return falls == null ? List.of() : falls;
+    }
+
+    public Fish fishes() {
+        return fish == null
+                ? Fish.NONE
+                : new Fish(fish.stream()
+                        .map(f -> new Fish.Group(f.count(), f.massG()))
+                        .toList());
+    }
+
+    public @Nullable AirLine line() {
+        return skimmerLine == null ? null : skimmerLine.toCore();
+    }
+
+    public @Nullable CalciumReactor calciumReactor() {
+        return reactor == null ? null : reactor.toCore();
+    }
+
+    public AlkalinitySource source() {
+        return alkalinitySource == null ? AlkalinitySource.SODA_ASH : alkalinitySource;
+    }
+
+    /** Makes every core record once, so that nothing impossible is stored. */
+    void check() {
+        fallParts().forEach(FallPart::toCore);
+        fishes();
+        line();
+        calciumReactor();
+        if (alkalinityUseDkhPerDay != null) {
+            Quantities.within("alkalinityUseDkhPerDay", alkalinityUseDkhPerDay, 0, 14, "dKH/day");
+        }
+        if (refugium != null) {
+            Life.reef(0, 0).withRefugium(refugium.mmolPerH());
+        }
+    }
+}

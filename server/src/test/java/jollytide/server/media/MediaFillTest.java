@@ -1,0 +1,112 @@
+package jollytide.server.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Visitor;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Fills of a 420 L tank whose skimmer draws 500 L/h of room air, assumed at 800 ppm. */
+class MediaFillTest extends ServerTest {
+    private static String fill(Instant at, double freshShare) {
+        return """
+                {"at":"%s","massKg":1,"intake":"ROOM","freshShare":%s,"hours":"ALWAYS","driesBetween":false}""".formatted(at, freshShare);
+    }
+
+    private static String colour(Instant at, double share) {
+        return "{\"at\":\"%s\",\"changedShare\":%s}".formatted(at, share);
+    }
+
+    @Test
+    void aFillIsPredictedAndTeaches() {
+        Visitor keeper = visitor().asNewKeeper();
+        String media = "/tanks/" + Samples.tank(keeper) + "/media";
+        assertThat(keeper.get(media).body().path("capacityLPerKg").asDouble()).isEqualTo(150);
+
+        // 500 L/h × 800 ppm = 0.4 L/h: 120 L in 300 h, so a kilogram that is all changed after that held 120.
+        Instant first = PRESENT.minus(Duration.ofHours(300 + 48));
+        JsonNode made = keeper.post(media, fill(first, 1)).body();
+        String id = made.path("id").asString();
+        assertThat(made.path("ahead").path("end").asString()).isEqualTo("SPENT");
+        keeper.post(media + "/" + id + "/colours", colour(first.plus(Duration.ofHours(300)), 1));
+        keeper.post(
+                media + "/" + id + "/end", "{\"at\":\"" + first.plus(Duration.ofHours(301)) + "\",\"by\":\"COLOUR\"}");
+        JsonNode taught = keeper.get(media).body();
+        assertThat(taught.path("capacityLearnt").asBoolean()).isTrue();
+        assertThat(taught.path("capacityLPerKg").asDouble()).isCloseTo(120, within(1.0));
+
+        // The next one began two days ago and is a sixth used: 9.6 … L of 120 a day.
+        JsonNode second =
+                keeper.post(media, fill(PRESENT.minus(Duration.ofDays(2)), 1)).body();
+        assertThat(second.path("ahead").path("usedShare").asDouble()).isCloseTo(0.4 * 48 / 120, within(0.01));
+        double days = second.path("ahead").path("daysByCo2").asDouble();
+        assertThat(days).isCloseTo((120 - 0.4 * 48) / 9.6, within(0.3));
+        // A colour that is further than the sum brings the end nearer.
+        JsonNode read = keeper.post(
+                        media + "/" + second.path("id").asString() + "/colours",
+                        colour(PRESENT.minus(Duration.ofHours(1)), 0.5))
+                .body();
+        assertThat(read.path("ahead").path("usedShare").asDouble()).isGreaterThan(0.49);
+    }
+
+    @Test
+    void exhaustLedBackDrownsAFill() {
+        Visitor keeper = visitor().asNewKeeper();
+        String media = "/tanks/" + Samples.tank(keeper) + "/media";
+        JsonNode ahead = keeper.post(media, fill(PRESENT.minus(Duration.ofDays(1)), 0))
+                .body()
+                .path("ahead");
+        assertThat(ahead.path("end").asString()).isEqualTo("DROWNED");
+        assertThat(ahead.path("waterPerGram").asDouble()).isGreaterThan(0.17);
+        double days = (ahead.path("ends").path("value").asDouble() - PRESENT.getEpochSecond()) / 86_400;
+        assertThat(days).isBetween(1.5, 4.0);
+    }
+
+    @Test
+    void aNewFillEndsTheOldOneAndAnEndCanBeTakenBack() {
+        Visitor keeper = visitor().asNewKeeper();
+        String media = "/tanks/" + Samples.tank(keeper) + "/media";
+        String id = keeper.post(media, fill(PRESENT.minus(Duration.ofDays(9)), 1))
+                .body()
+                .path("id")
+                .asString();
+        keeper.post(media, fill(PRESENT.minus(Duration.ofDays(1)), 1));
+        JsonNode fills = keeper.get(media).body().path("fills");
+        assertThat(fills).hasSize(2);
+        assertThat(fills.path(1).path("endedBy").asString()).isEqualTo("EARLY");
+        assertThat(keeper.delete(media + "/" + id + "/end")
+                                .body()
+                                .path("endedBy")
+                                .isNull()
+                        || keeper.get(media)
+                                .body()
+                                .path("fills")
+                                .path(1)
+                                .path("endedBy")
+                                .isMissingNode())
+                .isTrue();
+    }
+
+    @Test
+    void nonsenseIsRefusedInWords() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        assertThat(keeper.post(tank + "/media", fill(PRESENT, 7)).problem()).contains("freshShare is 7");
+        assertThat(keeper.post(tank + "/media", fill(PRESENT, 1).replace("\"massKg\":1", "\"massKg\":0"))
+                        .problem())
+                .contains("mediaMassKg is 0");
+        String id = keeper.post(tank + "/media", fill(PRESENT.minus(Duration.ofDays(1)), 1))
+                .body()
+                .path("id")
+                .asString();
+        assertThat(keeper.post(tank + "/media/" + id + "/colours", colour(PRESENT.minus(Duration.ofDays(2)), 0.5))
+                        .problem())
+                .contains("before the fill");
+        assertThat(visitor().asNewKeeper().get(tank + "/media").status()).isEqualTo(404);
+    }
+}

@@ -1,0 +1,216 @@
+import { useFieldArray, type UseFormReturn } from 'react-hook-form';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import type { TankForm } from './tankForm';
+
+export const OVER = [
+  { value: 'ROOM', label: 'the room' },
+  { value: 'CANOPY', label: 'under the canopy' },
+  { value: 'CABINET', label: 'in the cabinet' },
+] as const;
+
+const DOORS = [
+  { value: 'NONE', label: 'none: open to the room' },
+  { value: 'SHUT', label: 'shut' },
+  { value: 'AJAR', label: 'ajar' },
+  { value: 'OPEN', label: 'open' },
+  { value: 'FAN', label: 'with a fan' },
+] as const;
+
+export const SOURCES = [
+  { value: 'SODA_ASH', label: 'soda ash' },
+  { value: 'BICARBONATE', label: 'bicarbonate' },
+  { value: 'SODIUM_HYDROXIDE', label: 'sodium hydroxide' },
+  { value: 'POTASSIUM_HYDROXIDE', label: 'potassium hydroxide' },
+  { value: 'LIMEWATER', label: 'limewater' },
+] as const;
+
+interface Props {
+  form: UseFormReturn<TankForm>;
+}
+
+/** The next stops of the walk: where water falls, what shuts the air in, what the skimmer breathes. */
+export function AirAround({ form }: Props) {
+  const { register, formState, control, watch } = form;
+  const errors = formState.errors.parts;
+  const falls = useFieldArray({ control, name: 'parts.falls' });
+  const cabinet = watch('parts.cabinet');
+  return (
+    <fieldset className="grid gap-4 md:grid-cols-3">
+      <legend className="pb-2 text-lg font-bold">The air around it</legend>
+      <Choice
+        label="Canopy over the display"
+        options={DOORS}
+        {...register('parts.canopy')}
+        hint="A lid that fits holds CO2 back. Its exchange is assumed."
+      />
+      <Choice
+        label="Cabinet around the sump"
+        options={DOORS}
+        {...register('parts.cabinet')}
+        hint="How its door usually stands."
+      />
+      {cabinet !== 'NONE' && (
+        <label className="flex min-h-11 items-center gap-3 self-center">
+          <input type="checkbox" className="size-5" {...register('parts.skimmerInCabinet')} />
+          The skimmer breathes the cabinet’s air
+        </label>
+      )}
+      <Field
+        label="Fixed hose from outdoors to the skimmer"
+        inputMode="decimal"
+        unit="m"
+        {...register('parts.lineLengthM')}
+        error={errors?.lineLengthM?.message}
+        hint="Empty: none."
+      />
+      <Field
+        label="its inner diameter"
+        inputMode="decimal"
+        unit="mm"
+        {...register('parts.lineBoreMm')}
+        error={errors?.lineBoreMm?.message}
+      />
+      <div className="md:col-span-3">
+        <p className="pb-2 text-soft">
+          Where water falls through air: overflow, weir, drain pipe. It stops with the power.
+        </p>
+        {falls.fields.map((field, i) => (
+          <div
+            key={field.id}
+            className="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t py-3 md:grid-cols-[1fr_9rem_12rem_9rem_auto]"
+          >
+            <Field
+              label="Which"
+              {...register(`parts.falls.${i}.name`)}
+              error={errors?.falls?.[i]?.name?.message}
+            />
+            <Field
+              label="Flow"
+              inputMode="decimal"
+              unit="L/h"
+              {...register(`parts.falls.${i}.flowLPerH`)}
+              error={errors?.falls?.[i]?.flowLPerH?.message}
+            />
+            <Choice label="Under" options={OVER} {...register(`parts.falls.${i}.over`)} />
+            <Field
+              label="Share of the way, 0 to 1"
+              inputMode="decimal"
+              {...register(`parts.falls.${i}.efficiency`)}
+              error={errors?.falls?.[i]?.efficiency?.message}
+              hint="Empty: 0.15 (assumed)."
+            />
+            <Button look="quiet" className="md:mt-6" onClick={() => falls.remove(i)}>
+              remove
+            </Button>
+          </div>
+        ))}
+        <Button
+          look="quiet"
+          onClick={() =>
+            falls.append({ name: 'drain', flowLPerH: '', over: 'ROOM', efficiency: '' })
+          }
+        >
+          A place where water falls
+        </Button>
+      </div>
+    </fieldset>
+  );
+}
+
+/** The animals: fish that breathe, corals that build, algae, and what feeds their alkalinity. */
+export function Animals({ form }: Props) {
+  const { register, formState, control } = form;
+  const errors = formState.errors.parts;
+  const fish = useFieldArray({ control, name: 'parts.fish' });
+  return (
+    <fieldset className="grid gap-4 md:grid-cols-3">
+      <legend className="pb-2 text-lg font-bold">The animals</legend>
+      <div className="md:col-span-3">
+        <p className="pb-2 text-soft">
+          Fish, as you would point at them. A guess at their mass is enough: it counts for oxygen in
+          an outage.
+        </p>
+        {fish.fields.map((field, i) => (
+          <div
+            key={field.id}
+            className="grid grid-cols-[1fr_5rem_8rem] items-start gap-x-4 border-t py-3 md:grid-cols-[1fr_6rem_9rem_auto]"
+          >
+            <Field
+              label="Fish"
+              {...register(`parts.fish.${i}.name`)}
+              error={errors?.fish?.[i]?.name?.message}
+            />
+            <Field
+              label="How many"
+              inputMode="numeric"
+              {...register(`parts.fish.${i}.count`)}
+              error={errors?.fish?.[i]?.count?.message}
+            />
+            <Field
+              label="One weighs about"
+              inputMode="decimal"
+              unit="g"
+              {...register(`parts.fish.${i}.massG`)}
+              error={errors?.fish?.[i]?.massG?.message}
+            />
+            <Button look="quiet" className="md:mt-6" onClick={() => fish.remove(i)}>
+              remove
+            </Button>
+          </div>
+        ))}
+        <Button look="quiet" onClick={() => fish.append({ name: '', count: '1', massG: '' })}>
+          More fish
+        </Button>
+      </div>
+      <Field
+        label="Alkalinity that the animals use"
+        inputMode="decimal"
+        unit="dKH a day"
+        {...register('parts.alkalinityUseDkhPerDay')}
+        error={errors?.alkalinityUseDkhPerDay?.message}
+        hint="Empty: left out, as if nothing calcified."
+      />
+      <Choice
+        label="Dosed as"
+        options={SOURCES}
+        {...register('parts.alkalinitySource')}
+        hint="Soda ash is assumed."
+      />
+      <div />
+      <Field
+        label="Calcium reactor, effluent"
+        inputMode="decimal"
+        unit="L/h"
+        {...register('parts.reactor.effluentLPerH')}
+        error={errors?.reactor?.effluentLPerH?.message}
+        hint="Empty: no reactor."
+      />
+      <Field
+        label="pH in its chamber"
+        inputMode="decimal"
+        {...register('parts.reactor.effluentPhNbs')}
+        error={errors?.reactor?.effluentPhNbs?.message}
+        hint="Empty: 6.7 (assumed)."
+      />
+      <Field
+        label="Alkalinity of the effluent"
+        inputMode="decimal"
+        unit="dKH"
+        {...register('parts.reactor.effluentDkh')}
+        error={errors?.reactor?.effluentDkh?.message}
+        hint="Empty: 30 (assumed)."
+      />
+      <Field
+        label="Refugium, CO2 it takes up while lit"
+        inputMode="decimal"
+        unit="mmol/h"
+        {...register('parts.refugium.mmolPerH')}
+        error={errors?.refugium?.mmolPerH?.message}
+        hint="Empty: no refugium. A well-lit one of 30 × 30 cm: about 3."
+      />
+      <Field label="its lamp on" type="time" {...register('parts.refugium.on')} />
+      <Field label="its lamp off" type="time" {...register('parts.refugium.off')} />
+    </fieldset>
+  );
+}

@@ -1,0 +1,125 @@
+import type { TankDescription, TankParts } from '../../api/types';
+import { plain, readNumber } from '../../lib/number';
+import { z } from '../../lib/zod';
+import { number, numberOrNothing, time } from './checks';
+
+const over = z.enum(['ROOM', 'CANOPY', 'CABINET']);
+const door = z.enum(['NONE', 'SHUT', 'AJAR', 'OPEN', 'FAN']);
+
+/** What stands around the tank and lives in it, as it is typed. */
+export const partsSchema = z.object({
+  falls: z.array(
+    z.object({
+      name: z.string().trim().min(1, 'Name it: overflow, drain…'),
+      flowLPerH: number('The flow'),
+      over,
+      efficiency: numberOrNothing('The share'),
+    }),
+  ),
+  canopy: door,
+  cabinet: door,
+  skimmerInCabinet: z.boolean(),
+  lineLengthM: numberOrNothing('The length'),
+  lineBoreMm: numberOrNothing('The bore'),
+  fish: z.array(
+    z.object({
+      name: z.string().trim().min(1, 'Which?').max(80, 'At most 80 characters.'),
+      count: number('How many'),
+      massG: number('The mass'),
+    }),
+  ),
+  alkalinitySource: z.enum([
+    'SODA_ASH',
+    'BICARBONATE',
+    'SODIUM_HYDROXIDE',
+    'POTASSIUM_HYDROXIDE',
+    'LIMEWATER',
+  ]),
+  alkalinityUseDkhPerDay: numberOrNothing('The use'),
+  reactor: z.object({
+    effluentLPerH: numberOrNothing('The flow'),
+    effluentPhNbs: numberOrNothing('The pH'),
+    effluentDkh: numberOrNothing('The alkalinity'),
+  }),
+  refugium: z.object({ mmolPerH: numberOrNothing('The uptake'), on: time, off: time }),
+});
+
+export type PartsForm = z.infer<typeof partsSchema>;
+
+const text = (value: number | undefined) => (value === undefined ? '' : plain(value, 4));
+
+export const NO_PARTS: PartsForm = toPartsForm({});
+
+export function toPartsForm(parts: NonNullable<TankDescription['parts']>): PartsForm {
+  return {
+    falls: (parts.falls ?? []).map((f) => ({
+      name: f.name,
+      flowLPerH: plain(f.flowLPerH),
+      over: f.over ?? 'ROOM',
+      efficiency: text(f.efficiency),
+    })),
+    canopy: parts.canopy ?? 'NONE',
+    cabinet: parts.cabinet ?? 'NONE',
+    skimmerInCabinet: parts.skimmerInCabinet ?? false,
+    lineLengthM: text(parts.skimmerLine?.lengthM),
+    lineBoreMm: text(parts.skimmerLine?.boreMm),
+    fish: (parts.fish ?? []).map((f) => ({
+      name: f.name,
+      count: String(f.count),
+      massG: plain(f.massG),
+    })),
+    alkalinitySource: parts.alkalinitySource ?? 'SODA_ASH',
+    alkalinityUseDkhPerDay: text(parts.alkalinityUseDkhPerDay),
+    reactor: {
+      effluentLPerH: text(parts.reactor?.effluentLPerH),
+      effluentPhNbs: text(parts.reactor?.effluentPhNbs),
+      effluentDkh: text(parts.reactor?.effluentDkh),
+    },
+    refugium: {
+      mmolPerH: text(parts.refugium?.mmolPerH),
+      on: parts.refugium?.on ?? '21:00',
+      off: parts.refugium?.off ?? '09:00',
+    },
+  };
+}
+
+const read = (typed: string) => readNumber(typed) ?? Number.NaN;
+const readOptional = (typed: string) => readNumber(typed) ?? undefined;
+
+export function toParts(form: PartsForm): TankParts {
+  const lengthM = readOptional(form.lineLengthM);
+  const boreMm = readOptional(form.lineBoreMm);
+  const flow = readOptional(form.reactor.effluentLPerH);
+  const algae = readOptional(form.refugium.mmolPerH);
+  return {
+    falls: form.falls.map((f) => ({
+      name: f.name,
+      flowLPerH: read(f.flowLPerH),
+      over: f.over,
+      efficiency: readOptional(f.efficiency),
+    })),
+    canopy: form.canopy === 'NONE' ? undefined : form.canopy,
+    cabinet: form.cabinet === 'NONE' ? undefined : form.cabinet,
+    skimmerInCabinet: form.skimmerInCabinet,
+    skimmerLine: lengthM !== undefined && boreMm !== undefined ? { lengthM, boreMm } : undefined,
+    fish: form.fish.map((f) => ({
+      name: f.name,
+      count: Math.trunc(read(f.count)),
+      massG: read(f.massG),
+    })),
+    alkalinitySource: form.alkalinitySource,
+    alkalinityUseDkhPerDay: readOptional(form.alkalinityUseDkhPerDay),
+    reactor:
+      flow === undefined
+        ? undefined
+        : {
+            effluentLPerH: flow,
+            effluentPhNbs: readOptional(form.reactor.effluentPhNbs) ?? 6.7,
+            effluentDkh: readOptional(form.reactor.effluentDkh) ?? 30,
+          },
+    refugium:
+      algae === undefined
+        ? undefined
+        : { mmolPerH: algae, on: form.refugium.on, off: form.refugium.off },
+  };
+}
