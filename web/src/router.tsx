@@ -17,14 +17,18 @@ import { Bring } from './places/read/bring/Bring';
 import { Enter } from './places/read/Enter';
 import { HistoryScreen } from './places/read/HistoryScreen';
 import { Today } from './places/read/Today';
+import { MediaScreen } from './places/do/MediaScreen';
+import { MarginScreen } from './places/guard/MarginScreen';
+import { Notes } from './places/learn/Notes';
+import { LedgerScreen } from './places/reason/LedgerScreen';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
 import { Settings } from './places/settings/Settings';
 import { BenchScreen } from './places/try/bench/BenchScreen';
 import { isSet, type NamedSet } from './places/try/bench/sets';
-import { Sums } from './places/try/Sums';
+import { Sums } from './places/try/sums/Sums';
 import { Welcome } from './places/welcome/Welcome';
 import { TankContext } from './TankContext';
-import type { InputName, MomentName } from './api/types';
+import type { InputName, LedgerHour, MomentName } from './api/types';
 
 const root = createRootRoute({
   component: () => (
@@ -180,11 +184,39 @@ const bench = createRoute({
   getParentRoute: () => tankRoute,
   path: 'bench',
   component: BenchScreen,
-  validateSearch: (search: Record<string, unknown>): { sets?: NamedSet[] } => ({
+  validateSearch: (search: Record<string, unknown>): { sets?: NamedSet[]; days?: number } => ({
     sets: Array.isArray(search.sets) ? search.sets.filter(isSet).slice(0, 4) : undefined,
+    days: search.days === 14 ? 14 : undefined,
   }),
 });
 const sums = createRoute({ getParentRoute: () => tankRoute, path: 'sums', component: Sums });
+const LEDGER_HOURS: readonly string[] = ['LIGHTS_ON', 'LIGHTS_OFF', 'NOW'];
+
+const ledger = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'ledger',
+  component: LedgerScreen,
+  validateSearch: (
+    search: Record<string, unknown>,
+  ): { hour?: LedgerHour; over?: 'hour' | 'day' } => ({
+    hour:
+      typeof search.hour === 'string' && LEDGER_HOURS.includes(search.hour)
+        ? (search.hour as LedgerHour)
+        : undefined,
+    over: search.over === 'day' ? 'day' : undefined,
+  }),
+});
+const media = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'media',
+  component: MediaScreen,
+});
+const margin = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'margin',
+  component: MarginScreen,
+});
+const notes = createRoute({ getParentRoute: () => tankRoute, path: 'notes', component: Notes });
 const description = createRoute({
   getParentRoute: () => tankRoute,
   path: 'description',
@@ -198,7 +230,20 @@ export const router = createRouter({
       door,
       begin,
       settings,
-      tankRoute.addChildren([today, history, enter, bring, staircase, bench, sums, description]),
+      tankRoute.addChildren([
+        today,
+        history,
+        enter,
+        bring,
+        staircase,
+        ledger,
+        bench,
+        sums,
+        media,
+        margin,
+        notes,
+        description,
+      ]),
     ]),
   ]),
 });

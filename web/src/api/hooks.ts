@@ -105,14 +105,15 @@ export const useForecast = (
   tankId: string,
   tanks: Bench['tanks'] | undefined,
   variants: Variant[],
+  days: number,
 ) =>
   useQuery({
-    queryKey: ['readings', tankId, 'forecast', tanks, variants],
+    queryKey: ['readings', tankId, 'forecast', tanks, variants, days],
     queryFn: () =>
       told(
         api.POST('/api/v1/tanks/{tankId}/bench/forecast', {
           params: { path: { tankId } },
-          body: { tanks: tanks ?? [], variants },
+          body: { tanks: tanks ?? [], variants, days },
         }),
       ),
     enabled: tanks !== undefined,

@@ -9,12 +9,12 @@ const RIGHT = 14;
 const PH_TOP = 14;
 const PH_HEIGHT = 240;
 const O2_HEIGHT = 90;
-const GAP = 22;
+const GAP = 30;
 const BOTTOM = 26;
 const HEIGHT = PH_TOP + PH_HEIGHT + GAP + O2_HEIGHT + BOTTOM;
 
 /**
- * Two days ahead: the tank as it is as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
+ * The days ahead: the tank as it is as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
  * with the log differ in. Below, its oxygen.
  */
 export function ForecastDrawing({
@@ -87,11 +87,7 @@ export function ForecastDrawing({
       <text x={LEFT + 6} y={PH_TOP + 16} className="fill-ink text-sm font-semibold">
         pH
       </text>
-      <text
-        x={LEFT + 6}
-        y={PH_TOP + PH_HEIGHT + GAP + 16}
-        className="fill-o2 text-sm font-semibold"
-      >
+      <text x={LEFT} y={PH_TOP + PH_HEIGHT + GAP - 7} className="fill-o2 text-sm font-semibold">
         oxygen, mg/L
       </text>
       {[band.troughAtLeast, band.peakAtMost]
@@ -210,5 +206,5 @@ function Spread({
 function inWords(now: Forecast, then: Forecast | null): string {
   const told = (f: Forecast) =>
     `trough ${f.troughPh.value.toFixed(2)}, peak ${f.peakPh.value.toFixed(2)}, lowest oxygen ${f.lowestOxygenMgPerL.value.toFixed(1)} mg/L`;
-  return `Forecast over two days. As it is: ${told(now)}.${then ? ` With the remedies, once settled: ${told(then)}.` : ''}`;
+  return `Forecast. As it is: ${told(now)}.${then ? ` With the remedies, once settled: ${told(then)}.` : ''}`;
 }

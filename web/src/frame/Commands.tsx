@@ -11,7 +11,7 @@ interface Command {
 }
 
 const SHORTCUTS = [
-  ['1 2 3', 'Read, Reason, Try'],
+  ['1 … 6', 'Read, Reason, Try, Do, Guard, Learn'],
   ['/', 'find a screen or a tank'],
   ['← →', 'Today: the day before and after; History: earlier and later'],
   ['+ −', 'History: closer and wider'],

@@ -4,7 +4,7 @@ import { PLACES, ROUTE } from './places';
 /** The places with their screens, at the left of wide windows. */
 export function Rail({ tankId }: { tankId: string | undefined }) {
   const screenLook =
-    'flex min-h-9 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
+    'flex min-h-8 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
   return (
     <nav
       aria-label="Places"
@@ -17,8 +17,8 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
       </p>
       {tankId &&
         PLACES.map((place, i) => (
-          <div key={place.name} className="pb-1.5">
-            <p className="flex items-baseline gap-2.5 pt-1.5 pl-5 text-lg font-semibold">
+          <div key={place.name} className="pb-1">
+            <p className="flex items-baseline gap-2.5 pt-1 pl-5 text-lg font-semibold">
               <span className="text-sm font-normal text-soft">{i + 1}</span>
               {place.name}
             </p>
@@ -50,7 +50,7 @@ const usePlace = () => {
 export function ThumbRail({ tankId }: { tankId: string | undefined }) {
   const here = usePlace();
   const look =
-    'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-soft aria-[current]:border-accent aria-[current]:text-ink';
+    'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-sm text-soft aria-[current]:border-accent aria-[current]:text-ink';
   return (
     <nav
       aria-label="Places"

@@ -9,7 +9,14 @@ export const PLACES = [
       { name: 'Enter', path: 'enter' },
     ],
   },
-  { name: 'Reason', question: 'why?', screens: [{ name: 'Staircase', path: 'staircase' }] },
+  {
+    name: 'Reason',
+    question: 'why?',
+    screens: [
+      { name: 'Staircase', path: 'staircase' },
+      { name: 'Ledger', path: 'ledger' },
+    ],
+  },
   {
     name: 'Try',
     question: 'what would help here?',
@@ -18,6 +25,17 @@ export const PLACES = [
       { name: 'Sums', path: 'sums' },
     ],
   },
+  {
+    name: 'Do',
+    question: 'what runs, what is due?',
+    screens: [{ name: 'Media', path: 'media' }],
+  },
+  {
+    name: 'Guard',
+    question: 'will they have oxygen?',
+    screens: [{ name: 'Margin', path: 'margin' }],
+  },
+  { name: 'Learn', question: 'practise', screens: [{ name: 'Notes', path: 'notes' }] },
 ] as const;
 
 export type ScreenPath = (typeof PLACES)[number]['screens'][number]['path'];
@@ -27,6 +45,10 @@ export const ROUTE = {
   history: '/tank/$tankId/history',
   enter: '/tank/$tankId/enter',
   staircase: '/tank/$tankId/staircase',
+  ledger: '/tank/$tankId/ledger',
   bench: '/tank/$tankId/bench',
   sums: '/tank/$tankId/sums',
+  media: '/tank/$tankId/media',
+  margin: '/tank/$tankId/margin',
+  notes: '/tank/$tankId/notes',
 } as const satisfies Record<ScreenPath, string>;

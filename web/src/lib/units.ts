@@ -17,6 +17,10 @@ export function alkalinityFromMeq(meqPerL: number, unit: Units['alkalinity']): n
   return meqPerL / MEQ_PER[unit];
 }
 
+export function alkalinityToMeq(value: number, unit: Units['alkalinity']): number {
+  return value * MEQ_PER[unit];
+}
+
 export function showAlkalinity(meqPerL: number, unit: Units['alkalinity']): string {
   return `${alkalinityFromMeq(meqPerL, unit).toFixed(ALKALINITY[unit].digits)} ${ALKALINITY[unit].label}`;
 }

@@ -73,7 +73,9 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
         ))}
         <Button
           look="quiet"
-          onClick={() => surfaces.append({ name: 'sump', areaM2: '', motion: 'ROLLING', over: 'ROOM' })}
+          onClick={() =>
+            surfaces.append({ name: 'sump', areaM2: '', motion: 'ROLLING', over: 'ROOM' })
+          }
         >
           Another surface
         </Button>

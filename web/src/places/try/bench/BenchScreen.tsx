@@ -1,17 +1,19 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useDeferredValue, useMemo } from 'react';
 import { useBench, useForecast } from '../../../api/hooks';
-import type { Bench, Estimate, Forecast } from '../../../api/types';
+import type { Bench, Forecast } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
+import { RemedyMapDrawing } from '../../../drawings/RemedyMapDrawing';
 import { clockTime } from '../../../lib/time';
-import { signed } from '../../../lib/number';
-import { showAlkalinity } from '../../../lib/units';
+import { alkalinityToMeq, showAlkalinity } from '../../../lib/units';
 import { Button } from '../../../parts/Button';
 import { useWidth } from '../../../parts/useWidth';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
 import { Remedies } from './Remedies';
-import { inWords, means, type NamedSet } from './sets';
+import { Compared, EFFORT, mediaDays, range, signedRange } from './Compared';
+import { Kept } from './Kept';
+import { bare, inWords, means, type NamedSet } from './sets';
 
 const route = getRouteApi('/signed-in/tank/$tankId/bench');
 const MAX_SETS = 4;
@@ -34,14 +36,15 @@ export function BenchScreen() {
 
 function OnTheBench({ bench }: { bench: Bench }) {
   const { tank } = useAtTank();
-  const { sets = [{ name: 'A', put: {} }] } = route.useSearch();
+  const { sets = [{ name: 'A', put: {} }], days = 2 } = route.useSearch();
   const navigate = route.useNavigate();
   const [ref, width] = useWidth();
   const current = sets[0] ?? { name: 'A', put: {} };
   const asked = useDeferredValue(sets);
-  const variants = useMemo(() => [{}, ...asked.map((s) => s.put)], [asked]);
-  const forecast = useForecast(tank.id, bench.tanks, variants);
-  const save = (changed: NamedSet[]) => void navigate({ search: { sets: changed }, replace: true });
+  const variants = useMemo(() => [{}, ...asked.map((s) => bare(s.put))], [asked]);
+  const forecast = useForecast(tank.id, bench.tanks, variants, days);
+  const save = (changed: NamedSet[]) =>
+    void navigate({ search: { sets: changed, days }, replace: true });
   const [now, then, ...kept] = forecast.data ?? [];
   const changed = inWords(current.put) !== 'as it is';
   return (
@@ -70,15 +73,26 @@ function OnTheBench({ bench }: { bench: Bench }) {
             </Button>
           </div>
         )}
+        <Kept current={current} take={(put) => save([{ ...current, put }, ...sets.slice(1)])} />
       </section>
       <div className="order-1 grid grid-cols-[minmax(0,1fr)] content-start gap-4 lg:order-2">
         <section aria-labelledby="ahead">
-          <h2 id="ahead" className="pb-1 text-xl font-bold">
-            The next two days
-            <span className="font-normal text-soft">
-              {changed ? ' · dashed: as it is' : ' · as it is'}
-            </span>
-          </h2>
+          <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+            <h2 id="ahead" className="pb-1 text-xl font-bold">
+              The next {days === 2 ? 'two days' : 'fortnight'}
+              <span className="font-normal text-soft">
+                {changed ? ' · dashed: as it is' : ' · as it is'}
+              </span>
+            </h2>
+            <Button
+              look="quiet"
+              onClick={() =>
+                void navigate({ search: { sets, days: days === 2 ? 14 : 2 }, replace: true })
+              }
+            >
+              {days === 2 ? 'show a fortnight' : 'show two days'}
+            </Button>
+          </div>
           <div ref={ref}>
             {width > 0 && now && (
               <ForecastDrawing
@@ -107,23 +121,25 @@ function OnTheBench({ bench }: { bench: Bench }) {
                   { set: current, forecast: then },
                   ...kept.map((f, i) => ({ set: sets[i + 1] ?? current, forecast: f })),
                 ]}
+                open={(i) => save([sets[i] ?? current, ...sets.filter((_, at) => at !== i)])}
                 drop={(i) => save(sets.filter((_, at) => at !== i))}
               />
             )}
           </section>
+        )}
+        {now && then && changed && (
+          <OnTheMap
+            bench={bench}
+            now={now}
+            sets={[current, ...sets.slice(1)]}
+            forecasts={[then, ...kept]}
+          />
         )}
         <Basis bench={bench} />
       </div>
     </div>
   );
 }
-
-const range = (e: Estimate, digits: number) =>
-  e.high - e.low < 0.5 * 10 ** -digits
-    ? e.value.toFixed(digits)
-    : `${e.low.toFixed(digits)} to ${e.high.toFixed(digits)}`;
-const signedRange = (e: Estimate) =>
-  e.high - e.low < 0.005 ? signed(e.value, 2) : `${signed(e.low, 2)} to ${signed(e.high, 2)}`;
 
 /** The set in two sentences, then its cautions. */
 function Brings({
@@ -144,8 +160,13 @@ function Brings({
         {range(then.troughPh, 2)} at {clockTime(then.troughAt, zone)}, as it is{' '}
         {now.troughPh.value.toFixed(2)}. Peak {range(then.peakPh, 2)}; lowest oxygen{' '}
         {range(then.lowestOxygenMgPerL, 1)} mg/L. <em className="not-italic">{inWords(set.put)}</em>
-        : {means(set.put)}.
+        : {means(then.ways)}. Settled after about {Math.round(then.settleHours.value)} h
+        {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
+          ? `; about € ${Math.round(then.cost.toFit)} to fit and € ${Math.round(then.cost.perMonth)} a month (assumed prices)`
+          : ''}
+        {then.cost.effort === 'NONE' ? '' : `; work: ${EFFORT[then.cost.effort]}`}.
       </p>
+      {then.media && <p>The media last {mediaDays(then)}.</p>}
       {then.drawKept && (
         <p>
           The hose keeps {Math.round(then.drawKept.low * 100)} to{' '}
@@ -162,42 +183,48 @@ function Brings({
   );
 }
 
-function Compared({
-  rows,
-  drop,
+/** The map with an arrow for each set. */
+function OnTheMap({
+  bench,
+  now,
+  sets,
+  forecasts,
 }: {
-  rows: { set: NamedSet; forecast: Forecast }[];
-  drop: (i: number) => void;
+  bench: Bench;
+  now: Forecast;
+  sets: NamedSet[];
+  forecasts: Forecast[];
 }) {
+  const { tank, units } = useAtTank();
+  const [ref, width] = useWidth();
+  const meq = bench.alkalinityMeqPerL;
+  const arrows = forecasts.flatMap((f, i) => {
+    const set = sets[i];
+    const change = alkalinityToMeq(set?.put.alkalinityChangeDkh ?? 0, 'DKH');
+    return set ? [{ name: set.name, meqPerL: meq + change, ph: f.troughPh.value }] : [];
+  });
   return (
-    <table className="w-full">
-      <thead className="text-left text-sm text-soft">
-        <tr>
-          <th className="font-normal">set</th>
-          <th className="font-normal">trough</th>
-          <th className="font-normal">gain</th>
-          <th className="font-normal">oxygen</th>
-          <th className="sr-only">take away</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ set, forecast }, i) => (
-          <tr key={set.name} className="border-b">
-            <td className="py-1 pr-3">
-              <strong>{set.name}</strong> {inWords(set.put)}
-            </td>
-            <td className="pr-3 whitespace-nowrap">{range(forecast.troughPh, 2)}</td>
-            <td className="pr-3 whitespace-nowrap">{signedRange(forecast.gainPh)}</td>
-            <td className="whitespace-nowrap">{range(forecast.lowestOxygenMgPerL, 1)}</td>
-            <td className="text-right">
-              <Button look="quiet" aria-label={`Take ${set.name} away`} onClick={() => drop(i)}>
-                ✕
-              </Button>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <section aria-labelledby="on-map" className="border-t pt-3">
+      <h2 id="on-map" className="font-bold">
+        On the map
+        <span className="font-normal text-soft">
+          {' '}
+          · the settled trough: along a line the air stays, across lines it changes
+        </span>
+      </h2>
+      <div ref={ref}>
+        {width > 0 && (
+          <RemedyMapDrawing
+            map={bench.map}
+            from={{ meqPerL: meq, ph: now.troughPh.value }}
+            arrows={arrows}
+            band={tank.description.band}
+            unit={units.alkalinity}
+            width={width}
+          />
+        )}
+      </div>
+    </section>
   );
 }
 
@@ -237,8 +264,8 @@ function Basis({ bench }: { bench: Bench }) {
         outdoors {bench.outdoorPpm} ppm; alkalinity{' '}
         {showAlkalinity(bench.alkalinityMeqPerL, units.alkalinity)}
         {bench.alkalinityMeasured ? '' : ' (assumed)'}; {bench.temperatureC.toFixed(1)} °C, S{' '}
-        {bench.salinityPsu.toFixed(1)}. Surfaces and skimmer as described. Falls and overflows are
-        not yet in it.
+        {bench.salinityPsu.toFixed(1)}. Surfaces, falls, fish and skimmer as described; air changes{' '}
+        {bench.airChangesPerH.toFixed(2)} an hour.
       </p>
     </section>
   );

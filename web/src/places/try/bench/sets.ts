@@ -1,4 +1,5 @@
-import type { Variant } from '../../../api/types';
+import type { Forecast, Variant } from '../../../api/types';
+import { REMEDIES } from './remedies';
 
 /** A set of remedies with a name, as it stands in the address. */
 export interface NamedSet {
@@ -15,34 +16,22 @@ export const isSet = (value: unknown): value is NamedSet =>
   typeof value.put === 'object' &&
   value.put !== null;
 
-/** What a set does to the CO2: takes its source away, carries it out, or sets something against it. */
-export function means(put: Variant): string {
-  const ways = [
-    (put.ventilationTimes ?? 1) > 1 || put.nobodyHome || put.line ? 'removes the source' : '',
-    put.stone || (put.surfaceTimes ?? 1) > 1 || (put.skimmerShare ?? 1) > 1
-      ? 'carries more out'
-      : '',
-    put.mediaPass !== undefined || put.limewaterMlPerDay !== undefined ? 'offsets' : '',
-  ].filter((w) => w !== '');
-  return ways.join(', ') || 'changes nothing';
-}
+const WAYS: Record<Forecast['ways'][number], string> = {
+  REMOVES_THE_SOURCE: 'removes the source',
+  OFFSETS: 'offsets',
+  A_FAULT: 'makes it worse, to see what a fault would do',
+};
+
+/** What a set does to the CO2, in words. */
+export const means = (ways: Forecast['ways']) =>
+  ways.map((way) => WAYS[way]).join(', ') || 'changes nothing';
 
 /** A set in a few words. */
 export function inWords(put: Variant): string {
-  const words = [
-    put.nobodyHome ? 'nobody home' : '',
-    put.ventilationTimes !== undefined ? `ventilation × ${put.ventilationTimes}` : '',
-    put.line
-      ? `${put.line.lengthM} m of ${put.line.boreMm} mm hose${put.line.flue ? ' by a flue' : ''}`
-      : '',
-    put.mediaPass !== undefined ? 'media' : '',
-    put.freshShare !== undefined && put.freshShare < 1
-      ? `${Math.round((1 - put.freshShare) * 100)} % recirculated`
-      : '',
-    put.skimmerShare !== undefined ? `skimmer draw × ${put.skimmerShare}` : '',
-    put.surfaceTimes !== undefined ? `surface × ${put.surfaceTimes}` : '',
-    put.stone ? `stone ${put.stone.airLPerH} L/h` : '',
-    put.limewaterMlPerDay !== undefined ? `limewater ${put.limewaterMlPerDay} mL/day` : '',
-  ].filter((w) => w !== '');
+  const words = REMEDIES.filter((remedy) => remedy.on(put)).map((remedy) => remedy.words(put));
   return words.join(', ') || 'as it is';
 }
+
+/** A set as the server is asked for it: what is not set is not sent. */
+export const bare = (put: Variant): Variant =>
+  Object.fromEntries(Object.entries(put).filter(([, value]) => value !== undefined));

@@ -31,6 +31,8 @@ class ScreenshotsIT extends BrowserTest {
         bench.getByLabel("Outdoor line to the skimmer").check();
         bench.getByText("removes the source").waitFor();
         take("bench", bench);
+        take("ledger", demo(visitor(DESKTOP), "Lantern Reef", "Ledger"));
+        take("margin", demo(visitor(DESKTOP), "Lantern Reef", "Margin"));
         take("sums", demo(visitor(DESKTOP), "Lantern Reef", "Sums"));
         Page description = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
         description.navigate(description.url().replaceAll("/staircase.*", "/description"));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import jollytide.core.bench.Forecast.SettledDay;
 import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.twin.TwinState;
 
 /** What a keeper must know before a remedy is fitted; each says what to do. */
 public final class Caution {
@@ -19,11 +20,16 @@ public final class Caution {
 
     /** Above this Ω of aragonite lime may fall out on heaters and pumps. From memory. */
     public static final double PRECIPITATION_OMEGA = 7;
+    /** Common practice: a reef's pH should not go above this. */
+    public static final double HIGHEST_PH = 8.45;
+
+    private static final int SAMPLES_PER_DAY = 96;
     /** A stone deeper than this, or air drawn into a pump, can supersaturate the water. From memory. */
     public static final double DEEP_STONE_M = 1.0;
 
     /** The cautions of a variant, those for animals first. */
-    public static List<String> of(Remedies remedies, SettledDay today, SettledDay settled, double lowestOxygen) {
+    public static List<String> of(Remedies remedies, SettledDay today, List<TwinState> run, double lowestOxygen) {
+        SettledDay settled = Forecast.settled(run);
         List<String> cautions = new ArrayList<>();
         Optional<Remedy.Scrubber> scrubber = remedies.find(Remedy.Scrubber.class);
         if (scrubber.isPresent() && scrubber.get().freshShare() < LEAST_FRESH_SHARE) {
@@ -33,14 +39,23 @@ public final class Caution {
             cautions.add(
                     "Oxygen may fall to %.1f mg/L before lights-on. Do not run this at night.".formatted(lowestOxygen));
         }
-        double moved = (settled.troughPh() + settled.peakPh() - today.troughPh() - today.peakPh()) / 2;
-        if (Math.abs(moved) > DAILY_CHANGE_PH) {
-            cautions.add("The daily mean moves by %.2f. Go there in steps of %.1f a day: open it by the hour at first."
-                    .formatted(moved, DAILY_CHANGE_PH));
+        SettledDay first = SettledDay.of(run.subList(0, Math.min(SAMPLES_PER_DAY, run.size())));
+        double moved = (first.troughPh() + first.peakPh() - today.troughPh() - today.peakPh()) / 2;
+        double atLast = (settled.troughPh() + settled.peakPh() - today.troughPh() - today.peakPh()) / 2;
+        double farthest = Math.abs(moved) > Math.abs(atLast) ? moved : atLast;
+        if (Math.abs(farthest) > DAILY_CHANGE_PH) {
+            cautions.add("The daily mean moves by %+.2f. Go there in steps of %.1f a day: by the hour at first."
+                    .formatted(farthest, DAILY_CHANGE_PH));
         }
-        if (settled.highestOmega() > PRECIPITATION_OMEGA) {
+        double highestPh = run.stream().mapToDouble(TwinState::phNbs).max().orElseThrow();
+        if (highestPh > HIGHEST_PH) {
+            cautions.add("On the way pH reaches %.2f: above %.1f. Use less of it, or by the hour."
+                    .formatted(highestPh, HIGHEST_PH));
+        }
+        double omega = run.stream().mapToDouble(TwinState::omegaAragonite).max().orElseThrow();
+        if (omega > PRECIPITATION_OMEGA) {
             cautions.add("Aragonite is oversaturated %.1f times at the peak: lime may fall out on heaters and pumps."
-                            .formatted(settled.highestOmega())
+                            .formatted(omega)
                     + " Let alkalinity or pH end lower.");
         }
         scrubber.ifPresent(media -> {

@@ -2,7 +2,6 @@ package jollytide.core.bench;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import jollytide.core.dosing.Inflow;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.LightClock;
@@ -16,6 +15,8 @@ import org.jspecify.annotations.Nullable;
 /** A setup's days with the remedies in place, laid out from {@code from} on. */
 final class Placed implements Conditions {
     private static final Duration CONTROLLER = Duration.ofMinutes(15);
+    /** A switch further away than this is met later. */
+    private static final Duration LONGEST = Duration.ofHours(12);
 
     private final Setup setup;
     private final Remedies remedies;
@@ -176,16 +177,11 @@ final class Placed implements Conditions {
         };
     }
 
-    /** Lamps and ramps; the hour, where what is breathed into the room jumps with it; a controller's quarter. */
+    /** Lamps and ramps; a controller's quarter. All else is continuous. */
     @Override
     public Instant nextChange(Instant t) {
-        Instant next = t.truncatedTo(ChronoUnit.HOURS).plus(roomAsMeasured ? LONG : Duration.ofHours(1));
-        if (scrubber != null && scrubber.hours() == Remedy.MediaHours.BELOW_PH) {
-            next = t.plus(CONTROLLER);
-        }
-        next = lamps.nextChange(t, next);
+        boolean gated = scrubber != null && scrubber.hours() == Remedy.MediaHours.BELOW_PH;
+        Instant next = lamps.nextChange(t, t.plus(gated ? CONTROLLER : LONGEST));
         return refugium == null ? next : refugium.nextChange(t, next);
     }
-
-    private static final Duration LONG = Duration.ofHours(12);
 }

@@ -31,10 +31,15 @@ public record RoomDay(DailyAir ppm, double airChangesPerH) {
         return new RoomDay(ppm, Math.max(assumed, Math.min(50, least)));
     }
 
-    /** What is breathed into the room at a local hour, ppm/h: dC/dt + n (C − outdoors). */
+    /** What is breathed into the room at a local hour, ppm/h: dC/dt + n (C − outdoors), straight between the hours. */
     double sourcePpmPerH(double localHour, double outdoorPpm) {
-        int hour = (int) localHour;
-        double slope = ppm.hourlyPpm().get((hour + 1) % 24) - ppm.hourlyPpm().get(hour);
-        return Math.max(0, slope + airChangesPerH * (ppm.at(localHour) - outdoorPpm));
+        int hour = (int) localHour % 24;
+        double share = localHour - Math.floor(localHour);
+        return (1 - share) * sourceAt(hour, outdoorPpm) + share * sourceAt((hour + 1) % 24, outdoorPpm);
+    }
+
+    private double sourceAt(int hour, double outdoorPpm) {
+        double slope = (ppm.hourlyPpm().get((hour + 1) % 24) - ppm.hourlyPpm().get((hour + 23) % 24)) / 2;
+        return Math.max(0, slope + airChangesPerH * (ppm.hourlyPpm().get(hour) - outdoorPpm));
     }
 }

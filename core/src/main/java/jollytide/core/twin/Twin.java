@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import jollytide.core.exchange.Gas;
 import jollytide.core.media.Media;
 import jollytide.core.seawater.CarbonateState;
@@ -20,6 +21,7 @@ import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.DormandPrince54Integrator;
 import org.hipparchus.ode.sampling.ODEStateInterpolator;
 import org.hipparchus.ode.sampling.ODEStepHandler;
+import org.jspecify.annotations.Nullable;
 
 /** Runs a tank through time: adaptive Dormand–Prince 5(4), stopped and started at every switch. */
 public final class Twin {
@@ -42,8 +44,8 @@ public final class Twin {
     private static final int MEDIA_CO2 = 7;
     private static final int MEDIA_WATER = 8;
     private static final int FLOWS = 9;
-    private static final double[] ABSOLUTE = {1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-2, 1e-2, 1e-5, 1e-6};
-    private static final double[] RELATIVE = {1e-7, 1e-7, 1e-7, 1e-7, 1e-6, 1e-6, 1e-6, 1e-5, 1e-5};
+    private static final double[] ABSOLUTE = {3e-8, 3e-8, 1e-7, 1e-7, 3e-8, 1e-1, 1e-1, 1e-4, 1e-5};
+    private static final double[] RELATIVE = {1e-6, 1e-6, 1e-6, 1e-6, 1e-5, 1e-5, 1e-5, 1e-5, 1e-5};
     private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     /** The constants of the water are made anew when the temperature has moved this much, °C. */
     private static final double TEMPERATURE_GRAIN = 0.05;
@@ -60,6 +62,7 @@ public final class Twin {
     private final List<Channel> channels;
     private final int size;
     private final double tolerance;
+    private @Nullable Warm warm;
 
     public Twin(TwinTank tank, Conditions conditions) {
         this(tank, conditions, 1);
@@ -80,7 +83,7 @@ public final class Twin {
      * @param alkalinityMeqPerL alkalinity
      */
     public TwinState start(Instant at, double alkalinityMeqPerL, double waterPpm, double roomPpm) {
-        CarbonateSystem system = system(conditions.at(at).temperatureC());
+        CarbonateSystem system = at(conditions.at(at).temperatureC(), 0).system();
         double alkalinity = alkalinityMeqPerL / 1000 / system.water().densityKgPerL();
         double uatm = Gases.uatmOverWater(waterPpm, tank.pressureHpa(), system.water());
         double[] y = new double[size];
@@ -144,7 +147,7 @@ public final class Twin {
         double[] reached;
         try {
             ODEStateAndDerivative last =
-                    integrator.integrate(new Equations(acting, start), new ODEState(0, y), hours(start, end));
+                    integrator.integrate(new Equations(acting, start, end), new ODEState(0, y), hours(start, end));
             reached = last.getPrimaryState();
         } catch (MathRuntimeException | InputException leftWhatWaterCanBe) {
             throw stopped(start, y[DIC]);
@@ -180,15 +183,15 @@ public final class Twin {
 
     /** What flows at a state, mol/h, channel by channel. */
     public Ledger rates(TwinState at) {
-        double[] rates = new Equations(conditions.having(at), at.at()).computeDerivatives(0, vector(at));
+        double[] rates = new Equations(conditions.having(at), at.at(), at.at()).computeDerivatives(0, vector(at));
         return Ledger.of(channels, rates, FLOWS);
     }
 
     /** The pressures that one gas meets at a state, atm: in the water, and in the air over each channel. */
     public Pressures pressures(TwinState at, Gas gas) {
-        Equations equations = new Equations(conditions.having(at), at.at());
+        Equations equations = new Equations(conditions.having(at), at.at(), at.at());
         equations.computeDerivatives(0, vector(at));
-        AirAround around = gas == Gas.CO2 ? equations.co2 : equations.oxygen;
+        AirAround around = Objects.requireNonNull(gas == Gas.CO2 ? equations.co2 : equations.oxygen);
         List<Double> over = new ArrayList<>();
         tank.openings().forEach(opening -> over.add(around.over(opening.over())));
         over.add(around.entering());
@@ -210,7 +213,7 @@ public final class Twin {
         y[POTASSIUM] = state.potassiumGainMolPerKg();
         y[OXYGEN] = state.oxygenMgPerL()
                 / OXYGEN_MG_PER_MOL
-                / new Seawater(tank.salinityPsu(), state.temperatureC()).densityKgPerL();
+                / at(state.temperatureC(), 0).densityKgPerL();
         y[ROOM] = state.roomPpm();
         y[SECOND] = state.secondPpm();
         if (state.media() != null) {
@@ -225,7 +228,7 @@ public final class Twin {
 
     private TwinState state(Instant at, double[] y, Conditions conditions) {
         Acting acting = conditions.at(at);
-        CarbonateSystem system = system(acting.temperatureC());
+        CarbonateSystem system = at(acting.temperatureC(), 0).system();
         CarbonateState water = system.fromPhAndDic(system.phTotal(y[ALKALINITY], y[DIC], Double.NaN), y[DIC]);
         double oxygen =
                 Math.max(0, y[OXYGEN]) * OXYGEN_MG_PER_MOL * system.water().densityKgPerL();
@@ -246,8 +249,34 @@ public final class Twin {
                 Ledger.of(channels, y, FLOWS));
     }
 
-    private CarbonateSystem system(double temperatureC) {
-        return CarbonateSystem.of(new Seawater(tank.salinityPsu(), temperatureC));
+    /** What hangs on the temperature alone. */
+    private record Warm(
+            double celsius,
+            CarbonateSystem system,
+            double densityKgPerL,
+            double oxygenSolubility,
+            double dryAtm,
+            double metabolism,
+            double fishMolPerH) {}
+
+    /** The last one is remembered: a tank's temperature stands still most of the time. */
+    private Warm at(double celsius, double grain) {
+        Warm last = warm;
+        if (last != null && Math.abs(last.celsius() - celsius) <= grain) {
+            return last;
+        }
+        Seawater water = new Seawater(tank.salinityPsu(), celsius);
+        Life life = tank.life();
+        Warm made = new Warm(
+                celsius,
+                CarbonateSystem.of(water),
+                water.densityKgPerL(),
+                Gas.OXYGEN.solubility(water),
+                Gases.uatmOverWater(1e6, tank.pressureHpa(), water) * 1e-6,
+                Math.pow(Q10, (celsius - REFERENCE_C) / 10),
+                life.fish().oxygenMmolPerH(celsius) / 1000 * life.fishActivity());
+        warm = made;
+        return made;
     }
 
     private static double hours(Instant from, Instant to) {
@@ -262,25 +291,21 @@ public final class Twin {
     private final class Equations implements OrdinaryDifferentialEquation {
         private final Conditions conditions;
         private final Instant start;
-        private CarbonateSystem system;
-        private double oxygenSolubility;
+        /** Right before the segment's end: at the end itself the next one's conditions have begun. */
+        private final Instant last;
+
+        private Warm warmth;
         private double nearPh = Double.NaN;
-        private AirAround co2;
-        private AirAround oxygen;
+        private @Nullable AirAround co2;
+        private @Nullable AirAround oxygen;
         private double waterCo2;
         private double waterOxygen;
 
-        Equations(Conditions conditions, Instant start) {
+        Equations(Conditions conditions, Instant start, Instant end) {
             this.conditions = conditions;
             this.start = start;
-            this.system = system(conditions.at(start).temperatureC());
-            this.oxygenSolubility = Gas.OXYGEN.solubility(system.water());
-            this.co2 = nowhere();
-            this.oxygen = co2;
-        }
-
-        private AirAround nowhere() {
-            return new AirAround(tank, system.water(), Gas.CO2, 0, 0, 0, Conditions.Intake.ROOM_AIR, 1, 1);
+            this.last = end.isAfter(start) ? end.minusNanos(1000) : start;
+            this.warmth = Twin.this.at(conditions.at(start).temperatureC(), TEMPERATURE_GRAIN);
         }
 
         @Override
@@ -290,23 +315,22 @@ public final class Twin {
 
         @Override
         public double[] computeDerivatives(double t, double[] y) {
-            Acting acting = conditions.at(plusHours(start, t));
-            if (Math.abs(acting.temperatureC() - system.water().temperatureC()) > TEMPERATURE_GRAIN) {
-                system = system(acting.temperatureC());
-                oxygenSolubility = Gas.OXYGEN.solubility(system.water());
+            Instant now = plusHours(start, t);
+            Acting acting = conditions.at(now.isAfter(last) ? last : now);
+            if (Math.abs(acting.temperatureC() - warmth.celsius()) > TEMPERATURE_GRAIN) {
+                warmth = Twin.this.at(acting.temperatureC(), TEMPERATURE_GRAIN);
             }
-            Seawater water = system.water();
-            double density = water.densityKgPerL();
+            CarbonateSystem system = warmth.system();
+            double density = warmth.densityKgPerL();
             double kg = tank.netVolumeL() * density;
             double dic = Math.max(0, y[DIC]);
             nearPh = system.phTotal(Math.max(0, y[ALKALINITY]), dic, nearPh);
             CarbonateState carbonate = system.fromPhAndDic(nearPh, dic);
-            double dryAtm = Gases.uatmOverWater(1e6, tank.pressureHpa(), water) * 1e-6;
             waterCo2 = carbonate.pco2Uatm() * 1e-6;
-            waterOxygen = Math.max(0, y[OXYGEN]) * density / oxygenSolubility;
+            waterOxygen = Math.max(0, y[OXYGEN]) * density / warmth.oxygenSolubility();
 
             double[] rates = new double[size];
-            air(acting, y, dryAtm, rates);
+            air(acting, y, rates);
             living(acting, y, carbonate, rates);
             poured(acting, rates, density, kg);
             double gainedCo2 = 0;
@@ -326,7 +350,9 @@ public final class Twin {
         }
 
         /** Openings, skimmer and the media before it. */
-        private void air(Acting acting, double[] y, double dryAtm, double[] rates) {
+        private void air(Acting acting, double[] y, double[] rates) {
+            double dryAtm = warmth.dryAtm();
+            Seawater water = warmth.system().water();
             Conditions.Intake intake = acting.intake();
             Media media = tank.media();
             boolean through = media != null && intake.throughMedia();
@@ -335,9 +361,9 @@ public final class Twin {
             double roomPpm = acting.room().ppm(y[ROOM]) * 1e-6;
             double oxygenInAir = Gas.OXYGEN_IN_AIR * dryAtm;
             double share = acting.skimmerShare();
-            co2 = new AirAround(
+            AirAround carbon = new AirAround(
                     tank,
-                    system.water(),
+                    water,
                     Gas.CO2,
                     waterCo2,
                     roomPpm * dryAtm,
@@ -345,30 +371,29 @@ public final class Twin {
                     intake,
                     pass,
                     share);
-            oxygen = new AirAround(
-                    tank, system.water(), Gas.OXYGEN, waterOxygen, oxygenInAir, oxygenInAir, intake, 1, share);
+            AirAround breath =
+                    new AirAround(tank, water, Gas.OXYGEN, waterOxygen, oxygenInAir, oxygenInAir, intake, 1, share);
+            co2 = carbon;
+            oxygen = breath;
             int i = FLOWS;
             for (Opening opening : tank.openings()) {
-                rates[i] = opening.conductance().co2() * (co2.over(opening.over()) - waterCo2);
-                rates[i + 1] = opening.conductance().oxygen() * (oxygen.over(opening.over()) - waterOxygen);
+                rates[i] = opening.conductance().co2() * (carbon.over(opening.over()) - waterCo2);
+                rates[i + 1] = opening.conductance().oxygen() * (breath.over(opening.over()) - waterOxygen);
                 i += 2;
             }
             TwinTank.Stripper skimmer = tank.skimmer();
             if (skimmer == null) {
                 return;
             }
-            rates[i] = skimmer.full().co2() * share * (co2.entering() - waterCo2);
-            rates[i + 1] = skimmer.full().oxygen() * share * (oxygen.entering() - waterOxygen);
+            rates[i] = skimmer.full().co2() * share * (carbon.entering() - waterCo2);
+            rates[i + 1] = skimmer.full().oxygen() * share * (breath.entering() - waterOxygen);
             if (held != null && media != null) {
-                double litresPerH = skimmer.air()
-                        * share
-                        * GAS_CONSTANT_L_ATM
-                        * system.water().temperatureK();
-                double saturated = Media.exhaustGPerM3(system.water());
+                double litresPerH = skimmer.air() * share * GAS_CONSTANT_L_ATM * water.temperatureK();
+                double saturated = Media.exhaustGPerM3(water);
                 double vapour = intake.freshShare() * ROOM_VAPOUR_G_PER_M3 + (1 - intake.freshShare()) * saturated;
                 Media.Rates taken = media.rates(
                         held,
-                        new Media.Stream(litresPerH, co2.beforeMedia() / dryAtm * 1e6, vapour),
+                        new Media.Stream(litresPerH, carbon.beforeMedia() / dryAtm * 1e6, vapour),
                         acting.temperatureC());
                 rates[MEDIA_CO2] = taken.co2MolPerH();
                 rates[MEDIA_WATER] = y[MEDIA_WATER] > 0 || taken.waterKgPerH() > 0 ? taken.waterKgPerH() : 0;
@@ -378,26 +403,27 @@ public final class Twin {
         /** Each mole of oxygen breathed gives {@code quotient} moles of CO2, and the other way round in the light. */
         private void living(Acting acting, double[] y, CarbonateState carbonate, double[] rates) {
             Life life = tank.life();
-            double warmth = Math.pow(Q10, (acting.temperatureC() - REFERENCE_C) / 10);
+            double metabolism = warmth.metabolism();
             double litres = tank.netVolumeL() / 1000;
             double breath = Math.min(1, Math.max(0, y[OXYGEN] / FADING_MOL_PER_KG));
-            breathed(Channel.Kind.REEF, warmth * life.respirationMmolPerLPerH() * litres * breath, rates);
+            breathed(Channel.Kind.REEF, metabolism * life.respirationMmolPerLPerH() * litres * breath, rates);
             breathed(
                     Channel.Kind.LIGHT,
-                    -warmth * life.photosynthesisMmolPerLPerH() * life.lightResponse(acting.light()) * litres,
+                    -metabolism * life.photosynthesisMmolPerLPerH() * life.lightResponse(acting.light()) * litres,
                     rates);
-            breathed(Channel.Kind.REFUGIUM, -warmth * life.refugiumMmolPerH() / 1000 * acting.refugiumLight(), rates);
             breathed(
-                    Channel.Kind.FISH,
-                    life.fish().oxygenMmolPerH(acting.temperatureC()) / 1000 * life.fishActivity() * breath,
+                    Channel.Kind.REFUGIUM,
+                    -metabolism * life.refugiumMmolPerH() / 1000 * acting.refugiumLight(),
                     rates);
-            double omega = carbonate.omegaAragonite() * y[CALCIUM] / system.calcium();
+            breathed(Channel.Kind.FISH, warmth.fishMolPerH() * breath, rates);
+            double omega =
+                    carbonate.omegaAragonite() * y[CALCIUM] / warmth.system().calcium();
             double meqPerLPerH =
                     life.calcificationMeqPerLPerDay() / 24 * Math.max(0, omega - 1) / (life.calcificationOmega() - 1);
             double molPerH = meqPerLPerH / 1000 * tank.netVolumeL();
             // Two equivalents and a mole of carbon go into a mole of aragonite.
             rates[at(Channel.Kind.CALCIFICATION)] = -molPerH / 2;
-            double perKg = meqPerLPerH / 1000 / system.water().densityKgPerL();
+            double perKg = meqPerLPerH / 1000 / warmth.densityKgPerL();
             rates[ALKALINITY] -= perKg;
             rates[CALCIUM] -= perKg / 2;
         }
@@ -454,7 +480,7 @@ public final class Twin {
             this.end = end;
             this.every = every;
             this.samples = samples;
-            long passed = Duration.between(origin, start).dividedBy(every);
+            long passed = Duration.between(origin, start).toNanos() / every.toNanos();
             this.next = origin.plus(every.multipliedBy(passed + 1));
         }
 

@@ -342,6 +342,43 @@ class TwinTest {
         assertThat(after.get(1).phNbs() - left.phNbs()).isGreaterThan(0.9 * whole);
     }
 
+    /** Where the skimmer does nearly all of the exchange, an outdoor line is worth 0.2 and more. */
+    @Test
+    void anOutdoorLineThatDoesNearlyAll() {
+        TwinTank still = TwinTank.plain(
+                420,
+                35,
+                Gases.STANDARD_HPA,
+                new Surface(0.3, 1.5, 2.0 / 3).conductance(WATER),
+                new TwinTank.Stripper(SKIMMER.conductance(WATER), SKIMMER.airConductance(WATER), false),
+                Life.reef(0.018, 0.034));
+        double without = trough(lastDay(still, new Square(0.0134, 0.3, 0), 1200, 10));
+        double with = trough(lastDay(still, new Square(0.0134, 0.3, 1), 1200, 10));
+        assertThat(with - without).isBetween(0.18, 0.4);
+    }
+
+    /** Two adults and a child in 180 m³ at 0.18 air changes an hour: over 1500 ppm by morning, from an aired evening. */
+    @Test
+    void aFamilyFillsItsHomeByMorning() {
+        double family = new People(2, 1, 0).asleepLPerS();
+        double evening = new People(2, 1, 0).awakeLPerS();
+        Twin twin = new Twin(reference(0.018, 0), new Square((family + evening) / 2, 0.18, 0));
+        TwinState morning = twin.run(
+                        twin.start(MIDNIGHT, MEQ, 800, 1100), MIDNIGHT.plus(Duration.ofHours(12)), Duration.ofHours(12))
+                .get(0);
+        assertThat(morning.roomPpm()).isGreaterThan(1500);
+    }
+
+    /** 28–30 °C against 25: saturation down 5–8 % (Garcia and Gordon 1992). */
+    @Test
+    void warmWaterHoldsLess() {
+        double cool = Gases.oxygenSaturationMgPerL(new Seawater(35, 25), Gases.STANDARD_HPA);
+        for (double warm : new double[] {28, 30}) {
+            double loss = 1 - Gases.oxygenSaturationMgPerL(new Seawater(35, warm), Gases.STANDARD_HPA) / cool;
+            assertThat(loss).isBetween(0.045, 0.085);
+        }
+    }
+
     /** 28–30 °C against 25: demand up a fifth to two fifths. */
     @Test
     void warmthRaisesDemand() {

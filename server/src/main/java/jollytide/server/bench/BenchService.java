@@ -22,6 +22,7 @@ import jollytide.core.exchange.Skimmer;
 import jollytide.core.media.MediaLife;
 import jollytide.core.reef.Evaporation;
 import jollytide.core.reef.LightClock;
+import jollytide.core.staircase.CarbonateMap;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.server.bench.BenchController.ForecastRequest;
@@ -98,7 +99,8 @@ class BenchService {
             double alkalinityUseDkhPerDay,
             double evaporationLPerDay,
             double mediaCapacityLPerKg,
-            boolean mediaCapacityLearnt) {}
+            boolean mediaCapacityLearnt,
+            CarbonateMap map) {}
 
     /** A quantity over time: value of the first tank, and the band between all of them. */
     record Course(List<Double> value, List<Double> low, List<Double> high) {}
@@ -171,7 +173,8 @@ class BenchService {
                 AlkalinityUnit.DKH.fromMeqPerL(setup.life().calcificationMeqPerLPerDay()),
                 Evaporation.litresPerDay(tank.surfaceM2(), setup.water().temperatureC(), AIR_C, AIR_HUMIDITY, 0),
                 capacity.assumed().capacityLPerKg(),
-                capacity.learnt());
+                capacity.learnt(),
+                CarbonateMap.of(setup.water(), setup.pressureHpa()));
     }
 
     List<VariantView> forecast(UUID keeperId, UUID tankId, ForecastRequest request) {
@@ -259,7 +262,7 @@ class BenchService {
                         : new MediaForecast(ahead.end(), life.endDays(), ahead.colourDay()),
                 outlay.of(remedies, ahead),
                 remedies.all().stream().map(Remedy::way).distinct().sorted().toList(),
-                Caution.of(remedies, today.get(0), settled.get(0), oxygen.low()));
+                Caution.of(remedies, today.get(0), runs.get(0), oxygen.low()));
     }
 
     private interface Value {

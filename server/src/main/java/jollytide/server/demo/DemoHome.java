@@ -1,9 +1,13 @@
 package jollytide.server.demo;
 
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.bench.Remedy.MediaHours;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
 import jollytide.core.reef.Stance;
@@ -16,6 +20,10 @@ import jollytide.server.event.EventService;
 import jollytide.server.home.HomeDescription;
 import jollytide.server.home.HomeService;
 import jollytide.server.home.RoomDescription;
+import jollytide.server.media.MediaFill.FillEnd;
+import jollytide.server.media.MediaFill.FillIntake;
+import jollytide.server.media.MediaService;
+import jollytide.server.media.NewFill;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.TimedValue;
 import jollytide.server.setup.Settings;
@@ -47,6 +55,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final TankService tanks;
     private final ReadingService readings;
     private final EventService events;
+    private final MediaService media;
     private final Clock clock;
 
     DemoHome(
@@ -56,6 +65,7 @@ class DemoHome implements SmartInitializingSingleton {
             TankService tanks,
             ReadingService readings,
             EventService events,
+            MediaService media,
             Clock clock) {
         this.settings = settings;
         this.accounts = accounts;
@@ -63,6 +73,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.tanks = tanks;
         this.readings = readings;
         this.events = events;
+        this.media = media;
         this.clock = clock;
     }
 
@@ -109,6 +120,24 @@ class DemoHome implements SmartInitializingSingleton {
                                         new FishGroup("wrasses and gobies", 5, 8.0))))
                 .id();
         keep(keeper, tank, DemoHistory.lanternReef(SEED, clock.instant(), zone));
+        mediaTrial(keeper, tank, zone);
+    }
+
+    /** The 400 g on room air that the history tells of, with the colours that Mira read. */
+    private void mediaTrial(UUID keeper, UUID tank, ZoneId zone) {
+        Instant filled = LocalDate.ofInstant(clock.instant(), zone)
+                .minusDays(10)
+                .atTime(15, 10)
+                .atZone(zone)
+                .toInstant();
+        UUID fill = media.fill(
+                        keeper,
+                        tank,
+                        new NewFill(filled.toString(), 0.4, FillIntake.ROOM, 1.0, MediaHours.ALWAYS, null, false))
+                .id();
+        media.colour(keeper, tank, fill, filled.plus(Duration.ofHours(40)).toString(), 0.4);
+        media.colour(keeper, tank, fill, filled.plus(Duration.ofHours(88)).toString(), 0.9);
+        media.end(keeper, tank, fill, filled.plus(Duration.ofHours(97)).toString(), FillEnd.COLOUR);
     }
 
     private void room6(UUID keeper) {

@@ -4,13 +4,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.UUID;
-import jollytide.core.bench.Remedy.MediaHours;
 import jollytide.server.account.SignedIn;
 import jollytide.server.media.MediaFill.FillEnd;
-import jollytide.server.media.MediaFill.FillIntake;
 import jollytide.server.media.MediaService.FillView;
 import jollytide.server.media.MediaService.MediaView;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -31,21 +28,6 @@ class MediaController {
     MediaController(MediaService media) {
         this.media = media;
     }
-
-    /**
-     * A new fill. One that is still in use ends with it.
-     *
-     * @param at with an offset, or without one in the home's zone
-     * @param freshShare of the air in use; the rest is the skimmer's exhaust
-     */
-    record NewFill(
-            @NotNull @Size(max = 40) String at,
-            @NotNull Double massKg,
-            @NotNull FillIntake intake,
-            @NotNull Double freshShare,
-            @NotNull MediaHours hours,
-            @Nullable Double gatePh,
-            @NotNull Boolean driesBetween) {}
 
     /** A colour read while the media are in use. */
     record NewColour(

@@ -22,7 +22,6 @@ import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Twin;
 import jollytide.core.units.InputException;
 import jollytide.server.home.LocalTimes;
-import jollytide.server.media.MediaController.NewFill;
 import jollytide.server.media.MediaFill.Colour;
 import jollytide.server.media.MediaFill.FillEnd;
 import jollytide.server.media.MediaFill.FillIntake;
@@ -73,6 +72,7 @@ public class MediaService {
      *
      * @param usedShare of its capacity by now
      * @param waterPerGram by now; over {@code drownedAt} it has stopped
+     * @param daysLeft until then
      * @param ends when, between the early and the late side, seconds since 1970
      * @param colourAt when to change it by colour; null when it never gets there
      * @param daysByCo2 that its capacity alone lasts from now
@@ -84,6 +84,7 @@ public class MediaService {
             double waterPerGram,
             double drownedAt,
             MediaLife.End end,
+            double daysLeft,
             Estimate ends,
             @Nullable Instant colourAt,
             double daysByCo2,
@@ -296,6 +297,7 @@ public class MediaService {
                 media.waterPerGram(state),
                 capacity.assumed().drownedWater(),
                 rest.end(),
+                rest.endDay(),
                 new Estimate(
                         at(now, rest.endDay()),
                         at(now, Math.min(low, rest.endDay())),

@@ -1,21 +1,46 @@
 import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
-import { api, told, type Problem } from '../../api/client';
-import { useGlance } from '../../api/hooks';
-import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../api/types';
-import { plain, readNumber, signed } from '../../lib/number';
-import { ALKALINITY } from '../../lib/units';
-import { Choice, Field } from '../../parts/Field';
-import { Waiting } from '../../parts/Waiting';
-import { useAtTank } from '../../TankContext';
+import { api, told, type Problem } from '../../../api/client';
+import { useGlance } from '../../../api/hooks';
+import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../../api/types';
+import { plain, readNumber, signed } from '../../../lib/number';
+import { ALKALINITY } from '../../../lib/units';
+import { Choice, Field } from '../../../parts/Field';
+import { Waiting } from '../../../parts/Waiting';
+import { useAtTank } from '../../../TankContext';
+import { AirlineSum, AirPumpSum, BubblesSum, RoomSum } from './airSums';
 import { Answer, AnswerList, Answers, Source } from './Answers';
+import { AlkalinitySum, MediaSum, SettlingSum } from './waterSums';
 
 const UNIT: Record<Units['alkalinity'], AlkalinityAmount['unit']> = {
   DKH: 'dKH',
   MEQ_PER_L: 'meqPerL',
   PPM_CACO3: 'ppmCaCO3',
 };
+
+const TABS = [
+  ['water', 'pH and alkalinity'],
+  ['balance', 'Balance with air'],
+  ['oxygen', 'Oxygen'],
+  ['airline', 'Air line'],
+  ['airpump', 'Air pump'],
+  ['bubbles', 'Bubbles'],
+  ['room', 'Room'],
+  ['media', 'Media'],
+  ['alkalinity', 'Alkalinity'],
+  ['settling', 'Settling'],
+] as const;
+
+const PLAIN = [
+  ['airline', AirlineSum],
+  ['airpump', AirPumpSum],
+  ['bubbles', BubblesSum],
+  ['room', RoomSum],
+  ['media', MediaSum],
+  ['alkalinity', AlkalinitySum],
+  ['settling', SettlingSum],
+] as const;
 
 /** Try → Sums: the sums of seawater, begun with this tank's last readings. */
 export function Sums() {
@@ -51,16 +76,12 @@ function Loaded({ glance }: { glance: Glance }) {
           · begun with {tank.description.name}’s last readings
         </span>
       </h1>
-      <Tabs.List aria-label="Which sum" className="flex gap-7 border-b">
-        {[
-          ['water', 'pH and alkalinity'],
-          ['balance', 'Balance with air'],
-          ['oxygen', 'Oxygen'],
-        ].map(([value, label]) => (
+      <Tabs.List aria-label="Which sum" className="flex flex-wrap gap-x-6 border-b">
+        {TABS.map(([value, label]) => (
           <Tabs.Trigger
             key={value}
-            value={value ?? ''}
-            className="min-h-12 border-b-2 border-transparent text-lg text-soft data-[state=active]:border-accent data-[state=active]:text-ink"
+            value={value}
+            className="min-h-11 border-b-2 border-transparent text-soft data-[state=active]:border-accent data-[state=active]:text-ink"
           >
             {label}
           </Tabs.Trigger>
@@ -75,6 +96,11 @@ function Loaded({ glance }: { glance: Glance }) {
       <Tabs.Content value="oxygen" className="pt-5">
         <OxygenSum {...props} />
       </Tabs.Content>
+      {PLAIN.map(([value, Sum]) => (
+        <Tabs.Content key={value} value={value} className="pt-5">
+          <Sum />
+        </Tabs.Content>
+      ))}
     </Tabs.Root>
   );
 }

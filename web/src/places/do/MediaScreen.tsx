@@ -1,0 +1,261 @@
+import { useState } from 'react';
+import { useDeleteFill, useEndFill, useMedia, useReadColour, useReopenFill } from '../../api/hooks';
+import type { Fill, FillEnd, Media } from '../../api/types';
+import { ColumnDrawing } from '../../drawings/ColumnDrawing';
+import { dayAndTime } from '../../lib/time';
+import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
+import { Slider } from '../../parts/Slider';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { NewFillForm } from './NewFillForm';
+
+/** Do → Media: what is in the column, and when it is due. */
+export function MediaScreen() {
+  const { tank } = useAtTank();
+  const media = useMedia(tank.id);
+  if (!media.data) return <Waiting error={media.error} retry={() => void media.refetch()} />;
+  return <Loaded media={media.data} />;
+}
+
+function Loaded({ media }: { media: Media }) {
+  const current = media.fills.find((fill) => !fill.endedAt);
+  const past = media.fills.filter((fill) => fill.endedAt);
+  const [filling, setFilling] = useState(false);
+  return (
+    <div className="grid max-w-5xl gap-8">
+      {current ? (
+        <InUse fill={current} />
+      ) : (
+        <section aria-labelledby="none">
+          <h1 id="none" className="text-xl font-bold">
+            No media in use
+          </h1>
+          <p className="max-w-prose text-soft">
+            Scrubber media before the skimmer take CO2 out of its air until they are spent, or until
+            they are too wet to work. Write down each fill; read its colour while it is in use.
+          </p>
+        </section>
+      )}
+      {!media.skimmer && (
+        <p className="border-l-4 border-alk pl-3">
+          This tank has no skimmer described: what passes the media is not known, so nothing can be
+          predicted.
+        </p>
+      )}
+      {filling ? (
+        <NewFillForm done={() => setFilling(false)} />
+      ) : (
+        <Button
+          look={current ? 'plain' : 'main'}
+          className="justify-self-start"
+          onClick={() => setFilling(true)}
+        >
+          A new fill
+        </Button>
+      )}
+      {past.length > 0 && <Past fills={past} media={media} />}
+    </div>
+  );
+}
+
+const day = (seconds: number, zone: string) =>
+  dayAndTime(new Date(seconds * 1000).toISOString(), zone);
+
+function InUse({ fill }: { fill: Fill }) {
+  const { tank } = useAtTank();
+  const tell = useNotice();
+  const colour = useReadColour(tank.id);
+  const end = useEndFill(tank.id);
+  const reopen = useReopenFill(tank.id);
+  const last = fill.colours.at(-1)?.changedShare;
+  const [share, setShare] = useState(last ?? 0);
+  const ahead = fill.ahead;
+  const now = () => new Date().toISOString();
+  const take = (by: FillEnd) =>
+    void end
+      .mutateAsync({ id: fill.id, at: now(), by })
+      // This screen part is gone by then: only the promise is still listened to.
+      .then(() => tell('Taken out.', () => void reopen.mutateAsync(fill.id)))
+      .catch(() => undefined);
+  return (
+    <section
+      aria-labelledby="in-use"
+      className="grid items-start gap-x-8 gap-y-4 md:grid-cols-[10rem_minmax(0,1fr)]"
+    >
+      {ahead && (
+        <ColumnDrawing
+          usedShare={ahead.usedShare}
+          readShare={last}
+          waterPerGram={ahead.waterPerGram}
+          drownedAt={ahead.drownedAt}
+        />
+      )}
+      <div className="grid gap-3 md:col-start-2">
+        <h1 id="in-use" className="text-xl font-bold">
+          {fill.massKg} kg of media
+          <span className="font-normal text-soft">
+            {' '}
+            · filled {dayAndTime(fill.filledAt, tank.zone)}, {use(fill)}
+          </span>
+        </h1>
+        {ahead && (
+          <>
+            <p className="text-lg">
+              <strong className="text-4xl">
+                {ahead.daysLeft < 1 ? 'due now' : `${Math.round(ahead.daysLeft)} days`}
+              </strong>{' '}
+              {ahead.daysLeft >= 1 && (
+                <>
+                  left, until{' '}
+                  {ahead.end === 'DROWNED'
+                    ? 'they are drowned'
+                    : ahead.end === 'SPENT'
+                      ? 'they are spent'
+                      : 'longer than a year'}
+                </>
+              )}
+            </p>
+            <p>
+              Between {day(ahead.ends.low, tank.zone)} and {day(ahead.ends.high, tank.zone)}
+              {ahead.colourAt &&
+                `; change them by colour around ${dayAndTime(ahead.colourAt, tank.zone)}`}
+              . Now {Math.round(ahead.usedShare * 100)} % used,{' '}
+              {Math.round(ahead.waterPerGram * 100)} g of water in 100 g (they stop at{' '}
+              {Math.round(ahead.drownedAt * 100)}).
+            </p>
+            <p className="text-sm text-soft">
+              By their capacity alone {Math.round(ahead.daysByCo2)} days. Reckoned with{' '}
+              {Math.round(ahead.ppm)} ppm in the fresh air (
+              {ahead.ppmMeasured ? 'mean of the log since the fill' : 'assumed'}), media 3 °C below
+              the tank (assumed).
+            </p>
+          </>
+        )}
+        <div className="grid max-w-md gap-2 border-t pt-3">
+          <Slider
+            label="Colour changed, read while in use (it can revert at rest)"
+            value={share}
+            min={0}
+            max={1}
+            step={0.05}
+            shown={`${Math.round(share * 100)} % of the column`}
+            onChange={setShare}
+          />
+          <div className="flex flex-wrap gap-2">
+            <Button
+              disabled={colour.isPending}
+              onClick={() =>
+                colour.mutate(
+                  { id: fill.id, at: now(), changedShare: share },
+                  { onSuccess: () => tell('Colour noted.') },
+                )
+              }
+            >
+              Note this colour
+            </Button>
+            <Button look="quiet" onClick={() => take('COLOUR')}>
+              taken out, spent
+            </Button>
+            <Button look="quiet" onClick={() => take('DROWNED')}>
+              taken out, drowned
+            </Button>
+            <Button look="quiet" onClick={() => take('EARLY')}>
+              taken out early
+            </Button>
+          </div>
+          {(colour.error ?? end.error) && (
+            <p role="alert" className="font-semibold">
+              ✕ {(colour.error ?? end.error)?.message}
+            </p>
+          )}
+        </div>
+        <p className="border-l-4 border-alk pl-3">
+          Goggles, gloves and dust mask on when you change them: the dust burns. Rinse long with
+          water and get medical help if it reaches an eye. Out of children’s reach; never with
+          acids. Wet media leach caustic: a drip trap belongs between them and the skimmer.
+        </p>
+      </div>
+    </section>
+  );
+}
+
+const IN_USE: Record<Fill['hours'], string> = {
+  ALWAYS: 'always in use',
+  LAMPS_OFF: 'in use while the lamps are off',
+  LAMPS_ON: 'in use while the lamps are on',
+  BELOW_PH: 'in use below a pH',
+};
+
+function use(fill: Fill): string {
+  const air = fill.intake === 'ROOM' ? 'room air' : 'outdoor air';
+  const back =
+    fill.freshShare < 1 ? `, ${Math.round((1 - fill.freshShare) * 100)} % exhaust led back` : '';
+  const gate = fill.gatePh === undefined ? '' : ` ${fill.gatePh.toFixed(2)}`;
+  return `${air}${back}, ${IN_USE[fill.hours]}${gate}`;
+}
+
+const ENDED: Record<FillEnd, string> = {
+  COLOUR: 'spent',
+  DROWNED: 'drowned',
+  EARLY: 'taken out early',
+};
+
+function Past({ fills, media }: { fills: Fill[]; media: Media }) {
+  const { tank } = useAtTank();
+  const drop = useDeleteFill(tank.id);
+  const tell = useNotice();
+  return (
+    <section aria-labelledby="past">
+      <h2 id="past" className="text-lg font-bold">
+        Earlier fills
+      </h2>
+      <p className="pb-2">
+        {media.capacityLearnt
+          ? `They teach a capacity of ${Math.round(media.capacityLPerKg)} L of CO2 a kilogram: the sums use it.`
+          : `None has told enough yet: ${Math.round(media.capacityLPerKg)} L of CO2 a kilogram is assumed (120 to 180). Note a colour above 30 % and it is learnt.`}
+      </p>
+      <table className="w-full text-left">
+        <thead className="text-sm text-soft">
+          <tr>
+            <th className="font-normal">filled</th>
+            <th className="font-normal">kg</th>
+            <th className="font-normal">days</th>
+            <th className="font-normal">last colour</th>
+            <th className="font-normal">CO2 that passed</th>
+            <th className="font-normal">end</th>
+            <th className="sr-only">forget</th>
+          </tr>
+        </thead>
+        <tbody>
+          {fills.map((fill) => {
+            const colour = fill.colours.at(-1);
+            const days =
+              fill.endedAt && (Date.parse(fill.endedAt) - Date.parse(fill.filledAt)) / 86_400_000;
+            return (
+              <tr key={fill.id} className="border-t">
+                <td className="py-1">{dayAndTime(fill.filledAt, tank.zone)}</td>
+                <td>{fill.massKg}</td>
+                <td>{typeof days === 'number' ? days.toFixed(1) : '–'}</td>
+                <td>{colour ? `${Math.round(colour.changedShare * 100)} %` : '–'}</td>
+                <td>{fill.co2L === undefined ? '–' : `${fill.co2L.toFixed(0)} L`}</td>
+                <td>{fill.endedBy ? ENDED[fill.endedBy] : ''}</td>
+                <td className="text-right">
+                  <Button
+                    look="quiet"
+                    aria-label={`Forget the fill of ${dayAndTime(fill.filledAt, tank.zone)}`}
+                    onClick={() =>
+                      drop.mutate(fill.id, { onSuccess: () => tell('Fill forgotten.') })
+                    }
+                  >
+                    ✕
+                  </Button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

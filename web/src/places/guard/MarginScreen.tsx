@@ -1,0 +1,154 @@
+import { Link } from '@tanstack/react-router';
+import { useMargin } from '../../api/hooks';
+import type { Margin, Night } from '../../api/types';
+import { MarginDrawing, STRAIN, UNDER } from '../../drawings/MarginDrawing';
+import { clockTime } from '../../lib/time';
+import { useWidth } from '../../parts/useWidth';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+
+/** Guard → Margin: will they have oxygen at the worst hour? */
+export function MarginScreen() {
+  const { tank } = useAtTank();
+  const margin = useMargin(tank.id);
+  if (!margin.data) {
+    return (
+      <>
+        <Waiting error={margin.error} retry={() => void margin.refetch()} />
+        {!margin.error && <p className="px-6 text-soft">Straining the twin …</p>}
+      </>
+    );
+  }
+  return <Answered margin={margin.data} />;
+}
+
+function Answered({ margin }: { margin: Margin }) {
+  const { tank } = useAtTank();
+  const [ref, width] = useWidth();
+  const { nights, still, changes, stoneNeeded, stone } = margin.answer;
+  const worst = nights.reduce((a, b) => (b.lowestMgPerL < a.lowestMgPerL ? b : a));
+  const first = changes[0];
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <section aria-labelledby="margin" className="grid content-start gap-4">
+        <h1 id="margin" className="text-xl font-bold">
+          Oxygen at its worst hour
+        </h1>
+        <p className="max-w-prose text-2xl leading-snug font-semibold">{verdict(margin, worst)}</p>
+        <div ref={ref}>
+          {width > 0 && (
+            <MarginDrawing
+              nights={nights}
+              caution={margin.cautionMgPerL}
+              danger={margin.dangerMgPerL}
+              width={width}
+            />
+          )}
+        </div>
+        <table className="w-full text-left">
+          <thead className="text-sm text-soft">
+            <tr>
+              <th className="font-normal">night</th>
+              <th className="font-normal">lowest at</th>
+              <th className="font-normal">demand</th>
+              <th className="font-normal">supply at {margin.cautionMgPerL} mg/L</th>
+              <th className="font-normal">supply / demand</th>
+            </tr>
+          </thead>
+          <tbody>
+            {nights.map((night) => (
+              <tr key={night.strain} className="border-t">
+                <td className="py-1">{STRAIN[night.strain]}</td>
+                <td>{clockTime(night.at, tank.zone)}</td>
+                <td>{night.demandMgPerLPerH.toFixed(2)}</td>
+                <td>{night.supplyMgPerLPerH.toFixed(2)}</td>
+                <td className="font-semibold">
+                  {(night.supplyMgPerLPerH / night.demandMgPerLPerH).toFixed(1)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="text-sm text-soft">
+          Demand and supply in mg/L an hour. Each figure is that of the worst tank that agrees with
+          the log; {margin.fish} fish counted. Bubbles are reckoned rigid, as safety asks. The lines
+          at {margin.cautionMgPerL} and {margin.dangerMgPerL} mg/L are from memory, not measured
+          here: animals that gasp override every number.
+        </p>
+      </section>
+      <aside aria-label="What to do" className="grid content-start gap-5 lg:border-l lg:pl-8">
+        <div>
+          <h2 className="font-bold">Is an air stone needed?</h2>
+          <p>
+            {stoneNeeded
+              ? `Yes: without one the worst night falls to ${worst.lowestMgPerL.toFixed(1)} mg/L. `
+              : `Not for these nights: the worst stays at ${worst.lowestMgPerL.toFixed(1)} mg/L. `}
+            With {Math.round(margin.litres)} L of air an hour through a stone (one tank volume,
+            common practice) it would be {stone.lowestMgPerL.toFixed(1)}.
+          </p>
+        </div>
+        {first && (
+          <div>
+            <h2 className="font-bold">The first thing to change</h2>
+            <p>
+              {first.what[0]?.toUpperCase()}
+              {first.what.slice(1)}: the worst night ends at {first.lowestMgPerL.toFixed(1)} mg/L.
+            </p>
+            <ul className="text-soft">
+              {changes.slice(1).map((change) => (
+                <li key={change.what}>
+                  {change.what}: {change.lowestMgPerL.toFixed(1)}
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+        <div>
+          <h2 className="font-bold">If every pump and lamp stops at that hour</h2>
+          <p>
+            {still.hoursToCaution === undefined
+              ? 'Oxygen holds above the caution line for a day and a half.'
+              : `Caution after ${hours(still.hoursToCaution)}${still.hoursToDanger === undefined ? ', danger not within a day and a half.' : `, danger after ${hours(still.hoursToDanger)}.`}`}
+          </p>
+        </div>
+        {!margin.fitted && (
+          <p className="border-l-4 border-alk pl-3">
+            No log to fit to yet: an ordinary mixed reef is assumed.{' '}
+            <Link
+              to="/tank/$tankId/bring"
+              params={{ tankId: tank.id }}
+              className="underline underline-offset-4"
+            >
+              Bring in a logger’s file
+            </Link>
+            .
+          </p>
+        )}
+        {margin.fish === 0 && (
+          <p className="border-l-4 border-alk pl-3">
+            No fish are described, so none breathe here.{' '}
+            <Link
+              to="/tank/$tankId/description"
+              params={{ tankId: tank.id }}
+              className="underline underline-offset-4"
+            >
+              Count them
+            </Link>
+            .
+          </p>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+const hours = (h: number) => (h < 1 ? `${Math.round(h * 60)} min` : `${h.toFixed(1)} h`);
+
+function verdict(margin: Margin, worst: Night): string {
+  const lowest = `${worst.lowestMgPerL.toFixed(1)} mg/L before lights-on`;
+  if (worst.lowestMgPerL < margin.dangerMgPerL)
+    return `✕ Danger: ${UNDER[worst.strain]} oxygen falls to ${lowest}.`;
+  if (worst.lowestMgPerL < margin.cautionMgPerL)
+    return `It is narrow: ${UNDER[worst.strain]} oxygen falls to ${lowest}, below the caution line.`;
+  return `It holds: even ${UNDER[worst.strain]} oxygen stays at ${lowest}.`;
+}

@@ -1,0 +1,104 @@
+import type { Estimate, Forecast } from '../../../api/types';
+import { signed } from '../../../lib/number';
+import { Button } from '../../../parts/Button';
+import { inWords, means, type NamedSet } from './sets';
+
+export const range = (e: Estimate, digits: number) =>
+  e.high - e.low < 0.5 * 10 ** -digits
+    ? e.value.toFixed(digits)
+    : `${e.low.toFixed(digits)} to ${e.high.toFixed(digits)}`;
+
+export const signedRange = (e: Estimate) =>
+  e.high - e.low < 0.005 ? signed(e.value, 2) : `${signed(e.low, 2)} to ${signed(e.high, 2)}`;
+
+export const EFFORT: Record<Forecast['cost']['effort'], string> = {
+  NONE: 'nothing to do',
+  MINUTES: 'minutes',
+  AN_EVENING: 'an evening',
+  A_WEEKEND: 'a weekend',
+};
+
+const money = (euros: number) => (euros < 0.5 ? '0' : String(Math.round(euros)));
+
+/** Up to four sets beside each other, line by line. */
+export function Compared({
+  rows,
+  open,
+  drop,
+}: {
+  rows: { set: NamedSet; forecast: Forecast }[];
+  open: (i: number) => void;
+  drop: (i: number) => void;
+}) {
+  const lines: { what: string; of: (f: Forecast, set: NamedSet) => string }[] = [
+    { what: 'trough', of: (f) => range(f.troughPh, 2) },
+    { what: 'gain on it', of: (f) => signedRange(f.gainPh) },
+    { what: 'peak', of: (f) => range(f.peakPh, 2) },
+    { what: 'swing', of: (f) => (f.peakPh.value - f.troughPh.value).toFixed(2) },
+    { what: 'lowest oxygen, mg/L', of: (f) => range(f.lowestOxygenMgPerL, 1) },
+    { what: 'settled after', of: (f) => `${Math.round(f.settleHours.value)} h` },
+    { what: 'next media change', of: (f) => mediaDays(f) },
+    { what: 'to fit, €', of: (f) => money(f.cost.toFit) },
+    { what: 'a month, €', of: (f) => money(f.cost.perMonth) },
+    { what: 'work', of: (f) => EFFORT[f.cost.effort] },
+    { what: 'does', of: (f) => means(f.ways) },
+  ];
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full text-left">
+        <thead>
+          <tr className="align-bottom">
+            <th className="sr-only">figure</th>
+            {rows.map(({ set }, i) => (
+              <th key={set.name} className="pr-4 pb-1 font-normal">
+                <span className="flex items-center gap-1">
+                  <Button
+                    look="quiet"
+                    className="font-bold text-ink"
+                    disabled={i === 0}
+                    onClick={() => open(i)}
+                  >
+                    {set.name}
+                  </Button>
+                  <Button look="quiet" aria-label={`Take ${set.name} away`} onClick={() => drop(i)}>
+                    ✕
+                  </Button>
+                </span>
+                <span className="block text-sm text-soft">{inWords(set.put)}</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line) => (
+            <tr key={line.what} className="border-t">
+              <th className="py-1 pr-4 text-sm font-normal whitespace-nowrap text-soft">
+                {line.what}
+              </th>
+              {rows.map(({ set, forecast }) => (
+                <td key={set.name} className="pr-4">
+                  {line.of(forecast, set)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-sm text-soft">
+        Prices are round figures and assumed; electricity is that of your home where you said so.
+      </p>
+    </div>
+  );
+}
+
+/** Days until the media are due, and why. */
+export function mediaDays(f: Forecast): string {
+  if (!f.media) return '–';
+  const { end, days } = f.media;
+  if (end === 'NEITHER') return 'none within a year';
+  const about =
+    days.high - days.low < 1
+      ? `${Math.round(days.value)}`
+      : `${Math.round(days.low)} to ${Math.round(days.high)}`;
+  return `${about} days, then ${end === 'DROWNED' ? 'drowned' : 'spent'}`;
+}

@@ -1,0 +1,117 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import type { Problem } from '../../../api/client';
+import { readNumber } from '../../../lib/number';
+import { Button } from '../../../parts/Button';
+import { Choice, Field } from '../../../parts/Field';
+import { Answers, Source } from './Answers';
+import { saveText, sumCsv } from './csv';
+
+/** A number that a sum asks for. */
+export interface Asked {
+  key: string;
+  label: string;
+  unit?: string;
+  /** Of the worked example. */
+  start: string;
+  /** May stay empty; the hint says what is taken instead. */
+  optional?: boolean;
+  hint?: string;
+  /** Where the server names it differently. */
+  field?: string;
+  options?: readonly { value: string; label: string }[];
+}
+
+export interface PlainSumProps<A> {
+  name: string;
+  example: string;
+  asked: readonly Asked[];
+  /** `n` holds the numbers that were given, `text` every field as typed. */
+  ask: (n: Record<string, number | undefined>, text: Record<string, string>) => Promise<A>;
+  answers: (answer: A, n: Record<string, number | undefined>) => ReactNode;
+  source: ReactNode;
+}
+
+/** A sum of plain numbers: fields at the left, the answer at the right as one types. */
+export function PlainSum<A>({ name, example, asked, ask, answers, source }: PlainSumProps<A>) {
+  const start = Object.fromEntries(asked.map((a) => [a.key, a.start]));
+  const [typed, setTyped] = useState<Record<string, string>>(start);
+  const numbers = Object.fromEntries(
+    asked.map((a) => [a.key, readNumber(typed[a.key] ?? '') ?? undefined]),
+  );
+  const unread = (a: Asked) =>
+    a.options === undefined &&
+    numbers[a.key] === undefined &&
+    !(a.optional && (typed[a.key] ?? '').trim() === '');
+  const incomplete = asked.some(unread);
+  const sum = useQuery<A, Problem>({
+    queryKey: ['sum', name, typed],
+    queryFn: () => ask(numbers, typed),
+    enabled: !incomplete,
+    placeholderData: (previous) => previous,
+    retry: false,
+    staleTime: Infinity,
+  });
+  const answer = sum.error || incomplete ? undefined : sum.data;
+  const set = (key: string, text: string) => setTyped({ ...typed, [key]: text });
+  return (
+    <div className="grid gap-8 md:grid-cols-[20rem_1fr]">
+      <div className="grid content-start gap-3">
+        <p className="text-sm text-soft">{example}</p>
+        {asked.map((a) =>
+          a.options ? (
+            <Choice
+              key={a.key}
+              label={a.label}
+              value={typed[a.key]}
+              options={a.options}
+              onChange={(e) => set(a.key, e.target.value)}
+            />
+          ) : (
+            <Field
+              key={a.key}
+              label={a.label}
+              inputMode="decimal"
+              unit={a.unit}
+              hint={a.hint}
+              value={typed[a.key]}
+              onChange={(e) => set(a.key, e.target.value)}
+              error={
+                unread(a)
+                  ? (typed[a.key] ?? '').trim() === ''
+                    ? 'This is missing.'
+                    : 'This is not a number.'
+                  : sum.error?.at(a.field ?? a.key)
+              }
+            />
+          ),
+        )}
+        <Button
+          look="quiet"
+          className="justify-self-start"
+          disabled={JSON.stringify(typed) === JSON.stringify(start)}
+          onClick={() => setTyped(start)}
+        >
+          back to the worked example
+        </Button>
+      </div>
+      <Answers problem={sum.error} incomplete={incomplete}>
+        {answer !== undefined && (
+          <>
+            {answers(answer, numbers)}
+            <Source extrapolated={false}>{source}</Source>
+            <Button
+              look="quiet"
+              className="mt-2"
+              onClick={() =>
+                saveText(`${name}.csv`, 'text/csv', sumCsv(name, { ...typed }, answer))
+              }
+            >
+              save as CSV
+            </Button>
+          </>
+        )}
+      </Answers>
+    </div>
+  );
+}

@@ -1,0 +1,29 @@
+/** A sum as a table of its numbers, by RFC 4180: what went in, then what came out. */
+export function sumCsv(name: string, given: unknown, answer: unknown): string {
+  const rows = [
+    ['sum', 'part', 'field', 'value'],
+    ...flat(given).map(([field, value]) => [name, 'given', field, value]),
+    ...flat(answer).map(([field, value]) => [name, 'answer', field, value]),
+  ];
+  return rows.map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
+}
+
+function flat(value: unknown, path = ''): [string, string][] {
+  if (value === undefined || value === null) return [];
+  if (typeof value !== 'object') return [[path, String(value)]];
+  return Object.entries(value).flatMap(([key, inner]) =>
+    flat(inner, path === '' ? key : `${path}.${key}`),
+  );
+}
+
+/** Quoted where commas or quotes would break it; a formula sign is no danger, for every cell is a name or a number. */
+const cell = (text: string) => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
+
+/** Hands a text to the browser as a file. */
+export function saveText(name: string, type: string, text: string) {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
