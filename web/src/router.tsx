@@ -18,7 +18,10 @@ import { Enter } from './places/read/Enter';
 import { HistoryScreen } from './places/read/HistoryScreen';
 import { Today } from './places/read/Today';
 import { MediaScreen } from './places/do/MediaScreen';
+import { HaulScreen } from './places/guard/HaulScreen';
 import { MarginScreen } from './places/guard/MarginScreen';
+import { OutageScreen } from './places/guard/OutageScreen';
+import { ReadinessScreen } from './places/guard/ReadinessScreen';
 import { Notes } from './places/learn/Notes';
 import { LedgerScreen } from './places/reason/LedgerScreen';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
@@ -216,6 +219,17 @@ const margin = createRoute({
   path: 'margin',
   component: MarginScreen,
 });
+const readiness = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'readiness',
+  component: ReadinessScreen,
+});
+const outage = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'outage',
+  component: OutageScreen,
+});
+const haul = createRoute({ getParentRoute: () => tankRoute, path: 'haul', component: HaulScreen });
 const notes = createRoute({ getParentRoute: () => tankRoute, path: 'notes', component: Notes });
 const description = createRoute({
   getParentRoute: () => tankRoute,
@@ -240,7 +254,10 @@ export const router = createRouter({
         bench,
         sums,
         media,
+        readiness,
+        outage,
         margin,
+        haul,
         notes,
         description,
       ]),

@@ -6,6 +6,7 @@ import type {
   FillEnd,
   HomeDescription,
   ImportPlan,
+  KitDescription,
   LedgerHour,
   MomentName,
   NewFill,
@@ -208,6 +209,14 @@ export const useMargin = (tankId: string) =>
     staleTime: 60_000,
   });
 
+export const useReadiness = (homeId: string) =>
+  useQuery({
+    queryKey: ['guard', homeId],
+    queryFn: () =>
+      told(api.GET('/api/v1/homes/{homeId}/readiness', { params: { path: { homeId } } })),
+    staleTime: 60_000,
+  });
+
 export const useMedia = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'media'],
@@ -401,6 +410,27 @@ export const useDropSet = (tankId: string) =>
         api.DELETE('/api/v1/tanks/{tankId}/bench/sets/{id}', { params: { path: { tankId, id } } }),
       ),
     ['sets'],
+  );
+
+export const useAddKit = (homeId: string) =>
+  useChange(
+    (body: KitDescription) =>
+      told(api.POST('/api/v1/homes/{homeId}/kit', { params: { path: { homeId } }, body })),
+    ['guard'],
+  );
+
+export const useEditKit = (homeId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; version: number; description: KitDescription }) =>
+      told(api.PUT('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } }, body })),
+    ['guard'],
+  );
+
+export const useDeleteKit = (homeId: string) =>
+  useChange(
+    (id: string) =>
+      told(api.DELETE('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } } })),
+    ['guard'],
   );
 
 export const useUpload = (tankId: string) =>

@@ -33,7 +33,12 @@ export const PLACES = [
   {
     name: 'Guard',
     question: 'will they have oxygen?',
-    screens: [{ name: 'Margin', path: 'margin' }],
+    screens: [
+      { name: 'Readiness', path: 'readiness' },
+      { name: 'Outage', path: 'outage' },
+      { name: 'Margin', path: 'margin' },
+      { name: 'Haul', path: 'haul' },
+    ],
   },
   { name: 'Learn', question: 'practise', screens: [{ name: 'Notes', path: 'notes' }] },
 ] as const;
@@ -49,6 +54,9 @@ export const ROUTE = {
   bench: '/tank/$tankId/bench',
   sums: '/tank/$tankId/sums',
   media: '/tank/$tankId/media',
+  readiness: '/tank/$tankId/readiness',
+  outage: '/tank/$tankId/outage',
+  haul: '/tank/$tankId/haul',
   margin: '/tank/$tankId/margin',
   notes: '/tank/$tankId/notes',
 } as const satisfies Record<ScreenPath, string>;

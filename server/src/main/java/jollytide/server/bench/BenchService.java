@@ -103,7 +103,7 @@ class BenchService {
             CarbonateMap map) {}
 
     /** A quantity over time: value of the first tank, and the band between all of them. */
-    record Course(List<Double> value, List<Double> low, List<Double> high) {}
+    record BandCourse(List<Double> value, List<Double> low, List<Double> high) {}
 
     /**
      * How long scrubber media last in such a use.
@@ -126,9 +126,9 @@ class BenchService {
      */
     record VariantView(
             List<Long> at,
-            Course ph,
-            Course oxygenMgPerL,
-            Course roomPpm,
+            BandCourse ph,
+            BandCourse oxygenMgPerL,
+            BandCourse roomPpm,
             Estimate troughPh,
             Instant troughAt,
             Estimate peakPh,
@@ -269,12 +269,12 @@ class BenchService {
         double of(TwinState state);
     }
 
-    private static Course course(List<List<TwinState>> runs, List<Integer> drawn, Value value) {
+    private static BandCourse course(List<List<TwinState>> runs, List<Integer> drawn, Value value) {
         List<Estimate> bands = drawn.stream()
                 .map(i -> Forecast.band(
                         runs.stream().map(run -> value.of(run.get(i))).toList()))
                 .toList();
-        return new Course(
+        return new BandCourse(
                 bands.stream().map(e -> rounded(e.value())).toList(),
                 bands.stream().map(e -> rounded(e.low())).toList(),
                 bands.stream().map(e -> rounded(e.high())).toList());

@@ -36,6 +36,10 @@ public class Home {
         return id;
     }
 
+    public String name() {
+        return name;
+    }
+
     public ZoneId zone() {
         return ZoneId.of(zone);
     }

@@ -69,6 +69,12 @@ public class HomeService {
         homes.delete(homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home")));
     }
 
+    /** The keeper's home, for other features. */
+    @Transactional(readOnly = true)
+    public Home owned(UUID keeperId, UUID id) {
+        return homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home"));
+    }
+
     public RoomView createRoom(UUID keeperId, UUID homeId, RoomDescription description) {
         Room room = new Room();
         room.id = UUID.randomUUID();

@@ -69,6 +69,14 @@ public class TankService {
         return tanks.findOwned(id, keeperId).orElseThrow(() -> Problem.notFound("tank"));
     }
 
+    /** The tanks of one of the keeper's homes, by name. */
+    @Transactional(readOnly = true)
+    public List<Tank> ofHome(UUID keeperId, UUID homeId) {
+        return tanks.findAllOwned(keeperId).stream()
+                .filter(tank -> tank.home().id().equals(homeId))
+                .toList();
+    }
+
     /** A tank for work that its keeper started and that goes on without them. */
     @Transactional(readOnly = true)
     public Tank tankOfAnyone(UUID id) {

@@ -211,6 +211,45 @@ class SumsTest extends ServerTest {
         assertThat(drawn.problem()).contains("netVolumeL is 0");
     }
 
+    /** A UPS "100 W for 23 min" with a 3.4 W pump: 11 h on paper, 3 to 5 early, 5 to 9 likely. */
+    @Test
+    void backupSum() {
+        JsonNode ups = sum("backup", "{\"upsW\":100,\"upsMinutes\":23,\"loadW\":3.4}");
+        assertThat(ups.path("naiveH").asDouble()).isCloseTo(11.3, within(0.1));
+        assertThat(ups.path("earlyH").asDouble()).isBetween(3.0, 5.0);
+        assertThat(ups.path("likelyH").asDouble()).isBetween(5.0, 9.0);
+    }
+
+    @Test
+    void outageAndPouringSums() {
+        JsonNode outage = sum("outage", """
+                {"litres":420,"surfaceM2":0.9,"temperatureC":25.5,"startMgPerL":6.3,
+                 "fish":[{"count":8,"massG":15}]}""");
+        JsonNode danger = outage.path("course").path("danger");
+        assertThat(danger.path("early").asDouble())
+                .isLessThan(danger.path("likely").asDouble());
+        JsonNode pouring = sum("pouring", """
+                {"litres":420,"surfaceM2":0.9,"temperatureC":25.5,"holdMgPerL":4}""");
+        assertThat(pouring.path("bucketsPerH").asDouble()).isBetween(12.0, 26.0);
+    }
+
+    @Test
+    void haulSum() {
+        JsonNode haul = sum("haul", """
+                {"fish":[{"count":2,"massG":15}],"waterL":3,"headspaceL":2,"oxygenFilled":false,"aerated":false,
+                 "startC":25,"outsideC":20,"coolingPerH":0.05,"alkalinityDkh":8,"ph":8.1,"fastedHours":24,
+                 "tripHours":4,"delayHours":2,"volts":12,"fuseA":10}""");
+        assertThat(haul.path("trip").path("limit").asString()).isEqualTo("OXYGEN");
+        assertThat(haul.path("water")).hasSize(5);
+        assertThat(haul.path("socketW").asDouble()).isCloseTo(96, within(1e-6));
+        assertThat(haul.path("other")
+                        .path("moments")
+                        .path(0)
+                        .path("oxygenMgPerL")
+                        .asDouble())
+                .isGreaterThan(5);
+    }
+
     @ParameterizedTest(name = "{0} refuses {1}")
     @CsvSource(
             delimiter = '|',

@@ -1,0 +1,34 @@
+package jollytide.core.outage;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.reef.Fish;
+import jollytide.core.seawater.EquilibriumConstants;
+import jollytide.core.seawater.PhScale;
+import jollytide.core.seawater.Seawater;
+
+/** Ammonia that gathers when filters stand still, and the part of it that is poisonous. */
+public final class Ammonia {
+    /** Un-ionised ammonia nitrogen that harms marine fish over days, mg/L. From memory. */
+    public static final double HARMFUL_MG_PER_L = 0.05;
+
+    private static final double NITROGEN_MG_PER_MMOL = 14.007;
+
+    private Ammonia() {}
+
+    /**
+     * Share of total ammonia that is un-ionised: Johansson and Wedborg (1980), Mar. Chem. 9, 57, on the total scale; the
+     * pH is brought to it first.
+     */
+    public static double unionisedShare(Seawater water, double ph, PhScale scale) {
+        within("ph", ph, 5, 11, scale.name());
+        double pk = -0.467 + 0.00113 * water.salinity() + 2887.9 / water.temperatureK();
+        double total = EquilibriumConstants.of(water).toTotal(ph, scale);
+        return 1 / (1 + Math.pow(10, pk - total));
+    }
+
+    /** Ammonia nitrogen that fish give off, mg/h: from the oxygen that they breathe. */
+    public static double nitrogenMgPerH(double oxygenMmolPerH) {
+        return oxygenMmolPerH * Fish.AMMONIA_PER_OXYGEN * NITROGEN_MG_PER_MMOL;
+    }
+}

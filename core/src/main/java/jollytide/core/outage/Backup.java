@@ -1,0 +1,111 @@
+package jollytide.core.outage;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.exchange.Bubbles;
+import jollytide.core.exchange.Bubbles.Skin;
+import jollytide.core.exchange.Gas;
+import jollytide.core.exchange.Surface;
+import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.seawater.Seawater;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A way to give oxygen without the mains.
+ *
+ * @param loadW what it takes; 0 by hand
+ * @param energy null by hand: then it lasts as long as somebody does it
+ */
+public record Backup(
+        String name, Way way, double loadW, @Nullable Energy energy) {
+
+    /** How it gives gas: mol O2/(h·atm) between the least and the most that it may. */
+    public sealed interface Way {
+        double least(Seawater water);
+
+        double most(Seawater water);
+    }
+
+    /** Air through a stone. Safety holds to the rigid skin. */
+    public record Stone(double airLPerH, double diameterMm, double depthM) implements Way {
+        public Stone {
+            within("backupAirLPerH", airLPerH, 1, 20_000, "L/h");
+            within("bubbleMm", diameterMm, 0.2, 20, "mm");
+            within("stoneDepthM", depthM, 0.01, 5, "m");
+        }
+
+        @Override
+        public double least(Seawater water) {
+            return new Bubbles(airLPerH, diameterMm, depthM, Skin.RIGID).conductance(Gas.OXYGEN, water);
+        }
+
+        @Override
+        public double most(Seawater water) {
+            return new Bubbles(airLPerH, diameterMm, depthM, Skin.MOBILE).conductance(Gas.OXYGEN, water);
+        }
+    }
+
+    /**
+     * A pump that moves the surface.
+     *
+     * @param surfaceM2 that it keeps rippled
+     */
+    public record Circulation(double surfaceM2) implements Way {
+        public Circulation {
+            within("movedM2", surfaceM2, 0.01, 200, "m²");
+        }
+
+        @Override
+        public double least(Seawater water) {
+            return new Surface(surfaceM2, SurfaceClass.RIPPLED).conductance(Gas.OXYGEN, water);
+        }
+
+        @Override
+        public double most(Seawater water) {
+            return new Surface(surfaceM2, SurfaceClass.ROLLING).conductance(Gas.OXYGEN, water);
+        }
+    }
+
+    /** Water scooped out and poured back from half a metre. */
+    public record Pouring(double litresPerH) implements Way {
+        /** How far one fall brings the water towards the air. From memory. */
+        public static final double EFFICIENCY = 0.5;
+
+        public Pouring {
+            within("pouredLPerH", litresPerH, 0, 20_000, "L/h");
+        }
+
+        @Override
+        public double least(Seawater water) {
+            return litresPerH * Gas.OXYGEN.solubility(water) * EFFICIENCY * 0.8;
+        }
+
+        @Override
+        public double most(Seawater water) {
+            return litresPerH * Gas.OXYGEN.solubility(water) * EFFICIENCY * 1.3;
+        }
+
+        /**
+         * Buckets an hour that hold a tank at {@code holdMgPerL}.
+         *
+         * @param bucketL of each
+         */
+        public static double bucketsPerH(Stricken tank, double holdMgPerL, double bucketL) {
+            double gap = tank.saturationMgPerL(tank.startC()) - holdMgPerL;
+            double demand = tank.demandMgPerLPerH(tank.startC(), 0, Guess.LIKELY) * tank.litres();
+            double still = new Surface(Math.max(0.001, tank.surfaceM2()), Guess.LIKELY.stillCmPerH(), 2.0 / 3)
+                            .conductance(Gas.OXYGEN, tank.water(tank.startC()))
+                    / Gas.OXYGEN.solubility(tank.water(tank.startC()));
+            return Math.max(0, demand / gap - still) / EFFICIENCY / within("bucketL", bucketL, 0.5, 50, "L");
+        }
+    }
+
+    /** Hours that it runs: without end by hand. */
+    public Energy.RunTime runTime() {
+        return energy == null
+                ? new Energy.RunTime(LONG, LONG, LONG, false)
+                : loadW == 0 ? new Energy.RunTime(LONG, LONG, LONG, false) : energy.hours(loadW);
+    }
+
+    private static final double LONG = 1e6;
+}

@@ -1,0 +1,248 @@
+package jollytide.core.outage;
+
+import static jollytide.core.units.Quantities.plain;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What to do in an outage and after it, in the order in which it is due. The order is common practice: air first; filter
+ * and heat can wait a few hours. It defers to local codes, makers' instructions and licensed trades.
+ */
+public final class Plan {
+    /** A sealed canister rots after this; common practice, on the careful side. */
+    public static final double CANISTER_H = 4;
+    /** Cooler than this a reef needs its heat kept. From memory. */
+    public static final double COLD_C = 23;
+
+    private static final String GENERATOR =
+            "Outdoors only, far from doors and windows, never in a garage; refuel it cold;"
+                    + " a carbon monoxide alarm indoors. Never back-feed the house: a licensed electrician fits a transfer switch.";
+    private static final String ELECTRICITY =
+            "Dry hands, dry raised sockets, drip loops, residual-current protection; no chained cords.";
+    private static final String BATTERIES = "Ventilated, the right charger, no swollen cells.";
+
+    private Plan() {}
+
+    /**
+     * What a tank has that the plan must know.
+     *
+     * @param canister whether biological media sit in a sealed filter
+     * @param doser whether anything is dosed by a pump
+     * @param sump whether the sump can overflow when the power goes and the skimmer when it returns
+     * @param bucketsPerH of ten litres that would hold it by hand
+     * @param backups that the kit holds, the one to start first in front
+     */
+    public record Situation(
+            boolean canister,
+            boolean doser,
+            boolean sump,
+            double bucketsPerH,
+            List<Backup> backups,
+            OxygenClock.OxygenCourse course) {}
+
+    /** While the power is out. */
+    public static List<Step> during(Situation s) {
+        List<Step> steps = new ArrayList<>();
+        steps.add(new Step(
+                "look",
+                0,
+                "Look at the animals",
+                "Gasping at the surface beats every number here.",
+                "A torch from the side. If they gasp: aerate this minute, with whatever is at hand.",
+                null));
+        air(s, steps);
+        steps.add(new Step(
+                "no-food",
+                0,
+                "Do not feed",
+                "A meal doubles what they breathe and fouls the water.",
+                "Tell the others in the house. Not before the day after power is back.",
+                null));
+        steps.add(new Step(
+                "shed",
+                0.1,
+                "Unplug heater, lamps and skimmer" + (s.doser() ? ", doser" : ""),
+                "They start all at once when the power returns, or burn dry.",
+                s.doser() ? "The doser stays off until you have checked it." : "Leave air and circulation plugged in.",
+                ELECTRICITY));
+        if (s.sump()) {
+            steps.add(new Step(
+                    "overflow",
+                    0.1,
+                    "Look at the sump",
+                    "Water drains down when pumps stop.",
+                    "Below its rim? One-way valves fail: look again in ten minutes.",
+                    null));
+        }
+        steps.add(new Step(
+                "flow",
+                0.5,
+                "Give corals some flow",
+                "They need moving water as well as oxygen.",
+                "Stone or battery pump where the water turns over; else stir along the reef every ten minutes.",
+                null));
+        if (s.canister()) {
+            steps.add(new Step(
+                    "media-out",
+                    1,
+                    "Take biological media out of the canister",
+                    "Sealed and still they die within hours and poison what they should clean.",
+                    "Into a bucket or net of moving, aerated tank water.",
+                    ELECTRICITY));
+            steps.add(new Step(
+                    "canister",
+                    CANISTER_H,
+                    "Unplug the canister; do not restart it dirty",
+                    "After four hours what is in it is foul.",
+                    "Clean it before it runs again: its water must not reach the tank.",
+                    "Gloves: what rots inside is unhealthy for you, too."));
+        }
+        coldAndFoul(s, steps);
+        energy(s, steps);
+        steps.sort(Comparator.comparingDouble(Step::atH));
+        return steps;
+    }
+
+    private static void air(Situation s, List<Step> steps) {
+        if (s.backups().isEmpty()) {
+            steps.add(new Step(
+                    "air-by-hand",
+                    0,
+                    "Move air in by hand",
+                    "Nothing in the kit aerates without mains.",
+                    String.format(
+                            Locale.ROOT,
+                            "Scoop and pour from half a metre: %d ten-litre buckets an hour hold this tank. One does"
+                                    + " almost nothing; nobody keeps it up overnight: send for a battery air pump.",
+                            (int) Math.ceil(s.bucketsPerH())),
+                    null));
+            return;
+        }
+        Backup first = s.backups().get(0);
+        steps.add(new Step(
+                "air",
+                0,
+                "Start: " + first.name(),
+                "Oxygen first; everything else can wait.",
+                s.bucketsPerH() > 0
+                        ? "Until it bubbles, pour from half a metre: " + (int) Math.ceil(s.bucketsPerH())
+                                + " ten-litre buckets an hour."
+                        : "Look that it bubbles.",
+                caution(first)));
+    }
+
+    private static @Nullable String caution(Backup backup) {
+        Energy energy = backup.energy();
+        if (energy instanceof Energy.Generator) {
+            return GENERATOR;
+        }
+        return energy == null ? null : BATTERIES;
+    }
+
+    private static void coldAndFoul(Situation s, List<Step> steps) {
+        Double coldAt = s.course().points().stream()
+                .filter(p -> p.celsius() < COLD_C)
+                .map(OxygenClock.OxygenPoint::hours)
+                .findFirst()
+                .orElse(null);
+        if (coldAt != null) {
+            steps.add(new Step(
+                    "warmth",
+                    Math.max(0.5, coldAt - 1),
+                    "Keep the warmth",
+                    String.format(Locale.ROOT, "At this rate it falls below %s °C.", plain(COLD_C)),
+                    "Blankets around the sides, never over the water: it must breathe. Heat packs outside the glass:"
+                            + " they use oxygen. Warm slowly; never boiling water.",
+                    "Never heat a closed room with an unvented flame: carbon monoxide."));
+        }
+        steps.add(new Step(
+                "ammonia",
+                24,
+                "Test ammonia and nitrite",
+                "Filters that stood still let them rise, and on for days after.",
+                "Daily, until both are zero after the power is back. Bind ammonia when a test shows it, with air"
+                        + " running: binders can take oxygen and confuse some kits.",
+                null));
+    }
+
+    /** Before each backup's early end the next one must be ready. */
+    private static void energy(Situation s, List<Step> steps) {
+        double from = 0;
+        for (int i = 0; i < s.backups().size(); i++) {
+            Backup backup = s.backups().get(i);
+            double ends = from + backup.runTime().early();
+            if (ends > 240) {
+                return;
+            }
+            boolean last = i == s.backups().size() - 1;
+            steps.add(new Step(
+                    "next-" + (i + 1),
+                    Math.max(0.25, ends - 0.25),
+                    last
+                            ? "Fresh energy for: " + backup.name()
+                            : "Start: " + s.backups().get(i + 1).name(),
+                    String.format(
+                            Locale.ROOT, "On the early side %s ends %.1f h into the outage.", backup.name(), ends),
+                    last ? "Spare cells, a car, a neighbour, an open shop; or move the animals." : "Before it stops.",
+                    last ? null : caution(s.backups().get(i + 1))));
+            from = ends;
+        }
+    }
+
+    /** Once the power is back. */
+    public static List<Step> after(Situation s) {
+        List<Step> steps = new ArrayList<>();
+        steps.add(new Step(
+                "back-circulation",
+                0,
+                "Return pump and circulation first",
+                "Moving water before anything else.",
+                "Watch the sump and every joint for five minutes.",
+                ELECTRICITY));
+        steps.add(new Step(
+                "back-heater",
+                0.1,
+                "Heater, once it is under water",
+                "A dry heater bursts.",
+                "Warm slowly: no more than a degree an hour.",
+                ELECTRICITY));
+        if (s.canister()) {
+            steps.add(new Step(
+                    "back-canister",
+                    0.2,
+                    "Canister: clean it before it runs",
+                    "Whatever stood sealed for four hours is foul.",
+                    "Media that were kept in aerated water go back in; the rest is rinsed in tank water.",
+                    "Gloves."));
+        }
+        steps.add(new Step(
+                "back-skimmer",
+                0.5,
+                "Skimmer last, cup empty",
+                "It overflows after an outage.",
+                "Lower its level; stay beside it.",
+                null));
+        if (s.doser()) {
+            steps.add(new Step(
+                    "back-doser",
+                    1,
+                    "Doser: off until you have checked it",
+                    "It may have lost its clock or siphoned.",
+                    "Level of the bottle, its clock, alkalinity; then on. Never make up for missed doses at once.",
+                    "Caustics: goggles and gloves."));
+        }
+        steps.add(new Step("back-lamps", 2, "Lamps at half for a day", "Animals are weak.", "No feeding today.", null));
+        steps.add(new Step(
+                "back-ammonia",
+                12,
+                "Ammonia and nitrite, every day until zero",
+                "Filters recover slowly.",
+                "Note the readings here; they stay in the log.",
+                null));
+        return steps;
+    }
+}

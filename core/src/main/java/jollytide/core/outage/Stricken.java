@@ -1,0 +1,76 @@
+package jollytide.core.outage;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.reef.Fish;
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+
+/**
+ * A tank at the moment its mains fail.
+ *
+ * @param litres net water
+ * @param surfaceM2 open water that lies still then
+ * @param reefMmolPerLPerH respiration of everything but the fish, mmol O2/(L·h) at 25 °C
+ * @param startMgPerL oxygen at that moment, from the log or the twin, never taken as saturation
+ * @param startMeasured whether it was measured: then it is not guessed at
+ * @param startC water
+ * @param roomC air around it
+ * @param coolingPerH share of the gap to the room that is lost in an hour; 0.03 is a bare 400 L tank (from memory)
+ * @param fedWithinHours since the last feeding; 24 and more is fasted
+ */
+public record Stricken(
+        double litres,
+        double salinity,
+        double pressureHpa,
+        double surfaceM2,
+        double reefMmolPerLPerH,
+        Fish fish,
+        double startMgPerL,
+        boolean startMeasured,
+        double startC,
+        double roomC,
+        double coolingPerH,
+        double fedWithinHours) {
+    /** Loss of heat of a tank of ordinary shape, without covers: grows with surface over volume. From memory. */
+    public static double ordinaryCoolingPerH(double litres) {
+        return 0.03 * Math.cbrt(400 / litres);
+    }
+
+    private static final double Q10 = 2;
+    private static final double OXYGEN_MG_PER_MMOL = 31.9988;
+    /** A meal raises what fish breathe for hours. From memory. */
+    private static final double FED_H = 6;
+
+    public Stricken {
+        within("litres", litres, 1, 100_000, "L");
+        within("surfaceM2", surfaceM2, 0, 200, "m²");
+        within("reefMmolPerLPerH", reefMmolPerLPerH, 0, 5, "mmol/(L·h)");
+        within("startMgPerL", startMgPerL, 0, 20, "mg/L");
+        within("startC", startC, 5, 38, "°C");
+        within("roomC", roomC, -20, 45, "°C");
+        within("coolingPerH", coolingPerH, 0, 1, "1/h");
+        within("fedWithinHours", fedWithinHours, 0, 1000, "h");
+    }
+
+    Seawater water(double celsius) {
+        return new Seawater(salinity, Math.max(0, Math.min(Seawater.MAX_TEMPERATURE_C, celsius)));
+    }
+
+    double saturationMgPerL(double celsius) {
+        return Gases.oxygenSaturationMgPerL(water(celsius), pressureHpa);
+    }
+
+    /** Temperature after so many hours without heater or chiller: Newton's cooling. */
+    public double celsius(double hours) {
+        return roomC + (startC - roomC) * Math.exp(-coolingPerH * hours);
+    }
+
+    /** What everything breathes, mg/(L·h). */
+    public double demandMgPerLPerH(double celsius, double hours, Guess guess) {
+        double reef = reefMmolPerLPerH * Math.pow(Q10, (celsius - 25) / 10) * OXYGEN_MG_PER_MMOL;
+        double fed = fedWithinHours + hours < FED_H ? Fish.FED / Fish.ACTIVE : 1;
+        double fishes = fish.oxygenMgPerH(Math.max(0, Math.min(40, celsius))) * guess.fishActivity() * fed / litres;
+        return (reef + fishes) * guess.demandTimes();
+    }
+}

@@ -1,0 +1,63 @@
+package jollytide.core.haul;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import jollytide.core.haul.Haul.HaulMoment;
+import jollytide.core.haul.Haul.Trip;
+import jollytide.core.reef.Fish;
+import org.junit.jupiter.api.Test;
+
+class HaulTest {
+    private static final Fish TWO = new Fish(List.of(new Fish.Group(2, 15)));
+
+    private static Trip trip(double waterL, double headspaceL, boolean oxygen, boolean aerated, double fasted) {
+        return new Haul(TWO, waterL, headspaceL, oxygen, aerated, 25, 20, 0.05, 35, 2.9, 8.1, fasted).trip(8);
+    }
+
+    private static HaulMoment last(Trip trip) {
+        return trip.moments().get(trip.moments().size() - 1);
+    }
+
+    @Test
+    void aClosedBagSuffocatesAndSours() {
+        Trip closed = trip(3, 2, false, false, 0);
+        assertThat(last(closed).oxygenMgPerL())
+                .isLessThan(closed.moments().get(0).oxygenMgPerL());
+        assertThat(last(closed).phNbs()).isLessThan(7.9);
+        assertThat(trip(3, 6, true, false, 0).moments())
+                .allSatisfy(m -> assertThat(m.oxygenMgPerL()).isGreaterThan(5));
+    }
+
+    /** Common practice: aerating drives CO2 off, raises pH and turns ammonium into ammonia. */
+    @Test
+    void aeratingTurnsAmmoniumPoisonous() {
+        Trip closed = trip(3, 4, true, false, 0);
+        Trip aerated = trip(3, 4, false, true, 0);
+        assertThat(last(aerated).ammoniaMgPerL()).isCloseTo(last(closed).ammoniaMgPerL(), within(0.2));
+        assertThat(last(aerated).unionisedMgPerL())
+                .isGreaterThan(1.5 * last(closed).unionisedMgPerL());
+        assertThat(last(aerated).oxygenMgPerL()).isGreaterThan(5);
+        assertThat(trip(3, 4, false, true, 48).limit()).isNull();
+    }
+
+    /** More water dilutes and weighs more; fasting halves the ammonia. */
+    @Test
+    void waterAgainstWeight() {
+        assertThat(last(trip(12, 4, false, true, 0)).ammoniaMgPerL())
+                .isLessThan(0.3 * last(trip(3, 4, false, true, 0)).ammoniaMgPerL());
+        assertThat(trip(12, 4, false, true, 0).weightKg()).isCloseTo(12.3, within(0.1));
+        assertThat(last(trip(3, 4, false, true, 48)).ammoniaMgPerL())
+                .isCloseTo(0.5 * last(trip(3, 4, false, true, 0)).ammoniaMgPerL(), within(0.02));
+        assertThat(last(trip(3, 4, false, true, 0)).celsius()).isBetween(22.0, 24.9);
+        assertThat(Haul.socketW(12, 10)).isCloseTo(96, within(1e-9));
+    }
+
+    @Test
+    void noFishNoHarm() {
+        Trip empty = new Haul(Fish.NONE, 3, 1, false, false, 25, 25, 0, 35, 2.9, 8.1, 0).trip(24);
+        assertThat(empty.limit()).isNull();
+        assertThat(last(empty).phNbs()).isCloseTo(8.1, within(0.1));
+    }
+}

@@ -1,0 +1,116 @@
+package jollytide.server.outage;
+
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.UUID;
+import jollytide.core.outage.Backup;
+import jollytide.core.outage.Energy;
+import jollytide.core.units.InputException;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something that aerates or moves water without the mains, in its keeper's words and numbers. Which numbers are needed
+ * hangs on {@code gives} and {@code energy}.
+ *
+ * @param tankId for which tank it is kept; null for any
+ * @param place where it lies
+ * @param who can use it
+ * @param expires such as the date on cells
+ * @param loadW what it takes
+ * @param testedHours that it ran at the real load when it was tried; overrides every sum
+ * @param testedOn when that was
+ */
+public record KitDescription(
+        @NotBlank @Size(max = 80) String name,
+        @Nullable UUID tankId,
+        @NotNull @Size(max = 120) String place,
+        @NotNull @Size(max = 120) String who,
+        @Nullable LocalDate expires,
+        @NotNull Gives gives,
+        @Nullable Double airLPerH,
+        @Nullable Double bubbleMm,
+        @Nullable Double depthM,
+        @Nullable Double movedM2,
+        @NotNull Double loadW,
+        @NotNull Source energy,
+        Energy.@Nullable CellSize cellSize,
+        @Nullable Integer cells,
+        @Nullable Double upsW,
+        @Nullable Double upsMinutes,
+        @Nullable Double wattHours,
+        @Nullable Double idleW,
+        @Nullable Double inverterEfficiency,
+        @Nullable Double fuelL,
+        @Nullable Double idleLPerH,
+        @Nullable Double yearsOld,
+        @Nullable Double testedHours,
+        @Nullable LocalDate testedOn) {
+
+    /** What it does for the water. */
+    public enum Gives {
+        AIR,
+        CIRCULATION
+    }
+
+    /** What drives it. */
+    public enum Source {
+        DRY_CELLS,
+        UPS,
+        LEAD_BATTERY,
+        LITHIUM_BATTERY,
+        GENERATOR
+    }
+
+    /** Bubbles and depth of an ordinary stone, where nothing is said. */
+    private static final double BUBBLE_MM = 2;
+
+    private static final double DEPTH_M = 0.4;
+    private static final double IDLE_L_PER_H = 0.4;
+
+    /** As the core reckons with it; makes sure that nothing impossible is stored. */
+    Backup toCore() {
+        return new Backup(name, way(), needed("loadW", loadW), testedHours == null ? energyToCore() : tested());
+    }
+
+    private Energy tested() {
+        return new Energy.Tested(needed("testedHours", testedHours));
+    }
+
+    private Backup.Way way() {
+        return gives == Gives.AIR
+                ? new Backup.Stone(needed("airLPerH", airLPerH), or(bubbleMm, BUBBLE_MM), or(depthM, DEPTH_M))
+                : new Backup.Circulation(needed("movedM2", movedM2));
+    }
+
+    /** What drives it, by the sum. */
+    Energy energyToCore() {
+        double years = or(yearsOld, 0);
+        return switch (energy) {
+            case DRY_CELLS ->
+                new Energy.DryCells(cellSize == null ? Energy.CellSize.D : cellSize, cells == null ? 0 : cells, years);
+            case UPS -> new Energy.Ups(needed("upsW", upsW), needed("upsMinutes", upsMinutes), years);
+            case LEAD_BATTERY, LITHIUM_BATTERY ->
+                new Energy.Battery(
+                        needed("wattHours", wattHours),
+                        energy == Source.LEAD_BATTERY,
+                        or(idleW, 0),
+                        or(inverterEfficiency, 1),
+                        null,
+                        years);
+            case GENERATOR -> new Energy.Generator(needed("fuelL", fuelL), or(idleLPerH, IDLE_L_PER_H));
+        };
+    }
+
+    private static double needed(String field, @Nullable Double value) {
+        if (value == null) {
+            throw new InputException(field, Double.NaN, "a number", field + " is missing.");
+        }
+        return value;
+    }
+
+    private static double or(@Nullable Double value, double otherwise) {
+        return value == null ? otherwise : value;
+    }
+}

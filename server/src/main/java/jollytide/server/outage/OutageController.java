@@ -1,0 +1,167 @@
+package jollytide.server.outage;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import jollytide.server.account.SignedIn;
+import jollytide.server.outage.KitService.KitView;
+import jollytide.server.outage.OutageNote.NoteKind;
+import jollytide.server.outage.OutageService.OutageView;
+import jollytide.server.outage.OutageService.PastOutage;
+import jollytide.server.outage.ReadinessService.ReadinessView;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A home before, during and after an outage. */
+@RestController
+@RequestMapping("/api/v1/homes/{homeId}")
+class OutageController {
+    private final KitService kits;
+    private final ReadinessService readiness;
+    private final OutageService outages;
+    private final PocketCard card;
+
+    OutageController(KitService kits, ReadinessService readiness, OutageService outages, PocketCard card) {
+        this.kits = kits;
+        this.readiness = readiness;
+        this.outages = outages;
+        this.card = card;
+    }
+
+    record KitEdit(@NotNull Long version, @Valid @NotNull KitDescription description) {}
+
+    /** When the power went or came; now when null. */
+    record WhenOfPower(@Nullable Instant at) {}
+
+    /** What a sensor on the mains tells. */
+    record Mains(@NotNull Boolean on) {}
+
+    /**
+     * A note. Its id is made where it is written.
+     *
+     * @param ref step or thing of the kit, for the kinds that need one
+     * @param value mg/L, for readings
+     */
+    record NewNote(
+            @NotNull UUID id,
+            @Nullable UUID tankId,
+            @NotNull Instant at,
+            @NotNull NoteKind kind,
+            @Nullable @Size(max = 60) String ref,
+            @Nullable Double value,
+            @Nullable @Size(max = 500) String text,
+            @Nullable @Size(max = 80) String byWhom) {}
+
+    record NewNotes(@NotEmpty @Size(max = 500) List<@NotNull @Valid NewNote> notes) {}
+
+    /** The outage that is on, if one is. */
+    record CurrentOutage(@Nullable OutageView outage) {}
+
+    @GetMapping("/kit")
+    List<KitView> kit(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
+        return kits.list(who.keeperId(), homeId);
+    }
+
+    @PostMapping("/kit")
+    @ResponseStatus(HttpStatus.CREATED)
+    KitView add(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @Valid @RequestBody KitDescription body) {
+        return kits.add(who.keeperId(), homeId, body);
+    }
+
+    @PutMapping("/kit/{id}")
+    KitView edit(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID homeId,
+            @PathVariable UUID id,
+            @Valid @RequestBody KitEdit body) {
+        return kits.edit(who.keeperId(), homeId, id, body.version(), body.description());
+    }
+
+    @DeleteMapping("/kit/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
+        kits.delete(who.keeperId(), homeId, id);
+    }
+
+    @GetMapping("/readiness")
+    ReadinessView readiness(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
+        return readiness.readiness(who.keeperId(), homeId);
+    }
+
+    @GetMapping("/outages")
+    List<PastOutage> past(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
+        return outages.past(who.keeperId(), homeId);
+    }
+
+    @GetMapping("/outages/current")
+    CurrentOutage current(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
+        return new CurrentOutage(outages.current(who.keeperId(), homeId).orElse(null));
+    }
+
+    @GetMapping("/outages/{id}")
+    OutageView get(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
+        return outages.get(who.keeperId(), homeId, id);
+    }
+
+    /** Starts one; goes on with the one that is on. */
+    @PostMapping("/outages")
+    OutageView start(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @Valid @RequestBody WhenOfPower body) {
+        return outages.start(who.keeperId(), homeId, body.at());
+    }
+
+    @PostMapping("/outages/{id}/end")
+    OutageView end(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID homeId,
+            @PathVariable UUID id,
+            @Valid @RequestBody WhenOfPower body) {
+        return outages.end(who.keeperId(), homeId, id, body.at());
+    }
+
+    /** From the screen, or from a card: the same note twice changes nothing. */
+    @PostMapping("/outages/{id}/notes")
+    OutageView note(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID homeId,
+            @PathVariable UUID id,
+            @Valid @RequestBody NewNotes body) {
+        return outages.note(who.keeperId(), homeId, id, body.notes());
+    }
+
+    /** For a sensor on the mains, with a bearer token. */
+    @PostMapping("/mains")
+    CurrentOutage mains(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @Valid @RequestBody Mains body) {
+        return new CurrentOutage(outages.mains(who.keeperId(), homeId, body.on()));
+    }
+
+    /** The pocket card: one file that works on a phone without this server. */
+    @GetMapping(value = "/card", produces = MediaType.TEXT_HTML_VALUE)
+    ResponseEntity<String> card(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
+        ContentDisposition file =
+                ContentDisposition.attachment().filename("pocket-card.html").build();
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, file.toString())
+                .body(card.make(who.keeperId(), homeId));
+    }
+}

@@ -1,0 +1,47 @@
+package jollytide.server.outage;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+
+@Entity
+class OutageNote {
+    @Id
+    UUID id;
+
+    UUID outageId;
+    UUID tankId;
+    Instant at;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "VARCHAR(20)")
+    NoteKind kind;
+
+    String ref;
+    Double value;
+    String text;
+    String byWhom;
+
+    /** What a note tells. */
+    enum NoteKind {
+        /** {@code ref} is the step. */
+        STEP_DONE,
+        STEP_SKIPPED,
+        /** {@code ref} is the step that is open again. */
+        STEP_UNDONE,
+        /** {@code ref} is the thing from the kit. */
+        BACKUP_ON,
+        BACKUP_OFF,
+        /** {@code value} in mg/L. */
+        OXYGEN,
+        /** {@code value} in mg/L. */
+        AMMONIA,
+        GASPING,
+        CALM,
+        NOTE
+    }
+}

@@ -1,0 +1,409 @@
+package jollytide.server.outage;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import jollytide.core.outage.Backup;
+import jollytide.core.outage.Guess;
+import jollytide.core.outage.OxygenClock;
+import jollytide.core.outage.OxygenClock.OxygenCourse;
+import jollytide.core.outage.OxygenClock.Reading;
+import jollytide.core.outage.OxygenClock.Running;
+import jollytide.core.outage.Plan;
+import jollytide.core.outage.Step;
+import jollytide.core.outage.Stricken;
+import jollytide.core.units.InputException;
+import jollytide.core.units.Quantities;
+import jollytide.server.home.HomeService;
+import jollytide.server.outage.KitService.KitView;
+import jollytide.server.outage.OutageController.NewNote;
+import jollytide.server.outage.OutageNote.NoteKind;
+import jollytide.server.problem.Problem;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** An outage of a home, from its first minute to its report. */
+@Service
+@Transactional
+class OutageService {
+    /** Power that comes back for less than this and goes again is one outage. */
+    private static final Duration FLICKER = Duration.ofMinutes(15);
+
+    private static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(10);
+    private static final double AHEAD_H = 36;
+    /** The room cools without heating; where nobody measures it. From memory. */
+    private static final double ROOM_C = 18;
+
+    private final Outages outages;
+    private final OutageNotes notes;
+    private final HomeService homes;
+    private final TankService tanks;
+    private final KitService kits;
+    private final Stricture stricture;
+    private final Clock clock;
+
+    OutageService(
+            Outages outages,
+            OutageNotes notes,
+            HomeService homes,
+            TankService tanks,
+            KitService kits,
+            Stricture stricture,
+            Clock clock) {
+        this.outages = outages;
+        this.notes = notes;
+        this.homes = homes;
+        this.tanks = tanks;
+        this.kits = kits;
+        this.stricture = stricture;
+        this.clock = clock;
+    }
+
+    /** What was noted. */
+    record NoteView(
+            UUID id,
+            @Nullable UUID tankId,
+            Instant at,
+            NoteKind kind,
+            @Nullable String ref,
+            @Nullable Double value,
+            @Nullable String text,
+            @Nullable String byWhom) {}
+
+    /** How a step stands. */
+    enum StepState {
+        OPEN,
+        DONE,
+        SKIPPED
+    }
+
+    record StepView(Step step, StepState state, @Nullable Instant at) {}
+
+    /** A thing of the kit and whether it runs for this tank. */
+    record KitInUse(UUID kitId, String name, boolean running, double earlyH, double likelyH, boolean tested) {}
+
+    /**
+     * One tank.
+     *
+     * @param course from the failure on: the hours are those of the outage
+     * @param startMeasured whether oxygen at the start is from the log; else the twin's
+     * @param bucketsPerH of ten litres that would hold it by hand
+     * @param gasping whether that was the last that was seen of the animals
+     */
+    record TankClock(
+            UUID tankId,
+            String name,
+            OxygenCourse course,
+            double startMgPerL,
+            boolean startMeasured,
+            double demandMgPerLPerH,
+            double bucketsPerH,
+            boolean gasping,
+            List<KitInUse> kit,
+            List<StepView> steps,
+            List<StepView> after) {}
+
+    /**
+     * An outage.
+     *
+     * @param cuts how often the power went
+     * @param tanks the most urgent first
+     * @param lines that oxygen should stay above, mg/L
+     */
+    record OutageView(
+            UUID id,
+            UUID homeId,
+            Instant startedAt,
+            @Nullable Instant endedAt,
+            int cuts,
+            Lines lines,
+            List<TankClock> tanks,
+            List<NoteView> notes) {}
+
+    record Lines(double caution, double danger, double loss) {}
+
+    /** One that is over, in short. */
+    record PastOutage(UUID id, Instant startedAt, @Nullable Instant endedAt, int cuts) {}
+
+    /** Begins one, or goes on with the one that is on or was on minutes ago. */
+    OutageView start(UUID keeperId, UUID homeId, @Nullable Instant at) {
+        homes.owned(keeperId, homeId);
+        Instant now = now(at);
+        if (at != null) {
+            // A card brought in tells of an outage that may be known already.
+            Optional<Outage> known = outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(50)).stream()
+                    .filter(o -> holds(o, now))
+                    .findFirst();
+            if (known.isPresent()) {
+                return view(keeperId, known.get());
+            }
+        }
+        Optional<Outage> last = outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(1)).stream()
+                .findFirst();
+        Outage outage;
+        if (last.isPresent() && last.get().endedAt == null) {
+            outage = last.get();
+        } else if (last.isPresent() && last.get().endedAt.plus(FLICKER).isAfter(now)) {
+            outage = last.get();
+            outage.endedAt = null;
+            outage.cuts++;
+        } else {
+            outage = new Outage();
+            outage.id = UUID.randomUUID();
+            outage.homeId = homeId;
+            outage.startedAt = now;
+            outage.cuts = 1;
+            outages.save(outage);
+        }
+        return view(keeperId, outage);
+    }
+
+    private static boolean holds(Outage outage, Instant at) {
+        boolean begun = !at.isBefore(outage.startedAt.minus(FLICKER));
+        return begun && (outage.endedAt == null || !at.isAfter(outage.endedAt));
+    }
+
+    /** The power is back. Ending one that has ended changes nothing. */
+    OutageView end(UUID keeperId, UUID homeId, UUID id, @Nullable Instant at) {
+        Outage outage = outage(keeperId, homeId, id);
+        if (outage.endedAt == null) {
+            Instant now = now(at);
+            outage.endedAt = now.isBefore(outage.startedAt) ? outage.startedAt : now;
+        }
+        return view(keeperId, outage);
+    }
+
+    /** What a sensor on the mains tells: starts or ends the home's outage. */
+    @Nullable
+    OutageView mains(UUID keeperId, UUID homeId, boolean on) {
+        if (!on) {
+            return start(keeperId, homeId, null);
+        }
+        return current(keeperId, homeId)
+                .map(outage -> end(keeperId, homeId, outage.id(), null))
+                .orElse(null);
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<OutageView> current(UUID keeperId, UUID homeId) {
+        homes.owned(keeperId, homeId);
+        return outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(1)).stream()
+                .filter(outage -> outage.endedAt == null)
+                .findFirst()
+                .map(outage -> view(keeperId, outage));
+    }
+
+    @Transactional(readOnly = true)
+    public List<PastOutage> past(UUID keeperId, UUID homeId) {
+        homes.owned(keeperId, homeId);
+        return outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(50)).stream()
+                .map(o -> new PastOutage(o.id, o.startedAt, o.endedAt, o.cuts))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public OutageView get(UUID keeperId, UUID homeId, UUID id) {
+        return view(keeperId, outage(keeperId, homeId, id));
+    }
+
+    /** Notes from the screen or from a card. The same one twice changes nothing. */
+    OutageView note(UUID keeperId, UUID homeId, UUID id, List<NewNote> told) {
+        Outage outage = outage(keeperId, homeId, id);
+        List<UUID> tankIds =
+                tanks.ofHome(keeperId, homeId).stream().map(Tank::id).toList();
+        for (NewNote note : told) {
+            check(note, tankIds);
+            if (notes.existsById(note.id())) {
+                continue;
+            }
+            OutageNote row = new OutageNote();
+            row.id = note.id();
+            row.outageId = outage.id;
+            row.tankId = note.tankId();
+            Instant now = clock.instant();
+            // A phone's clock may run ahead or have been asleep: a note is never later than its arrival.
+            row.at = note.at().isAfter(now) ? now : note.at();
+            row.kind = note.kind();
+            row.ref = note.ref();
+            row.value = note.value();
+            row.text = note.text();
+            row.byWhom = note.byWhom();
+            notes.save(row);
+        }
+        notes.flush();
+        return view(keeperId, outage);
+    }
+
+    private static void check(NewNote note, List<UUID> tankIds) {
+        if (note.tankId() != null && !tankIds.contains(note.tankId())) {
+            throw Problem.notFound("tank");
+        }
+        switch (note.kind()) {
+            case OXYGEN, AMMONIA ->
+                Quantities.within("value", note.value() == null ? Double.NaN : note.value(), 0, 20, "mg/L");
+            case STEP_DONE, STEP_SKIPPED, STEP_UNDONE, BACKUP_ON, BACKUP_OFF -> {
+                if (note.ref() == null || note.tankId() == null) {
+                    throw new InputException("ref", 0, "the step or thing, and its tank", "What was done is missing.");
+                }
+            }
+            case GASPING, CALM -> {
+                if (note.tankId() == null) {
+                    throw new InputException("tankId", 0, "a tank", "Which tank's animals is missing.");
+                }
+            }
+            case NOTE -> {
+                if (note.text() == null || note.text().isBlank()) {
+                    throw new InputException("text", 0, "some words", "The note is empty.");
+                }
+            }
+        }
+    }
+
+    private Instant now(@Nullable Instant at) {
+        Instant now = clock.instant();
+        if (at == null) {
+            return now;
+        }
+        if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
+            throw new InputException("at", at.getEpochSecond(), "a time that has passed", "It lies in the future.");
+        }
+        return at.isAfter(now) ? now : at;
+    }
+
+    private Outage outage(UUID keeperId, UUID homeId, UUID id) {
+        homes.owned(keeperId, homeId);
+        return outages.findByIdAndHomeId(id, homeId).orElseThrow(() -> Problem.notFound("outage"));
+    }
+
+    private OutageView view(UUID keeperId, Outage outage) {
+        List<NoteView> told = notes.findByOutageIdOrderByAtAscIdAsc(outage.id).stream()
+                .map(n -> new NoteView(n.id, n.tankId, n.at, n.kind, n.ref, n.value, n.text, n.byWhom))
+                .toList();
+        List<KitView> kit = kits.ofHome(outage.homeId);
+        List<TankClock> clocks = new ArrayList<>(tanks.ofHome(keeperId, outage.homeId).stream()
+                .map(tank -> clock(tank, outage, told, kit))
+                .toList());
+        clocks.sort(Comparator.comparing((TankClock c) -> !c.gasping())
+                .thenComparing(
+                        c -> Optional.ofNullable(c.course().danger().early()).orElse(AHEAD_H)));
+        return new OutageView(
+                outage.id,
+                outage.homeId,
+                outage.startedAt,
+                outage.endedAt,
+                outage.cuts,
+                new Lines(OxygenClock.CAUTION, OxygenClock.DANGER, OxygenClock.LOSS),
+                clocks,
+                told);
+    }
+
+    private TankClock clock(Tank tank, Outage outage, List<NoteView> told, List<KitView> kit) {
+        Stricken stricken = stricture.at(tank, outage.startedAt, ROOM_C);
+        List<NoteView> own = told.stream()
+                .filter(n -> n.tankId() == null || n.tankId().equals(tank.id()))
+                .toList();
+        List<KitView> usable = Stricture.kitFor(tank.id(), kit);
+        Map<UUID, KitView> byId = new HashMap<>();
+        usable.forEach(k -> byId.put(k.id(), k));
+        List<Running> running = new ArrayList<>();
+        Map<UUID, Instant> on = new HashMap<>();
+        List<Reading> readings = new ArrayList<>();
+        boolean gasping = false;
+        for (NoteView note : own) {
+            double h = Math.max(0, Duration.between(outage.startedAt, note.at()).toSeconds() / 3600.0);
+            switch (note.kind()) {
+                case OXYGEN -> readings.add(new Reading(h, Objects.requireNonNull(note.value())));
+                case GASPING -> gasping = true;
+                case CALM -> gasping = false;
+                case BACKUP_ON -> on.putIfAbsent(kitId(note), note.at());
+                case BACKUP_OFF -> {
+                    Instant since = on.remove(kitId(note));
+                    KitView thing = byId.get(kitId(note));
+                    if (since != null && thing != null) {
+                        running.add(new Running(thing.description().toCore(), hours(outage.startedAt, since), h));
+                    }
+                }
+                default -> {
+                    // steps and words move no prediction
+                }
+            }
+        }
+        on.forEach((id, since) -> {
+            KitView thing = byId.get(id);
+            if (thing != null) {
+                running.add(new Running(thing.description().toCore(), hours(outage.startedAt, since), null));
+            }
+        });
+        OxygenCourse course = new OxygenClock(stricken, running, readings).run(AHEAD_H);
+        List<Backup> backups =
+                usable.stream().map(k -> k.description().toCore()).toList();
+        Plan.Situation situation = stricture.situation(tank, stricken, backups, course);
+        return new TankClock(
+                tank.id(),
+                tank.name(),
+                course,
+                stricken.startMgPerL(),
+                stricken.startMeasured(),
+                stricken.demandMgPerLPerH(stricken.startC(), 0, Guess.LIKELY),
+                situation.bucketsPerH(),
+                gasping,
+                usable.stream()
+                        .map(k -> new KitInUse(
+                                k.id(),
+                                k.description().name(),
+                                on.containsKey(k.id()),
+                                k.runTime().early(),
+                                k.runTime().likely(),
+                                k.runTime().tested()))
+                        .toList(),
+                steps(Plan.during(situation), own),
+                outage.endedAt == null ? List.of() : steps(Plan.after(situation), own));
+    }
+
+    private static UUID kitId(NoteView note) {
+        try {
+            return UUID.fromString(Objects.requireNonNull(note.ref()));
+        } catch (IllegalArgumentException notOne) {
+            return new UUID(0, 0);
+        }
+    }
+
+    private static double hours(Instant from, Instant to) {
+        return Math.max(0, Duration.between(from, to).toSeconds() / 3600.0);
+    }
+
+    private static List<StepView> steps(List<Step> steps, List<NoteView> told) {
+        return steps.stream()
+                .map(step -> {
+                    StepState state = StepState.OPEN;
+                    Instant at = null;
+                    for (NoteView note : told) {
+                        if (step.id().equals(note.ref())) {
+                            switch (note.kind()) {
+                                case STEP_DONE -> state = StepState.DONE;
+                                case STEP_SKIPPED -> state = StepState.SKIPPED;
+                                case STEP_UNDONE -> state = StepState.OPEN;
+                                default -> {
+                                    continue;
+                                }
+                            }
+                            at = note.at();
+                        }
+                    }
+                    return new StepView(step, state, at);
+                })
+                .toList();
+    }
+}

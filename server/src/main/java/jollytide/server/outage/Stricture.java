@@ -1,0 +1,133 @@
+package jollytide.server.outage;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.bench.Forecast;
+import jollytide.core.bench.Living;
+import jollytide.core.bench.Remedies;
+import jollytide.core.bench.Remedy;
+import jollytide.core.bench.Setup;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.exchange.Surface;
+import jollytide.core.outage.Backup;
+import jollytide.core.outage.OxygenClock;
+import jollytide.core.outage.Plan;
+import jollytide.core.outage.Stricken;
+import jollytide.core.twin.TwinState;
+import jollytide.server.bench.TwinBook;
+import jollytide.server.outage.KitService.KitView;
+import jollytide.server.reading.ReadingRow;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.tank.Tank;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Component;
+
+/** What an outage meets: a tank at its hour, as the log and the twin know it. */
+@Component
+class Stricture {
+    /** Oxygen that was read so shortly before counts as that of the start. */
+    private static final Duration FRESH = Duration.ofHours(3);
+
+    private static final double HOLD_MG_PER_L = 4;
+    private static final double BUCKET_L = 10;
+    /** Hours since the last meal where nobody said. From memory. */
+    private static final double FED_H = 12;
+    /** The room without heating, in a summer and a winter night. From memory. */
+    static final double SUMMER_C = 27;
+
+    static final double WINTER_C = 17;
+    private static final int SAMPLES_A_DAY = 96;
+
+    private final TwinBook book;
+    private final ReadingService readings;
+
+    Stricture(TwinBook book, ReadingService readings) {
+        this.book = book;
+        this.readings = readings;
+    }
+
+    /** A tank struck at an instant, in a room of so many degrees. */
+    Stricken at(Tank tank, Instant at, double roomC) {
+        TwinBook.Described known = book.describe(tank);
+        TwinState then = twinAt(known, at);
+        double measured = readings.between(tank, Quantity.OXYGEN, Place.TANK, at.minus(FRESH), at, Limit.of(1)).stream()
+                .findFirst()
+                .map(row -> value(row, known.setup()))
+                .orElse(Double.NaN);
+        boolean isMeasured = !Double.isNaN(measured);
+        return stricken(known, isMeasured ? measured : then.oxygenMgPerL(), isMeasured, then.temperatureC(), roomC);
+    }
+
+    /** A tank struck at the worst hour of a night: before lights-on, so many degrees warmer than today. */
+    Stricken atNight(Tank tank, double warmerByK, double roomC) {
+        TwinBook.Described known = book.describe(tank);
+        Living living = known.tanks().get(0);
+        TwinState settled = book.settled(known.setup(), living, known.start());
+        Remedies heat = warmerByK == 0 ? Remedies.NONE : Remedies.of(new Remedy.Warmth(warmerByK));
+        List<TwinState> run = new Forecast(known.setup(), living).run(settled, heat, Duration.ofDays(3));
+        double lowest = run.subList(run.size() - SAMPLES_A_DAY, run.size()).stream()
+                .mapToDouble(TwinState::oxygenMgPerL)
+                .min()
+                .orElseThrow();
+        double celsius = known.setup().water().temperatureC() + warmerByK;
+        return stricken(known, lowest, false, celsius, roomC);
+    }
+
+    private static Stricken stricken(
+            TwinBook.Described known, double oxygen, boolean measured, double celsius, double roomC) {
+        Setup setup = known.setup();
+        double surface = setup.parts().stream()
+                .mapToDouble(part -> part.path() instanceof Surface s ? s.areaM2() : 0)
+                .sum();
+        return new Stricken(
+                setup.netVolumeL(),
+                setup.water().salinity(),
+                setup.pressureHpa(),
+                surface,
+                known.tanks().get(0).respirationMmolPerLPerH(),
+                setup.life().fish(),
+                oxygen,
+                measured,
+                celsius,
+                roomC,
+                Stricken.ordinaryCoolingPerH(setup.netVolumeL()),
+                FED_H);
+    }
+
+    /** The twin's day at that hour: an ordinary day tells it, whichever day it was. */
+    private TwinState twinAt(TwinBook.Described known, Instant at) {
+        Living living = known.tanks().get(0);
+        TwinState settled = book.settled(known.setup(), living, known.start());
+        long seconds = Math.floorMod(Duration.between(known.start(), at).toSeconds(), 86_400L);
+        List<TwinState> day = new Forecast(known.setup(), living).run(settled, Remedies.NONE, Duration.ofDays(1));
+        return day.get(Math.min(day.size() - 1, (int) (seconds / 900)));
+    }
+
+    private static double value(ReadingRow row, Setup setup) {
+        return row.standard(setup.water(), setup.pressureHpa()).value();
+    }
+
+    /** What the plan must know of a tank, with these things at hand. */
+    Plan.Situation situation(Tank tank, Stricken stricken, List<Backup> backups, OxygenClock.OxygenCourse course) {
+        boolean doser = tank.parts().alkalinityUseDkhPerDay() != null;
+        return new Plan.Situation(
+                true,
+                doser,
+                tank.skimmerAirDrawLPerH() != null,
+                Backup.Pouring.bucketsPerH(stricken, HOLD_MG_PER_L, BUCKET_L),
+                backups,
+                course);
+    }
+
+    /** The kit that may be used for a tank: what is kept for it, then what is for any. */
+    static List<KitView> kitFor(UUID tankId, List<KitView> kit) {
+        List<KitView> own = new ArrayList<>();
+        kit.stream().filter(k -> tankId.equals(k.description().tankId())).forEach(own::add);
+        kit.stream().filter(k -> k.description().tankId() == null).forEach(own::add);
+        return own;
+    }
+}

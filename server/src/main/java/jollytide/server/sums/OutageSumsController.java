@@ -1,0 +1,247 @@
+package jollytide.server.sums;
+
+import static jollytide.core.units.Quantities.within;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.stream.IntStream;
+import jollytide.core.haul.Haul;
+import jollytide.core.outage.Backup;
+import jollytide.core.outage.Energy;
+import jollytide.core.outage.OxygenClock;
+import jollytide.core.outage.Stricken;
+import jollytide.core.reef.Fish;
+import jollytide.core.seawater.Gases;
+import jollytide.core.units.AlkalinityUnit;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The sums of outages and of the road. They keep no state and need no account. */
+@RestController
+@RequestMapping("/api/v1/sums")
+class OutageSumsController {
+
+    /** Fish of about one size. */
+    record FishOfSum(@NotNull Integer count, @NotNull Double massG) {}
+
+    /**
+     * A UPS on a load.
+     *
+     * @param upsW what its maker says it carries
+     * @param upsMinutes for how long
+     */
+    record BackupRequest(
+            @NotNull Double upsW,
+            @NotNull Double upsMinutes,
+            @NotNull Double loadW,
+            @Nullable Double yearsOld) {}
+
+    /**
+     * Hours.
+     *
+     * @param naiveH what the label lets one hope
+     */
+    record BackupAnswer(double naiveH, double earlyH, double likelyH, double lateH) {}
+
+    @PostMapping("/backup")
+    BackupAnswer backup(@Valid @RequestBody BackupRequest body) {
+        Energy.Ups ups = new Energy.Ups(body.upsW(), body.upsMinutes(), body.yearsOld() == null ? 0 : body.yearsOld());
+        double load = within("loadW", body.loadW(), 0.1, 5000, "W");
+        Energy.RunTime hours = ups.hours(load);
+        return new BackupAnswer(ups.naiveHours(load), hours.early(), hours.likely(), hours.late());
+    }
+
+    /**
+     * A tank without mains.
+     *
+     * @param reefMmolPerLPerH respiration without fish; 0.018 when null
+     * @param airLPerH of a stone that runs all the time; none when null
+     */
+    record OutageRequest(
+            @NotNull Double litres,
+            @NotNull Double surfaceM2,
+            @NotNull Double temperatureC,
+            @NotNull Double startMgPerL,
+            @Nullable Double roomC,
+            @Nullable Double reefMmolPerLPerH,
+            @Nullable @Size(max = 40) List<@NotNull @Valid FishOfSum> fish,
+            @Nullable Double airLPerH,
+            @Nullable Double bubbleMm,
+            @Nullable Double depthM) {}
+
+    record OutageAnswer(OxygenClock.OxygenCourse course, double bucketsPerH) {}
+
+    private static final double REEF = 0.018;
+    private static final double SALINITY = 35;
+    private static final double HOURS = 24;
+    private static final double HOLD_MG_PER_L = 4;
+    private static final double BUCKET_L = 10;
+
+    @PostMapping("/outage")
+    OutageAnswer outage(@Valid @RequestBody OutageRequest body) {
+        Stricken tank = stricken(body);
+        Double air = body.airLPerH();
+        List<OxygenClock.Running> running = air == null
+                ? List.of()
+                : List.of(new OxygenClock.Running(
+                        new Backup(
+                                "stone",
+                                new Backup.Stone(
+                                        air,
+                                        body.bubbleMm() == null ? 2 : body.bubbleMm(),
+                                        body.depthM() == null ? 0.4 : body.depthM()),
+                                0,
+                                null),
+                        0,
+                        null));
+        return new OutageAnswer(
+                new OxygenClock(tank, running, List.of()).run(HOURS),
+                Backup.Pouring.bucketsPerH(tank, HOLD_MG_PER_L, BUCKET_L));
+    }
+
+    private static Stricken stricken(OutageRequest body) {
+        double room = body.roomC() == null ? body.temperatureC() : body.roomC();
+        double litres = within("litres", body.litres(), 1, 100_000, "L");
+        return new Stricken(
+                litres,
+                SALINITY,
+                Gases.STANDARD_HPA,
+                body.surfaceM2(),
+                body.reefMmolPerLPerH() == null ? REEF : body.reefMmolPerLPerH(),
+                fish(body.fish()),
+                body.startMgPerL(),
+                true,
+                body.temperatureC(),
+                room,
+                Stricken.ordinaryCoolingPerH(litres),
+                24);
+    }
+
+    private static Fish fish(@Nullable List<FishOfSum> fish) {
+        return fish == null
+                ? Fish.NONE
+                : new Fish(fish.stream()
+                        .map(f -> new Fish.Group(f.count(), f.massG()))
+                        .toList());
+    }
+
+    /**
+     * Water scooped out and poured back.
+     *
+     * @param bucketL 10 when null
+     */
+    record PouringRequest(
+            @NotNull Double litres,
+            @NotNull Double surfaceM2,
+            @NotNull Double temperatureC,
+            @NotNull Double holdMgPerL,
+            @Nullable Double reefMmolPerLPerH,
+            @Nullable @Size(max = 40) List<@NotNull @Valid FishOfSum> fish,
+            @Nullable Double bucketL) {}
+
+    record PouringAnswer(double bucketsPerH, double minutesEach) {}
+
+    @PostMapping("/pouring")
+    PouringAnswer pouring(@Valid @RequestBody PouringRequest body) {
+        Stricken tank = stricken(new OutageRequest(
+                body.litres(),
+                body.surfaceM2(),
+                body.temperatureC(),
+                6.0,
+                null,
+                body.reefMmolPerLPerH(),
+                body.fish(),
+                null,
+                null,
+                null));
+        double hold = within("holdMgPerL", body.holdMgPerL(), 2, 5.5, "mg/L");
+        double each = Backup.Pouring.bucketsPerH(tank, hold, body.bucketL() == null ? BUCKET_L : body.bucketL());
+        return new PouringAnswer(each, each == 0 ? 0 : 60 / each);
+    }
+
+    /**
+     * Animals on the road.
+     *
+     * @param delayHours on top of the trip
+     * @param coolingPerH 0.25 a bare bucket, 0.05 a closed cool box
+     * @param volts of the vehicle's socket, with its fuse; null without
+     */
+    record HaulRequest(
+            @NotNull @Size(max = 40) List<@NotNull @Valid FishOfSum> fish,
+            @NotNull Double waterL,
+            @NotNull Double headspaceL,
+            @NotNull Boolean oxygenFilled,
+            @NotNull Boolean aerated,
+            @NotNull Double startC,
+            @NotNull Double outsideC,
+            @NotNull Double coolingPerH,
+            @NotNull Double alkalinityDkh,
+            @NotNull Double ph,
+            @NotNull Double fastedHours,
+            @NotNull Double tripHours,
+            @NotNull Double delayHours,
+            @Nullable Double volts,
+            @Nullable Double fuseA) {}
+
+    /** More or less water. */
+    record WaterAgainstWeight(
+            double waterL, double weightKg, @Nullable Double hoursToCaution, double ammoniaMgPerL) {}
+
+    /**
+     * The trip.
+     *
+     * @param other the same with the other way of giving air: closed against aerated
+     * @param socketW what the vehicle's socket gives; null without
+     */
+    record HaulAnswer(
+            Haul.Trip trip,
+            Haul.Trip other,
+            List<WaterAgainstWeight> water,
+            @Nullable Double socketW) {}
+
+    @PostMapping("/haul")
+    HaulAnswer haul(@Valid @RequestBody HaulRequest body) {
+        double hours = within("tripHours", body.tripHours(), 0.1, 72, "h")
+                + within("delayHours", body.delayHours(), 0, 24, "h");
+        Double volts = body.volts();
+        Double fuse = body.fuseA();
+        return new HaulAnswer(
+                haul(body, body.waterL(), body.aerated()).trip(hours),
+                haul(body, body.waterL(), !body.aerated()).trip(hours),
+                IntStream.of(50, 100, 150, 200, 300)
+                        .mapToObj(percent -> {
+                            double litres = body.waterL() * percent / 100;
+                            Haul.Trip trip = haul(body, litres, body.aerated()).trip(hours);
+                            return new WaterAgainstWeight(
+                                    litres,
+                                    trip.weightKg(),
+                                    trip.hoursToCaution(),
+                                    trip.moments()
+                                            .get(trip.moments().size() - 1)
+                                            .ammoniaMgPerL());
+                        })
+                        .toList(),
+                volts == null || fuse == null ? null : Haul.socketW(volts, fuse));
+    }
+
+    private static Haul haul(HaulRequest body, double waterL, boolean aerated) {
+        return new Haul(
+                fish(body.fish()),
+                waterL,
+                body.headspaceL(),
+                body.oxygenFilled() && !aerated,
+                aerated,
+                body.startC(),
+                body.outsideC(),
+                body.coolingPerH(),
+                SALINITY,
+                AlkalinityUnit.DKH.toMeqPerL(body.alkalinityDkh()),
+                body.ph(),
+                body.fastedHours());
+    }
+}

@@ -1,0 +1,183 @@
+import { api, told } from '../../api/client';
+import type { HaulMoment } from '../../api/types';
+import { Answer, AnswerList } from '../try/sums/Answers';
+import { CurveDrawing } from '../try/sums/CurveDrawing';
+import { PlainSum } from '../try/sums/PlainSum';
+
+const n0 = (value: number | undefined) => value ?? 0;
+const YES_NO = [
+  { value: 'no', label: 'no' },
+  { value: 'yes', label: 'yes' },
+] as const;
+
+/** Guard → Haul: will they arrive? */
+export function HaulScreen() {
+  return (
+    <div className="grid max-w-5xl gap-6">
+      <h1 className="text-xl font-bold">
+        On the road
+        <span className="font-normal text-soft">
+          {' '}
+          · oxygen, CO2, ammonia and temperature in a small closed volume
+        </span>
+      </h1>
+      <PlainSum
+        name="haul"
+        example="Worked example: two small fish in three litres, four hours and a traffic jam."
+        asked={[
+          { key: 'count', label: 'Animals', start: '2', field: 'fishCount' },
+          { key: 'massG', label: 'One weighs about', unit: 'g', start: '15', field: 'fishMassG' },
+          { key: 'waterL', label: 'Water', unit: 'L', start: '3' },
+          { key: 'headspaceL', label: 'Air over it', unit: 'L', start: '6' },
+          { key: 'oxygen', label: 'filled with oxygen', start: 'no', options: YES_NO },
+          { key: 'aerated', label: 'Aerated on the way', start: 'no', options: YES_NO },
+          { key: 'tripHours', label: 'Trip', unit: 'h', start: '4' },
+          { key: 'delayHours', label: 'Delay to reckon with', unit: 'h', start: '2' },
+          { key: 'startC', label: 'Water at departure', unit: '°C', start: '25' },
+          { key: 'outsideC', label: 'Around it', unit: '°C', start: '18' },
+          {
+            key: 'cooling',
+            label: 'Container',
+            start: '0.05',
+            options: [
+              { value: '0.05', label: 'closed cool box' },
+              { value: '0.25', label: 'bare bucket or bag' },
+            ],
+          },
+          { key: 'dkh', label: 'Alkalinity', unit: 'dKH', start: '8', field: 'alkalinityMeqPerL' },
+          { key: 'ph', label: 'pH', start: '8.1', field: 'startPhNbs' },
+          { key: 'fastedHours', label: 'Fasted before', unit: 'h', start: '24' },
+          { key: 'volts', label: 'Vehicle socket', unit: 'V', start: '12', optional: true },
+          { key: 'fuseA', label: 'its fuse', unit: 'A', start: '10', optional: true },
+        ]}
+        ask={(n, text) =>
+          told(
+            api.POST('/api/v1/sums/haul', {
+              body: {
+                fish: [{ count: Math.trunc(n0(n.count)), massG: n0(n.massG) }],
+                waterL: n0(n.waterL),
+                headspaceL: n0(n.headspaceL),
+                oxygenFilled: text.oxygen === 'yes',
+                aerated: text.aerated === 'yes',
+                startC: n0(n.startC),
+                outsideC: n0(n.outsideC),
+                coolingPerH: n0(n.cooling),
+                alkalinityDkh: n0(n.dkh),
+                ph: n0(n.ph),
+                fastedHours: n0(n.fastedHours),
+                tripHours: n0(n.tripHours),
+                delayHours: n0(n.delayHours),
+                volts: n.volts,
+                fuseA: n.fuseA,
+              },
+            }),
+          )
+        }
+        answers={(a) => {
+          const end = a.trip.moments.at(-1);
+          const other = a.other.moments.at(-1);
+          if (!end || !other) return null;
+          return (
+            <>
+              <AnswerList>
+                <Answer
+                  label={
+                    a.trip.limit === undefined
+                      ? 'oxygen and ammonia stay within their limits'
+                      : a.trip.limit === 'OXYGEN'
+                        ? 'then oxygen falls below 5 mg/L'
+                        : 'then un-ionised ammonia passes 0.05 mg/L'
+                  }
+                  value={
+                    a.trip.hoursToCaution === undefined
+                      ? 'They arrive'
+                      : `✕ after ${a.trip.hoursToCaution.toFixed(1)} h`
+                  }
+                  large
+                />
+                <Answer label="oxygen on arrival" value={end.oxygenMgPerL.toFixed(1)} unit="mg/L" />
+                <Answer label="pH on arrival" value={end.phNbs.toFixed(2)} />
+                <Answer label="temperature on arrival" value={end.celsius.toFixed(1)} unit="°C" />
+                <Answer label="ammonia nitrogen" value={end.ammoniaMgPerL.toFixed(2)} unit="mg/L" />
+                <Answer
+                  label="of it un-ionised"
+                  value={end.unionisedMgPerL.toFixed(3)}
+                  unit="mg/L"
+                />
+                <Answer label="to carry" value={a.trip.weightKg.toFixed(1)} unit="kg" />
+              </AnswerList>
+              <CurveDrawing
+                points={a.trip.moments.map((m: HaulMoment) => ({ x: m.hours, y: m.oxygenMgPerL }))}
+                at={{ x: end.hours, y: end.oxygenMgPerL }}
+                x="hours"
+                y="oxygen, mg/L"
+                top={Math.max(8, ...a.trip.moments.map((m) => m.oxygenMgPerL))}
+              />
+              <p>
+                The other way (closed against aerated) it would be {other.oxygenMgPerL.toFixed(1)}{' '}
+                mg/L of oxygen, pH {other.phNbs.toFixed(2)} and {other.unionisedMgPerL.toFixed(3)}{' '}
+                mg/L of un-ionised ammonia. Aerating drives CO2 off, raises pH and turns ammonium
+                poisonous: ventilate, but bind ammonia first and fast the fish.
+              </p>
+              <h2 className="pt-4 font-bold">More water against more weight</h2>
+              <table className="w-full text-left">
+                <tbody>
+                  {a.water.map((w) => (
+                    <tr key={w.waterL} className="border-t">
+                      <td className="py-1">{w.waterL.toFixed(1)} L</td>
+                      <td>{w.weightKg.toFixed(1)} kg</td>
+                      <td>
+                        {w.hoursToCaution === undefined
+                          ? 'within limits'
+                          : `✕ ${w.hoursToCaution.toFixed(1)} h`}
+                      </td>
+                      <td>{w.ammoniaMgPerL.toFixed(2)} mg/L ammonia</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+              {a.socketW !== undefined && (
+                <p className="pt-3">
+                  The socket gives at most {a.socketW.toFixed(0)} W, a fifth spared: a vehicle’s
+                  fuse is usually below an inverter’s rating.
+                </p>
+              )}
+              <Checklists />
+            </>
+          );
+        }}
+        source="Oxygen: Clarke & Johnston 1999 (from memory), three times rest in the first hour, then 1.5. Ammonia: 0.15 mol for each mol of oxygen, half when fasted a day. Un-ionised: Johansson & Wedborg 1980. Shaking, aeration and cooling rates are from memory."
+      />
+    </div>
+  );
+}
+
+function Checklists() {
+  return (
+    <div className="grid gap-6 pt-4 md:grid-cols-2">
+      <section>
+        <h2 className="font-bold">Pack</h2>
+        <ul className="list-disc pl-5">
+          <li>Shallow and wide rather than deep; lids that do not leak; one animal, one bag.</li>
+          <li>Battery air pump, fresh cells, tube, stone; a net; a thermometer; binder.</li>
+          <li>Tank water to mix with on arrival; towels; gloves and eye protection for corals.</li>
+          <li>Fish fasted a day; the last feed noted.</li>
+        </ul>
+      </section>
+      <section>
+        <h2 className="font-bold">On arrival</h2>
+        <ul className="list-disc pl-5">
+          <li>Lights low. Temperature first: float the closed bag.</li>
+          <li>
+            Do not blow air into a soured bag: pH would jump while ammonia is high. Bind, then mix
+            slowly.
+          </li>
+          <li>
+            Never change temperature, pH or salinity fast; the bag’s water stays out of the tank.
+          </li>
+          <li>Quarantine gear never goes back into the display unwashed.</li>
+        </ul>
+      </section>
+    </div>
+  );
+}

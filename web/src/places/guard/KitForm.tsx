@@ -1,0 +1,231 @@
+import { useState, type FormEvent } from 'react';
+import { useAddKit, useTanks } from '../../api/hooks';
+import type { KitDescription } from '../../api/types';
+import { readNumber } from '../../lib/number';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { useNotice } from '../../parts/Notices';
+import { useAtTank } from '../../TankContext';
+
+type Energy = KitDescription['energy'];
+
+const ENERGIES: readonly { value: Energy; label: string }[] = [
+  { value: 'DRY_CELLS', label: 'dry cells' },
+  { value: 'UPS', label: 'a computer’s UPS' },
+  { value: 'LEAD_BATTERY', label: 'a lead battery' },
+  { value: 'LITHIUM_BATTERY', label: 'a lithium battery' },
+  { value: 'GENERATOR', label: 'a generator' },
+];
+
+interface Asked {
+  key:
+    | 'cells'
+    | 'upsW'
+    | 'upsMinutes'
+    | 'wattHours'
+    | 'idleW'
+    | 'inverterEfficiency'
+    | 'fuelL'
+    | 'idleLPerH';
+  label: string;
+  unit?: string;
+  hint?: string;
+}
+
+const ASKED: Record<Energy, readonly Asked[]> = {
+  DRY_CELLS: [{ key: 'cells', label: 'How many cells' }],
+  UPS: [
+    { key: 'upsW', label: 'Its maker says it carries', unit: 'W' },
+    { key: 'upsMinutes', label: 'for', unit: 'min' },
+  ],
+  LEAD_BATTERY: [
+    { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
+    {
+      key: 'idleW',
+      label: 'The inverter takes',
+      unit: 'W',
+      hint: 'Empty: none, straight from the battery.',
+    },
+    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 1.' },
+  ],
+  LITHIUM_BATTERY: [
+    { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
+    {
+      key: 'idleW',
+      label: 'The inverter takes',
+      unit: 'W',
+      hint: 'Empty: none, straight from the battery.',
+    },
+    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 1.' },
+  ],
+  GENERATOR: [
+    { key: 'fuelL', label: 'Fuel, in tank and safe cans', unit: 'L' },
+    {
+      key: 'idleLPerH',
+      label: 'It burns without load',
+      unit: 'L/h',
+      hint: 'Empty: 0.4 (assumed).',
+    },
+  ],
+};
+
+/** What works without the mains: what it gives, what drives it, where it lies. */
+export function KitForm({ done }: { done: () => void }) {
+  const { tank } = useAtTank();
+  const tanks = (useTanks().data ?? []).filter((t) => t.homeId === tank.homeId);
+  const add = useAddKit(tank.homeId);
+  const tell = useNotice();
+  const [text, setText] = useState<Record<string, string>>({ name: '', place: '', who: '' });
+  const [gives, setGives] = useState<KitDescription['gives']>('AIR');
+  const [energy, setEnergy] = useState<Energy>('DRY_CELLS');
+  const [cellSize, setCellSize] = useState<NonNullable<KitDescription['cellSize']>>('D');
+  const [tankId, setTankId] = useState('');
+  const set = (key: string) => (e: { target: { value: string } }) =>
+    setText({ ...text, [key]: e.target.value });
+  const n = (key: string) => readNumber(text[key] ?? '') ?? undefined;
+  const field = (key: string, label: string, unit?: string, hint?: string) => (
+    <Field
+      key={key}
+      label={label}
+      unit={unit}
+      hint={hint}
+      inputMode="decimal"
+      value={text[key] ?? ''}
+      onChange={set(key)}
+      error={
+        (text[key] ?? '') !== '' && n(key) === undefined
+          ? 'This is not a number.'
+          : (add.error?.at(key) ?? add.error?.at(SAME[key] ?? key))
+      }
+    />
+  );
+  const save = (e: FormEvent) => {
+    e.preventDefault();
+    void add
+      .mutateAsync({
+        name: (text.name ?? '').trim(),
+        place: (text.place ?? '').trim(),
+        who: (text.who ?? '').trim(),
+        expires: text.expires ? text.expires : undefined,
+        tankId: tankId === '' ? undefined : tankId,
+        gives,
+        airLPerH: n('airLPerH'),
+        depthM: n('depthM'),
+        movedM2: n('movedM2'),
+        loadW: n('loadW') ?? 0,
+        energy,
+        cellSize: energy === 'DRY_CELLS' ? cellSize : undefined,
+        cells: n('cells') === undefined ? undefined : Math.trunc(n('cells') ?? 0),
+        upsW: n('upsW'),
+        upsMinutes: n('upsMinutes'),
+        wattHours: n('wattHours'),
+        idleW: n('idleW'),
+        inverterEfficiency: n('inverterEfficiency'),
+        fuelL: n('fuelL'),
+        idleLPerH: n('idleLPerH'),
+        yearsOld: n('yearsOld'),
+      })
+      .then(() => {
+        tell('In the kit.');
+        done();
+      })
+      .catch(() => undefined);
+  };
+  return (
+    <form
+      onSubmit={save}
+      noValidate
+      className="grid gap-4 border-l-4 border-accent pl-4 md:grid-cols-3"
+    >
+      <Field
+        label="What it is"
+        value={text.name}
+        onChange={set('name')}
+        error={add.error?.at('name')}
+      />
+      <Field label="Where it lies" value={text.place} onChange={set('place')} />
+      <Field label="Who can use it" value={text.who} onChange={set('who')} />
+      <Choice
+        label="It gives"
+        value={gives}
+        onChange={(e) => setGives(e.target.value as KitDescription['gives'])}
+        options={[
+          { value: 'AIR', label: 'air through a stone' },
+          { value: 'CIRCULATION', label: 'a moving surface' },
+        ]}
+      />
+      {gives === 'AIR'
+        ? [
+            field('airLPerH', 'Air', 'L/h'),
+            field('depthM', 'Stone lies at', 'm', 'Empty: 0.4 m, 2 mm bubbles (assumed).'),
+          ]
+        : field('movedM2', 'Surface that it moves', 'm²')}
+      {field('loadW', 'It takes', 'W')}
+      <Choice
+        label="Driven by"
+        value={energy}
+        onChange={(e) => setEnergy(e.target.value as Energy)}
+        options={ENERGIES}
+      />
+      {energy === 'DRY_CELLS' && (
+        <Choice
+          label="Size of the cells"
+          value={cellSize}
+          onChange={(e) => setCellSize(e.target.value as typeof cellSize)}
+          options={[
+            { value: 'D', label: 'D' },
+            { value: 'C', label: 'C' },
+            { value: 'AA', label: 'AA' },
+          ]}
+        />
+      )}
+      {ASKED[energy].map((a) => field(a.key, a.label, a.unit, a.hint))}
+      {field('yearsOld', 'Old', 'years', 'Empty: new.')}
+      <Field label="Good until" type="date" value={text.expires ?? ''} onChange={set('expires')} />
+      {tanks.length > 1 && (
+        <Choice
+          label="Kept for"
+          value={tankId}
+          onChange={(e) => setTankId(e.target.value)}
+          options={[
+            { value: '', label: 'whichever needs it' },
+            ...tanks.map((t) => ({ value: t.id, label: t.description.name })),
+          ]}
+        />
+      )}
+      {energy === 'GENERATOR' && (
+        <p className="border-l-4 border-danger pl-3 md:col-span-3">
+          ✕ Outdoors only, far from openings, never in a garage; refuelled cold; a carbon monoxide
+          alarm indoors. Never fed back into the house: a licensed electrician fits a transfer
+          switch.
+        </p>
+      )}
+      {add.error && (
+        <p role="alert" className="font-semibold md:col-span-3">
+          ✕ {add.error.message}
+        </p>
+      )}
+      <div className="flex gap-2 md:col-span-3">
+        <Button
+          look="main"
+          type="submit"
+          disabled={add.isPending || (text.name ?? '').trim() === ''}
+        >
+          Into the kit
+        </Button>
+        <Button look="quiet" onClick={done}>
+          not now
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** Where the core names a number differently. */
+const SAME: Record<string, string> = {
+  airLPerH: 'backupAirLPerH',
+  depthM: 'stoneDepthM',
+  upsW: 'upsRatedW',
+  upsMinutes: 'upsRatedMinutes',
+  wattHours: 'batteryWh',
+};

@@ -1,0 +1,390 @@
+import { useEffect, useState } from 'react';
+import { api, told } from '../../api/client';
+import type { OutageView, TankClock } from '../../api/types';
+import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
+import { readNumber } from '../../lib/number';
+import { dayAndTime } from '../../lib/time';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { useWidth } from '../../parts/useWidth';
+import { useAtTank } from '../../TankContext';
+import { Report } from './Report';
+import { oxygenAt, readCard } from './outageLog';
+import { useOutage } from './useOutage';
+
+/** Guard → Outage: the clock and the next action. */
+export function OutageScreen() {
+  const { tank } = useAtTank();
+  const outage = useOutage(tank.homeId);
+  const { view } = outage;
+  if (!view) return <Quiet outage={outage} />;
+  return (
+    <div
+      data-theme="night"
+      className="-mx-4 -my-5 min-h-dvh bg-paper px-4 py-5 text-ink md:-mx-6 md:px-6"
+    >
+      <div className="mx-auto grid max-w-3xl gap-6">
+        <Head outage={outage} view={view} />
+        {view.tanks.map((clock) => (
+          <Tank key={clock.tankId} clock={clock} view={view} note={outage.note} />
+        ))}
+        <NeverDo />
+        {view.endedAt && <Report view={view} close={outage.close} />}
+      </div>
+    </div>
+  );
+}
+
+type UsedOutage = ReturnType<typeof useOutage>;
+
+function Quiet({ outage }: { outage: UsedOutage }) {
+  const { tank } = useAtTank();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [brought, setBrought] = useState<string | null>(null);
+  const bring = async (file: File | undefined) => {
+    setProblem(null);
+    setBrought(null);
+    if (!file) return;
+    const card = readCard(await file.text(), tank.homeId);
+    if (typeof card === 'string') {
+      setProblem(card);
+      return;
+    }
+    const homeId = tank.homeId;
+    try {
+      const view = await outage.start(card.startedAt);
+      const path = { homeId, id: view.id };
+      if (card.notes.length > 0)
+        await told(
+          api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
+            params: { path },
+            body: { notes: card.notes },
+          }),
+        );
+      if (card.endedAt)
+        await told(
+          api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
+            params: { path },
+            body: { at: card.endedAt },
+          }),
+        );
+      setBrought(`${card.notes.length} notes are in the log.`);
+      await outage.refresh();
+    } catch (e) {
+      setProblem(e instanceof Error ? e.message : 'The log could not be brought in.');
+    }
+  };
+  return (
+    <div className="grid max-w-2xl gap-6">
+      <h1 className="text-xl font-bold">The mains are on</h1>
+      <p>
+        When the power fails, press this first, even for a short cut. Animals that gasp at the
+        surface beat every number: aerate, then press.
+      </p>
+      <Button
+        look="main"
+        className="min-h-20 text-2xl"
+        onClick={() => void outage.start().catch((e: Error) => setProblem(e.message))}
+      >
+        The power is out
+      </Button>
+      {outage.reached === false && (
+        <p role="alert" className="font-semibold">
+          ✕ The server does not answer. Use the pocket card on your phone.
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="font-semibold">
+          ✕ {problem}
+        </p>
+      )}
+      {brought && <p role="status">{brought}</p>}
+      <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
+        <h2 id="card" className="font-bold">
+          A log from a pocket card
+        </h2>
+        <label className="text-sm text-soft" htmlFor="card-file">
+          The file that the card saved. Bringing it in twice does no harm.
+        </label>
+        <input
+          id="card-file"
+          type="file"
+          accept="application/json,.json"
+          onChange={(e) => void bring(e.target.files?.[0])}
+        />
+      </section>
+    </div>
+  );
+}
+
+function useNow(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 10_000);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
+
+const since = (view: OutageView, now: number) =>
+  Math.max(
+    0,
+    ((view.endedAt ? Date.parse(view.endedAt) : now) - Date.parse(view.startedAt)) / 3.6e6,
+  );
+
+const span = (h: number) =>
+  h < 1 ? `${Math.round(h * 60)} min` : `${Math.floor(h)} h ${Math.round((h % 1) * 60)} min`;
+
+function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
+  const { tank } = useAtTank();
+  const now = useNow();
+  return (
+    <header className="grid gap-3">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <h1>
+          <span className="block text-soft">
+            {view.endedAt ? 'The power was out for' : 'No power for'}
+          </span>
+          <span className="text-5xl font-bold">{span(since(view, now))}</span>
+        </h1>
+        {!view.endedAt && (
+          <Button
+            className="min-h-14 text-lg"
+            onClick={() => void outage.end().catch(() => undefined)}
+          >
+            The power is back
+          </Button>
+        )}
+      </div>
+      <p className="text-soft">
+        since {dayAndTime(view.startedAt, tank.zone)}
+        {view.cuts > 1 && `, ${view.cuts} cuts`}
+      </p>
+      {outage.reached === false && (
+        <p role="status" className="border-l-4 border-alk pl-3">
+          The server does not answer. Go on: what you note stays on this device and is sent when it
+          is back{outage.waiting > 0 && ` (${outage.waiting} waiting)`}. Predictions stand still
+          until then.
+        </p>
+      )}
+    </header>
+  );
+}
+
+function Tank({
+  clock,
+  view,
+  note,
+}: {
+  clock: TankClock;
+  view: OutageView;
+  note: UsedOutage['note'];
+}) {
+  const now = useNow();
+  const [ref, width] = useWidth();
+  const [oxygen, setOxygen] = useState('');
+  const h = since(view, now);
+  const at = oxygenAt(clock.course.points, h);
+  const list = view.endedAt ? clock.after : clock.steps;
+  const open = list.filter((s) => s.state === 'OPEN');
+  const next = open.find((s) => s.step.atH <= h + 0.01) ?? open[0];
+  const later = open.filter((s) => s !== next);
+  const value = readNumber(oxygen);
+  const tankId = clock.tankId;
+  const danger = clock.course.danger.early;
+  return (
+    <section aria-labelledby={`tank-${tankId}`} className="grid gap-4 border-t pt-5">
+      <h2 id={`tank-${tankId}`} className="text-2xl font-bold">
+        {clock.name}
+      </h2>
+      {clock.gasping && !view.endedAt && (
+        <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
+          ✕ They gasp: aerate this minute, with whatever is at hand. Pour, stir, move the water.
+        </p>
+      )}
+      {next && (
+        <div className="grid gap-2 border-l-8 border-accent pl-4">
+          <p className="text-3xl leading-tight font-bold">{next.step.what}</p>
+          <p className="text-lg">
+            {next.step.why} {next.step.how}
+          </p>
+          {next.step.caution && (
+            <p className="border-l-4 border-danger pl-3">✕ Careful: {next.step.caution}</p>
+          )}
+          <div className="flex flex-wrap gap-3 pt-1">
+            <Button
+              look="main"
+              className="min-h-14 flex-1 text-xl"
+              onClick={() => note({ tankId, kind: 'STEP_DONE', ref: next.step.id })}
+            >
+              Done
+            </Button>
+            <Button
+              className="min-h-14 text-lg"
+              onClick={() => note({ tankId, kind: 'STEP_SKIPPED', ref: next.step.id })}
+            >
+              Skip
+            </Button>
+          </div>
+        </div>
+      )}
+      {!view.endedAt && at && (
+        <p className="text-lg">
+          Oxygen now, predicted:{' '}
+          <strong className={`text-3xl ${at.early < view.lines.danger ? 'text-danger' : ''}`}>
+            {at.early < view.lines.danger && '✕ '}
+            {at.early.toFixed(1)} to {at.late.toFixed(1)} mg/L
+          </strong>
+          .{' '}
+          {danger === undefined
+            ? 'No danger within a day and a half, on the early side.'
+            : danger > h
+              ? `Danger in ${span(danger - h)} on the early side.`
+              : 'In danger by now, on the early side.'}
+        </p>
+      )}
+      <div ref={ref}>
+        {width > 0 && (
+          <OxygenClockDrawing
+            id={tankId}
+            course={clock.course}
+            lines={view.lines}
+            nowH={view.endedAt ? undefined : h}
+            readings={view.notes
+              .filter((n) => n.kind === 'OXYGEN' && n.tankId === tankId && n.value !== undefined)
+              .map((n) => ({
+                h: Math.max(0, (Date.parse(n.at) - Date.parse(view.startedAt)) / 3.6e6),
+                mgPerL: n.value ?? 0,
+              }))}
+            width={width}
+          />
+        )}
+      </div>
+      {!view.endedAt && (
+        <>
+          <div className="flex flex-wrap gap-3">
+            {clock.kit.map((thing) => (
+              <Button
+                key={thing.kitId}
+                className={`min-h-14 ${thing.running ? 'border-2 border-accent' : ''}`}
+                aria-pressed={thing.running}
+                onClick={() =>
+                  note({
+                    tankId,
+                    kind: thing.running ? 'BACKUP_OFF' : 'BACKUP_ON',
+                    ref: thing.kitId,
+                  })
+                }
+              >
+                {thing.name} {thing.running ? 'runs ✓' : 'started'}
+                <span className="text-sm text-soft">
+                  {thing.tested
+                    ? `${thing.likelyH.toFixed(1)} h tested`
+                    : `${thing.earlyH.toFixed(1)} to ${thing.likelyH.toFixed(1)} h`}
+                </span>
+              </Button>
+            ))}
+            <Button
+              className="min-h-14 border-danger text-danger"
+              onClick={() => note({ tankId, kind: 'GASPING' })}
+            >
+              ✕ They gasp
+            </Button>
+            <Button className="min-h-14" onClick={() => note({ tankId, kind: 'CALM' })}>
+              They are calm
+            </Button>
+          </div>
+          <form
+            className="flex items-end gap-3"
+            onSubmit={(e) => {
+              e.preventDefault();
+              if (value === null) return;
+              note({ tankId, kind: 'OXYGEN', value });
+              setOxygen('');
+            }}
+          >
+            <Field
+              label="Oxygen, measured"
+              inputMode="decimal"
+              unit="mg/L"
+              value={oxygen}
+              onChange={(e) => setOxygen(e.target.value)}
+              error={
+                oxygen !== '' && (value === null || value < 0 || value > 20)
+                  ? 'A number from 0 to 20.'
+                  : undefined
+              }
+            />
+            <Button
+              type="submit"
+              className="min-h-11"
+              disabled={value === null || value < 0 || value > 20}
+            >
+              Note
+            </Button>
+          </form>
+          <p className="text-sm text-soft">
+            {clock.startMeasured
+              ? 'Begun with the oxygen you had measured.'
+              : `Begun with ${clock.startMgPerL.toFixed(1)} mg/L, by the twin at that hour.`}{' '}
+            Room at 18 °C, last fed half a day ago, lines at {view.lines.caution},{' '}
+            {view.lines.danger} and {view.lines.loss} mg/L: assumed. A reading moves the clock. By
+            hand: {Math.ceil(clock.bucketsPerH)} ten-litre buckets an hour.
+          </p>
+        </>
+      )}
+      <details>
+        <summary className="min-h-11 text-lg">
+          {view.endedAt ? 'All of the restart' : 'The whole plan'} ({later.length + (next ? 1 : 0)}{' '}
+          open)
+        </summary>
+        <ol className="grid gap-2 pt-2">
+          {list.map((s) => (
+            <li key={s.step.id} className="flex items-start justify-between gap-3 border-b pb-1">
+              <span className={s.state === 'OPEN' ? '' : 'text-soft'}>
+                {s.step.atH > 0 && `${span(s.step.atH)}: `}
+                {s.step.what} {s.state === 'DONE' ? '✓' : s.state === 'SKIPPED' ? '(skipped)' : ''}
+                {s.step.caution && (
+                  <span className="block text-sm">✕ Careful: {s.step.caution}</span>
+                )}
+              </span>
+              {s.state !== 'OPEN' && (
+                <Button
+                  look="quiet"
+                  aria-label={`Open again: ${s.step.what}`}
+                  onClick={() => note({ tankId, kind: 'STEP_UNDONE', ref: s.step.id })}
+                >
+                  undo
+                </Button>
+              )}
+            </li>
+          ))}
+        </ol>
+      </details>
+    </section>
+  );
+}
+
+function NeverDo() {
+  return (
+    <section aria-labelledby="never" className="border-t pt-4">
+      <h2 id="never" className="font-bold text-danger">
+        ✕ Never
+      </h2>
+      <ul className="list-disc pl-5">
+        <li>
+          A generator or a fuel heater indoors, in a garage, or near a window: carbon monoxide kills
+          without a smell. Never refuel it hot.
+        </li>
+        <li>
+          Power back into the house through a socket: a licensed electrician fits a switch for that.
+        </li>
+        <li>
+          Ice or boiling water into the tank; a cover that closes its surface; a flame in a shut
+          room.
+        </li>
+        <li>Food; and a canister that stood for four hours, restarted dirty.</li>
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,213 @@
+import { useState } from 'react';
+import { useDeleteKit, useAddKit, useReadiness } from '../../api/hooks';
+import type { KitItem, Readiness, Times } from '../../api/types';
+import { Button, buttonLook } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { KitForm } from './KitForm';
+import { TestRun } from './TestRun';
+
+/** Guard → Readiness: is this home ready for the lights to go out? */
+export function ReadinessScreen() {
+  const { tank } = useAtTank();
+  const ready = useReadiness(tank.homeId);
+  if (!ready.data) return <Waiting error={ready.error} retry={() => void ready.refetch()} />;
+  return <Loaded ready={ready.data} />;
+}
+
+const CARD_SAVED = 'pocket-card-saved';
+
+function Loaded({ ready }: { ready: Readiness }) {
+  const { tank } = useAtTank();
+  const [adding, setAdding] = useState(false);
+  const [saved, setSaved] = useState(() => localStorage.getItem(CARD_SAVED) === tank.homeId);
+  return (
+    <div className="grid max-w-5xl gap-8">
+      <section aria-labelledby="ready" className="grid gap-3">
+        <h1 id="ready" className="text-xl font-bold">
+          {ready.home}, without power
+        </h1>
+        <p className="max-w-prose text-2xl leading-snug font-semibold">{ready.weakest}</p>
+        <Nights ready={ready} />
+        <p className="text-sm text-soft">
+          Hours until the danger line of 3.5 mg/L, early to late, from the worst hour of a night: in
+          summer 4 °C warmer, in winter in a room of 17 °C. Plans hold to the early figure. Only a
+          tested run counts as known; everything else is a sum.
+        </p>
+      </section>
+      <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
+        <h2 id="card" className="text-lg font-bold">
+          The pocket card
+        </h2>
+        <p>
+          {saved
+            ? 'Saved from this device. Save it anew when tanks or kit change.'
+            : 'It is not on a phone yet.'}{' '}
+          One file with the whole plan, its own clock and a log; it works with this server, the
+          network and the house dark. Open it once, then print it for a helper who knows nothing.
+        </p>
+        <a
+          className={`${buttonLook(saved ? 'plain' : 'main')} justify-self-start`}
+          href={`/api/v1/homes/${tank.homeId}/card`}
+          download="pocket-card.html"
+          onClick={() => {
+            localStorage.setItem(CARD_SAVED, tank.homeId);
+            setSaved(true);
+          }}
+        >
+          Save the card
+        </a>
+      </section>
+      <section aria-labelledby="kit" className="grid gap-3 border-t pt-4">
+        <h2 id="kit" className="text-lg font-bold">
+          The kit
+        </h2>
+        {ready.kit.length === 0 && (
+          <p className="text-soft">
+            What aerates or moves water without the mains: battery air pumps, a UPS, an inverter, a
+            generator. Air first; filter and heat can wait a few hours.
+          </p>
+        )}
+        <ul>
+          {ready.kit.map((item) => (
+            <Thing key={item.id} item={item} />
+          ))}
+        </ul>
+        {ready.due.map((due) => (
+          <p key={due} className="border-l-4 border-alk pl-3">
+            {due}
+          </p>
+        ))}
+        {adding ? (
+          <KitForm done={() => setAdding(false)} />
+        ) : (
+          <Button className="justify-self-start" onClick={() => setAdding(true)}>
+            Something for the kit
+          </Button>
+        )}
+      </section>
+      {ready.purchases.length > 0 && (
+        <section aria-labelledby="next" className="border-t pt-4">
+          <h2 id="next" className="text-lg font-bold">
+            What to buy next
+          </h2>
+          <p className="text-sm text-soft">
+            Hours gained on the early side for the tank that needs it most, the best for its money
+            first. Prices are round figures, assumed.
+          </p>
+          <table className="w-full text-left">
+            <tbody>
+              {ready.purchases.map((p) => (
+                <tr key={p.what} className="border-b">
+                  <td className="py-1.5 pr-4">{p.what}</td>
+                  <td className="pr-4 font-semibold whitespace-nowrap">
+                    +{p.gainedH.toFixed(1)} h
+                  </td>
+                  <td className="whitespace-nowrap">about € {p.euros}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
+      <p className="border-l-4 border-danger pl-3">
+        ✕ Electricity and salt water: residual-current protection, drip loops, dry raised sockets,
+        no chained cords. A generator stands outdoors, far from openings, with a carbon monoxide
+        alarm indoors; a licensed electrician fits a transfer switch, nothing is fed back through a
+        socket. Batteries: ventilated, the right charger, no swollen cells. Local codes come first.
+      </p>
+    </div>
+  );
+}
+
+function Nights({ ready }: { ready: Readiness }) {
+  const told = (times: Times) => {
+    const h = (v: number | undefined) =>
+      v === undefined ? `over ${ready.hoursLookedAhead}` : v.toFixed(1);
+    return times.early === undefined
+      ? `over ${ready.hoursLookedAhead} h`
+      : `${h(times.early)} to ${h(times.late)} h`;
+  };
+  return (
+    <table className="w-full text-left">
+      <thead className="text-sm text-soft">
+        <tr>
+          <th className="font-normal">tank</th>
+          <th className="font-normal">summer night, nothing</th>
+          <th className="font-normal">winter night, nothing</th>
+          <th className="font-normal">summer, with the kit</th>
+          <th className="font-normal">winter, with the kit</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ready.tanks.map((t) => (
+          <tr key={t.tankId} className="border-t">
+            <td className="py-1.5 font-semibold">{t.name}</td>
+            <td>{told(t.bareSummer)}</td>
+            <td>{told(t.bareWinter)}</td>
+            <td className="font-semibold">{told(t.keptSummer)}</td>
+            <td className="font-semibold">{told(t.keptWinter)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Thing({ item }: { item: KitItem }) {
+  const { tank } = useAtTank();
+  const drop = useDeleteKit(tank.homeId);
+  const add = useAddKit(tank.homeId);
+  const tell = useNotice();
+  const [testing, setTesting] = useState(false);
+  const d = item.description;
+  const { early, likely, late, tested } = item.runTime;
+  return (
+    <li className="grid gap-2 border-b py-2">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <span>
+          <strong>{d.name}</strong>
+          <span className="text-soft">
+            {d.place && ` · ${d.place}`}
+            {d.who && ` · ${d.who}`}
+          </span>
+        </span>
+        <span>
+          {tested ? (
+            <strong>{likely.toFixed(1)} h, tested</strong>
+          ) : (
+            <>
+              <strong>{early.toFixed(1)}</strong> to {late.toFixed(1)} h, likely {likely.toFixed(1)}
+              , not tested
+            </>
+          )}
+        </span>
+        <span className="flex gap-2">
+          <Button look="quiet" onClick={() => setTesting(!testing)}>
+            test it
+          </Button>
+          <Button
+            look="quiet"
+            aria-label={`Take ${d.name} out of the kit`}
+            onClick={() =>
+              drop.mutate(item.id, {
+                onSuccess: () => tell(`${d.name} taken out.`, () => add.mutate(d)),
+              })
+            }
+          >
+            ✕
+          </Button>
+        </span>
+      </div>
+      {d.energy === 'UPS' && d.upsW !== undefined && d.upsMinutes !== undefined && !tested && (
+        <p className="text-sm text-soft">
+          Its label ({d.upsW} W for {d.upsMinutes} min) would promise{' '}
+          {((d.upsW * d.upsMinutes) / 60 / d.loadW).toFixed(1)} h at {d.loadW} W: its inverter takes
+          5 to 8 W for itself.
+        </p>
+      )}
+      {testing && <TestRun item={item} done={() => setTesting(false)} />}
+    </li>
+  );
+}

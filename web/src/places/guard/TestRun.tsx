@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { useEditKit } from '../../api/hooks';
+import type { KitItem } from '../../api/types';
+import { readNumber } from '../../lib/number';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { useNotice } from '../../parts/Notices';
+import { useAtTank } from '../../TankContext';
+
+/** A run at the real load, step by step: pull the plug, watch, note the hours. */
+export function TestRun({ item, done }: { item: KitItem; done: () => void }) {
+  const { tank } = useAtTank();
+  const edit = useEditKit(tank.homeId);
+  const tell = useNotice();
+  const [began, setBegan] = useState<number | null>(null);
+  const [hours, setHours] = useState('');
+  const value = readNumber(hours);
+  const save = () => {
+    const today = new Date().toISOString().slice(0, 10);
+    void edit
+      .mutateAsync({
+        id: item.id,
+        version: item.version,
+        description: { ...item.description, testedHours: value ?? undefined, testedOn: today },
+      })
+      .then(() => {
+        tell('Noted. It counts as known now.');
+        done();
+      })
+      .catch(() => undefined);
+  };
+  return (
+    <div className="grid gap-3 border-l-4 border-accent pl-4">
+      <ol className="list-decimal pl-5">
+        <li>Charge it, or put in the cells you would use. Stone and tube as in an outage.</li>
+        <li>On a day at home: pull its plug from the mains, not the tank’s. Dry hands.</li>
+        <li>
+          Look that it bubbles, every half hour. Stop at once if it gets hot, smells or swells.
+        </li>
+        <li>Note the hours until it stopped, or as long as you watched it.</li>
+      </ol>
+      <div className="flex flex-wrap items-end gap-3">
+        {began === null ? (
+          <Button onClick={() => setBegan(Date.now())}>The plug is out: start the watch</Button>
+        ) : (
+          <Button onClick={() => setHours(((Date.now() - began) / 3.6e6).toFixed(2))}>
+            It stopped now
+          </Button>
+        )}
+        <Field
+          label="It ran for"
+          inputMode="decimal"
+          unit="h"
+          value={hours}
+          onChange={(e) => setHours(e.target.value)}
+          error={
+            hours !== '' && value === null ? 'This is not a number.' : edit.error?.at('testedHours')
+          }
+        />
+        <Button look="main" disabled={value === null || edit.isPending} onClick={save}>
+          Note the test
+        </Button>
+        <Button look="quiet" onClick={done}>
+          not now
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import { expect, it } from 'vitest';
+import type { NewNote, OutageView } from '../../api/types';
+import { oxygenAt, readCard, withWaiting } from './outageLog';
+
+const VIEW = {
+  notes: [{ id: 'a', at: '', kind: 'NOTE' }],
+  tanks: [
+    {
+      tankId: 't',
+      gasping: false,
+      kit: [{ kitId: 'k', running: false }],
+      steps: [{ step: { id: 'look' }, state: 'OPEN' }],
+      after: [],
+      course: { points: [] },
+    },
+  ],
+} as unknown as OutageView;
+const note = (kind: NewNote['kind'], ref?: string): NewNote => ({
+  id: kind,
+  tankId: 't',
+  at: '2026-01-01T00:00:00Z',
+  kind,
+  ref,
+});
+
+it('shows what waits as if it were sent', () => {
+  const seen = withWaiting(VIEW, [
+    note('STEP_DONE', 'look'),
+    note('GASPING'),
+    note('BACKUP_ON', 'k'),
+  ]);
+  expect(seen.tanks[0]?.steps[0]?.state).toBe('DONE');
+  expect(seen.tanks[0]?.gasping).toBe(true);
+  expect(seen.tanks[0]?.kit[0]?.running).toBe(true);
+  expect(seen.notes).toHaveLength(4);
+  expect(withWaiting(VIEW, [{ ...note('NOTE'), id: 'a' }])).toBe(VIEW);
+});
+
+it('reads oxygen between the points', () => {
+  const points = [
+    { hours: 0, early: 6, likely: 6, late: 6, celsius: 25 },
+    { hours: 1, early: 4, likely: 5, late: 6, celsius: 25 },
+  ];
+  expect(oxygenAt(points, 0.5)?.early).toBeCloseTo(5);
+  expect(oxygenAt(points, 9)?.early).toBeCloseTo(4);
+});
+
+it('takes only the log of a card of this home', () => {
+  expect(readCard('hello', 'h')).toContain('cannot be read');
+  expect(readCard('{}', 'h')).toContain('not the log');
+  expect(readCard('{"card":"x","notes":[]}', 'h')).toContain('another home');
+  expect(readCard('{"card":"h","notes":[]}', 'h')).toContain('No outage');
+  expect(readCard('{"card":"h","startedAt":"2026-01-01T00:00:00Z","notes":[]}', 'h')).toMatchObject(
+    {
+      endedAt: null,
+    },
+  );
+});

@@ -1,0 +1,107 @@
+import type { NewNote, OutageView, StepState } from '../../api/types';
+
+/** What is kept on this device, so that an outage of the server, too, loses nothing. */
+export interface Kept {
+  view: OutageView | null;
+  waiting: NewNote[];
+}
+
+const key = (homeId: string) => `outage-${homeId}`;
+const NOTHING: Kept = { view: null, waiting: [] };
+
+export function readKept(homeId: string): Kept {
+  try {
+    const text = localStorage.getItem(key(homeId));
+    return text ? (JSON.parse(text) as Kept) : NOTHING;
+  } catch {
+    return NOTHING;
+  }
+}
+
+export function keep(homeId: string, kept: Kept) {
+  try {
+    localStorage.setItem(key(homeId), JSON.stringify(kept));
+  } catch {
+    // A device that keeps nothing still works while the page is open.
+  }
+}
+
+const STATE: Partial<Record<NewNote['kind'], StepState>> = {
+  STEP_DONE: 'DONE',
+  STEP_SKIPPED: 'SKIPPED',
+  STEP_UNDONE: 'OPEN',
+};
+
+/** The view with what waits to be sent already in it: steps, animals, air, readings. Predictions follow later. */
+export function withWaiting(view: OutageView, waiting: NewNote[]): OutageView {
+  const known = new Set(view.notes.map((n) => n.id));
+  const fresh = waiting.filter((n) => !known.has(n.id));
+  if (fresh.length === 0) return view;
+  return {
+    ...view,
+    notes: [...view.notes, ...fresh],
+    tanks: view.tanks.map((tank) => {
+      const own = fresh.filter((n) => n.tankId === tank.tankId);
+      const stepped = (step: OutageView['tanks'][number]['steps'][number]) => {
+        const last = own
+          .filter((n) => n.ref === step.step.id && STATE[n.kind] !== undefined)
+          .at(-1);
+        return last ? { ...step, state: STATE[last.kind] ?? step.state, at: last.at } : step;
+      };
+      const animals = own.filter((n) => n.kind === 'GASPING' || n.kind === 'CALM').at(-1);
+      return {
+        ...tank,
+        gasping: animals ? animals.kind === 'GASPING' : tank.gasping,
+        steps: tank.steps.map(stepped),
+        after: tank.after.map(stepped),
+        kit: tank.kit.map((thing) => {
+          const air = own
+            .filter(
+              (n) => n.ref === thing.kitId && (n.kind === 'BACKUP_ON' || n.kind === 'BACKUP_OFF'),
+            )
+            .at(-1);
+          return air ? { ...thing, running: air.kind === 'BACKUP_ON' } : thing;
+        }),
+      };
+    }),
+  };
+}
+
+/** Oxygen by the prediction at so many hours. */
+export function oxygenAt(
+  points: OutageView['tanks'][number]['course']['points'],
+  hours: number,
+): { early: number; late: number } | undefined {
+  const i = points.findIndex((p) => p.hours >= hours);
+  const b = points[i < 0 ? points.length - 1 : i];
+  const a = points[Math.max(0, (i < 0 ? points.length : i) - 1)];
+  if (!a || !b) return undefined;
+  const share = b.hours === a.hours ? 0 : Math.min(1, (hours - a.hours) / (b.hours - a.hours));
+  return {
+    early: a.early + share * (b.early - a.early),
+    late: a.late + share * (b.late - a.late),
+  };
+}
+
+/** The log of a pocket card, as its file holds it; an error in words when it is none. */
+export function readCard(
+  text: string,
+  homeId: string,
+): { startedAt: string; endedAt: string | null; notes: NewNote[] } | string {
+  let card: unknown;
+  try {
+    card = JSON.parse(text);
+  } catch {
+    return 'This file is not the log of a pocket card: it cannot be read.';
+  }
+  const c = card as { card?: unknown; startedAt?: unknown; endedAt?: unknown; notes?: unknown };
+  if (typeof c.card !== 'string' || !Array.isArray(c.notes))
+    return 'This file is not the log of a pocket card.';
+  if (c.card !== homeId) return 'This log is that of another home.';
+  if (typeof c.startedAt !== 'string') return 'No outage was started on that card.';
+  return {
+    startedAt: c.startedAt,
+    endedAt: typeof c.endedAt === 'string' ? c.endedAt : null,
+    notes: c.notes as NewNote[],
+  };
+}
