@@ -1,5 +1,4 @@
 import { useEffect, useState } from 'react';
-import { api, told } from '../../api/client';
 import type { OutageView, TankClock } from '../../api/types';
 import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
 import { readNumber } from '../../lib/number';
@@ -40,39 +39,19 @@ type UsedOutage = ReturnType<typeof useOutage>;
 function Quiet({ outage }: { outage: UsedOutage }) {
   const { tank } = useAtTank();
   const [problem, setProblem] = useState<string | null>(null);
-  const [brought, setBrought] = useState<string | null>(null);
   const bring = async (file: File | undefined) => {
     setProblem(null);
-    setBrought(null);
     if (!file) return;
     const card = readCard(await file.text(), tank.homeId);
     if (typeof card === 'string') {
       setProblem(card);
       return;
     }
-    const homeId = tank.homeId;
-    try {
-      const view = await outage.start(card.startedAt);
-      const path = { homeId, id: view.id };
-      if (card.notes.length > 0)
-        await told(
-          api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
-            params: { path },
-            body: { notes: card.notes },
-          }),
-        );
-      if (card.endedAt)
-        await told(
-          api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
-            params: { path },
-            body: { at: card.endedAt },
-          }),
-        );
-      setBrought(`${card.notes.length} notes are in the log.`);
-      await outage.refresh();
-    } catch (e) {
-      setProblem(e instanceof Error ? e.message : 'The log could not be brought in.');
-    }
+    await outage
+      .bring(card)
+      .catch((e: unknown) =>
+        setProblem(e instanceof Error ? e.message : 'The log could not be brought in.'),
+      );
   };
   return (
     <div className="grid max-w-2xl gap-6">
@@ -98,7 +77,6 @@ function Quiet({ outage }: { outage: UsedOutage }) {
           ✕ {problem}
         </p>
       )}
-      {brought && <p role="status">{brought}</p>}
       <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
         <h2 id="card" className="font-bold">
           A log from a pocket card
@@ -160,6 +138,11 @@ function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
         since {dayAndTime(view.startedAt, tank.zone)}
         {view.cuts > 1 && `, ${view.cuts} cuts`}
       </p>
+      {outage.refused && (
+        <p role="alert" className="font-semibold">
+          ✕ {outage.refused}
+        </p>
+      )}
       {outage.reached === false && (
         <p role="status" className="border-l-4 border-alk pl-3">
           The server does not answer. Go on: what you note stays on this device and is sent when it

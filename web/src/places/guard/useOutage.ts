@@ -1,5 +1,5 @@
-import { useCallback, useEffect, useState } from 'react';
-import { api, told } from '../../api/client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { api, Problem, told } from '../../api/client';
 import type { NewNote, OutageView } from '../../api/types';
 import { keep, readKept, withWaiting, type Kept } from './outageLog';
 
@@ -9,48 +9,44 @@ const ASK_EVERY_MS = 15_000;
 export function useOutage(homeId: string) {
   const [kept, setKept] = useState<Kept>(() => readKept(homeId));
   const [reached, setReached] = useState<boolean | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const latest = useRef(kept);
+  const line = useRef<Promise<unknown>>(Promise.resolve());
   const store = useCallback(
-    (change: (before: Kept) => Kept) =>
-      setKept((before) => {
-        const next = change(before);
-        keep(homeId, next);
-        return next;
-      }),
+    (change: (before: Kept) => Kept) => {
+      latest.current = change(latest.current);
+      keep(homeId, latest.current);
+      setKept(latest.current);
+    },
     [homeId],
   );
 
-  const refresh = useCallback(async () => {
-    const { view, waiting } = readKept(homeId);
-    try {
-      let now: OutageView | null;
-      if (view && waiting.length > 0) {
-        now = await told(
-          api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
-            params: { path: { homeId, id: view.id } },
-            body: { notes: waiting },
-          }),
-        );
-      } else if (view?.endedAt) {
-        now = view;
-        const current = await told(
-          api.GET('/api/v1/homes/{homeId}/outages/current', { params: { path: { homeId } } }),
-        );
-        now = current.outage ?? view;
-      } else {
-        const current = await told(
-          api.GET('/api/v1/homes/{homeId}/outages/current', { params: { path: { homeId } } }),
-        );
-        now = current.outage ?? null;
-      }
-      setReached(true);
-      store((before) => ({
-        view: now,
-        waiting: before.waiting.filter((n) => !waiting.some((sent) => sent.id === n.id)),
-      }));
-    } catch {
-      setReached(false);
-    }
-  }, [homeId, store]);
+  /** One call after the other: an answer that was asked for earlier must not cover a later one. */
+  const inLine = useCallback(<T>(work: () => Promise<T>): Promise<T> => {
+    const next = line.current.then(work, work);
+    line.current = next.catch(() => undefined);
+    return next;
+  }, []);
+
+  /** Sends what waits, else asks how things stand. */
+  const refresh = useCallback(
+    () =>
+      inLine(async () => {
+        const sent = latest.current.waiting;
+        try {
+          const view = await ask(homeId, latest.current.view, sent);
+          const ids = new Set(sent.map((n) => n.id));
+          store((before) => ({ view, waiting: before.waiting.filter((n) => !ids.has(n.id)) }));
+          setReached(true);
+          setRefused(null);
+        } catch (e) {
+          const answered = e instanceof Problem && e.status >= 400 && e.status < 500;
+          setReached(answered);
+          setRefused(answered ? e.message : null);
+        }
+      }),
+    [homeId, inLine, store],
+  );
 
   useEffect(() => {
     const first = setTimeout(() => void refresh(), 0);
@@ -70,23 +66,53 @@ export function useOutage(homeId: string) {
     void refresh();
   };
 
-  const start = (at?: string) =>
-    told(
-      api.POST('/api/v1/homes/{homeId}/outages', { params: { path: { homeId } }, body: { at } }),
-    ).then((view) => {
+  const start = () =>
+    inLine(async () => {
+      const view = await told(
+        api.POST('/api/v1/homes/{homeId}/outages', { params: { path: { homeId } }, body: {} }),
+      );
       store((before) => ({ ...before, view }));
-      return view;
     });
 
   const end = () =>
-    kept.view
-      ? told(
-          api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
-            params: { path: { homeId, id: kept.view.id } },
-            body: {},
+    inLine(async () => {
+      const id = latest.current.view?.id;
+      if (id === undefined) return;
+      const view = await told(
+        api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
+          params: { path: { homeId, id } },
+          body: {},
+        }),
+      );
+      store((before) => ({ ...before, view }));
+    });
+
+  /** Brings a card's log in: the same card again changes nothing. */
+  const bring = (card: { startedAt: string; endedAt: string | null; notes: NewNote[] }) =>
+    inLine(async () => {
+      let view = await told(
+        api.POST('/api/v1/homes/{homeId}/outages', {
+          params: { path: { homeId } },
+          body: { at: card.startedAt },
+        }),
+      );
+      const path = { homeId, id: view.id };
+      if (card.notes.length > 0)
+        view = await told(
+          api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
+            params: { path },
+            body: { notes: card.notes },
           }),
-        ).then((view) => store((before) => ({ ...before, view })))
-      : Promise.resolve();
+        );
+      if (card.endedAt)
+        view = await told(
+          api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
+            params: { path },
+            body: { at: card.endedAt },
+          }),
+        );
+      store((before) => ({ ...before, view }));
+    });
 
   const close = () => store(() => ({ view: null, waiting: [] }));
 
@@ -94,12 +120,34 @@ export function useOutage(homeId: string) {
     view: kept.view && withWaiting(kept.view, kept.waiting),
     waiting: kept.waiting.length,
     reached,
+    refused,
     note,
     start,
     end,
+    bring,
     close,
-    refresh,
   };
+}
+
+/** The outage as the server knows it, after it has been told what waits. */
+async function ask(
+  homeId: string,
+  known: OutageView | null,
+  waiting: NewNote[],
+): Promise<OutageView | null> {
+  if (known && waiting.length > 0) {
+    return told(
+      api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
+        params: { path: { homeId, id: known.id } },
+        body: { notes: waiting },
+      }),
+    );
+  }
+  const current = await told(
+    api.GET('/api/v1/homes/{homeId}/outages/current', { params: { path: { homeId } } }),
+  );
+  // One that is over stays on the screen for its restart and report until it is closed.
+  return current.outage ?? (known?.endedAt ? known : null);
 }
 
 /** Over plain HTTP browsers make no random UUIDs themselves. */

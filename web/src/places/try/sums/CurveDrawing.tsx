@@ -31,7 +31,7 @@ export function CurveDrawing({
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full max-w-xl pt-4"
+      className="w-full max-w-[26rem] pt-4"
       role="img"
       aria-label={`${yName} over ${xName}: ${at.y.toFixed(2)} at ${at.x}.`}
     >

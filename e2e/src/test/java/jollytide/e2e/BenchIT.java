@@ -50,7 +50,8 @@ class BenchIT extends BrowserTest {
                 .click();
         assertThat(page.getByLabel("Open a window")).isChecked();
         button(page, "Forget window ajar").click();
-        assertThat(page.getByText("window ajar forgotten.")).isVisible();
+        assertThat(page.getByText("window ajar forgotten.", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
     }
 
     @Test

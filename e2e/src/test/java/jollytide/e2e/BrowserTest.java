@@ -82,7 +82,8 @@ abstract class BrowserTest {
     private Page watched(Page page) {
         page.onConsoleMessage(message -> {
             // The browser reports every refused request; those that a test provokes are answers, not faults.
-            boolean refusal = message.text().contains("status of 4");
+            boolean refusal =
+                    message.text().contains("status of 4") || message.text().contains("ERR_INTERNET_DISCONNECTED");
             if (message.type().equals("error") && !refusal) {
                 complaints.add(message.text());
             }

@@ -33,6 +33,12 @@ class ScreenshotsIT extends BrowserTest {
         take("bench", bench);
         take("ledger", demo(visitor(DESKTOP), "Lantern Reef", "Ledger"));
         take("margin", demo(visitor(DESKTOP), "Lantern Reef", "Margin"));
+        take("readiness", demo(visitor(DESKTOP), "Lantern Reef", "Readiness"));
+        Page outage = demo(visitor(PHONE), "Heron", "Outage");
+        button(outage, "The power is out").click();
+        outage.getByText("Look at the animals").first().waitFor();
+        take("outage-phone", outage);
+        button(outage, "The power is back").click();
         take("sums", demo(visitor(DESKTOP), "Lantern Reef", "Sums"));
         Page description = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
         description.navigate(description.url().replaceAll("/staircase.*", "/description"));

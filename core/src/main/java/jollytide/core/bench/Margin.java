@@ -5,9 +5,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import jollytide.core.exchange.Bubbles.Skin;
 import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Gas;
+import jollytide.core.exchange.Surface;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Ledger;
@@ -134,9 +136,7 @@ public final class Margin {
         Seawater water = setup.water();
         double rigid = Fitted.bubbles(stone, Skin.RIGID).conductance(Gas.OXYGEN, water);
         double surfaces = setup.parts().stream()
-                .mapToDouble(p -> p.path() instanceof jollytide.core.exchange.Surface
-                        ? p.path().conductance(Gas.OXYGEN, water)
-                        : 0)
+                .mapToDouble(p -> p.path() instanceof Surface ? p.path().conductance(Gas.OXYGEN, water) : 0)
                 .sum();
         if (surfaces == 0) {
             return worst(settled, worst.strain(), List.of(stone)).lowestMgPerL();
@@ -154,7 +154,7 @@ public final class Margin {
                 worst = night;
             }
         }
-        return java.util.Objects.requireNonNull(worst);
+        return Objects.requireNonNull(worst);
     }
 
     private Night night(Living living, TwinState settled, Strain strain, List<Remedy> helped) {

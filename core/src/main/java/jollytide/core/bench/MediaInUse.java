@@ -1,6 +1,5 @@
 package jollytide.core.bench;
 
-import java.time.Duration;
 import java.util.List;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.media.MediaLife;
@@ -51,8 +50,7 @@ public final class MediaInUse {
     private static final double LEAST_HOURS = 0.5;
 
     private static double hoursPerDay(Setup setup, Remedy.Scrubber scrubber, List<TwinState> day) {
-        Duration lit = Duration.between(setup.light().on(), setup.light().off());
-        double litHours = (lit.toMinutes() / 60.0 + 24) % 24;
+        double litHours = setup.light().litHours();
         return switch (scrubber.hours()) {
             case ALWAYS -> 24;
             case LAMPS_ON -> litHours;

@@ -2,8 +2,8 @@ package jollytide.core.bench;
 
 import static jollytide.core.units.Quantities.within;
 
-import java.time.Duration;
 import jollytide.core.air.AirPump;
+import jollytide.core.air.Enclosure;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.media.MediaLife;
 import org.jspecify.annotations.Nullable;
@@ -154,9 +154,7 @@ public final class Outlay {
             return new Cost(0, gramsPerMonth / 1000 * pricePerKg(other.source()), Effort.AN_EVENING);
         }
         if (remedy instanceof Remedy.Refugium refugium) {
-            Duration lit =
-                    Duration.between(refugium.light().on(), refugium.light().off());
-            double hours = (lit.toMinutes() / 60.0 + 24) % 24;
+            double hours = refugium.light().litHours();
             return new Cost(prices.refugiumLamp(), power(REFUGIUM_LAMP_W) * hours / 24, Effort.AN_EVENING);
         }
         if (remedy instanceof Remedy.ReactorAfterCare) {
@@ -168,7 +166,7 @@ public final class Outlay {
     }
 
     private Cost fan(double exchangeLPerH) {
-        return exchangeLPerH >= jollytide.core.air.Enclosure.Door.FAN.exchangeLPerH()
+        return exchangeLPerH >= Enclosure.Door.FAN.exchangeLPerH()
                 ? new Cost(prices.fan(), power(FAN_W), Effort.MINUTES)
                 : new Cost(0, 0, Effort.MINUTES);
     }

@@ -25,6 +25,9 @@ public final class Plan {
             "Dry hands, dry raised sockets, drip loops, residual-current protection; no chained cords.";
     private static final String BATTERIES = "Ventilated, the right charger, no swollen cells.";
 
+    /** Beyond this nobody plans by a step, h. */
+    private static final double LONGEST_H = 240;
+
     private Plan() {}
 
     /**
@@ -34,14 +37,14 @@ public final class Plan {
      * @param doser whether anything is dosed by a pump
      * @param sump whether the sump can overflow when the power goes and the skimmer when it returns
      * @param bucketsPerH of ten litres that would hold it by hand
-     * @param backups that the kit holds, the one to start first in front
+     * @param schedule what of the kit is started when
      */
     public record Situation(
             boolean canister,
             boolean doser,
             boolean sump,
             double bucketsPerH,
-            List<Backup> backups,
+            List<OxygenClock.Running> schedule,
             OxygenClock.OxygenCourse course) {}
 
     /** While the power is out. */
@@ -108,7 +111,7 @@ public final class Plan {
     }
 
     private static void air(Situation s, List<Step> steps) {
-        if (s.backups().isEmpty()) {
+        if (s.schedule().isEmpty()) {
             steps.add(new Step(
                     "air-by-hand",
                     0,
@@ -122,17 +125,23 @@ public final class Plan {
                     null));
             return;
         }
-        Backup first = s.backups().get(0);
-        steps.add(new Step(
-                "air",
-                0,
-                "Start: " + first.name(),
-                "Oxygen first; everything else can wait.",
-                s.bucketsPerH() > 0
-                        ? "Until it bubbles, pour from half a metre: " + (int) Math.ceil(s.bucketsPerH())
-                                + " ten-litre buckets an hour."
-                        : "Look that it bubbles.",
-                caution(first)));
+        int i = 0;
+        for (OxygenClock.Running running : s.schedule()) {
+            if (running.fromH() == 0) {
+                Backup backup = running.backup();
+                steps.add(new Step(
+                        i == 0 ? "air" : "air-" + i,
+                        0,
+                        "Start: " + backup.name(),
+                        i == 0 ? "Oxygen first; everything else can wait." : "The first alone does not hold this tank.",
+                        s.bucketsPerH() > 0
+                                ? "Until it bubbles, pour from half a metre: " + (int) Math.ceil(s.bucketsPerH())
+                                        + " ten-litre buckets an hour."
+                                : "Look that it bubbles.",
+                        caution(backup)));
+                i++;
+            }
+        }
     }
 
     private static @Nullable String caution(Backup backup) {
@@ -169,27 +178,40 @@ public final class Plan {
                 null));
     }
 
-    /** Before each backup's early end the next one must be ready. */
+    /** Each that is started later, and fresh energy before the last one's early end. */
     private static void energy(Situation s, List<Step> steps) {
-        double from = 0;
-        for (int i = 0; i < s.backups().size(); i++) {
-            Backup backup = s.backups().get(i);
-            double ends = from + backup.runTime().early();
-            if (ends > 240) {
-                return;
+        double lastEnd = 0;
+        Backup last = null;
+        int i = 0;
+        for (OxygenClock.Running running : s.schedule()) {
+            Backup backup = running.backup();
+            if (running.fromH() > 0) {
+                i++;
+                steps.add(new Step(
+                        "next-" + i,
+                        Math.max(0.25, running.fromH() - 0.25),
+                        "Start: " + backup.name(),
+                        String.format(
+                                Locale.ROOT,
+                                "On the early side what runs now ends %.1f h into the outage.",
+                                running.fromH()),
+                        "Before it stops.",
+                        caution(backup)));
             }
-            boolean last = i == s.backups().size() - 1;
+            double ends = running.fromH() + backup.runTime().early();
+            if (ends > lastEnd) {
+                lastEnd = ends;
+                last = backup;
+            }
+        }
+        if (last != null && lastEnd < LONGEST_H) {
             steps.add(new Step(
-                    "next-" + (i + 1),
-                    Math.max(0.25, ends - 0.25),
-                    last
-                            ? "Fresh energy for: " + backup.name()
-                            : "Start: " + s.backups().get(i + 1).name(),
-                    String.format(
-                            Locale.ROOT, "On the early side %s ends %.1f h into the outage.", backup.name(), ends),
-                    last ? "Spare cells, a car, a neighbour, an open shop; or move the animals." : "Before it stops.",
-                    last ? null : caution(s.backups().get(i + 1))));
-            from = ends;
+                    "fresh-energy",
+                    Math.max(0.25, lastEnd - 0.5),
+                    "Fresh energy for: " + last.name(),
+                    String.format(Locale.ROOT, "On the early side it ends %.1f h into the outage.", lastEnd),
+                    "Spare cells, a car, a neighbour, an open shop; or move the animals.",
+                    BATTERIES));
         }
     }
 

@@ -30,6 +30,11 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
         return on.equals(off);
     }
 
+    /** Hours that the lamps are on in an ordinary day, ramps included. */
+    public double litHours() {
+        return (Duration.between(on, off).toMinutes() / 60.0 + 24) % 24;
+    }
+
     /** Whether the last switch was to on: in a night whose clocks go back, lamps that went off stay off. */
     public boolean litAt(Instant t, ZoneId zone) {
         return !neverLit() && lastOn(t, zone).isAfter(lastOff(t, zone));

@@ -200,4 +200,61 @@ class OutageTest {
         assertThat(Ammonia.nitrogenMgPerH(10)).isCloseTo(21, within(0.1));
         assertThat(WATER.salinity()).isEqualTo(35);
     }
+
+    private static final Backup WEAK =
+            new Backup("cells", new Backup.Stone(60, 2, 0.4), 0.6, new Energy.DryCells(Energy.CellSize.D, 4, 0));
+    private static final Backup STRONG =
+            new Backup("ups pump", new Backup.Stone(420, 2, 0.4), 3.4, new Energy.Ups(100, 23, 0));
+
+    /** What holds longest on the early side is planned: together where one is too weak, else one after the other. */
+    @Test
+    void theScheduleIsTheOneThatHoldsLongest() {
+        Stricken tank = tank(REEF, 6.3, 25.5);
+        Schedule both = Schedule.best(tank, List.of(WEAK, STRONG), 24);
+        double early = both.course().danger().early();
+        for (Backup alone : List.of(WEAK, STRONG)) {
+            assertThat(early)
+                    .isGreaterThanOrEqualTo(Schedule.best(tank, List.of(alone), 24)
+                            .course()
+                            .danger()
+                            .early());
+        }
+        assertThat(Schedule.best(tank, List.of(), 24).running()).isEmpty();
+    }
+
+    /** The steps that common practice demands, at their times, with their cautions. */
+    @Test
+    void thePlanSaysWhatPracticeSays() {
+        Stricken tank = new Stricken(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 6.3, true, 25.5, 15, 0.03, 24);
+        Schedule schedule = Schedule.best(tank, List.of(STRONG), 24);
+        Plan.Situation situation = new Plan.Situation(true, true, true, 20, schedule.running(), schedule.course());
+        List<Step> during = Plan.during(situation);
+        assertThat(during.get(0).id()).isEqualTo("look");
+        assertThat(during).extracting(Step::atH).isSorted();
+        Step canister = step(during, "canister");
+        assertThat(canister.atH()).isEqualTo(4);
+        assertThat(canister.what()).contains("do not restart it dirty");
+        assertThat(step(during, "warmth").how()).contains("never over the water");
+        assertThat(step(during, "warmth").caution()).contains("carbon monoxide");
+        assertThat(step(during, "fresh-energy").atH()).isBetween(2.0, 5.0);
+        List<Step> after = Plan.after(situation);
+        assertThat(after.get(0).id()).isEqualTo("back-circulation");
+        assertThat(step(after, "back-canister").what()).contains("clean it before it runs");
+        assertThat(step(after, "back-doser").what()).contains("off until you have checked");
+        assertThat(step(after, "back-ammonia").what()).contains("every day until zero");
+
+        Backup generator = new Backup("generator", new Backup.Circulation(0.9), 100, new Energy.Generator(10, 0.4));
+        Schedule fuelled = Schedule.best(tank, List.of(generator), 24);
+        Step start = step(
+                Plan.during(new Plan.Situation(false, false, false, 20, fuelled.running(), fuelled.course())), "air");
+        assertThat(start.caution()).contains("Outdoors only").contains("licensed electrician");
+        Schedule nothing = Schedule.best(tank, List.of(), 24);
+        List<Step> bare = Plan.during(new Plan.Situation(false, false, false, 20, nothing.running(), nothing.course()));
+        assertThat(step(bare, "air-by-hand").how()).contains("20 ten-litre buckets");
+        assertThat(bare).extracting(Step::id).doesNotContain("canister");
+    }
+
+    private static Step step(List<Step> steps, String id) {
+        return steps.stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
+    }
 }

@@ -24,6 +24,10 @@ import jollytide.server.media.MediaFill.FillEnd;
 import jollytide.server.media.MediaFill.FillIntake;
 import jollytide.server.media.MediaService;
 import jollytide.server.media.NewFill;
+import jollytide.server.outage.KitDescription;
+import jollytide.server.outage.KitDescription.Gives;
+import jollytide.server.outage.KitDescription.Source;
+import jollytide.server.outage.KitService;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.TimedValue;
 import jollytide.server.setup.Settings;
@@ -35,6 +39,7 @@ import jollytide.server.tank.TankDescription.WaterSurface;
 import jollytide.server.tank.TankParts;
 import jollytide.server.tank.TankParts.FishGroup;
 import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,6 +61,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final ReadingService readings;
     private final EventService events;
     private final MediaService media;
+    private final KitService kit;
     private final Clock clock;
 
     DemoHome(
@@ -66,6 +72,7 @@ class DemoHome implements SmartInitializingSingleton {
             ReadingService readings,
             EventService events,
             MediaService media,
+            KitService kit,
             Clock clock) {
         this.settings = settings;
         this.accounts = accounts;
@@ -74,6 +81,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.readings = readings;
         this.events = events;
         this.media = media;
+        this.kit = kit;
         this.clock = clock;
     }
 
@@ -121,6 +129,8 @@ class DemoHome implements SmartInitializingSingleton {
                 .id();
         keep(keeper, tank, DemoHistory.lanternReef(SEED, clock.instant(), zone));
         mediaTrial(keeper, tank, zone);
+        kit.add(keeper, home, cells("battery air pump", "red box under the stairs", "Mira, Jonas", 60, 0.6, 4));
+        kit.add(keeper, home, ups("air pump on the desk’s UPS", "beside the tank", "Mira", 180, 3.4));
     }
 
     /** The 400 g on room air that the history tells of, with the colours that Mira read. */
@@ -186,6 +196,71 @@ class DemoHome implements SmartInitializingSingleton {
                                 fish(new FishGroup("clownfish", 1, 10.0), new FishGroup("goby", 1, 3.0))))
                 .id();
         keep(keeper, tank, DemoHistory.heron(SEED, clock.instant(), zone));
+        kit.add(keeper, home, boatBattery());
+    }
+
+    private static KitDescription cells(
+            String name, String place, String who, double airLPerH, double watts, int cells) {
+        return thing(name, place, who, airLPerH, watts, Source.DRY_CELLS, cells, null, null, null, null);
+    }
+
+    private static KitDescription ups(String name, String place, String who, double airLPerH, double watts) {
+        return thing(name, place, who, airLPerH, watts, Source.UPS, null, 100.0, 23.0, null, null);
+    }
+
+    /** Half of a 110 Ah bank; tried through one long evening in spring. */
+    private static KitDescription boatBattery() {
+        return thing(
+                "12 V air pump on the boat's bank",
+                "engine hold",
+                "Mira",
+                90,
+                4,
+                Source.LEAD_BATTERY,
+                null,
+                null,
+                null,
+                1300.0,
+                30.0);
+    }
+
+    private static KitDescription thing(
+            String name,
+            String place,
+            String who,
+            double airLPerH,
+            double watts,
+            Source energy,
+            @Nullable Integer cells,
+            @Nullable Double upsW,
+            @Nullable Double upsMinutes,
+            @Nullable Double wattHours,
+            @Nullable Double testedHours) {
+        return new KitDescription(
+                name,
+                null,
+                place,
+                who,
+                null,
+                Gives.AIR,
+                airLPerH,
+                null,
+                null,
+                null,
+                watts,
+                energy,
+                null,
+                cells,
+                upsW,
+                upsMinutes,
+                wattHours,
+                null,
+                null,
+                null,
+                null,
+                null,
+                testedHours,
+                null);
     }
 
     private static TankParts fish(FishGroup... groups) {

@@ -250,8 +250,7 @@ public class MediaService {
     }
 
     private static double hoursPerDay(Tank tank, MediaFill fill) {
-        Duration lit = Duration.between(tank.light().on(), tank.light().off());
-        double litHours = (lit.toMinutes() / 60.0 + 24) % 24;
+        double litHours = tank.light().litHours();
         return switch (fill.hours) {
             case ALWAYS -> 24;
             case LAMPS_ON -> Math.max(0.5, litHours);

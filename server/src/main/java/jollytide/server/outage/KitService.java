@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The things of a home that work without the mains. */
 @Service
 @Transactional
-class KitService {
+public class KitService {
     private final KitItems items;
     private final HomeService homes;
 
@@ -26,7 +26,7 @@ class KitService {
      *
      * @param runTime on its load; a tested run counts before every sum
      */
-    record KitView(UUID id, long version, KitDescription description, Energy.RunTime runTime) {
+    public record KitView(UUID id, long version, KitDescription description, Energy.RunTime runTime) {
         static KitView of(KitItem item) {
             return new KitView(
                     item.id,

@@ -14,6 +14,7 @@ import jollytide.server.outage.OutageService.OutageView;
 import jollytide.server.outage.OutageService.PastOutage;
 import jollytide.server.outage.ReadinessService.ReadinessView;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -145,7 +146,12 @@ class OutageController {
             @PathVariable UUID homeId,
             @PathVariable UUID id,
             @Valid @RequestBody NewNotes body) {
-        return outages.note(who.keeperId(), homeId, id, body.notes());
+        try {
+            return outages.note(who.keeperId(), homeId, id, body.notes());
+        } catch (DataIntegrityViolationException sentTwiceAtOnce) {
+            // The same notes came on another way in the same moment: now they are there.
+            return outages.note(who.keeperId(), homeId, id, body.notes());
+        }
     }
 
     /** For a sensor on the mains, with a bearer token. */

@@ -18,6 +18,7 @@ import jollytide.core.outage.OxygenClock.OxygenCourse;
 import jollytide.core.outage.OxygenClock.Reading;
 import jollytide.core.outage.OxygenClock.Running;
 import jollytide.core.outage.Plan;
+import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.Stricken;
 import jollytide.core.units.InputException;
@@ -349,7 +350,8 @@ class OutageService {
         OxygenCourse course = new OxygenClock(stricken, running, readings).run(AHEAD_H);
         List<Backup> backups =
                 usable.stream().map(k -> k.description().toCore()).toList();
-        Plan.Situation situation = stricture.situation(tank, stricken, backups, course);
+        Plan.Situation situation = stricture.situation(
+                tank, stricken, Schedule.best(stricken, backups, AHEAD_H).running(), course);
         return new TankClock(
                 tank.id(),
                 tank.name(),

@@ -15,6 +15,7 @@ import jollytide.core.outage.OxygenClock;
 import jollytide.core.outage.OxygenClock.OxygenCourse;
 import jollytide.core.outage.OxygenClock.OxygenPoint;
 import jollytide.core.outage.Plan;
+import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.Stricken;
 import jollytide.server.home.Home;
@@ -119,7 +120,8 @@ class PocketCard {
         Stricken summer = stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C);
         Stricken winter = stricture.atNight(tank, 0, Stricture.WINTER_C);
         OxygenCourse bareWinter = run(winter, List.of());
-        Plan.Situation situation = stricture.situation(tank, summer, backups, bareWinter);
+        Plan.Situation situation = stricture.situation(
+                tank, summer, Schedule.best(summer, backups, AHEAD_H).running(), bareWinter);
         return new CardTank(
                 tank.id(),
                 tank.name(),
@@ -144,7 +146,7 @@ class PocketCard {
     }
 
     private static OxygenCourse run(Stricken tank, List<Backup> backups) {
-        return new OxygenClock(tank, ReadinessService.relay(backups), List.of()).run(AHEAD_H);
+        return Schedule.best(tank, backups, AHEAD_H).course();
     }
 
     private static String template() {

@@ -11,7 +11,7 @@ import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
 import jollytide.core.outage.Guess;
-import jollytide.core.outage.OxygenClock;
+import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Stricken;
 import jollytide.core.outage.Times;
 import jollytide.server.home.Home;
@@ -53,7 +53,7 @@ class ReadinessService {
      * One tank's nights.
      *
      * @param bareSummer hours to the danger line with nothing, from the worst hour of a summer night
-     * @param keptSummer with all the kit that may be used for it, one thing after the other
+     * @param keptSummer with all the kit that may be used for it, together or one after the other
      * @param bucketsPerH of ten litres that would hold it by hand, in summer
      * @param demandMgPerLPerH in summer, likely
      */
@@ -138,21 +138,7 @@ class ReadinessService {
     }
 
     private static Times danger(Stricken tank, List<Backup> kit) {
-        return new OxygenClock(tank, relay(kit), List.of()).run(LOOKED_AHEAD_H).danger();
-    }
-
-    /** One thing after the other, each started when the one before ends on its early side. */
-    static List<OxygenClock.Running> relay(List<Backup> kit) {
-        List<OxygenClock.Running> running = new ArrayList<>();
-        double from = 0;
-        for (Backup backup : kit) {
-            if (from > LOOKED_AHEAD_H) {
-                break;
-            }
-            running.add(new OxygenClock.Running(backup, from, null));
-            from += backup.runTime().early();
-        }
-        return running;
+        return Schedule.best(tank, kit, LOOKED_AHEAD_H).course().danger();
     }
 
     private static String weakest(List<TankNights> nights, List<KitView> kit) {

@@ -112,14 +112,15 @@ class Stricture {
     }
 
     /** What the plan must know of a tank, with these things at hand. */
-    Plan.Situation situation(Tank tank, Stricken stricken, List<Backup> backups, OxygenClock.OxygenCourse course) {
+    Plan.Situation situation(
+            Tank tank, Stricken stricken, List<OxygenClock.Running> schedule, OxygenClock.OxygenCourse course) {
         boolean doser = tank.parts().alkalinityUseDkhPerDay() != null;
         return new Plan.Situation(
                 true,
                 doser,
                 tank.skimmerAirDrawLPerH() != null,
                 Backup.Pouring.bucketsPerH(stricken, HOLD_MG_PER_L, BUCKET_L),
-                backups,
+                schedule,
                 course);
     }
 

@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
+import jollytide.core.air.RoomAir;
 import jollytide.core.bench.DailyAir;
 import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Forecast.SettledDay;
@@ -240,7 +241,7 @@ class WaterSumsController {
         RoomDay room = RoomDay.of(
                 air,
                 tank.assumptions().outdoorPpm(),
-                body.airChangesPerH() == null ? jollytide.core.air.RoomAir.ORDINARY_PER_H : body.airChangesPerH());
+                body.airChangesPerH() == null ? RoomAir.ORDINARY_PER_H : body.airChangesPerH());
         Setup setup = TwinBook.setup(
                 tank,
                 water,

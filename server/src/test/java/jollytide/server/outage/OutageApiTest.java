@@ -139,6 +139,27 @@ class OutageApiTest extends ServerTest {
         assertThat(Instant.parse(told.path(0).path("at").asString())).isBefore(PRESENT.plus(Duration.ofHours(1)));
     }
 
+    /** Two helpers log at once, and one phone sends the same note on two ways in one moment. */
+    @Test
+    void notesThatComeAtOnceAreAllThereAndOnce() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = Samples.tank(keeper);
+        JsonNode outage = keeper.post(home(keeper) + "/outages", "{}").body();
+        String notes = home(keeper) + "/outages/" + outage.path("id").asString() + "/notes";
+        UUID same = UUID.randomUUID();
+        assertThat(IntStream.range(0, 12)
+                        .parallel()
+                        .map(i -> keeper.post(
+                                        notes, note(i % 2 == 0 ? same : UUID.randomUUID(), tank, PRESENT, "CALM", ""))
+                                .status()))
+                .containsOnly(200);
+        assertThat(keeper.get(home(keeper) + "/outages/current")
+                        .body()
+                        .path("outage")
+                        .path("notes"))
+                .hasSize(7);
+    }
+
     @Test
     void theCardHoldsThePlanAndHarmsNobody() {
         Visitor keeper = visitor().asNewKeeper();

@@ -1,0 +1,53 @@
+package jollytide.core.outage;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import jollytide.core.outage.OxygenClock.OxygenCourse;
+import jollytide.core.outage.OxygenClock.Running;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which backup runs when. Weak ones together may hold what none holds alone; strong ones one after the other last longer.
+ *
+ * @param running in the order in which they are started
+ */
+public record Schedule(List<Running> running, OxygenCourse course) {
+    public Schedule {
+        running = List.copyOf(running);
+    }
+
+    /** The one of several ways that keeps the early side out of danger longest; then the one that lasts likely longer. */
+    public static Schedule best(Stricken tank, List<Backup> kit, double hours) {
+        List<List<Running>> ways = new ArrayList<>();
+        ways.add(relay(kit, hours));
+        List<Backup> strongest = new ArrayList<>(kit);
+        strongest.sort(Comparator.comparingDouble((Backup b) -> b.way().least(tank.water(tank.startC())))
+                .reversed());
+        ways.add(relay(strongest, hours));
+        ways.add(strongest.stream().map(b -> new Running(b, 0, null)).toList());
+        return ways.stream()
+                .map(way -> new Schedule(way, new OxygenClock(tank, way, List.of()).run(hours)))
+                .max(Comparator.comparingDouble(
+                                (Schedule s) -> orLong(s.course().danger().early()))
+                        .thenComparingDouble(s -> orLong(s.course().danger().likely())))
+                .orElseThrow();
+    }
+
+    private static double orLong(@Nullable Double hours) {
+        return hours == null ? Double.MAX_VALUE : hours;
+    }
+
+    /** One after the other, each started when the one before ends on its early side. */
+    private static List<Running> relay(List<Backup> kit, double hours) {
+        List<Running> running = new ArrayList<>();
+        double from = 0;
+        for (Backup backup : kit) {
+            if (from < hours) {
+                running.add(new Running(backup, from, null));
+                from += backup.runTime().early();
+            }
+        }
+        return running;
+    }
+}
