@@ -71,6 +71,16 @@ export function AirAround({ form }: Props) {
         {...register('parts.lineBoreMm')}
         error={errors?.lineBoreMm?.message}
       />
+      <Choice
+        label="Sealed canister filter"
+        options={[
+          { value: 'UNSAID', label: 'not said' },
+          { value: 'YES', label: 'yes' },
+          { value: 'NO', label: 'none' },
+        ]}
+        {...register('parts.canister')}
+        hint="Not said: plans reckon with one (assumed)."
+      />
       <div className="md:col-span-3">
         <p className="pb-2 text-soft">
           Where water falls through air: overflow, weir, drain pipe. It stops with the power.

@@ -19,6 +19,7 @@ export const partsSchema = z.object({
   canopy: door,
   cabinet: door,
   skimmerInCabinet: z.boolean(),
+  canister: z.enum(['UNSAID', 'YES', 'NO']),
   lineLengthM: numberOrNothing('The length'),
   lineBoreMm: numberOrNothing('The bore'),
   fish: z.array(
@@ -61,6 +62,7 @@ export function toPartsForm(parts: NonNullable<TankDescription['parts']>): Parts
     canopy: parts.canopy ?? 'NONE',
     cabinet: parts.cabinet ?? 'NONE',
     skimmerInCabinet: parts.skimmerInCabinet ?? false,
+    canister: parts.canister === undefined ? 'UNSAID' : parts.canister ? 'YES' : 'NO',
     lineLengthM: text(parts.skimmerLine?.lengthM),
     lineBoreMm: text(parts.skimmerLine?.boreMm),
     fish: (parts.fish ?? []).map((f) => ({
@@ -101,6 +103,7 @@ export function toParts(form: PartsForm): TankParts {
     canopy: form.canopy === 'NONE' ? undefined : form.canopy,
     cabinet: form.cabinet === 'NONE' ? undefined : form.cabinet,
     skimmerInCabinet: form.skimmerInCabinet,
+    canister: form.canister === 'UNSAID' ? undefined : form.canister === 'YES',
     skimmerLine: lengthM !== undefined && boreMm !== undefined ? { lengthM, boreMm } : undefined,
     fish: form.fish.map((f) => ({
       name: f.name,

@@ -119,9 +119,9 @@ public final class Plan {
                     "Nothing in the kit aerates without mains.",
                     String.format(
                             Locale.ROOT,
-                            "Scoop and pour from half a metre: %d ten-litre buckets an hour hold this tank. One does"
-                                    + " almost nothing; nobody keeps it up overnight: send for a battery air pump.",
-                            (int) Math.ceil(s.bucketsPerH())),
+                            "Scoop and pour from half a metre: %s an hour hold this tank. Nobody keeps it up overnight:"
+                                    + " send for a battery air pump.",
+                            buckets(s)),
                     null));
             return;
         }
@@ -135,13 +135,17 @@ public final class Plan {
                         "Start: " + backup.name(),
                         i == 0 ? "Oxygen first; everything else can wait." : "The first alone does not hold this tank.",
                         s.bucketsPerH() > 0
-                                ? "Until it bubbles, pour from half a metre: " + (int) Math.ceil(s.bucketsPerH())
-                                        + " ten-litre buckets an hour."
+                                ? "Until it bubbles, pour from half a metre: " + buckets(s) + " an hour."
                                 : "Look that it bubbles.",
                         caution(backup)));
                 i++;
             }
         }
+    }
+
+    private static String buckets(Situation s) {
+        int n = (int) Math.ceil(s.bucketsPerH());
+        return n == 1 ? "a ten-litre bucket" : n + " ten-litre buckets";
     }
 
     private static @Nullable String caution(Backup backup) {

@@ -190,12 +190,13 @@ class BenchService {
         // Tanks and variants are run side by side.
         List<List<List<TwinState>>> byVariant = variants.parallelStream()
                 .map(remedies -> request.tanks().parallelStream()
-                        .map(living -> new Forecast(setup, living).run(book.settled(setup, living, at), remedies, run))
+                        .map(living -> remedies.all().isEmpty()
+                                ? book.asItIs(setup, living, at, run)
+                                : new Forecast(setup, living).run(book.settled(setup, living, at), remedies, run))
                         .toList())
                 .toList();
         List<SettledDay> today = request.tanks().stream()
-                .map(living -> Forecast.settled(new Forecast(setup, living)
-                        .run(book.settled(setup, living, at), Remedies.NONE, Duration.ofDays(1))))
+                .map(living -> Forecast.settled(book.asItIs(setup, living, at, Duration.ofDays(1))))
                 .toList();
         Outlay outlay = new Outlay(
                 Outlay.Prices.ASSUMED.withElectricity(tank.home().tariffPerKWh()),

@@ -23,6 +23,7 @@ import jollytide.core.bench.DailyAir;
 import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Living;
 import jollytide.core.bench.LogFit;
+import jollytide.core.bench.Remedies;
 import jollytide.core.bench.RoomDay;
 import jollytide.core.bench.Setup;
 import jollytide.core.evidence.Place;
@@ -72,6 +73,7 @@ public class TwinBook {
     private final Clock clock;
     private final Recent<Settling, TwinState> settled = new Recent<>(64);
     private final Recent<Fitting, List<Living>> fits = new Recent<>(32);
+    private final Recent<AsItIs, List<TwinState>> ahead = new Recent<>(12);
 
     TwinBook(ReadingService readings, EventService events, Clock clock) {
         this.readings = readings;
@@ -80,6 +82,8 @@ public class TwinBook {
     }
 
     private record Settling(Setup setup, Living living, Instant at) {}
+
+    private record AsItIs(Settling from, Duration length) {}
 
     private record Fitting(Setup setup, Instant at, double trough, double peak) {}
 
@@ -142,6 +146,13 @@ public class TwinBook {
     /** One tank settled in its setup; the last ones are remembered, for a slider asks for the same again and again. */
     public TwinState settled(Setup setup, Living living, Instant at) {
         return settled.of(new Settling(setup, living, at), s -> new Forecast(s.setup(), s.living()).today(s.at()));
+    }
+
+    /** The run from there with nothing changed: every slider is drawn beside it. */
+    List<TwinState> asItIs(Setup setup, Living living, Instant at, Duration length) {
+        return ahead.of(
+                new AsItIs(new Settling(setup, living, at), length),
+                a -> new Forecast(setup, living).run(settled(setup, living, at), Remedies.NONE, a.length()));
     }
 
     private static double mean(List<double[]> days, int which) {

@@ -264,7 +264,7 @@ class DemoHome implements SmartInitializingSingleton {
     }
 
     private static TankParts fish(FishGroup... groups) {
-        return new TankParts(null, null, null, null, null, List.of(groups), null, null, null, null);
+        return new TankParts(null, null, null, null, null, List.of(groups), null, null, null, null, false);
     }
 
     private void keep(UUID keeper, UUID tank, TankHistory history) {

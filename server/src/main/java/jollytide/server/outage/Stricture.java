@@ -116,7 +116,7 @@ class Stricture {
             Tank tank, Stricken stricken, List<OxygenClock.Running> schedule, OxygenClock.OxygenCourse course) {
         boolean doser = tank.parts().alkalinityUseDkhPerDay() != null;
         return new Plan.Situation(
-                true,
+                !Boolean.FALSE.equals(tank.parts().canister()),
                 doser,
                 tank.skimmerAirDrawLPerH() != null,
                 Backup.Pouring.bucketsPerH(stricken, HOLD_MG_PER_L, BUCKET_L),

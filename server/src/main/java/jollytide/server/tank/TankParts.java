@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param skimmerInCabinet whether the skimmer breathes the cabinet's air; false when null
  * @param skimmerLine a fixed hose through which it breathes outdoor air
  * @param alkalinitySource what today's alkalinity is dosed with; soda ash when null
+ * @param canister whether a sealed filter runs on it; as if one did when null, for its water turns foul in an outage
  * @param alkalinityUseDkhPerDay what the animals use; not reckoned with when null
  */
 public record TankParts(
@@ -38,8 +39,9 @@ public record TankParts(
         @Nullable AlkalinitySource alkalinitySource,
         @Nullable Double alkalinityUseDkhPerDay,
         @Valid @Nullable ReactorPart reactor,
-        @Valid @Nullable RefugiumPart refugium) {
-    static final TankParts NONE = new TankParts(null, null, null, null, null, null, null, null, null, null);
+        @Valid @Nullable RefugiumPart refugium,
+        @Nullable Boolean canister) {
+    static final TankParts NONE = new TankParts(null, null, null, null, null, null, null, null, null, null, null);
 
     /**
      * Water that falls through air.
