@@ -14,6 +14,7 @@ import { Remedies } from './Remedies';
 import { Compared, EFFORT, mediaDays, range, signedRange } from './Compared';
 import { Kept } from './Kept';
 import { bare, inWords, means, type NamedSet } from './sets';
+import { useSets } from './useSets';
 
 const route = getRouteApi('/signed-in/tank/$tankId/bench');
 const MAX_SETS = 4;
@@ -36,15 +37,14 @@ export function BenchScreen() {
 
 function OnTheBench({ bench }: { bench: Bench }) {
   const { tank } = useAtTank();
-  const { sets = [{ name: 'A', put: {} }], days = 2 } = route.useSearch();
+  const { days = 2 } = route.useSearch();
   const navigate = route.useNavigate();
+  const [sets, save] = useSets();
   const [ref, width] = useWidth();
   const current = sets[0] ?? { name: 'A', put: {} };
   const asked = useDeferredValue(sets);
   const variants = useMemo(() => [{}, ...asked.map((s) => bare(s.put))], [asked]);
   const forecast = useForecast(tank.id, bench.tanks, variants, days);
-  const save = (changed: NamedSet[]) =>
-    void navigate({ search: { sets: changed, days }, replace: true });
   const [now, then, ...kept] = forecast.data ?? [];
   const changed = inWords(current.put) !== 'as it is';
   return (
@@ -87,7 +87,10 @@ function OnTheBench({ bench }: { bench: Bench }) {
             <Button
               look="quiet"
               onClick={() =>
-                void navigate({ search: { sets, days: days === 2 ? 14 : 2 }, replace: true })
+                void navigate({
+                  search: (before) => ({ ...before, days: days === 2 ? 14 : 2 }),
+                  replace: true,
+                })
               }
             >
               {days === 2 ? 'show a fortnight' : 'show two days'}
@@ -260,8 +263,13 @@ function Basis({ bench }: { bench: Bench }) {
             with three whole days of pH.
           </>
         )}{' '}
-        Room air {bench.roomMeasured ? 'by hours, as measured in the last fortnight' : 'assumed'};
-        outdoors {bench.outdoorPpm} ppm; alkalinity{' '}
+        Room air{' '}
+        {bench.roomMeasured
+          ? 'by hours, as measured in the last fortnight'
+          : bench.roomM3 === undefined
+            ? 'assumed'
+            : 'reckoned from who lives there, asleep from 23 to 7 h (assumed)'}
+        ; outdoors {bench.outdoorPpm} ppm; alkalinity{' '}
         {showAlkalinity(bench.alkalinityMeqPerL, units.alkalinity)}
         {bench.alkalinityMeasured ? '' : ' (assumed)'}; {bench.temperatureC.toFixed(1)} °C, S{' '}
         {bench.salinityPsu.toFixed(1)}. Surfaces, falls, fish and skimmer as described; air changes{' '}

@@ -2,6 +2,10 @@ package jollytide.core.bench;
 
 import static jollytide.core.units.Quantities.within;
 
+import java.util.Arrays;
+import jollytide.core.air.People;
+import jollytide.core.air.RoomAir;
+
 /**
  * The room through an ordinary day: its measured or assumed CO2, and how fast its air is changed. From both follows what
  * is breathed into it, so that another ventilation or other people can be tried.
@@ -29,6 +33,35 @@ public record RoomDay(DailyAir ppm, double airChangesPerH) {
             }
         }
         return new RoomDay(ppm, Math.max(assumed, Math.min(50, least)));
+    }
+
+    /** When everybody sleeps where nobody said: 23 to 7 h. From memory. */
+    private static final int TO_BED = 23;
+
+    private static final int UP = 7;
+    private static final double MOST_PPM = 10_000;
+    /** Days after which a room has forgotten where it began. */
+    private static final int SETTLING_DAYS = 5;
+
+    /**
+     * The day of a room whose CO2 nobody measured, from who lives in it: asleep by night, awake by day, all at home. Each
+     * hour is solved exactly (well-mixed room, ASTM D6245).
+     */
+    public static RoomDay ofPeople(People people, double volumeM3, double airChangesPerH, double outdoorPpm) {
+        double[] ppm = new double[24];
+        double now = outdoorPpm;
+        for (int h = 0; h < 24 * SETTLING_DAYS; h++) {
+            int hour = h % 24;
+            ppm[hour] = now;
+            boolean asleep = hour >= TO_BED || hour < UP;
+            double rests = RoomAir.steadyStatePpm(
+                    outdoorPpm, asleep ? people.asleepLPerS() : people.awakeLPerS(), volumeM3, airChangesPerH);
+            now = rests + (now - rests) * Math.exp(-airChangesPerH);
+        }
+        return new RoomDay(
+                new DailyAir(
+                        Arrays.stream(ppm).mapToObj(p -> Math.min(MOST_PPM, p)).toList()),
+                airChangesPerH);
     }
 
     /** What is breathed into the room at a local hour, ppm/h: dC/dt + n (C − outdoors), straight between the hours. */

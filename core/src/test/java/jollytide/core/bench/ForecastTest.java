@@ -11,6 +11,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
+import jollytide.core.air.People;
+import jollytide.core.air.RoomAir;
 import jollytide.core.bench.Forecast.SettledDay;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Skimmer;
@@ -159,6 +161,19 @@ class ForecastTest {
                 settled(Remedies.of(new Remedy.Refugium(4, LANTERN.light()))).troughPh();
         assertThat(reversed).isGreaterThan(alongside + 0.01);
         assertThat(alongside).isGreaterThan(settled(Remedies.NONE).troughPh());
+    }
+
+    /** A room of people settles around the steady state of ASTM D6245, fuller in the evening than before getting up. */
+    @Test
+    void aRoomOfPeopleHasItsDay() {
+        People family = new People(2, 1, 0);
+        RoomDay day = RoomDay.ofPeople(family, 180, 0.3, 420);
+        double asleep = RoomAir.steadyStatePpm(420, family.asleepLPerS(), 180, 0.3);
+        double awake = RoomAir.steadyStatePpm(420, family.awakeLPerS(), 180, 0.3);
+        assertThat(day.ppm().hourlyPpm()).allSatisfy(ppm -> assertThat(ppm).isBetween(asleep - 1, awake + 1));
+        assertThat(day.ppm().hourlyPpm().get(23))
+                .isGreaterThan(day.ppm().hourlyPpm().get(7) + 30);
+        assertThat(RoomDay.ofPeople(family, 1, 0.02, 420).ppm().mean()).isLessThanOrEqualTo(10_000);
     }
 
     /** The books of a day close: what crossed is what the water gained; at rest it gains nothing. */

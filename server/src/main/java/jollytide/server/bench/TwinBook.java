@@ -183,12 +183,19 @@ public class TwinBook {
         double alkalinity = measured.orElse(AlkalinityUnit.DKH.toMeqPerL(assumed.normalAlkalinityDkh()));
         Optional<DailyAir> room = room(tank, now, water, pressure);
         Double changes = tank.room().airChangesPerH();
-        RoomDay day = RoomDay.of(
-                room.orElse(DailyAir.constant(ROOM_ASSUMED_PPM)),
-                assumed.outdoorPpm(),
-                changes == null ? RoomAir.ORDINARY_PER_H : changes);
+        double changesPerH = changes == null ? RoomAir.ORDINARY_PER_H : changes;
+        RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
+                .orElseGet(() -> reckoned(tank, assumed.outdoorPpm(), changesPerH));
         Setup setup = setup(tank, water, alkalinity, pressure, day, tank.home().zone());
         return new Known(setup, measured.isPresent(), room.isPresent());
+    }
+
+    /** A room that nobody measured: from who lives in it, or an ordinary one where its volume is not known either. */
+    private static RoomDay reckoned(Tank tank, double outdoorPpm, double changesPerH) {
+        Double volume = tank.room().volumeM3();
+        return volume == null || tank.room().people().nobody()
+                ? RoomDay.of(DailyAir.constant(ROOM_ASSUMED_PPM), outdoorPpm, changesPerH)
+                : RoomDay.ofPeople(tank.room().people(), volume, changesPerH, outdoorPpm);
     }
 
     /** A described tank in such water and air. */
