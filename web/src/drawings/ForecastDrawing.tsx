@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { memo } from 'react';
 import type { Bench, Forecast } from '../api/types';
 import { weekdayAndTime } from '../lib/time';
 import { HatchPattern } from './Hatch';
@@ -17,7 +18,7 @@ const HEIGHT = PH_TOP + PH_HEIGHT + GAP + O2_HEIGHT + BOTTOM;
  * The days ahead: the tank as it is as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
  * with the log differ in. Below, its oxygen.
  */
-export function ForecastDrawing({
+export const ForecastDrawing = memo(function ForecastDrawing({
   now,
   then,
   lit,
@@ -135,7 +136,7 @@ export function ForecastDrawing({
       })}
     </svg>
   );
-}
+});
 
 type Scale = ReturnType<typeof scaleLinear<number, number>>;
 

@@ -1,5 +1,5 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
-import { useDeferredValue, useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { useBench, useForecast } from '../../../api/hooks';
 import type { Bench, Forecast } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
@@ -42,8 +42,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
   const [sets, save] = useSets();
   const [ref, width] = useWidth();
   const current = sets[0] ?? { name: 'A', put: {} };
-  const asked = useDeferredValue(sets);
-  const variants = useMemo(() => [{}, ...asked.map((s) => bare(s.put))], [asked]);
+  const variants = useMemo(() => [{}, ...sets.map((s) => bare(s.put))], [sets]);
   const forecast = useForecast(tank.id, bench.tanks, variants, days);
   const [now, then, ...kept] = forecast.data ?? [];
   const changed = inWords(current.put) !== 'as it is';
@@ -232,7 +231,7 @@ function OnTheMap({
 }
 
 /** What the twin rests on: measured, fitted, assumed. */
-function Basis({ bench }: { bench: Bench }) {
+const Basis = memo(function Basis({ bench }: { bench: Bench }) {
   const { tank, units } = useAtTank();
   const first = bench.tanks[0];
   return (
@@ -277,4 +276,4 @@ function Basis({ bench }: { bench: Bench }) {
       </p>
     </section>
   );
-}
+});
