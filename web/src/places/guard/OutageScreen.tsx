@@ -8,7 +8,7 @@ import { Field } from '../../parts/Field';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
 import { Report } from './Report';
-import { oxygenAt, readCard } from './outageLog';
+import { predictedAt, readCard } from './outageLog';
 import { useOutage } from './useOutage';
 
 /** Guard → Outage: the clock and the next action. */
@@ -167,7 +167,7 @@ function Tank({
   const [ref, width] = useWidth();
   const [oxygen, setOxygen] = useState('');
   const h = since(view, now);
-  const at = oxygenAt(clock.course.points, h);
+  const at = predictedAt(clock.course.points, h);
   const list = view.endedAt ? clock.after : clock.steps;
   const open = list.filter((s) => s.state === 'OPEN');
   const next = open.find((s) => s.step.atH <= h + 0.01) ?? open[0];

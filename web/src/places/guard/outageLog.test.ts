@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { NewNote, OutageView } from '../../api/types';
-import { oxygenAt, readCard, withWaiting } from './outageLog';
+import { predictedAt, readCard, withWaiting } from './outageLog';
 
 const VIEW = {
   notes: [{ id: 'a', at: '', kind: 'NOTE' }],
@@ -38,11 +38,12 @@ it('shows what waits as if it were sent', () => {
 
 it('reads oxygen between the points', () => {
   const points = [
-    { hours: 0, early: 6, likely: 6, late: 6, celsius: 25 },
-    { hours: 1, early: 4, likely: 5, late: 6, celsius: 25 },
+    { hours: 0, early: 6, likely: 6, late: 6, celsius: 25, ammoniaMgPerL: 0 },
+    { hours: 1, early: 4, likely: 5, late: 6, celsius: 25, ammoniaMgPerL: 0.1 },
   ];
-  expect(oxygenAt(points, 0.5)?.early).toBeCloseTo(5);
-  expect(oxygenAt(points, 9)?.early).toBeCloseTo(4);
+  expect(predictedAt(points, 0.5)?.early).toBeCloseTo(5);
+  expect(predictedAt(points, 0.5)?.ammoniaMgPerL).toBeCloseTo(0.05);
+  expect(predictedAt(points, 9)?.early).toBeCloseTo(4);
 });
 
 it('takes only the log of a card of this home', () => {

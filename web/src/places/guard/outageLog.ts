@@ -67,19 +67,23 @@ export function withWaiting(view: OutageView, waiting: NewNote[]): OutageView {
   };
 }
 
-/** Oxygen by the prediction at so many hours. */
-export function oxygenAt(
-  points: OutageView['tanks'][number]['course']['points'],
+type Point = OutageView['tanks'][number]['course']['points'][number];
+
+/** The prediction at so many hours. */
+export function predictedAt(
+  points: Point[],
   hours: number,
-): { early: number; late: number } | undefined {
+): { early: number; late: number; ammoniaMgPerL: number } | undefined {
   const i = points.findIndex((p) => p.hours >= hours);
   const b = points[i < 0 ? points.length - 1 : i];
   const a = points[Math.max(0, (i < 0 ? points.length : i) - 1)];
   if (!a || !b) return undefined;
   const share = b.hours === a.hours ? 0 : Math.min(1, (hours - a.hours) / (b.hours - a.hours));
+  const between = (of: (p: Point) => number) => of(a) + share * (of(b) - of(a));
   return {
-    early: a.early + share * (b.early - a.early),
-    late: a.late + share * (b.late - a.late),
+    early: between((p) => p.early),
+    late: between((p) => p.late),
+    ammoniaMgPerL: between((p) => p.ammoniaMgPerL),
   };
 }
 

@@ -12,6 +12,9 @@ public final class Ammonia {
     /** Un-ionised ammonia nitrogen that harms marine fish over days, mg/L. From memory. */
     public static final double HARMFUL_MG_PER_L = 0.05;
 
+    /** As high as a reef's pH ordinarily is; while CO2 gathers it falls, and with it the poisonous share. From memory. */
+    public static final double HIGHEST_PH_NBS = 8.3;
+
     private static final double NITROGEN_MG_PER_MMOL = 14.007;
 
     private Ammonia() {}

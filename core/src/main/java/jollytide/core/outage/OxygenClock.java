@@ -36,11 +36,18 @@ public final class OxygenClock {
      *
      * @param fromH hours into the outage
      * @param toH when it was stopped; null while nobody has
+     * @param usedH of its energy that were taken before
      */
     public record Running(
-            Backup backup, double fromH, @Nullable Double toH) {
+            Backup backup, double fromH, @Nullable Double toH, double usedH) {
         public Running {
             within("fromH", fromH, 0, 10_000, "h");
+            within("usedH", usedH, 0, 10_000, "h");
+        }
+
+        /** With all of its energy. */
+        public Running(Backup backup, double fromH, @Nullable Double toH) {
+            this(backup, fromH, toH, 0);
         }
     }
 
@@ -60,8 +67,13 @@ public final class OxygenClock {
                 .toList();
     }
 
-    /** A moment of the clock. */
-    public record OxygenPoint(double hours, double early, double likely, double late, double celsius) {}
+    /**
+     * A moment of the clock.
+     *
+     * @param ammoniaMgPerL ammonia nitrogen from the fish since the failure, on the early side, with nothing taken up
+     */
+    public record OxygenPoint(
+            double hours, double early, double likely, double late, double celsius, double ammoniaMgPerL) {}
 
     /** The hours ahead. */
     public record OxygenCourse(List<OxygenPoint> points, Times caution, Times danger, Times loss) {}
@@ -73,9 +85,11 @@ public final class OxygenClock {
         double[] likely = values(Guess.LIKELY, hours, OxygenClock::middle, Energy.RunTime::likely);
         double[] late = values(Guess.LATE, hours, Backup.Way::most, Energy.RunTime::late);
         List<OxygenPoint> points = new ArrayList<>();
+        double ammonia = 0;
         for (int i = 0; i < early.length; i += POINT_EVERY_STEPS) {
             double t = i * STEP_H;
-            points.add(new OxygenPoint(t, early[i], likely[i], late[i], tank.celsius(t)));
+            points.add(new OxygenPoint(t, early[i], likely[i], late[i], tank.celsius(t), ammonia));
+            ammonia += tank.ammoniaMgPerLPerH(tank.celsius(t), t, Guess.EARLY) * POINT_EVERY_STEPS * STEP_H;
         }
         return new OxygenCourse(
                 points,
@@ -161,8 +175,8 @@ public final class OxygenClock {
             double solubility = Gas.OXYGEN.solubility(water);
             double conductance = stillConductance(guess, water);
             for (Running running : backups) {
-                double ends =
-                        running.fromH() + lasts.applyAsDouble(running.backup().runTime());
+                double left = Math.max(0, lasts.applyAsDouble(running.backup().runTime()) - running.usedH());
+                double ends = running.fromH() + left;
                 Double stopped = running.toH();
                 if (t >= running.fromH() && t < ends && (stopped == null || t < stopped)) {
                     conductance += transfer.of(running.backup().way(), water);

@@ -6,6 +6,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
+import jollytide.core.seawater.PhScale;
+import jollytide.core.seawater.Seawater;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,6 +28,8 @@ public final class Plan {
             "Dry hands, dry raised sockets, drip loops, residual-current protection; no chained cords.";
     private static final String BATTERIES = "Ventilated, the right charger, no swollen cells.";
 
+    private static final double DAY_H = 24;
+    private static final double SALINITY = 35;
     /** Beyond this nobody plans by a step, h. */
     private static final double LONGEST_H = 240;
 
@@ -174,12 +179,26 @@ public final class Plan {
         }
         steps.add(new Step(
                 "ammonia",
-                24,
+                ammoniaDueH(s),
                 "Test ammonia and nitrite",
                 "Filters that stood still let them rise, and on for days after.",
                 "Daily, until both are zero after the power is back. Bind ammonia when a test shows it, with air"
                         + " running: binders can take oxygen and confuse some kits.",
                 null));
+    }
+
+    /** A day in, or as soon as it could harm: by the highest ordinary pH, with nothing taken up. */
+    private static double ammoniaDueH(Situation s) {
+        OptionalDouble harmful = s.course().points().stream()
+                .filter(p -> p.ammoniaMgPerL() * poisonousShare(p.celsius()) > Ammonia.HARMFUL_MG_PER_L)
+                .mapToDouble(OxygenClock.OxygenPoint::hours)
+                .findFirst();
+        return Math.max(1, Math.min(DAY_H, harmful.orElse(DAY_H)));
+    }
+
+    private static double poisonousShare(double celsius) {
+        Seawater water = new Seawater(SALINITY, Math.max(0, Math.min(Seawater.MAX_TEMPERATURE_C, celsius)));
+        return Ammonia.unionisedShare(water, Ammonia.HIGHEST_PH_NBS, PhScale.NBS);
     }
 
     /** Each that is started later, and fresh energy before the last one's early end. */

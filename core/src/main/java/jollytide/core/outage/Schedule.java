@@ -28,10 +28,14 @@ public record Schedule(List<Running> running, OxygenCourse course) {
         ways.add(strongest.stream().map(b -> new Running(b, 0, null)).toList());
         return ways.stream()
                 .map(way -> new Schedule(way, new OxygenClock(tank, way, List.of()).run(hours)))
-                .max(Comparator.comparingDouble(
-                                (Schedule s) -> orLong(s.course().danger().early()))
+                .max(Comparator.comparingDouble(Schedule::earlyDangerH)
                         .thenComparingDouble(s -> orLong(s.course().danger().likely())))
                 .orElseThrow();
+    }
+
+    /** Hours until danger on the early side; very many when there is none in sight. */
+    public double earlyDangerH() {
+        return orLong(course.danger().early());
     }
 
     private static double orLong(@Nullable Double hours) {

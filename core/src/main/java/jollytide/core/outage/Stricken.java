@@ -69,8 +69,17 @@ public record Stricken(
     /** What everything breathes, mg/(L·h). */
     public double demandMgPerLPerH(double celsius, double hours, Guess guess) {
         double reef = reefMmolPerLPerH * Math.pow(Q10, (celsius - 25) / 10) * OXYGEN_MG_PER_MMOL;
+        return (reef + fishMgPerLPerH(celsius, hours, guess)) * guess.demandTimes();
+    }
+
+    private double fishMgPerLPerH(double celsius, double hours, Guess guess) {
         double fed = fedWithinHours + hours < FED_H ? Fish.FED / Fish.ACTIVE : 1;
-        double fishes = fish.oxygenMgPerH(Math.max(0, Math.min(40, celsius))) * guess.fishActivity() * fed / litres;
-        return (reef + fishes) * guess.demandTimes();
+        return fish.oxygenMgPerH(Math.max(0, Math.min(40, celsius))) * guess.fishActivity() * fed / litres;
+    }
+
+    /** Ammonia nitrogen that the fish give off, mg/(L·h); what rock and animals take up again is left out. */
+    double ammoniaMgPerLPerH(double celsius, double hours, Guess guess) {
+        double breathed = fishMgPerLPerH(celsius, hours, guess) * guess.demandTimes();
+        return Ammonia.nitrogenMgPerH(breathed / OXYGEN_MG_PER_MMOL);
     }
 }

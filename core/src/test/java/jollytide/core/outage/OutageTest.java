@@ -257,4 +257,57 @@ class OutageTest {
     private static Step step(List<Step> steps, String id) {
         return steps.stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
     }
+
+    /** A pump can blow into one tank: the neediest gets it, and the next goes to whoever is worst off then. */
+    @Test
+    void oneThingHelpsOneTank() {
+        Stricken quiet = tank(0.5 * REEF, 6.3, 25.5);
+        Stricken busy = tank(REEF, 6.3, 25.5);
+        Backup first = stone(200, 2, 0.5);
+        Backup second = stone(100, 2, 0.5);
+        List<List<Backup>> nothing = List.of(List.of(), List.of());
+        assertThat(Sharing.of(List.of(quiet, busy), nothing, List.of(first), 24))
+                .containsExactly(List.of(), List.of(first));
+        assertThat(Sharing.of(List.of(quiet, busy), nothing, List.of(first, second), 24))
+                .containsExactly(List.of(second), List.of(first));
+        assertThat(Sharing.of(List.of(quiet, busy), List.of(List.of(first), List.of()), List.of(), 24))
+                .containsExactly(List.of(first), List.of());
+        assertThat(Sharing.of(List.of(), List.of(), List.of(first), 24)).isEmpty();
+    }
+
+    /** What ran and was stopped has that much less left. */
+    @Test
+    void energyIsTakenOnce() {
+        Backup pump = new Backup("pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
+        Stricken tank = tank(REEF, 6.3, 25.5);
+        List<Running> whole = List.of(new Running(pump, 2, null));
+        List<Running> second = List.of(new Running(pump, 0, 1.5), new Running(pump, 2, null, 1.5));
+        double full = new OxygenClock(tank, whole, List.of()).run(24).danger().early();
+        double left = new OxygenClock(tank, second, List.of()).run(24).danger().early();
+        assertThat(full - left).isBetween(0.8, 1.6);
+    }
+
+    /** Ammonia from fish is what their breath brings, and a crowded tank is told to test it sooner than after a day. */
+    @Test
+    void ammoniaGathers() {
+        Stricken crowded = new Stricken(
+                75, 35, 1013.25, 0.2, REEF, new Fish(List.of(new Fish.Group(12, 10))), 6.3, true, 25.5, 25.5, 0, 24);
+        OxygenCourse course = run(crowded, stone(400, 2, 0.4));
+        OxygenClock.OxygenPoint after = course.points().get(6);
+        assertThat(after.hours()).isCloseTo(1, within(1e-9));
+        double breathed = crowded.demandMgPerLPerH(25.5, 0, Guess.EARLY)
+                - tank(REEF, 6.3, 25.5).demandMgPerLPerH(25.5, 0, Guess.EARLY);
+        double expected = breathed / 31.9988 * Fish.AMMONIA_PER_OXYGEN * 14.007;
+        assertThat(after.ammoniaMgPerL()).isCloseTo(expected, within(1e-6));
+        assertThat(testAtH(course)).isBetween(1.0, 12.0);
+        assertThat(testAtH(run(tank(REEF, 6.3, 25.5)))).isEqualTo(24);
+    }
+
+    private static double testAtH(OxygenCourse course) {
+        return Plan.during(new Plan.Situation(false, false, false, 0, List.of(), course)).stream()
+                .filter(step -> step.id().equals("ammonia"))
+                .findFirst()
+                .orElseThrow()
+                .atH();
+    }
 }

@@ -1,0 +1,37 @@
+package jollytide.core.outage;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Who gets what when several tanks lose their mains at once. What is kept for no tank in particular can be at one only:
+ * thing by thing it goes to the tank that is in danger first on its early side.
+ */
+public final class Sharing {
+    private Sharing() {}
+
+    /**
+     * What each tank has.
+     *
+     * @param own what is kept for each tank already, in the order of the tanks
+     * @param free what may go to any of them
+     */
+    public static List<List<Backup>> of(List<Stricken> tanks, List<List<Backup>> own, List<Backup> free, double hours) {
+        List<List<Backup>> all = new ArrayList<>();
+        own.forEach(kit -> all.add(new ArrayList<>(kit)));
+        double[] early = new double[tanks.size()];
+        for (int i = 0; i < early.length; i++) {
+            early[i] = Schedule.best(tanks.get(i), all.get(i), hours).earlyDangerH();
+        }
+        for (Backup thing : tanks.isEmpty() ? List.<Backup>of() : free) {
+            int neediest = 0;
+            for (int i = 1; i < early.length; i++) {
+                neediest = early[i] < early[neediest] ? i : neediest;
+            }
+            all.get(neediest).add(thing);
+            early[neediest] =
+                    Schedule.best(tanks.get(neediest), all.get(neediest), hours).earlyDangerH();
+        }
+        return all;
+    }
+}
