@@ -4,11 +4,14 @@ import {
   createRouter,
   Navigate,
   Outlet,
+  useRouterState,
 } from '@tanstack/react-router';
 import { Problem } from './api/client';
 import { useSession, useTank, useTanks } from './api/hooks';
 import { Frame } from './frame/Frame';
 import { lastTank, pickTank } from './frame/lastTank';
+import { placesOf } from './frame/places';
+import { useHelper } from './frame/useHelper';
 import { Notices } from './parts/Notices';
 import { Waiting } from './parts/Waiting';
 import { Begin } from './places/begin/Begin';
@@ -18,6 +21,7 @@ import { Enter } from './places/read/Enter';
 import { HistoryScreen } from './places/read/HistoryScreen';
 import { Today } from './places/read/Today';
 import { MediaScreen } from './places/do/MediaScreen';
+import { HelpDoor } from './places/welcome/HelpDoor';
 import { HaulScreen } from './places/guard/HaulScreen';
 import { MarginScreen } from './places/guard/MarginScreen';
 import { OutageScreen } from './places/guard/OutageScreen';
@@ -60,10 +64,16 @@ function SignedIn() {
 /** The door: to the tank looked at last, or to the first description. */
 function Door() {
   const tanks = useTanks();
+  const helper = useHelper();
   if (!tanks.data) return <Waiting error={tanks.error} retry={() => void tanks.refetch()} />;
   const tank = pickTank(tanks.data);
   return tank ? (
-    <Navigate to="/tank/$tankId/today" params={{ tankId: tank.id }} />
+    <Navigate
+      to={helper ? '/tank/$tankId/outage' : '/tank/$tankId/today'}
+      params={{ tankId: tank.id }}
+    />
+  ) : helper ? (
+    <p className="p-6">There is no tank in this home yet.</p>
   ) : (
     <Navigate to="/begin" />
   );
@@ -90,12 +100,23 @@ function AtTank() {
   return (
     <TankContext value={{ tank: tank.data, units: session.data.units }}>
       <Frame tank={tank.data} key={tankId}>
-        <Outlet />
+        <Within />
       </Frame>
     </TankContext>
   );
 }
 
+/** What a helper was not let in for is said in words, whatever link led there. */
+function Within() {
+  const helper = useHelper();
+  const path = useRouterState({ select: (s) => s.location.pathname });
+  const open =
+    !helper ||
+    placesOf(true).some((place) => place.screens.some((s) => path.endsWith(`/${s.path}`)));
+  return open ? <Outlet /> : <p className="text-lg">This is for the keeper.</p>;
+}
+
+const help = createRoute({ getParentRoute: () => root, path: '/help', component: HelpDoor });
 const welcome = createRoute({ getParentRoute: () => root, path: '/welcome', component: Welcome });
 const signedIn = createRoute({ getParentRoute: () => root, id: 'signed-in', component: SignedIn });
 const door = createRoute({ getParentRoute: () => signedIn, path: '/', component: Door });
@@ -239,6 +260,7 @@ const description = createRoute({
 
 export const router = createRouter({
   routeTree: root.addChildren([
+    help,
     welcome,
     signedIn.addChildren([
       door,

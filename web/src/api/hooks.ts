@@ -258,6 +258,38 @@ export const useCreateKeeper = () =>
 export const useEnterDemo = () =>
   useChange(() => told(api.POST('/api/v1/session/demo')), EVERYTHING);
 
+export const useEnterToHelp = () =>
+  useChange(
+    (code: string) => told(api.POST('/api/v1/session/helper', { body: { code } })),
+    EVERYTHING,
+  );
+
+export const useHelpers = (homeId: string) =>
+  useQuery({
+    queryKey: ['helpers', homeId],
+    queryFn: () =>
+      told(api.GET('/api/v1/homes/{homeId}/helpers', { params: { path: { homeId } } })),
+  });
+
+export const useInvite = (homeId: string) =>
+  useChange(
+    (name: string) =>
+      told(
+        api.POST('/api/v1/homes/{homeId}/helpers', {
+          params: { path: { homeId } },
+          body: { name },
+        }),
+      ),
+    ['helpers'],
+  );
+
+export const useWithdraw = (homeId: string) =>
+  useChange(
+    (id: string) =>
+      told(api.DELETE('/api/v1/homes/{homeId}/helpers/{id}', { params: { path: { homeId, id } } })),
+    ['helpers'],
+  );
+
 export const useSignOut = () => useChange(() => told(api.DELETE('/api/v1/session')), ['session']);
 
 export const useSaveUnits = () =>
@@ -490,8 +522,20 @@ export const useUndoImport = (tankId: string) =>
 export const useTokens = () =>
   useQuery({ queryKey: ['tokens'], queryFn: () => told(api.GET('/api/v1/tokens')) });
 
+/** A token for everything, or for a sensor that may only tell of the mains of one home. */
 export const useCreateToken = () =>
-  useChange((label: string) => told(api.POST('/api/v1/tokens', { body: { label } })), ['tokens']);
+  useChange(
+    ({ label, mainsHomeId }: { label: string; mainsHomeId: string | undefined }) =>
+      mainsHomeId === undefined
+        ? told(api.POST('/api/v1/tokens', { body: { label } }))
+        : told(
+            api.POST('/api/v1/homes/{homeId}/mains/tokens', {
+              params: { path: { homeId: mainsHomeId } },
+              body: { label },
+            }),
+          ),
+    ['tokens'],
+  );
 
 export const useRevokeToken = () =>
   useChange(

@@ -2,8 +2,9 @@ import { useNavigate } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
 import { useTanks } from '../api/hooks';
 import { Sheet } from '../parts/Sheet';
-import { PLACES, ROUTE } from './places';
+import { placesOf, ROUTE } from './places';
 import { toggleTheme } from './theme';
+import { useHelper } from './useHelper';
 
 interface Command {
   label: string;
@@ -11,7 +12,6 @@ interface Command {
 }
 
 const SHORTCUTS = [
-  ['1 … 6', 'Read, Reason, Try, Do, Guard, Learn'],
   ['/', 'find a screen or a tank'],
   ['← →', 'Today: the day before and after; History: earlier and later'],
   ['+ −', 'History: closer and wider'],
@@ -30,11 +30,12 @@ export const typing = (target: EventTarget | null) =>
 export function Commands({ tankId }: { tankId: string | undefined }) {
   const [open, setOpen] = useState<'find' | 'keys' | null>(null);
   const navigate = useNavigate();
+  const places = placesOf(useHelper());
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (typing(e.target) || e.ctrlKey || e.metaKey || e.altKey) return;
-      const screen = PLACES[Number(e.key) - 1]?.screens[0];
+      const screen = places[Number(e.key) - 1]?.screens[0];
       if (e.key === '/') setOpen('find');
       else if (e.key === '?') setOpen('keys');
       else if (e.key === 'n') toggleTheme();
@@ -44,7 +45,7 @@ export function Commands({ tankId }: { tankId: string | undefined }) {
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [navigate, tankId]);
+  }, [navigate, places, tankId]);
 
   const close = () => setOpen(null);
   return (
@@ -64,6 +65,10 @@ export function Commands({ tankId }: { tankId: string | undefined }) {
         about="They rest while you type in a field."
       >
         <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+          <div className="contents">
+            <dt className="font-bold">1 … {places.length}</dt>
+            <dd>{places.map((place) => place.name).join(', ')}</dd>
+          </div>
           {SHORTCUTS.map(([keys, what]) => (
             <div key={keys} className="contents">
               <dt className="font-bold">{keys}</dt>
@@ -79,12 +84,13 @@ export function Commands({ tankId }: { tankId: string | undefined }) {
 function Finder({ tankId, done }: { tankId: string | undefined; done: () => void }) {
   const navigate = useNavigate();
   const tanks = useTanks().data ?? [];
+  const helper = useHelper();
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
   const current = tankId ?? tanks[0]?.id;
   const commands: Command[] = [
     ...(current
-      ? PLACES.flatMap((place) =>
+      ? placesOf(helper).flatMap((place) =>
           place.screens.map((s) => ({
             label: `${place.name}: ${s.name}`,
             run: () => void navigate({ to: ROUTE[s.path], params: { tankId: current } }),
@@ -96,12 +102,17 @@ function Finder({ tankId, done }: { tankId: string | undefined; done: () => void
         label: `${t.description.name}: staircase`,
         run: () => void navigate({ to: '/tank/$tankId/staircase', params: { tankId: t.id } }),
       },
-      {
-        label: `${t.description.name}: description`,
-        run: () => void navigate({ to: '/tank/$tankId/description', params: { tankId: t.id } }),
-      },
+      ...(helper
+        ? []
+        : [
+            {
+              label: `${t.description.name}: description`,
+              run: () =>
+                void navigate({ to: '/tank/$tankId/description', params: { tankId: t.id } }),
+            },
+          ]),
     ]),
-    ...(current
+    ...(current && !helper
       ? [
           {
             label: 'Read: Bring in a file',
@@ -109,7 +120,9 @@ function Finder({ tankId, done }: { tankId: string | undefined; done: () => void
           },
         ]
       : []),
-    { label: 'Describe another tank', run: () => void navigate({ to: '/begin' }) },
+    ...(helper
+      ? []
+      : [{ label: 'Describe another tank', run: () => void navigate({ to: '/begin' }) }]),
     { label: 'Settings', run: () => void navigate({ to: '/settings' }) },
     { label: 'Night colours and back', run: toggleTheme },
   ];

@@ -4,9 +4,11 @@ import { Commands } from './Commands';
 import { EventKey } from './EventKey';
 import { Rail, ScreenRow, ThumbRail } from './Rail';
 import { Strip } from './Strip';
+import { useHelper } from './useHelper';
 
 /** Rail, strip and page. */
 export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) {
+  const helper = useHelper();
   return (
     <div className="min-h-dvh pb-20 md:pb-0 md:pl-36">
       <a
@@ -23,7 +25,7 @@ export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) 
         {children}
       </main>
       <Commands tankId={tank?.id} />
-      {tank && <EventKey tank={tank} />}
+      {tank && !helper && <EventKey tank={tank} />}
     </div>
   );
 }

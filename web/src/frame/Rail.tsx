@@ -1,8 +1,10 @@
 import { Link, useRouterState } from '@tanstack/react-router';
-import { PLACES, ROUTE } from './places';
+import { placesOf, ROUTE } from './places';
+import { useHelper } from './useHelper';
 
 /** The places with their screens, at the left of wide windows. */
 export function Rail({ tankId }: { tankId: string | undefined }) {
+  const places = placesOf(useHelper());
   const screenLook =
     'flex min-h-8 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
   return (
@@ -16,7 +18,7 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
         Tide
       </p>
       {tankId &&
-        PLACES.map((place, i) => (
+        places.map((place, i) => (
           <div key={place.name} className="pb-1">
             <p className="flex items-baseline gap-2.5 pt-1 pl-5 text-lg font-semibold">
               <span className="text-sm font-normal text-soft">{i + 1}</span>
@@ -43,12 +45,15 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
 
 const usePlace = () => {
   const path = useRouterState({ select: (s) => s.location.pathname });
-  return PLACES.find((place) => place.screens.some((s) => path.endsWith(`/${s.path}`)));
+  return placesOf(useHelper()).find((place) =>
+    place.screens.some((s) => path.endsWith(`/${s.path}`)),
+  );
 };
 
 /** On phones the places stand under the thumb. */
 export function ThumbRail({ tankId }: { tankId: string | undefined }) {
   const here = usePlace();
+  const places = placesOf(useHelper());
   const look =
     'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-sm text-soft aria-[current]:border-accent aria-[current]:text-ink';
   return (
@@ -57,7 +62,7 @@ export function ThumbRail({ tankId }: { tankId: string | undefined }) {
       className="fixed inset-x-0 bottom-0 z-10 flex border-t bg-paper md:hidden"
     >
       {tankId &&
-        PLACES.map((place) => (
+        places.map((place) => (
           <Link
             key={place.name}
             to={ROUTE[place.screens[0].path]}

@@ -6,6 +6,7 @@ import { clockTime, shortTime } from '../lib/time';
 import { METHOD, RAW_UNIT } from '../lib/units';
 import { Mark, markOf } from '../parts/Mark';
 import { lastTank } from './lastTank';
+import { useHelper } from './useHelper';
 
 /** The tank and its last readings, on top of every screen. */
 export function Strip({ tank }: { tank: Tank }) {
@@ -71,6 +72,7 @@ function Last({
 
 function TankChoice({ tank }: { tank: Tank }) {
   const tanks = useTanks().data ?? [];
+  const helper = useHelper();
   const navigate = useNavigate();
   const path = useRouterState({ select: (s) => s.location.pathname });
   const go = (id: string) => {
@@ -100,17 +102,21 @@ function TankChoice({ tank }: { tank: Tank }) {
               {t.id === tank.id && <span className="text-sm text-soft">open</span>}
             </DropdownMenu.Item>
           ))}
-          <DropdownMenu.Item
-            onSelect={() =>
-              void navigate({ to: '/tank/$tankId/description', params: { tankId: tank.id } })
-            }
-            className="border-t"
-          >
-            Describe {tank.description.name}…
-          </DropdownMenu.Item>
-          <DropdownMenu.Item onSelect={() => void navigate({ to: '/begin' })}>
-            Another tank…
-          </DropdownMenu.Item>
+          {!helper && (
+            <>
+              <DropdownMenu.Item
+                onSelect={() =>
+                  void navigate({ to: '/tank/$tankId/description', params: { tankId: tank.id } })
+                }
+                className="border-t"
+              >
+                Describe {tank.description.name}…
+              </DropdownMenu.Item>
+              <DropdownMenu.Item onSelect={() => void navigate({ to: '/begin' })}>
+                Another tank…
+              </DropdownMenu.Item>
+            </>
+          )}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -1,5 +1,34 @@
+export const ROUTE = {
+  today: '/tank/$tankId/today',
+  history: '/tank/$tankId/history',
+  enter: '/tank/$tankId/enter',
+  staircase: '/tank/$tankId/staircase',
+  ledger: '/tank/$tankId/ledger',
+  bench: '/tank/$tankId/bench',
+  sums: '/tank/$tankId/sums',
+  media: '/tank/$tankId/media',
+  readiness: '/tank/$tankId/readiness',
+  outage: '/tank/$tankId/outage',
+  haul: '/tank/$tankId/haul',
+  margin: '/tank/$tankId/margin',
+  notes: '/tank/$tankId/notes',
+} as const;
+
+export type ScreenPath = keyof typeof ROUTE;
+
+interface Screen {
+  name: string;
+  path: ScreenPath;
+}
+
+export interface Place {
+  name: string;
+  question: string;
+  screens: readonly [Screen, ...Screen[]];
+}
+
 /** The places, in the order of the keeper's loop, with the screens that are built. */
-export const PLACES = [
+const PLACES: readonly Place[] = [
   {
     name: 'Read',
     question: 'what did the water do?',
@@ -41,22 +70,36 @@ export const PLACES = [
     ],
   },
   { name: 'Learn', question: 'practise', screens: [{ name: 'Notes', path: 'notes' }] },
-] as const;
+];
 
-export type ScreenPath = (typeof PLACES)[number]['screens'][number]['path'];
+/** Who helps sees the tank, the outage and what is due. */
+const HELPERS: readonly Place[] = [
+  {
+    name: 'Guard',
+    question: 'will they have oxygen?',
+    screens: [
+      { name: 'Outage', path: 'outage' },
+      { name: 'Readiness', path: 'readiness' },
+      { name: 'Margin', path: 'margin' },
+    ],
+  },
+  {
+    name: 'Read',
+    question: 'what did the water do?',
+    screens: [
+      { name: 'Enter', path: 'enter' },
+      { name: 'Today', path: 'today' },
+      { name: 'History', path: 'history' },
+    ],
+  },
+  {
+    name: 'Reason',
+    question: 'why?',
+    screens: [
+      { name: 'Staircase', path: 'staircase' },
+      { name: 'Ledger', path: 'ledger' },
+    ],
+  },
+];
 
-export const ROUTE = {
-  today: '/tank/$tankId/today',
-  history: '/tank/$tankId/history',
-  enter: '/tank/$tankId/enter',
-  staircase: '/tank/$tankId/staircase',
-  ledger: '/tank/$tankId/ledger',
-  bench: '/tank/$tankId/bench',
-  sums: '/tank/$tankId/sums',
-  media: '/tank/$tankId/media',
-  readiness: '/tank/$tankId/readiness',
-  outage: '/tank/$tankId/outage',
-  haul: '/tank/$tankId/haul',
-  margin: '/tank/$tankId/margin',
-  notes: '/tank/$tankId/notes',
-} as const satisfies Record<ScreenPath, string>;
+export const placesOf = (helper: boolean): readonly Place[] => (helper ? HELPERS : PLACES);

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useDeleteKit, useAddKit, useReadiness } from '../../api/hooks';
 import type { KitItem, Readiness, Times } from '../../api/types';
+import { useHelper } from '../../frame/useHelper';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { Waiting } from '../../parts/Waiting';
@@ -20,6 +21,7 @@ const CARD_SAVED = 'pocket-card-saved';
 
 function Loaded({ ready }: { ready: Readiness }) {
   const { tank } = useAtTank();
+  const helper = useHelper();
   const [adding, setAdding] = useState(false);
   const [saved, setSaved] = useState(() => localStorage.getItem(CARD_SAVED) === tank.homeId);
   return (
@@ -79,13 +81,14 @@ function Loaded({ ready }: { ready: Readiness }) {
             {due}
           </p>
         ))}
-        {adding ? (
-          <KitForm done={() => setAdding(false)} />
-        ) : (
-          <Button className="justify-self-start" onClick={() => setAdding(true)}>
-            Something for the kit
-          </Button>
-        )}
+        {!helper &&
+          (adding ? (
+            <KitForm done={() => setAdding(false)} />
+          ) : (
+            <Button className="justify-self-start" onClick={() => setAdding(true)}>
+              Something for the kit
+            </Button>
+          ))}
       </section>
       {ready.purchases.length > 0 && (
         <section aria-labelledby="next" className="border-t pt-4">
@@ -157,6 +160,7 @@ function Nights({ ready }: { ready: Readiness }) {
 
 function Thing({ item }: { item: KitItem }) {
   const { tank } = useAtTank();
+  const helper = useHelper();
   const drop = useDeleteKit(tank.homeId);
   const add = useAddKit(tank.homeId);
   const tell = useNotice();
@@ -183,22 +187,24 @@ function Thing({ item }: { item: KitItem }) {
             </>
           )}
         </span>
-        <span className="flex gap-2">
-          <Button look="quiet" onClick={() => setTesting(!testing)}>
-            test it
-          </Button>
-          <Button
-            look="quiet"
-            aria-label={`Take ${d.name} out of the kit`}
-            onClick={() =>
-              drop.mutate(item.id, {
-                onSuccess: () => tell(`${d.name} taken out.`, () => add.mutate(d)),
-              })
-            }
-          >
-            ✕
-          </Button>
-        </span>
+        {!helper && (
+          <span className="flex gap-2">
+            <Button look="quiet" onClick={() => setTesting(!testing)}>
+              test it
+            </Button>
+            <Button
+              look="quiet"
+              aria-label={`Take ${d.name} out of the kit`}
+              onClick={() =>
+                drop.mutate(item.id, {
+                  onSuccess: () => tell(`${d.name} taken out.`, () => add.mutate(d)),
+                })
+              }
+            >
+              ✕
+            </Button>
+          </span>
+        )}
       </div>
       {d.energy === 'UPS' && d.upsW !== undefined && d.upsMinutes !== undefined && !tested && (
         <p className="text-sm text-soft">

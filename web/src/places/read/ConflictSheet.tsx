@@ -1,5 +1,6 @@
 import type { Problem } from '../../api/client';
 import type { Reading } from '../../api/types';
+import { useHelper } from '../../frame/useHelper';
 import { dayAndTime } from '../../lib/time';
 import { RAW_UNIT } from '../../lib/units';
 import { Button } from '../../parts/Button';
@@ -22,6 +23,7 @@ export function ConflictSheet({
   close: () => void;
 }) {
   const { tank } = useAtTank();
+  const helper = useHelper();
   const conflicts = (problem.extra.conflicts ?? []) as Conflict[];
   return (
     <Sheet open onOpenChange={close} title="Another value is stored" about={problem.message}>
@@ -48,9 +50,13 @@ export function ConflictSheet({
         </tbody>
       </table>
       <div className="flex gap-3 pt-5">
-        <Button look="main" onClick={replace}>
-          Replace with mine
-        </Button>
+        {helper ? (
+          <p>Only the keeper may replace it.</p>
+        ) : (
+          <Button look="main" onClick={replace}>
+            Replace with mine
+          </Button>
+        )}
         <Button onClick={close}>Keep what is stored</Button>
       </div>
     </Sheet>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Problem } from '../../api/client';
 import { useDeleteReadings, useSaveReadings } from '../../api/hooks';
 import type { NewReadings } from '../../api/types';
+import { useHelper } from '../../frame/useHelper';
 import { readNumber } from '../../lib/number';
 import { clockTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
@@ -19,6 +20,7 @@ const route = getRouteApi('/signed-in/tank/$tankId/enter');
 /** Read → Enter: what was measured, and what is in the log already. */
 export function Enter() {
   const { tank, units } = useAtTank();
+  const helper = useHelper();
   const { measure, checked } = route.useSearch();
   const save = useSaveReadings(tank.id);
   const remove = useDeleteReadings(tank.id);
@@ -65,18 +67,20 @@ export function Enter() {
         setSaved(at ? { at } : null);
         tell(
           readings.length === 1 ? 'Reading saved.' : `${readings.length} readings saved.`,
-          () => {
-            remove.mutate(
-              readings.map((r) => r.id),
-              {
-                onSuccess: () => {
-                  setEntries(before);
-                  setSaved(null);
-                  tell('Taken back; the values are in their fields again.');
-                },
+          helper
+            ? undefined
+            : () => {
+                remove.mutate(
+                  readings.map((r) => r.id),
+                  {
+                    onSuccess: () => {
+                      setEntries(before);
+                      setSaved(null);
+                      tell('Taken back; the values are in their fields again.');
+                    },
+                  },
+                );
               },
-            );
-          },
         );
       },
     });
@@ -126,13 +130,15 @@ export function Enter() {
         <div className="flex flex-wrap items-end justify-between gap-4 pb-2">
           <div>
             <h1 className="text-xl font-bold">Enter what you measured</h1>
-            <Link
-              to="/tank/$tankId/bring"
-              params={{ tankId: tank.id }}
-              className={buttonLook('quiet')}
-            >
-              or bring in a logger’s file
-            </Link>
+            {!helper && (
+              <Link
+                to="/tank/$tankId/bring"
+                params={{ tankId: tank.id }}
+                className={buttonLook('quiet')}
+              >
+                or bring in a logger’s file
+              </Link>
+            )}
           </div>
           <div className="flex items-end gap-2">
             <Field

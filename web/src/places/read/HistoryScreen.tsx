@@ -5,6 +5,7 @@ import type { History } from '../../api/types';
 import { HistoryDrawing, type Pointed } from '../../drawings/HistoryDrawing';
 import { LEFT, RIGHT } from '../../drawings/historyLayout';
 import { typing } from '../../frame/Commands';
+import { useHelper } from '../../frame/useHelper';
 import { dayAndTime, localInput } from '../../lib/time';
 import { download, toPng } from '../../lib/png';
 import { Button, buttonLook } from '../../parts/Button';
@@ -31,6 +32,7 @@ export function HistoryScreen() {
   const { tank } = useAtTank();
   const search = route.useSearch();
   const [ref, width] = useWidth();
+  const helper = useHelper();
   const span = useLogSpan(tank.id);
   if (!span.data) return <Waiting error={span.error} retry={() => void span.refetch()} />;
   if (!span.data.from || !span.data.to) {
@@ -38,9 +40,15 @@ export function HistoryScreen() {
       <div className="grid justify-items-start gap-2">
         <h1 className="text-xl font-bold">History</h1>
         <p className="text-lg">Nothing is in the log yet. Months come in with a logger’s file.</p>
-        <Link to="/tank/$tankId/bring" params={{ tankId: tank.id }} className={buttonLook('main')}>
-          Bring in a file
-        </Link>
+        {!helper && (
+          <Link
+            to="/tank/$tankId/bring"
+            params={{ tankId: tank.id }}
+            className={buttonLook('main')}
+          >
+            Bring in a file
+          </Link>
+        )}
       </div>
     );
   }

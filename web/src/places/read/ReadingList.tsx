@@ -2,6 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useDeleteReadings, useReadings, useSaveReadings } from '../../api/hooks';
 import type { Reading } from '../../api/types';
+import { useHelper } from '../../frame/useHelper';
 import { dayAndTime } from '../../lib/time';
 import { METHOD, RAW_UNIT } from '../../lib/units';
 import { Button, buttonLook } from '../../parts/Button';
@@ -15,6 +16,7 @@ import { NAMES, PLACE } from './names';
 /** What is in the log, newest first, to correct or to take out. */
 export function ReadingList() {
   const { tank } = useAtTank();
+  const helper = useHelper();
   const [pages, setPages] = useState<(string | undefined)[]>([undefined]);
   const after = pages.at(-1);
   const query = useReadings(tank.id, after);
@@ -76,20 +78,24 @@ export function ReadingList() {
                       staircase
                     </Link>
                   )}
-                  <Button
-                    look="quiet"
-                    aria-label={`Correct ${NAMES[r.quantity]} ${r.value}`}
-                    onClick={() => setCorrecting(r)}
-                  >
-                    correct
-                  </Button>
-                  <Button
-                    look="quiet"
-                    aria-label={`Take out ${NAMES[r.quantity]} ${r.value}`}
-                    onClick={() => take(r)}
-                  >
-                    take out
-                  </Button>
+                  {!helper && (
+                    <>
+                      <Button
+                        look="quiet"
+                        aria-label={`Correct ${NAMES[r.quantity]} ${r.value}`}
+                        onClick={() => setCorrecting(r)}
+                      >
+                        correct
+                      </Button>
+                      <Button
+                        look="quiet"
+                        aria-label={`Take out ${NAMES[r.quantity]} ${r.value}`}
+                        onClick={() => take(r)}
+                      >
+                        take out
+                      </Button>
+                    </>
+                  )}
                 </div>
               </li>
             ))}

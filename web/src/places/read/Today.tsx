@@ -5,6 +5,7 @@ import type { Day } from '../../api/types';
 import { DayRibbon } from '../../drawings/DayRibbon';
 import { StaircaseDrawing } from '../../drawings/StaircaseDrawing';
 import { typing } from '../../frame/Commands';
+import { useHelper } from '../../frame/useHelper';
 import { longDay, shiftDay } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { useWidth } from '../../parts/useWidth';
@@ -25,6 +26,7 @@ export function Today() {
 
 function Loaded({ day }: { day: Day }) {
   const { tank } = useAtTank();
+  const helper = useHelper();
   const [ref, width] = useWidth();
   const navigate = route.useNavigate();
   const newest = day.day >= day.now.slice(0, 10);
@@ -65,9 +67,11 @@ function Loaded({ day }: { day: Day }) {
                 newest
               </Button>
             )}
-            <Button look="quiet" onClick={() => document.dispatchEvent(new Event('note-event'))}>
-              note an event
-            </Button>
+            {!helper && (
+              <Button look="quiet" onClick={() => document.dispatchEvent(new Event('note-event'))}>
+                note an event
+              </Button>
+            )}
           </div>
         </div>
         <div ref={ref}>

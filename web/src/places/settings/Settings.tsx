@@ -3,17 +3,20 @@ import { useState } from 'react';
 import { queryClient, useHomes, useSaveUnits, useSession, useSignOut } from '../../api/hooks';
 import type { Units } from '../../api/types';
 import { Frame } from '../../frame/Frame';
+import { useHelper } from '../../frame/useHelper';
 import { useLastTank } from '../../frame/lastTank';
 import { toggleTheme } from '../../frame/theme';
 import { ALKALINITY, LITRES, RAW_UNIT } from '../../lib/units';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
+import { Helpers } from './Helpers';
 import { HomeEditor } from './HomeEditor';
 import { Tokens } from './Tokens';
 
 /** Units, home and rooms, tokens, leaving. */
 export function Settings() {
   const session = useSession().data;
+  const helper = useHelper();
   const homes = useHomes().data ?? [];
   const tank = useLastTank();
   const signOut = useSignOut();
@@ -41,11 +44,24 @@ export function Settings() {
             </Button>
           </div>
         </div>
-        {session?.units && <UnitChoices units={session.units} />}
-        {homes.map((home) => (
-          <HomeEditor key={home.id} home={home} />
-        ))}
-        <Tokens now={now} />
+        {helper ? (
+          <p>
+            You help at {homes.map((home) => home.description.name).join(', ')}: you see its tanks,
+            the outage and what is due, and log readings and steps. Units and everything else are
+            the keeper’s. After signing out, your link lets you in again.
+          </p>
+        ) : (
+          <>
+            {session?.units && <UnitChoices units={session.units} />}
+            {homes.map((home) => (
+              <HomeEditor key={home.id} home={home} />
+            ))}
+            {homes.map((home) => (
+              <Helpers key={home.id} home={home} now={now} />
+            ))}
+            <Tokens homes={homes} now={now} />
+          </>
+        )}
       </div>
     </Frame>
   );

@@ -24,4 +24,5 @@ class AccessToken {
 
     Instant createdAt;
     Instant lastUsedAt;
+    UUID mainsHomeId;
 }

@@ -2,19 +2,20 @@ package jollytide.server.account;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
-import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import jollytide.server.account.SignedIn.Guest;
+import jollytide.server.account.SignedIn.Part;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.setup.Settings;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -139,25 +140,28 @@ public class Accounts {
         keeper.passwordHash = passwords.encode(password);
     }
 
-    /** Makes a token and returns it in clear, for the only time. */
-    public String createToken(UUID keeperId, String label) {
-        byte[] secret = new byte[24];
-        random.nextBytes(secret);
-        String clear = "tide_" + Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
+    /**
+     * Makes a token and returns it in clear, for the only time.
+     *
+     * @param mainsHomeId the home about whose mains, and nothing else, it may tell; null for everything
+     */
+    public String createToken(UUID keeperId, String label, @Nullable UUID mainsHomeId) {
+        Secret secret = Secret.make("tide_");
         AccessToken token = new AccessToken();
         token.id = UUID.randomUUID();
         token.keeper = keeper(keeperId);
         token.label = label.strip();
-        token.hash = hash(clear);
+        token.hash = secret.hash();
+        token.mainsHomeId = mainsHomeId;
         token.createdAt = clock.instant().truncatedTo(ChronoUnit.MICROS);
         tokens.save(token);
-        return clear;
+        return secret.clear();
     }
 
     @Transactional(readOnly = true)
     public List<TokenView> tokens(UUID keeperId) {
         return tokens.findByKeeperIdOrderByCreatedAt(keeperId).stream()
-                .map(t -> new TokenView(t.id, t.label, t.createdAt, t.lastUsedAt))
+                .map(t -> new TokenView(t.id, t.label, t.createdAt, t.lastUsedAt, t.mainsHomeId))
                 .toList();
     }
 
@@ -166,13 +170,16 @@ public class Accounts {
     }
 
     public Optional<SignedIn> byToken(String clear) {
-        return tokens.findByHash(hash(clear)).map(token -> {
+        return tokens.findByHash(new Secret(clear).hash()).map(token -> {
             var now = clock.instant().truncatedTo(ChronoUnit.MICROS);
             if (token.lastUsedAt == null
                     || token.lastUsedAt.plus(TOKEN_USE_NOTED_EVERY).isBefore(now)) {
                 token.lastUsedAt = now;
             }
-            return new SignedIn(token.keeper.id, token.keeper.name);
+            UUID home = token.mainsHomeId;
+            return home == null
+                    ? SignedIn.keeper(token.keeper)
+                    : new SignedIn(token.keeper.id, token.label, new Guest(Part.SENSOR, home, token.id));
         });
     }
 
@@ -189,14 +196,5 @@ public class Accounts {
         byte[] bytes = new byte[6];
         random.nextBytes(bytes);
         return HexFormat.of().formatHex(bytes);
-    }
-
-    private static String hash(String clear) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(clear.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
     }
 }

@@ -15,8 +15,11 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -27,6 +30,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Sessions for people, bearer tokens for scripts, and headers that keep the page to itself. */
@@ -34,7 +38,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Security {
     /** Doors that change nothing yet, or compute without state, need no token against forged requests. */
     private static final String[] OPEN_POSTS = {
-        "/api/v1/session", "/api/v1/session/demo", "/api/v1/keepers", "/api/v1/sums/**"
+        "/api/v1/session", "/api/v1/session/demo", "/api/v1/session/helper", "/api/v1/keepers", "/api/v1/sums/**"
     };
 
     @Bean
@@ -56,20 +60,24 @@ class Security {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, Accounts accounts, ProblemWriter problems) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, Accounts accounts, Guests guests, ProblemWriter problems)
+            throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, OPEN_POSTS)
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/v1/session", "/api/v1/openapi.json")
                         .permitAll()
                         .requestMatchers("/api/**")
-                        .authenticated()
+                        .access((who, context) ->
+                                new AuthorizationDecision(who.get().getPrincipal() instanceof SignedIn person
+                                        && mayEnter(person, guests, context.getRequest())))
                         .anyRequest()
                         .permitAll())
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers(Security::standsOnItsOwn))
                 .securityContext(context -> context.securityContextRepository(securityContextRepository()))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(
                                 (request, response, e) -> problems.write(response, signInFirst()))
-                        .accessDeniedHandler((request, response, e) -> problems.write(response, forged())))
+                        .accessDeniedHandler(
+                                (request, response, e) -> problems.write(response, denied(e, request, guests))))
                 .headers(headers -> headers.addHeaderWriter(new PagePolicy())
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
@@ -86,6 +94,7 @@ class Security {
         String path = request.getRequestURI();
         boolean open = path.equals("/api/v1/session")
                 || path.equals("/api/v1/session/demo")
+                || path.equals("/api/v1/session/helper")
                 || path.equals("/api/v1/keepers")
                 || path.startsWith("/api/v1/sums/");
         return bearer(request).isPresent() || (open && "POST".equals(request.getMethod()));
@@ -100,6 +109,29 @@ class Security {
 
     private static Problem signInFirst() {
         return Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "Sign in first, or send a bearer token.");
+    }
+
+    private static boolean mayEnter(SignedIn who, Guests guests, HttpServletRequest request) {
+        SignedIn.Guest guest = who.guest();
+        return guest == null || (guests.known(guest) && guests.may(guest, request));
+    }
+
+    private static Problem denied(AccessDeniedException e, HttpServletRequest request, Guests guests) {
+        if (e instanceof CsrfException) {
+            return forged();
+        }
+        boolean withdrawn = request.getUserPrincipal() instanceof Authentication who
+                && who.getPrincipal() instanceof SignedIn person
+                && person.guest() != null
+                && !guests.known(person.guest());
+        return withdrawn ? signInFirst() : keepersOnly();
+    }
+
+    private static Problem keepersOnly() {
+        return Problem.of(
+                HttpStatus.FORBIDDEN,
+                "The keeper's",
+                "This is for the keeper. Who helps sees the tank and the outage, and logs readings and steps; a sensor's token only tells of the mains.");
     }
 
     private static Problem forged() {

@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import jollytide.server.problem.Problem;
 import jollytide.server.setup.Settings;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -30,11 +31,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1")
 class SessionController {
     private final Accounts accounts;
+    private final Guests guests;
     private final Settings settings;
     private final SecurityContextRepository contexts;
 
-    SessionController(Accounts accounts, Settings settings, SecurityContextRepository contexts) {
+    SessionController(Accounts accounts, Guests guests, Settings settings, SecurityContextRepository contexts) {
         this.accounts = accounts;
+        this.guests = guests;
         this.settings = settings;
         this.contexts = contexts;
     }
@@ -42,12 +45,14 @@ class SessionController {
     /**
      * Who is signed in, and which doors are open.
      *
+     * @param helper whether they help at a home, and may only see it and log
      * @param firstKeeper whether nobody has an account yet
      * @param setupCodeNeeded whether a new account needs the code from the console
      */
     record SessionView(
             @Nullable String keeper,
             @Nullable Units units,
+            boolean helper,
             boolean demoDoor,
             boolean firstKeeper,
             boolean setupCodeNeeded) {}
@@ -56,6 +61,8 @@ class SessionController {
             @NotNull @Size(max = 80) String name,
             @NotNull @Size(max = 200) String password) {}
 
+    record HelperRequest(@NotNull @Size(max = 200) String code) {}
+
     record KeeperRequest(
             @NotBlank @Size(max = 80) String name,
             @NotNull @Size(max = 200) String password,
@@ -63,18 +70,31 @@ class SessionController {
 
     @GetMapping("/session")
     SessionView session(@AuthenticationPrincipal @Nullable SignedIn who) {
-        return view(who);
+        boolean welcome = who != null && (who.guest() == null || guests.known(who.guest()));
+        return view(welcome ? who : null);
     }
 
     @PostMapping("/session")
     SessionView signIn(
             @Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
-        return enter(accounts.signIn(body.name(), body.password()), request, response);
+        return enter(SignedIn.keeper(accounts.signIn(body.name(), body.password())), request, response);
     }
 
     @PostMapping("/session/demo")
     SessionView enterDemo(HttpServletRequest request, HttpServletResponse response) {
-        return enter(accounts.demoKeeper(), request, response);
+        return enter(SignedIn.keeper(accounts.demoKeeper()), request, response);
+    }
+
+    /** By a helper's link. */
+    @PostMapping("/session/helper")
+    SessionView enterToHelp(
+            @Valid @RequestBody HelperRequest body, HttpServletRequest request, HttpServletResponse response) {
+        SignedIn who = guests.byLink(body.code())
+                .orElseThrow(() -> Problem.of(
+                        HttpStatus.UNAUTHORIZED,
+                        "Not signed in",
+                        "This link opens nothing: it was withdrawn, or a part of it is missing. Ask for a new one."));
+        return enter(who, request, response);
     }
 
     @PostMapping("/keepers")
@@ -82,7 +102,7 @@ class SessionController {
     SessionView create(
             @Valid @RequestBody KeeperRequest body, HttpServletRequest request, HttpServletResponse response) {
         String code = body.setupCode() == null ? "" : body.setupCode();
-        return enter(accounts.create(body.name(), body.password(), code), request, response);
+        return enter(SignedIn.keeper(accounts.create(body.name(), body.password(), code)), request, response);
     }
 
     @DeleteMapping("/session")
@@ -101,12 +121,11 @@ class SessionController {
     }
 
     /** A new session id at each entry, so that one planted before is worthless. */
-    private SessionView enter(Keeper keeper, HttpServletRequest request, HttpServletResponse response) {
+    private SessionView enter(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
         HttpSession old = request.getSession(false);
         if (old != null) {
             old.invalidate();
         }
-        SignedIn who = new SignedIn(keeper.id, keeper.name);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null, List.of()));
         SecurityContextHolder.setContext(context);
@@ -119,6 +138,7 @@ class SessionController {
         return new SessionView(
                 who == null ? null : who.name(),
                 units,
+                who != null && who.guest() != null,
                 settings.demoDoor(),
                 accounts.nobodyYet(),
                 !settings.onLoopback());

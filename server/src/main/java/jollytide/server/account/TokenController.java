@@ -28,9 +28,6 @@ class TokenController {
 
     record TokenRequest(@NotBlank @Size(max = 80) String label) {}
 
-    /** The token in clear, shown this once. */
-    record NewToken(String token) {}
-
     @GetMapping
     List<TokenView> list(@AuthenticationPrincipal SignedIn who) {
         return accounts.tokens(who.keeperId());
@@ -39,7 +36,7 @@ class TokenController {
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     NewToken create(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody TokenRequest body) {
-        return new NewToken(accounts.createToken(who.keeperId(), body.label()));
+        return new NewToken(accounts.createToken(who.keeperId(), body.label(), null));
     }
 
     @DeleteMapping("/{id}")

@@ -36,6 +36,11 @@ public class Home {
         return id;
     }
 
+    /** Whose home it is. */
+    public UUID keeperId() {
+        return keeper.id();
+    }
+
     public String name() {
         return name;
     }

@@ -35,7 +35,9 @@ class HomeController {
 
     @GetMapping("/homes")
     List<HomeView> list(@AuthenticationPrincipal SignedIn who) {
-        return homes.list(who.keeperId());
+        return homes.list(who.keeperId()).stream()
+                .filter(home -> who.sees(home.id()))
+                .toList();
     }
 
     @PostMapping("/homes")

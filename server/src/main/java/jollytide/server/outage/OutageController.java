@@ -69,7 +69,12 @@ class OutageController {
             @Nullable @Size(max = 60) String ref,
             @Nullable Double value,
             @Nullable @Size(max = 500) String text,
-            @Nullable @Size(max = 80) String byWhom) {}
+            @Nullable @Size(max = 80) String byWhom) {
+
+        NewNote by(String name) {
+            return new NewNote(id, tankId, at, kind, ref, value, text, name);
+        }
+    }
 
     record NewNotes(@NotEmpty @Size(max = 500) List<@NotNull @Valid NewNote> notes) {}
 
@@ -146,11 +151,14 @@ class OutageController {
             @PathVariable UUID homeId,
             @PathVariable UUID id,
             @Valid @RequestBody NewNotes body) {
+        List<NewNote> notes = who.guest() == null
+                ? body.notes()
+                : body.notes().stream().map(note -> note.by(who.name())).toList();
         try {
-            return outages.note(who.keeperId(), homeId, id, body.notes());
+            return outages.note(who.keeperId(), homeId, id, notes);
         } catch (DataIntegrityViolationException sentTwiceAtOnce) {
             // The same notes came on another way in the same moment: now they are there.
-            return outages.note(who.keeperId(), homeId, id, body.notes());
+            return outages.note(who.keeperId(), homeId, id, notes);
         }
     }
 

@@ -12,6 +12,7 @@ import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
 import jollytide.core.logfile.Meaning;
 import jollytide.server.account.SignedIn;
+import jollytide.server.problem.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -73,6 +74,12 @@ class ReadingController {
     @ResponseStatus(HttpStatus.CREATED)
     List<ReadingView> save(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewReadings body) {
+        if (who.guest() != null && Boolean.TRUE.equals(body.replace())) {
+            throw Problem.of(
+                    HttpStatus.FORBIDDEN,
+                    "The keeper's",
+                    "Another value is stored at that time; only the keeper may replace it.");
+        }
         return readings.save(who.keeperId(), tankId, body);
     }
 

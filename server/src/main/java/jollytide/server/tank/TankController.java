@@ -32,7 +32,9 @@ class TankController {
 
     @GetMapping("/tanks")
     List<TankView> list(@AuthenticationPrincipal SignedIn who) {
-        return tanks.list(who.keeperId());
+        return tanks.list(who.keeperId()).stream()
+                .filter(tank -> who.sees(tank.homeId()))
+                .toList();
     }
 
     @PostMapping("/rooms/{id}/tanks")

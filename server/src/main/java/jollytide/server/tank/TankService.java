@@ -1,6 +1,7 @@
 package jollytide.server.tank;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -67,6 +68,12 @@ public class TankService {
     @Transactional(readOnly = true)
     public Tank tank(UUID keeperId, UUID id) {
         return tanks.findOwned(id, keeperId).orElseThrow(() -> Problem.notFound("tank"));
+    }
+
+    /** In which home a tank stands. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> homeOf(UUID id) {
+        return tanks.findHomeId(id);
     }
 
     /** The tanks of one of the keeper's homes, by name. */

@@ -17,6 +17,9 @@ interface Tanks extends JpaRepository<Tank, UUID> {
             where t.id = :id""")
     Optional<Tank> findWithPlace(UUID id);
 
+    @Query("select r.home.id from Tank t join t.room r where t.id = :id")
+    Optional<UUID> findHomeId(UUID id);
+
     @Query("""
             select distinct t from Tank t join fetch t.room r join fetch r.home h left join fetch t.surfaces
             where h.keeper.id = :keeperId order by t.name""")

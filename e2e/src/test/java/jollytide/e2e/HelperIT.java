@@ -1,0 +1,62 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A keeper invites a helper, who sees and logs and changes nothing else. */
+class HelperIT extends BrowserTest {
+
+    @Test
+    void aHelperComesInByALinkAndIsPutOutWhenItIsWithdrawn() {
+        Page keeper = visitor(DESKTOP);
+        newKeeperWithTank(keeper);
+        keeper.navigate("/settings");
+        keeper.getByLabel("Their name").fill("Jonas");
+        button(keeper, "Make a link").click();
+        String link = keeper.locator("code", new Page.LocatorOptions().setHasText("/help#"))
+                .innerText();
+        assertThat(keeper.getByText("not been here yet")).isVisible();
+
+        Page helper = visitor(PHONE);
+        helper.navigate(link);
+        assertThat(helper.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("The mains are on")))
+                .isVisible();
+        assertThat(helper.url()).doesNotContain("help_");
+        String outage = helper.url();
+        assertThat(helper.getByRole(AriaRole.NAVIGATION).first()).not().containsText("Try");
+        helper.navigate(outage.replace("/outage", "/enter"));
+        enter(helper, "pH", "8,05");
+        button(helper, "Save").click();
+        assertThat(helper.getByText("Reading saved.").first()).isVisible();
+        assertThat(helper.getByText(Pattern.compile("8\\.05")).first()).isVisible();
+        assertThat(helper.getByText("take out")).hasCount(0);
+        assertThat(helper.getByText("bring in a logger")).hasCount(0);
+        helper.navigate(outage.replace("/outage", "/bench"));
+        assertThat(helper.getByText("This is for the keeper.")).isVisible();
+        helper.navigate(outage.replace("/outage", "/readiness"));
+        assertThat(helper.getByText("Save the card")).isVisible();
+        assertThat(button(helper, "Something for the kit")).hasCount(0);
+
+        helper.navigate(outage);
+        button(helper, "The power is out").click();
+        button(helper, "Done").first().click();
+        helper.waitForResponse(
+                r -> r.url().endsWith("/end"),
+                () -> button(helper, "The power is back").click());
+        assertThat(helper.getByText(Pattern.compile("done, Jonas"))).isVisible();
+
+        keeper.reload();
+        assertThat(keeper.getByText("last came in")).isVisible();
+        button(keeper, "withdraw Jonas’s link").click();
+        assertThat(keeper.getByText("last came in")).hasCount(0);
+        helper.reload();
+        assertThat(helper.getByText("Walk through the demo")).isVisible();
+        helper.navigate(link);
+        assertThat(helper.getByText("it was withdrawn")).isVisible();
+    }
+}
