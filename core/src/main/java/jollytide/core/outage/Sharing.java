@@ -19,11 +19,17 @@ public final class Sharing {
     public static List<List<Backup>> of(List<Stricken> tanks, List<List<Backup>> own, List<Backup> free, double hours) {
         List<List<Backup>> all = new ArrayList<>();
         own.forEach(kit -> all.add(new ArrayList<>(kit)));
+        if (tanks.size() == 1) {
+            all.get(0).addAll(free);
+        }
+        if (tanks.size() <= 1 || free.isEmpty()) {
+            return all;
+        }
         double[] early = new double[tanks.size()];
         for (int i = 0; i < early.length; i++) {
             early[i] = Schedule.best(tanks.get(i), all.get(i), hours).earlyDangerH();
         }
-        for (Backup thing : tanks.isEmpty() ? List.<Backup>of() : free) {
+        for (Backup thing : free) {
             int neediest = 0;
             for (int i = 1; i < early.length; i++) {
                 neediest = early[i] < early[neediest] ? i : neediest;

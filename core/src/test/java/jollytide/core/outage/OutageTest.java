@@ -310,4 +310,33 @@ class OutageTest {
                 .orElseThrow()
                 .atH();
     }
+
+    /** The ladder: longer outages ask for dearer steps; many tanks share a central pump but need a small one each. */
+    @Test
+    void theLadderGrowsWithLengthAndTanks() {
+        Stricken tank = tank(0.5 * REEF, 6.3, 25.5);
+        List<Tier.Holding> one = Tier.ladder(List.of(tank), 48);
+        List<Tier.Holding> four = Tier.ladder(List.of(tank, tank, tank, tank), 48);
+        double bare = run(tank).danger().early();
+        assertThat(one).allSatisfy(step -> assertThat(step.hours()).isGreaterThanOrEqualTo(bare));
+        double before = 0;
+        for (double hours : new double[] {1, 4, 12, 24}) {
+            double euros = Tier.cheapest(one, hours).map(Tier.Holding::euros).orElse(Double.MAX_VALUE);
+            assertThat(euros).isGreaterThanOrEqualTo(before);
+            before = euros;
+        }
+        assertThat(Tier.cheapest(one, 24)).isPresent();
+        assertThat(step(four, Tier.CELLS)).isEqualTo(4 * Tier.CELLS.euros());
+        assertThat(step(four, Tier.GENERATOR)).isEqualTo(Tier.GENERATOR.euros());
+        assertThat(Tier.cheapest(Tier.ladder(List.of(tank(20 * REEF, 6.3, 25.5)), 48), 24))
+                .isEmpty();
+    }
+
+    private static double step(List<Tier.Holding> ladder, Tier tier) {
+        return ladder.stream()
+                .filter(s -> s.tier() == tier)
+                .findFirst()
+                .orElseThrow()
+                .euros();
+    }
 }

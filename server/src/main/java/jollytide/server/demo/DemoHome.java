@@ -239,6 +239,7 @@ class DemoHome implements SmartInitializingSingleton {
         return new KitDescription(
                 name,
                 null,
+                null,
                 place,
                 who,
                 null,

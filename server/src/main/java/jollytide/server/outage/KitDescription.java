@@ -4,6 +4,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
@@ -14,7 +15,8 @@ import org.jspecify.annotations.Nullable;
  * Something that aerates or moves water without the mains, in its keeper's words and numbers. Which numbers are needed
  * hangs on {@code gives} and {@code energy}.
  *
- * @param tankId for which tank it is kept; null for any
+ * @param tankId for which tank it is kept; null for any, or for those of {@code over}
+ * @param over the tanks that it serves at once, a central pump; null or empty otherwise
  * @param place where it lies
  * @param who can use it
  * @param expires such as the date on cells
@@ -25,6 +27,7 @@ import org.jspecify.annotations.Nullable;
 public record KitDescription(
         @NotBlank @Size(max = 80) String name,
         @Nullable UUID tankId,
+        @Nullable @Size(max = 20) List<@NotNull UUID> over,
         @NotNull @Size(max = 120) String place,
         @NotNull @Size(max = 120) String who,
         @Nullable LocalDate expires,
@@ -69,19 +72,33 @@ public record KitDescription(
     private static final double DEPTH_M = 0.4;
     private static final double IDLE_L_PER_H = 0.4;
 
-    /** As the core reckons with it; makes sure that nothing impossible is stored. */
-    Backup toCore() {
-        return new Backup(name, way(), needed("loadW", loadW), testedHours == null ? energyToCore() : tested());
+    /** Whether it may go to whichever tank needs it. */
+    boolean forAny() {
+        return tankId == null && (over == null || over.isEmpty());
+    }
+
+    /** Whether it is kept for a tank, alone or with others. */
+    boolean keptFor(UUID id) {
+        return id.equals(tankId) || (over != null && over.contains(id));
+    }
+
+    /**
+     * As the core reckons with it; makes sure that nothing impossible is stored.
+     *
+     * @param share of what it gives
+     */
+    Backup toCore(double share) {
+        return new Backup(name, way(share), needed("loadW", loadW), testedHours == null ? energyToCore() : tested());
     }
 
     private Energy tested() {
         return new Energy.Tested(needed("testedHours", testedHours));
     }
 
-    private Backup.Way way() {
+    private Backup.Way way(double share) {
         return gives == Gives.AIR
-                ? new Backup.Stone(needed("airLPerH", airLPerH), or(bubbleMm, BUBBLE_MM), or(depthM, DEPTH_M))
-                : new Backup.Circulation(needed("movedM2", movedM2));
+                ? new Backup.Stone(share * needed("airLPerH", airLPerH), or(bubbleMm, BUBBLE_MM), or(depthM, DEPTH_M))
+                : new Backup.Circulation(share * needed("movedM2", movedM2));
     }
 
     /** What drives it, by the sum. */

@@ -1,11 +1,15 @@
 package jollytide.server.outage;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.outage.Energy;
 import jollytide.server.home.HomeService;
+import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,10 +19,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class KitService {
     private final KitItems items;
     private final HomeService homes;
+    private final TankService tanks;
 
-    KitService(KitItems items, HomeService homes) {
+    KitService(KitItems items, HomeService homes, TankService tanks) {
         this.items = items;
         this.homes = homes;
+        this.tanks = tanks;
     }
 
     /**
@@ -32,7 +38,7 @@ public class KitService {
                     item.id,
                     item.version,
                     item.description,
-                    item.description.toCore().runTime());
+                    item.description.toCore(1).runTime());
         }
     }
 
@@ -56,9 +62,7 @@ public class KitService {
         KitItem item = new KitItem();
         item.id = UUID.randomUUID();
         item.homeId = homeId;
-        description.toCore();
-        description.energyToCore();
-        item.description = description;
+        item.description = checked(keeperId, homeId, description);
         return KitView.of(items.save(item));
     }
 
@@ -67,15 +71,32 @@ public class KitService {
         if (item.version != version) {
             throw Problem.savedElsewhere(KitView.of(item));
         }
-        description.toCore();
-        description.energyToCore();
-        item.description = description;
+        item.description = checked(keeperId, homeId, description);
         items.flush();
         return KitView.of(item);
     }
 
     public void delete(UUID keeperId, UUID homeId, UUID id) {
         items.delete(item(keeperId, homeId, id));
+    }
+
+    /** Makes sure that nothing impossible is stored, nor a tank that is not in this home. */
+    private KitDescription checked(UUID keeperId, UUID homeId, KitDescription description) {
+        description.toCore(1);
+        description.energyToCore();
+        List<UUID> here = tanks.ofHome(keeperId, homeId).stream().map(Tank::id).toList();
+        List<UUID> meant = new ArrayList<>(description.over() == null ? List.of() : description.over());
+        if (description.tankId() != null) {
+            meant.add(description.tankId());
+        }
+        if (!here.containsAll(meant)) {
+            throw Problem.refused(new FieldError(
+                    "tankId",
+                    meant.toString(),
+                    "a tank of this home",
+                    "It is kept for a tank that is not in this home."));
+        }
+        return description;
     }
 
     private KitItem item(UUID keeperId, UUID homeId, UUID id) {

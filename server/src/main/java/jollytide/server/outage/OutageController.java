@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import jollytide.server.account.SignedIn;
@@ -12,6 +13,7 @@ import jollytide.server.outage.KitService.KitView;
 import jollytide.server.outage.OutageNote.NoteKind;
 import jollytide.server.outage.OutageService.OutageView;
 import jollytide.server.outage.OutageService.PastOutage;
+import jollytide.server.outage.ReadinessService.CutsView;
 import jollytide.server.outage.ReadinessService.ReadinessView;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -28,6 +30,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -59,7 +62,7 @@ class OutageController {
      * A note. Its id is made where it is written.
      *
      * @param ref step or thing of the kit, for the kinds that need one
-     * @param value mg/L, for readings
+     * @param value mg/L for readings of the water, °C for the room, hours for the last meal
      */
     record NewNote(
             @NotNull UUID id,
@@ -111,6 +114,16 @@ class OutageController {
     @GetMapping("/readiness")
     ReadinessView readiness(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
         return readiness.readiness(who.keeperId(), homeId);
+    }
+
+    /** What a cut at the same hours every day does, such as from 18:00 for 4 hours. */
+    @GetMapping("/cuts")
+    CutsView cuts(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID homeId,
+            @RequestParam LocalTime from,
+            @RequestParam double hours) {
+        return readiness.cuts(who.keeperId(), homeId, from, hours);
     }
 
     @GetMapping("/outages")

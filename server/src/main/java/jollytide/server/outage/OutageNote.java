@@ -40,6 +40,11 @@ class OutageNote {
         OXYGEN,
         /** {@code value} in mg/L. */
         AMMONIA,
+        NITRITE,
+        /** {@code value} in °C. */
+        ROOM_TEMPERATURE,
+        /** {@code value} in hours from the last meal to the failure. */
+        FED,
         GASPING,
         CALM,
         NOTE

@@ -16,7 +16,6 @@ import jollytide.core.outage.Guess;
 import jollytide.core.outage.OxygenClock;
 import jollytide.core.outage.OxygenClock.OxygenCourse;
 import jollytide.core.outage.OxygenClock.Reading;
-import jollytide.core.outage.OxygenClock.Running;
 import jollytide.core.outage.Plan;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
@@ -100,6 +99,8 @@ class OutageService {
      *
      * @param course from the failure on: the hours are those of the outage
      * @param startMeasured whether oxygen at the start is from the log; else the twin's
+     * @param roomC of the room from then on, noted or assumed
+     * @param fedH hours from the last meal to the failure, noted or assumed
      * @param bucketsPerH of ten litres that would hold it by hand
      * @param gasping whether that was the last that was seen of the animals
      */
@@ -109,6 +110,8 @@ class OutageService {
             OxygenCourse course,
             double startMgPerL,
             boolean startMeasured,
+            double roomC,
+            double fedH,
             double demandMgPerLPerH,
             double bucketsPerH,
             boolean gasping,
@@ -252,8 +255,9 @@ class OutageService {
             throw Problem.notFound("tank");
         }
         switch (note.kind()) {
-            case OXYGEN, AMMONIA ->
-                Quantities.within("value", note.value() == null ? Double.NaN : note.value(), 0, 20, "mg/L");
+            case OXYGEN, AMMONIA, NITRITE -> Quantities.within("value", value(note), 0, 20, "mg/L");
+            case ROOM_TEMPERATURE -> Quantities.within("value", value(note), -20, 45, "°C");
+            case FED -> Quantities.within("value", value(note), 0, 1000, "h");
             case STEP_DONE, STEP_SKIPPED, STEP_UNDONE, BACKUP_ON, BACKUP_OFF -> {
                 if (note.ref() == null || note.tankId() == null) {
                     throw new InputException("ref", 0, "the step or thing, and its tank", "What was done is missing.");
@@ -270,6 +274,10 @@ class OutageService {
                 }
             }
         }
+    }
+
+    private static double value(NewNote note) {
+        return note.value() == null ? Double.NaN : note.value();
     }
 
     private Instant now(@Nullable Instant at) {
@@ -292,10 +300,9 @@ class OutageService {
         List<NoteView> told = notes.findByOutageIdOrderByAtAscIdAsc(outage.id).stream()
                 .map(n -> new NoteView(n.id, n.tankId, n.at, n.kind, n.ref, n.value, n.text, n.byWhom))
                 .toList();
-        List<KitView> kit = kits.ofHome(outage.homeId);
-        List<TankClock> clocks = new ArrayList<>(tanks.ofHome(keeperId, outage.homeId).stream()
-                .map(tank -> clock(tank, outage, told, kit))
-                .toList());
+        Scene scene = scene(keeperId, outage, told);
+        List<TankClock> clocks = new ArrayList<>(
+                scene.tanks().stream().map(tank -> clock(tank, scene)).toList());
         clocks.sort(Comparator.comparing((TankClock c) -> !c.gasping())
                 .thenComparing(
                         c -> Optional.ofNullable(c.course().danger().early()).orElse(AHEAD_H)));
@@ -310,76 +317,88 @@ class OutageService {
                 told);
     }
 
-    private TankClock clock(Tank tank, Outage outage, List<NoteView> told, List<KitView> kit) {
-        Stricken stricken = stricture.at(tank, outage.startedAt, ROOM_C);
-        List<NoteView> own = told.stream()
-                .filter(n -> n.tankId() == null || n.tankId().equals(tank.id()))
-                .toList();
-        List<KitView> usable = Stricture.kitFor(tank.id(), kit);
-        Map<UUID, KitView> byId = new HashMap<>();
-        usable.forEach(k -> byId.put(k.id(), k));
-        List<Running> running = new ArrayList<>();
-        Map<UUID, Instant> on = new HashMap<>();
+    /** What is the same for every tank of the home. */
+    private record Scene(
+            Outage outage,
+            List<Tank> tanks,
+            List<NoteView> notes,
+            List<KitView> kit,
+            RunLog runs,
+            Map<UUID, Stricken> stricken,
+            Map<UUID, List<Backup>> planned) {}
+
+    private Scene scene(UUID keeperId, Outage outage, List<NoteView> told) {
+        List<KitView> kit = kits.ofHome(outage.homeId);
+        List<Tank> all = tanks.ofHome(keeperId, outage.homeId);
+        RunLog runs = new RunLog(outage.startedAt, told, kit);
+        Map<UUID, Stricken> stricken = new HashMap<>();
+        all.forEach(tank -> stricken.put(tank.id(), struck(tank, outage, told)));
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, stricken, kit, runs.taken(), AHEAD_H);
+        return new Scene(outage, all, told, kit, runs, stricken, planned);
+    }
+
+    private TankClock clock(Tank tank, Scene scene) {
+        Outage outage = scene.outage();
+        RunLog runs = scene.runs();
+        Stricken stricken = Objects.requireNonNull(scene.stricken().get(tank.id()));
+        List<Backup> planned = Objects.requireNonNull(scene.planned().get(tank.id()));
+        List<NoteView> own = scene.notes().stream().filter(n -> isOf(tank, n)).toList();
+        List<KitShare> usable = KitShare.usable(tank, scene.tanks(), scene.kit());
         List<Reading> readings = new ArrayList<>();
         boolean gasping = false;
         for (NoteView note : own) {
-            double h = Math.max(0, Duration.between(outage.startedAt, note.at()).toSeconds() / 3600.0);
             switch (note.kind()) {
-                case OXYGEN -> readings.add(new Reading(h, Objects.requireNonNull(note.value())));
+                case OXYGEN ->
+                    readings.add(new Reading(hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value())));
                 case GASPING -> gasping = true;
                 case CALM -> gasping = false;
-                case BACKUP_ON -> on.putIfAbsent(kitId(note), note.at());
-                case BACKUP_OFF -> {
-                    Instant since = on.remove(kitId(note));
-                    KitView thing = byId.get(kitId(note));
-                    if (since != null && thing != null) {
-                        running.add(new Running(thing.description().toCore(), hours(outage.startedAt, since), h));
-                    }
-                }
                 default -> {
-                    // steps and words move no prediction
+                    // what runs is in the log of runs; steps and words move no prediction
                 }
             }
         }
-        on.forEach((id, since) -> {
-            KitView thing = byId.get(id);
-            if (thing != null) {
-                running.add(new Running(thing.description().toCore(), hours(outage.startedAt, since), null));
-            }
-        });
-        OxygenCourse course = new OxygenClock(stricken, running, readings).run(AHEAD_H);
-        List<Backup> backups =
-                usable.stream().map(k -> k.description().toCore()).toList();
+        OxygenCourse course = new OxygenClock(stricken, runs.at(tank.id(), usable), readings).run(AHEAD_H);
         Plan.Situation situation = stricture.situation(
-                tank, stricken, Schedule.best(stricken, backups, AHEAD_H).running(), course);
+                tank, stricken, Schedule.best(stricken, planned, AHEAD_H).running(), course);
         return new TankClock(
                 tank.id(),
                 tank.name(),
                 course,
                 stricken.startMgPerL(),
                 stricken.startMeasured(),
+                stricken.roomC(),
+                stricken.fedWithinHours(),
                 stricken.demandMgPerLPerH(stricken.startC(), 0, Guess.LIKELY),
                 situation.bucketsPerH(),
                 gasping,
                 usable.stream()
-                        .map(k -> new KitInUse(
-                                k.id(),
-                                k.description().name(),
-                                on.containsKey(k.id()),
-                                k.runTime().early(),
-                                k.runTime().likely(),
-                                k.runTime().tested()))
+                        .map(s -> new KitInUse(
+                                s.thing().id(),
+                                s.thing().description().name(),
+                                runs.runsAt(s.thing().id(), tank.id()),
+                                s.thing().runTime().early(),
+                                s.thing().runTime().likely(),
+                                s.thing().runTime().tested()))
                         .toList(),
                 steps(Plan.during(situation), own),
                 outage.endedAt == null ? List.of() : steps(Plan.after(situation), own));
     }
 
-    private static UUID kitId(NoteView note) {
-        try {
-            return UUID.fromString(Objects.requireNonNull(note.ref()));
-        } catch (IllegalArgumentException notOne) {
-            return new UUID(0, 0);
+    private Stricken struck(Tank tank, Outage outage, List<NoteView> told) {
+        double roomC = ROOM_C;
+        Double fedH = null;
+        for (NoteView note : told) {
+            if (note.kind() == NoteKind.ROOM_TEMPERATURE) {
+                roomC = Objects.requireNonNull(note.value());
+            } else if (note.kind() == NoteKind.FED && isOf(tank, note)) {
+                fedH = note.value();
+            }
         }
+        return stricture.at(tank, outage.startedAt, roomC, fedH);
+    }
+
+    private static boolean isOf(Tank tank, NoteView note) {
+        return note.tankId() == null || note.tankId().equals(tank.id());
     }
 
     private static double hours(Instant from, Instant to) {

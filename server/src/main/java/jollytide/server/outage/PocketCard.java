@@ -6,7 +6,9 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -100,6 +102,10 @@ class PocketCard {
     String make(UUID keeperId, UUID homeId) {
         Home home = homes.owned(keeperId, homeId);
         List<KitView> kit = kits.ofHome(homeId);
+        List<Tank> all = tanks.ofHome(keeperId, homeId);
+        Map<UUID, Stricken> summer = new HashMap<>();
+        all.forEach(t -> summer.put(t.id(), stricture.atNight(t, HOTTEST_K, Stricture.SUMMER_C)));
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), AHEAD_H);
         Card card = new Card(
                 home.id(),
                 home.name(),
@@ -107,17 +113,21 @@ class PocketCard {
                 OxygenClock.CAUTION,
                 OxygenClock.DANGER,
                 OxygenClock.LOSS,
-                tanks.ofHome(keeperId, homeId).stream().map(t -> tank(t, kit)).toList());
+                all.stream()
+                        .map(t -> tank(
+                                t,
+                                all,
+                                kit,
+                                Objects.requireNonNull(summer.get(t.id())),
+                                Objects.requireNonNull(planned.get(t.id()))))
+                        .toList());
         // A name may hold anything: closing tags inside the data must not end the script.
         String data = json.writeValueAsString(card).replace("<", "\\u003c");
         return template().replace("\"CARD-DATA\"", data);
     }
 
-    private CardTank tank(Tank tank, List<KitView> kit) {
-        List<KitView> usable = Stricture.kitFor(tank.id(), kit);
-        List<Backup> backups =
-                usable.stream().map(k -> k.description().toCore()).toList();
-        Stricken summer = stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C);
+    private CardTank tank(Tank tank, List<Tank> all, List<KitView> kit, Stricken summer, List<Backup> backups) {
+        List<KitShare> usable = KitShare.usable(tank, all, kit);
         Stricken winter = stricture.atNight(tank, 0, Stricture.WINTER_C);
         OxygenCourse bareWinter = run(winter, List.of());
         Plan.Situation situation = stricture.situation(
@@ -132,6 +142,7 @@ class PocketCard {
                 CardPoint.of(run(winter, backups)),
                 situation.bucketsPerH(),
                 usable.stream()
+                        .map(KitShare::thing)
                         .map(k -> new CardKit(
                                 k.id(),
                                 k.description().name(),

@@ -1,19 +1,26 @@
 package jollytide.server.outage;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
-import jollytide.core.outage.Energy;
 import jollytide.core.outage.Guess;
+import jollytide.core.outage.OxygenClock;
+import jollytide.core.outage.OxygenClock.OxygenPoint;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Stricken;
+import jollytide.core.outage.Tier;
 import jollytide.core.outage.Times;
+import jollytide.core.units.Quantities;
 import jollytide.server.home.Home;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
@@ -28,9 +35,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class ReadinessService {
     private static final double LOOKED_AHEAD_H = 48;
-    /** A test older than this is no longer one. Common practice: yearly. */
-    private static final int TESTED_DAYS = 365;
-
+    private static final double WORTH_H = 0.1;
+    private static final List<Double> LENGTHS_H = List.of(2.0, 4.0, 8.0, 12.0, 24.0, 48.0);
+    private static final int MANY_CUTS = 999;
     private static final double HOTTEST_K = 4;
     private static final double BUCKET_L = 10;
     private static final double HOLD_MG_PER_L = 4;
@@ -76,10 +83,19 @@ class ReadinessService {
     record Purchase(String what, double gainedH, double euros) {}
 
     /**
+     * What an outage of some length asks for.
+     *
+     * @param what the cheapest step of the ladder that holds every tank, on the early side; null when none does
+     * @param euros for all the tanks
+     */
+    record TierFor(
+            double hours, @Nullable String what, @Nullable Double euros) {}
+
+    /**
      * All of it.
      *
      * @param weakest in one sentence
-     * @param due what must be looked at: never tested, tested long ago, out of date
+     * @param tiers for outages of some lengths, from nothing
      * @param hoursLookedAhead beyond which nothing is said
      */
     record ReadinessView(
@@ -87,54 +103,106 @@ class ReadinessService {
             List<TankNights> tanks,
             List<KitView> kit,
             String weakest,
-            List<String> due,
             List<Purchase> purchases,
+            List<TierFor> tiers,
             double hoursLookedAhead) {}
 
     ReadinessView readiness(UUID keeperId, UUID homeId) {
         Home home = homes.owned(keeperId, homeId);
         List<Tank> all = tanks.ofHome(keeperId, homeId);
         List<KitView> kit = kits.ofHome(homeId);
-        List<TankNights> nights = new ArrayList<>();
-        Stricken neediest = null;
-        double least = Double.MAX_VALUE;
-        List<Backup> neediestKit = List.of();
-        for (Tank tank : all) {
-            List<Backup> own = Stricture.kitFor(tank.id(), kit).stream()
-                    .map(k -> k.description().toCore())
-                    .toList();
-            Stricken summer = stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C);
-            Stricken winter = stricture.atNight(tank, 0, Stricture.WINTER_C);
-            TankNights night = new TankNights(
-                    tank.id(),
-                    tank.name(),
-                    danger(summer, List.of()),
-                    danger(winter, List.of()),
-                    danger(summer, own),
-                    danger(winter, own),
-                    Backup.Pouring.bucketsPerH(summer, HOLD_MG_PER_L, BUCKET_L),
-                    summer.demandMgPerLPerH(summer.startC(), 0, Guess.LIKELY),
-                    summer.startMgPerL());
-            nights.add(night);
-            double early = night.keptSummer().early() == null
-                    ? LOOKED_AHEAD_H
-                    : night.keptSummer().early();
-            if (early < least || neediest == null) {
-                least = early;
-                neediest = summer;
-                neediestKit = own;
-            }
-        }
-        nights.sort(Comparator.comparingDouble(n ->
-                n.keptSummer().early() == null ? LOOKED_AHEAD_H : n.keptSummer().early()));
+        Map<UUID, Stricken> summer = new LinkedHashMap<>();
+        all.forEach(tank -> summer.put(tank.id(), stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C)));
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), LOOKED_AHEAD_H);
+        List<TankNights> nights = all.stream()
+                .map(tank -> nights(
+                        tank,
+                        Objects.requireNonNull(summer.get(tank.id())),
+                        Objects.requireNonNull(planned.get(tank.id()))))
+                .sorted(Comparator.comparingDouble(n -> earlyH(n.keptSummer())))
+                .toList();
         return new ReadinessView(
                 home.name(),
                 nights,
                 kit,
                 weakest(nights, kit),
-                due(kit),
-                neediest == null ? List.of() : purchases(neediest, neediestKit, least),
+                nights.isEmpty() ? List.of() : purchases(nights.get(0), summer, planned),
+                tiers(List.copyOf(summer.values())),
                 LOOKED_AHEAD_H);
+    }
+
+    /**
+     * One tank through a cut that comes every day.
+     *
+     * @param bareEarly lowest oxygen with nothing, mg/L, on the early side; the others likewise
+     */
+    record CutTank(
+            UUID tankId, String name, double bareEarly, double bareLikely, double keptEarly, double keptLikely) {}
+
+    /**
+     * A thing through such cuts.
+     *
+     * @param cuts it lasts on its early side, with one charge or set of cells; 0 when not one
+     */
+    record CutKit(String name, int cuts) {}
+
+    /** What a cut at the same hours every day does. */
+    record CutsView(List<CutTank> tanks, List<CutKit> kit, double danger) {}
+
+    /** Every day the mains are off for so many hours, from a time of day on; the room stays as warm as a summer night's. */
+    CutsView cuts(UUID keeperId, UUID homeId, LocalTime from, double hours) {
+        Quantities.within("hours", hours, 0.5, 24, "h");
+        Home home = homes.owned(keeperId, homeId);
+        List<Tank> all = tanks.ofHome(keeperId, homeId);
+        List<KitView> kit = kits.ofHome(homeId);
+        Instant at = LocalDate.ofInstant(clock.instant(), home.zone())
+                .atTime(from)
+                .atZone(home.zone())
+                .toInstant();
+        Map<UUID, Stricken> struck = new LinkedHashMap<>();
+        all.forEach(tank -> struck.put(tank.id(), stricture.at(tank, at, Stricture.SUMMER_C, null)));
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, struck, kit, Map.of(), LOOKED_AHEAD_H);
+        List<CutTank> through = all.stream()
+                .map(tank -> {
+                    Stricken stricken = Objects.requireNonNull(struck.get(tank.id()));
+                    OxygenPoint bare = lowest(stricken, List.of(), hours);
+                    OxygenPoint kept = lowest(stricken, Objects.requireNonNull(planned.get(tank.id())), hours);
+                    return new CutTank(
+                            tank.id(), tank.name(), bare.early(), bare.likely(), kept.early(), kept.likely());
+                })
+                .toList();
+        return new CutsView(
+                through,
+                kit.stream()
+                        .map(k -> new CutKit(k.description().name(), (int)
+                                Math.min(MANY_CUTS, k.runTime().early() / hours)))
+                        .toList(),
+                OxygenClock.DANGER);
+    }
+
+    /** The point of a cut where the early side stands lowest. */
+    private static OxygenPoint lowest(Stricken tank, List<Backup> kit, double hours) {
+        return Schedule.best(tank, kit, hours).course().points().stream()
+                .min(Comparator.comparingDouble(OxygenPoint::early))
+                .orElseThrow();
+    }
+
+    private TankNights nights(Tank tank, Stricken summer, List<Backup> kit) {
+        Stricken winter = stricture.atNight(tank, 0, Stricture.WINTER_C);
+        return new TankNights(
+                tank.id(),
+                tank.name(),
+                danger(summer, List.of()),
+                danger(winter, List.of()),
+                danger(summer, kit),
+                danger(winter, kit),
+                Backup.Pouring.bucketsPerH(summer, HOLD_MG_PER_L, BUCKET_L),
+                summer.demandMgPerLPerH(summer.startC(), 0, Guess.LIKELY),
+                summer.startMgPerL());
+    }
+
+    private static double earlyH(Times times) {
+        return times.early() == null ? LOOKED_AHEAD_H : times.early();
     }
 
     private static Times danger(Stricken tank, List<Backup> kit) {
@@ -167,83 +235,36 @@ class ReadinessService {
                 kit.stream().noneMatch(k -> k.runTime().tested()) ? ", and nothing of it has been tested" : "");
     }
 
-    private List<String> due(List<KitView> kit) {
-        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
-        List<String> due = new ArrayList<>();
-        for (KitView item : kit) {
-            KitDescription d = item.description();
-            if (d.testedHours() == null) {
-                due.add(d.name() + ": never tested. Pull its plug, watch it run, note the hours.");
-            } else if (d.testedOn() != null
-                    && d.testedOn().plusDays(TESTED_DAYS).isBefore(today)) {
-                due.add(d.name() + ": tested more than a year ago.");
-            }
-            if (d.expires() != null && d.expires().isBefore(today)) {
-                due.add(d.name() + ": out of date since " + d.expires() + ".");
+    /** What could be bought, by hours gained for a euro at the tank that needs it most. */
+    private static List<Purchase> purchases(
+            TankNights neediest, Map<UUID, Stricken> summer, Map<UUID, List<Backup>> planned) {
+        Stricken tank = Objects.requireNonNull(summer.get(neediest.tankId()));
+        double allLitres =
+                summer.values().stream().mapToDouble(Stricken::litres).sum();
+        double before = earlyH(neediest.keptSummer());
+        List<Purchase> all = new ArrayList<>();
+        for (Tier tier : Tier.values()) {
+            List<Backup> with = new ArrayList<>(Objects.requireNonNull(planned.get(neediest.tankId())));
+            with.add(tier.at(tank, allLitres));
+            double gained = earlyH(danger(tank, with)) - before;
+            if (gained > WORTH_H) {
+                all.add(new Purchase(tier.what(), gained, tier.euros()));
             }
         }
-        return due;
-    }
-
-    /** What could be bought, by hours gained for a euro. Prices are round figures from memory. */
-    private static List<Purchase> purchases(Stricken tank, List<Backup> kit, double least) {
-        List<Purchase> all = new ArrayList<>();
-        double air = Math.max(60, Math.min(400, tank.litres() / 3));
-        add(
-                all,
-                "a battery air pump on D cells, with two sets",
-                25,
-                new Backup("cells", new Backup.Stone(60, 2, 0.4), 0.5, new Energy.DryCells(Energy.CellSize.D, 4, 1)),
-                tank,
-                kit,
-                least);
-        add(
-                all,
-                "an air pump that switches itself to its own battery",
-                60,
-                new Backup("switching", new Backup.Stone(air, 2, 0.4), 4, new Energy.Battery(40, false, 0, 1, null, 1)),
-                tank,
-                kit,
-                least);
-        add(
-                all,
-                "a computer's UPS for one air pump",
-                110,
-                new Backup("ups", new Backup.Stone(air, 2, 0.4), 4, new Energy.Ups(100, 23, 1)),
-                tank,
-                kit,
-                least);
-        add(
-                all,
-                "a lithium battery of 500 Wh with inverter on a larger air pump",
-                420,
-                new Backup(
-                        "battery",
-                        new Backup.Stone(Math.max(200, tank.litres()), 2, 0.4),
-                        12,
-                        new Energy.Battery(500, false, 8, 0.85, null, 1)),
-                tank,
-                kit,
-                least);
         all.sort(Comparator.comparingDouble((Purchase p) -> p.gainedH() / p.euros())
                 .reversed());
         return all;
     }
 
-    private static void add(
-            List<Purchase> all,
-            String what,
-            double euros,
-            Backup backup,
-            Stricken tank,
-            List<Backup> kit,
-            double least) {
-        List<Backup> with = new ArrayList<>(kit);
-        with.add(backup);
-        @Nullable Double early = danger(tank, with).early();
-        double gained = (early == null ? LOOKED_AHEAD_H : early) - least;
-        if (gained > 0.1) {
-            all.add(new Purchase(what, gained, euros));
+    private static List<TierFor> tiers(List<Stricken> summer) {
+        if (summer.isEmpty()) {
+            return List.of();
         }
+        List<Tier.Holding> ladder = Tier.ladder(summer, LOOKED_AHEAD_H);
+        return LENGTHS_H.stream()
+                .map(h -> Tier.cheapest(ladder, h)
+                        .map(step -> new TierFor(h, step.tier().what(), step.euros()))
+                        .orElse(new TierFor(h, null, null)))
+                .toList();
     }
 }

@@ -2,9 +2,7 @@ package jollytide.server.outage;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.UUID;
 import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Living;
 import jollytide.core.bench.Remedies;
@@ -19,10 +17,10 @@ import jollytide.core.outage.Plan;
 import jollytide.core.outage.Stricken;
 import jollytide.core.twin.TwinState;
 import jollytide.server.bench.TwinBook;
-import jollytide.server.outage.KitService.KitView;
 import jollytide.server.reading.ReadingRow;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
 
@@ -35,7 +33,7 @@ class Stricture {
     private static final double HOLD_MG_PER_L = 4;
     private static final double BUCKET_L = 10;
     /** Hours since the last meal where nobody said. From memory. */
-    private static final double FED_H = 12;
+    static final double FED_H = 12;
     /** The room without heating, in a summer and a winter night. From memory. */
     static final double SUMMER_C = 27;
 
@@ -50,8 +48,13 @@ class Stricture {
         this.readings = readings;
     }
 
-    /** A tank struck at an instant, in a room of so many degrees. */
-    Stricken at(Tank tank, Instant at, double roomC) {
+    /**
+     * A tank struck at an instant.
+     *
+     * @param roomC of the air around it from then on
+     * @param fedH hours since the last meal; null where nobody said
+     */
+    Stricken at(Tank tank, Instant at, double roomC, @Nullable Double fedH) {
         TwinBook.Described known = book.describe(tank);
         TwinState then = twinAt(known, at);
         double measured = readings.between(tank, Quantity.OXYGEN, Place.TANK, at.minus(FRESH), at, Limit.of(1)).stream()
@@ -59,7 +62,8 @@ class Stricture {
                 .map(row -> value(row, known.setup()))
                 .orElse(Double.NaN);
         boolean isMeasured = !Double.isNaN(measured);
-        return stricken(known, isMeasured ? measured : then.oxygenMgPerL(), isMeasured, then.temperatureC(), roomC);
+        double oxygen = isMeasured ? measured : then.oxygenMgPerL();
+        return stricken(known, oxygen, isMeasured, then.temperatureC(), roomC, fedH == null ? FED_H : fedH);
     }
 
     /** A tank struck at the worst hour of a night: before lights-on, so many degrees warmer than today. */
@@ -74,11 +78,11 @@ class Stricture {
                 .min()
                 .orElseThrow();
         double celsius = known.setup().water().temperatureC() + warmerByK;
-        return stricken(known, lowest, false, celsius, roomC);
+        return stricken(known, lowest, false, celsius, roomC, FED_H);
     }
 
     private static Stricken stricken(
-            TwinBook.Described known, double oxygen, boolean measured, double celsius, double roomC) {
+            TwinBook.Described known, double oxygen, boolean measured, double celsius, double roomC, double fedH) {
         Setup setup = known.setup();
         double surface = setup.parts().stream()
                 .mapToDouble(part -> part.path() instanceof Surface s ? s.areaM2() : 0)
@@ -95,7 +99,7 @@ class Stricture {
                 celsius,
                 roomC,
                 Stricken.ordinaryCoolingPerH(setup.netVolumeL()),
-                FED_H);
+                fedH);
     }
 
     /** The twin's day at that hour: an ordinary day tells it, whichever day it was. */
@@ -122,13 +126,5 @@ class Stricture {
                 Backup.Pouring.bucketsPerH(stricken, HOLD_MG_PER_L, BUCKET_L),
                 schedule,
                 course);
-    }
-
-    /** The kit that may be used for a tank: what is kept for it, then what is for any. */
-    static List<KitView> kitFor(UUID tankId, List<KitView> kit) {
-        List<KitView> own = new ArrayList<>();
-        kit.stream().filter(k -> tankId.equals(k.description().tankId())).forEach(own::add);
-        kit.stream().filter(k -> k.description().tankId() == null).forEach(own::add);
-        return own;
     }
 }

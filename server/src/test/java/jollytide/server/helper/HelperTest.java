@@ -103,6 +103,9 @@ class HelperTest extends ServerTest {
                         "GET /homes/{homeId}/outages/current",
                         "GET /homes/{homeId}/outages/{id}",
                         "GET /homes/{homeId}/readiness",
+                        "GET /homes/{homeId}/cuts",
+                        "GET /homes/{homeId}/due",
+                        "GET /homes/{homeId}/due.ics",
                         "POST /homes/{homeId}/outages",
                         "POST /homes/{homeId}/outages/{id}/end",
                         "POST /homes/{homeId}/outages/{id}/notes");

@@ -43,7 +43,6 @@ class OutageApiTest extends ServerTest {
         JsonNode night = ready.path("tanks").path(0);
         assertThat(night.path("keptSummer").path("early").asDouble())
                 .isGreaterThan(night.path("bareSummer").path("early").asDouble() + 1);
-        assertThat(ready.path("due").path(0).asString()).contains("never tested");
 
         String outages = home + "/outages";
         JsonNode begun = keeper.post(outages, "{}").body();
@@ -203,8 +202,135 @@ class OutageApiTest extends ServerTest {
         assertThat(keeper.post(home + "/outages", "{\"at\":\"" + PRESENT.plus(Duration.ofDays(2)) + "\"}")
                         .problem())
                 .contains("future");
-        for (String path : new String[] {"/readiness", "/kit", "/outages", "/card"}) {
+        for (String path : new String[] {"/readiness", "/kit", "/outages", "/card", "/cuts?from=18:00&hours=4"}) {
             assertThat(visitor().asNewKeeper().get(home + path).status()).isEqualTo(404);
+        }
+    }
+
+    /** A second tank of the same size in the same room. */
+    private static String second(Visitor keeper, String tank) {
+        String room = keeper.get("/tanks/" + tank).body().path("roomId").asString();
+        return keeper.post("/rooms/" + room + "/tanks", Samples.TANK.replace("Tide pool", "Rock shelf"))
+                .body()
+                .path("id")
+                .asString();
+    }
+
+    private static double keptEarly(JsonNode readiness, String tank) {
+        for (JsonNode night : readiness.path("tanks")) {
+            if (night.path("tankId").asString().equals(tank)) {
+                return night.path("keptSummer").path("early").asDouble(48);
+            }
+        }
+        throw new IllegalStateException(readiness.toString());
+    }
+
+    /** One pump is at one tank; a central pump serves both, each with its share. */
+    @Test
+    void onePumpIsNotCountedTwice() {
+        Visitor keeper = visitor().asNewKeeper();
+        String first = Samples.tank(keeper);
+        String other = second(keeper, first);
+        String home = home(keeper);
+        double bare = keptEarly(keeper.get(home + "/readiness").body(), first);
+        JsonNode pump = keeper.post(home + "/kit", PUMP).body();
+        JsonNode ready = keeper.get(home + "/readiness").body();
+        double least = Math.min(keptEarly(ready, first), keptEarly(ready, other));
+        double most = Math.max(keptEarly(ready, first), keptEarly(ready, other));
+        assertThat(least).isEqualTo(bare);
+        assertThat(most).isGreaterThan(bare + 0.5);
+
+        JsonNode outage = keeper.post(home + "/outages", "{}").body();
+        String notes = home + "/outages/" + outage.path("id").asString() + "/notes";
+        String ref = ",\"ref\":\"" + pump.path("id").asString() + "\"";
+        keeper.post(notes, note(UUID.randomUUID(), first, PRESENT.plusSeconds(60), "BACKUP_ON", ref));
+        JsonNode moved = keeper.post(notes, note(UUID.randomUUID(), other, PRESENT.plusSeconds(90), "BACKUP_ON", ref))
+                .body();
+        assertThat(running(moved, first)).isFalse();
+        assertThat(running(moved, other)).isTrue();
+
+        String central = PUMP.replace("battery pump", "central pump")
+                .replace("\"gives\"", "\"over\":[\"" + first + "\",\"" + other + "\"],\"gives\"")
+                .replace("\"airLPerH\":120", "\"airLPerH\":400");
+        assertThat(keeper.post(home + "/kit", central).status()).isEqualTo(201);
+        keeper.delete(home + "/kit/" + pump.path("id").asString());
+        JsonNode shared = keeper.get(home + "/readiness").body();
+        assertThat(keptEarly(shared, first)).isGreaterThan(bare + 0.5).isEqualTo(keptEarly(shared, other));
+        assertThat(keeper.post(
+                                home + "/kit",
+                                PUMP.replace("\"gives\"", "\"tankId\":\"" + UUID.randomUUID() + "\",\"gives\""))
+                        .problem())
+                .contains("not in this home");
+    }
+
+    private static boolean running(JsonNode outage, String tank) {
+        for (JsonNode clock : outage.path("tanks")) {
+            if (clock.path("tankId").asString().equals(tank)) {
+                return clock.path("kit").path(0).path("running").asBoolean();
+            }
+        }
+        throw new IllegalStateException(outage.toString());
+    }
+
+    /** A warm room and a late meal shorten the time; what was noted last counts. */
+    @Test
+    void roomAndMealMoveThePrediction() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = Samples.tank(keeper);
+        JsonNode begun = keeper.post(home(keeper) + "/outages", "{}").body();
+        String notes = home(keeper) + "/outages/" + begun.path("id").asString() + "/notes";
+        JsonNode cool = keeper.post(notes, note(UUID.randomUUID(), tank, PRESENT, "ROOM_TEMPERATURE", ",\"value\":12"))
+                .body();
+        JsonNode warm = keeper.post(
+                        notes,
+                        note(UUID.randomUUID(), tank, PRESENT.plusSeconds(5), "ROOM_TEMPERATURE", ",\"value\":31"))
+                .body();
+        assertThat(lastCelsius(warm)).isGreaterThan(lastCelsius(cool) + 5);
+        assertThat(warm.path("tanks").path(0).path("roomC").asDouble()).isEqualTo(31);
+        JsonNode fed = keeper.post(
+                        notes, note(UUID.randomUUID(), tank, PRESENT.plusSeconds(6), "FED", ",\"value\":0.5"))
+                .body();
+        assertThat(fed.path("tanks").path(0).path("fedH").asDouble()).isEqualTo(0.5);
+        assertThat(keeper.post(notes, note(UUID.randomUUID(), tank, PRESENT, "ROOM_TEMPERATURE", ",\"value\":90"))
+                        .problem())
+                .contains("value is 90");
+    }
+
+    private static double lastCelsius(JsonNode outage) {
+        JsonNode points = outage.path("tanks").path(0).path("course").path("points");
+        return points.path(points.size() - 1).path("celsius").asDouble();
+    }
+
+    /** Cuts at the same hours every day, and what an outage of some length asks for. */
+    @Test
+    void dailyCutsAndTiersAreReckoned() {
+        Visitor keeper = visitor().asNewKeeper();
+        Samples.tank(keeper);
+        String home = home(keeper);
+        keeper.post(home + "/kit", PUMP);
+        JsonNode shorter = keeper.get(home + "/cuts?from=18:00&hours=1").body();
+        JsonNode longer = keeper.get(home + "/cuts?from=18:00&hours=4").body();
+        JsonNode one = longer.path("tanks").path(0);
+        assertThat(one.path("bareEarly").asDouble())
+                .isLessThan(shorter.path("tanks").path(0).path("bareEarly").asDouble());
+        assertThat(one.path("keptEarly").asDouble())
+                .isGreaterThan(one.path("bareEarly").asDouble());
+        assertThat(shorter.path("kit").path(0).path("cuts").asInt())
+                .isGreaterThan(longer.path("kit").path(0).path("cuts").asInt());
+        assertThat(keeper.get(home + "/cuts?from=18:00&hours=40").problem()).contains("hours is 40");
+        assertThat(keeper.get(home + "/cuts?from=never&hours=4")
+                        .firstError()
+                        .path("field")
+                        .asString())
+                .isEqualTo("from");
+
+        JsonNode tiers = keeper.get(home + "/readiness").body().path("tiers");
+        assertThat(tiers).hasSize(6);
+        double before = 0;
+        for (JsonNode tier : tiers) {
+            double euros = tier.path("euros").asDouble(1e9);
+            assertThat(euros).isGreaterThanOrEqualTo(before);
+            before = euros;
         }
     }
 }

@@ -1,0 +1,69 @@
+package jollytide.server.due;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import jollytide.server.account.SignedIn;
+import net.fortuna.ical4j.data.CalendarOutputter;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.DtStart;
+import net.fortuna.ical4j.model.property.ProdId;
+import net.fortuna.ical4j.model.property.Summary;
+import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
+import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is due, as a list and as a calendar. */
+@RestController
+class DueController {
+    private final DueService dues;
+    private final Clock clock;
+
+    DueController(DueService dues, Clock clock) {
+        this.dues = dues;
+        this.clock = clock;
+    }
+
+    @GetMapping("/api/v1/homes/{homeId}/due")
+    List<Due> list(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
+        return dues.list(who.keeperId(), homeId);
+    }
+
+    /** For a calendar (iCalendar, RFC 5545): bringing it in again moves the same entries. */
+    @GetMapping(value = "/api/v1/homes/{homeId}/due.ics", produces = "text/calendar")
+    ResponseEntity<byte[]> calendar(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId)
+            throws IOException {
+        Calendar calendar = new Calendar();
+        calendar.add(new ProdId("-//Jolly Tide//Due//EN"));
+        calendar.add(ImmutableVersion.VERSION_2_0);
+        calendar.add(ImmutableCalScale.GREGORIAN);
+        DtStamp stamp = new DtStamp(clock.instant().truncatedTo(ChronoUnit.SECONDS));
+        for (Due due : dues.list(who.keeperId(), homeId)) {
+            VEvent event = new VEvent(false);
+            event.add(stamp);
+            event.add(new Uid(due.id() + "@jolly-tide"));
+            event.add(new DtStart<>(due.on()));
+            event.add(new Summary(due.what()));
+            calendar.add(event);
+        }
+        ByteArrayOutputStream text = new ByteArrayOutputStream();
+        new CalendarOutputter(false).output(calendar, text);
+        ContentDisposition file =
+                ContentDisposition.attachment().filename("due.ics").build();
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, file.toString())
+                .body(text.toByteArray());
+    }
+}

@@ -1,0 +1,91 @@
+package jollytide.server.due;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import jollytide.server.due.Due.Subject;
+import jollytide.server.home.HomeService;
+import jollytide.server.media.MediaService;
+import jollytide.server.media.MediaService.Ahead;
+import jollytide.server.media.MediaService.FillView;
+import jollytide.server.outage.KitDescription;
+import jollytide.server.outage.KitService;
+import jollytide.server.outage.KitService.KitView;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Collects what is due: tests and dates of the kit, changes of media. */
+@Service
+@Transactional(readOnly = true)
+class DueService {
+    /** A test older than this is no longer one. Common practice: yearly. */
+    private static final int TESTED_DAYS = 365;
+
+    private final HomeService homes;
+    private final TankService tanks;
+    private final KitService kits;
+    private final MediaService media;
+    private final Clock clock;
+
+    DueService(HomeService homes, TankService tanks, KitService kits, MediaService media, Clock clock) {
+        this.homes = homes;
+        this.tanks = tanks;
+        this.kits = kits;
+        this.media = media;
+        this.clock = clock;
+    }
+
+    /** What is due at a home, the next first. */
+    List<Due> list(UUID keeperId, UUID homeId) {
+        ZoneId zone = homes.owned(keeperId, homeId).zone();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        List<Tank> all = tanks.ofHome(keeperId, homeId);
+        List<Due> due = new ArrayList<>();
+        if (!all.isEmpty()) {
+            UUID any = all.get(0).id();
+            kits.list(keeperId, homeId).forEach(item -> ofKit(item, today, any, due));
+        }
+        for (Tank tank : all) {
+            for (FillView fill : media.list(keeperId, tank.id()).fills()) {
+                if (fill.ahead() != null) {
+                    LocalDate on = LocalDate.ofInstant(changeAt(fill.ahead()), zone);
+                    String what = "Change the media of " + tank.name() + ".";
+                    due.add(new Due("media-" + fill.id(), what, on, !on.isAfter(today), Subject.MEDIA, tank.id()));
+                }
+            }
+        }
+        due.sort(Comparator.comparing(Due::on).thenComparing(Due::what));
+        return due;
+    }
+
+    /** By colour where it gets there, else by the early side of its end. */
+    private static Instant changeAt(Ahead ahead) {
+        Instant end = Instant.ofEpochSecond((long) ahead.ends().low());
+        Instant colour = ahead.colourAt();
+        return colour != null && colour.isBefore(end) ? colour : end;
+    }
+
+    private static void ofKit(KitView item, LocalDate today, UUID tankId, List<Due> due) {
+        KitDescription d = item.description();
+        if (d.testedHours() == null) {
+            String what = d.name() + ": never tested. Pull its plug, watch it run, note the hours.";
+            due.add(new Due("test-" + item.id(), what, today, true, Subject.KIT, tankId));
+        } else if (d.testedOn() != null) {
+            LocalDate on = d.testedOn().plusDays(TESTED_DAYS);
+            String what = d.name() + ": the yearly test at its real load.";
+            due.add(new Due("test-" + item.id(), what, on, !on.isAfter(today), Subject.KIT, tankId));
+        }
+        if (d.expires() != null) {
+            boolean late = d.expires().isBefore(today);
+            String what = d.name() + (late ? ": out of date, replace it." : ": goes out of date.");
+            due.add(new Due("expires-" + item.id(), what, d.expires(), late, Subject.KIT, tankId));
+        }
+    }
+}

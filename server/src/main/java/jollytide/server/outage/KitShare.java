@@ -1,0 +1,71 @@
+package jollytide.server.outage;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import jollytide.core.outage.Backup;
+import jollytide.core.outage.Sharing;
+import jollytide.core.outage.Stricken;
+import jollytide.server.outage.KitService.KitView;
+import jollytide.server.tank.Tank;
+
+/**
+ * A thing of the kit as one tank gets it.
+ *
+ * @param share of what it gives: a pump over several tanks is divided by their volumes (assumed)
+ */
+record KitShare(KitView thing, double share) {
+
+    Backup backup() {
+        return thing.description().toCore(share);
+    }
+
+    /** What may be used at a tank: what is kept for it, alone or with others, then what is for any. */
+    static List<KitShare> usable(Tank tank, List<Tank> all, List<KitView> kit) {
+        List<KitShare> usable = new ArrayList<>();
+        kit.stream()
+                .filter(k -> k.description().keptFor(tank.id()))
+                .forEach(k -> usable.add(new KitShare(k, share(tank, all, k))));
+        kit.stream().filter(k -> k.description().forAny()).forEach(k -> usable.add(new KitShare(k, 1)));
+        return usable;
+    }
+
+    private static double share(Tank tank, List<Tank> all, KitView thing) {
+        double litres = all.stream()
+                .filter(t -> thing.description().keptFor(t.id()))
+                .mapToDouble(Tank::netVolumeL)
+                .sum();
+        return tank.netVolumeL() / litres;
+    }
+
+    /**
+     * What each tank can count on: what is for any goes to one tank only, the one that is in danger first.
+     *
+     * @param taken where things that run already are, by thing
+     */
+    static Map<UUID, List<Backup>> planned(
+            List<Tank> tanks, Map<UUID, Stricken> stricken, List<KitView> kit, Map<UUID, UUID> taken, double hours) {
+        List<List<Backup>> own = new ArrayList<>();
+        List<Stricken> struck = new ArrayList<>();
+        for (Tank tank : tanks) {
+            struck.add(stricken.get(tank.id()));
+            own.add(usable(tank, tanks, kit).stream()
+                    .filter(s -> !s.thing().description().forAny()
+                            || tank.id().equals(taken.get(s.thing().id())))
+                    .map(KitShare::backup)
+                    .toList());
+        }
+        List<Backup> free = kit.stream()
+                .filter(k -> k.description().forAny() && !taken.containsKey(k.id()))
+                .map(k -> k.description().toCore(1))
+                .toList();
+        List<List<Backup>> shared = Sharing.of(struck, own, free, hours);
+        Map<UUID, List<Backup>> byTank = new HashMap<>();
+        for (int i = 0; i < tanks.size(); i++) {
+            byTank.put(tanks.get(i).id(), shared.get(i));
+        }
+        return byTank;
+    }
+}

@@ -1,0 +1,51 @@
+package jollytide.server.due;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.util.List;
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Visitor;
+import net.fortuna.ical4j.data.CalendarBuilder;
+import net.fortuna.ical4j.data.ParserException;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What is due, as a list and as a calendar. */
+class DueTest extends ServerTest {
+    private static final String PUMP = """
+            {"name":"pump; under, the stairs","place":"","who":"","gives":"AIR","airLPerH":120,"loadW":3.4,
+             "energy":"UPS","upsW":100,"upsMinutes":23%s}""";
+
+    @Test
+    void testsAndDatesAreDue() throws IOException, ParserException {
+        Visitor keeper = visitor().asNewKeeper();
+        Samples.tank(keeper);
+        String home = "/homes/" + keeper.get("/homes").body().path(0).path("id").asString();
+        assertThat(keeper.get(home + "/due").body()).isEmpty();
+        keeper.post(home + "/kit", PUMP.formatted(""));
+        keeper.post(home + "/kit", PUMP.formatted(",\"testedHours\":5,\"testedOn\":\"2026-02-01\""));
+        keeper.post(home + "/kit", PUMP.formatted(",\"testedHours\":5,\"expires\":\"2026-11-01\""));
+        JsonNode due = keeper.get(home + "/due").body();
+        assertThat(due.findValuesAsString("on")).containsExactly("2026-11-01", "2026-11-12", "2027-02-01");
+        assertThat(due.path(0).path("what").asString()).contains("out of date");
+        assertThat(due.path(0).path("late").asBoolean()).isTrue();
+        assertThat(due.path(2).path("late").asBoolean()).isFalse();
+
+        // Read by the library as any calendar would: the same entries, again and again the same identity.
+        String text = keeper.get(home + "/due.ics").text();
+        Calendar calendar = new CalendarBuilder().build(new StringReader(text));
+        List<VEvent> events = calendar.getComponents("VEVENT");
+        assertThat(events).hasSize(3);
+        assertThat(events.get(1).getSummary().getValue()).startsWith("pump; under, the stairs: never tested");
+        assertThat(text.lines()).allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(75));
+        assertThat(keeper.get(home + "/due.ics").text().lines().filter(l -> l.startsWith("UID")))
+                .containsExactlyElementsOf(
+                        text.lines().filter(l -> l.startsWith("UID")).toList());
+        assertThat(visitor().asNewKeeper().get(home + "/due.ics").status()).isEqualTo(404);
+    }
+}
