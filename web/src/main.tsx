@@ -3,9 +3,10 @@ import { RouterProvider } from '@tanstack/react-router';
 import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { queryClient } from './api/hooks';
+import { queryClient } from './api/query';
 import './app.css';
 import { applyTheme } from './frame/theme';
+import { openWithoutServer } from './offline/register';
 import { router } from './router';
 
 // Dialogs stop the page behind them from scrolling by a style of their own; the page's policy lets it in by this mark.
@@ -20,3 +21,4 @@ createRoot(root).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+openWithoutServer();

@@ -1,12 +1,12 @@
-import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, Problem, told } from './client';
+import { useQuery } from '@tanstack/react-query';
+import { api, told } from './client';
+import { EVERYTHING, useChange } from './query';
 import type {
   Bench,
   EventKind,
   FillEnd,
   HomeDescription,
   ImportPlan,
-  KitDescription,
   LedgerHour,
   MomentName,
   NewFill,
@@ -16,16 +16,6 @@ import type {
   Units,
   Variant,
 } from './types';
-
-export const queryClient = new QueryClient({
-  defaultOptions: {
-    queries: {
-      retry: (count, error) =>
-        count < 3 && error instanceof Problem && (error.status === 0 || error.status === 503),
-      staleTime: 10_000,
-    },
-  },
-});
 
 export const useSession = () =>
   useQuery({ queryKey: ['session'], queryFn: () => told(api.GET('/api/v1/session')) });
@@ -209,14 +199,6 @@ export const useMargin = (tankId: string) =>
     staleTime: 60_000,
   });
 
-export const useReadiness = (homeId: string) =>
-  useQuery({
-    queryKey: ['guard', homeId],
-    queryFn: () =>
-      told(api.GET('/api/v1/homes/{homeId}/readiness', { params: { path: { homeId } } })),
-    staleTime: 60_000,
-  });
-
 export const useMedia = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'media'],
@@ -229,18 +211,6 @@ export const useKeptSets = (tankId: string) =>
     queryFn: () =>
       told(api.GET('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } } })),
   });
-
-/** A change at the server, after which what it touches is read anew. */
-function useChange<Body, Result>(change: (body: Body) => Promise<Result>, touches: string[]) {
-  const client = useQueryClient();
-  return useMutation<Result, Problem, Body>({
-    mutationFn: change,
-    onSuccess: () =>
-      Promise.all(touches.map((key) => client.invalidateQueries({ queryKey: [key] }))),
-  });
-}
-
-const EVERYTHING = ['session', 'homes', 'tanks', 'tank', 'readings', 'tokens'];
 
 export const useSignIn = () =>
   useChange(
@@ -257,38 +227,6 @@ export const useCreateKeeper = () =>
 
 export const useEnterDemo = () =>
   useChange(() => told(api.POST('/api/v1/session/demo')), EVERYTHING);
-
-export const useEnterToHelp = () =>
-  useChange(
-    (code: string) => told(api.POST('/api/v1/session/helper', { body: { code } })),
-    EVERYTHING,
-  );
-
-export const useHelpers = (homeId: string) =>
-  useQuery({
-    queryKey: ['helpers', homeId],
-    queryFn: () =>
-      told(api.GET('/api/v1/homes/{homeId}/helpers', { params: { path: { homeId } } })),
-  });
-
-export const useInvite = (homeId: string) =>
-  useChange(
-    (name: string) =>
-      told(
-        api.POST('/api/v1/homes/{homeId}/helpers', {
-          params: { path: { homeId } },
-          body: { name },
-        }),
-      ),
-    ['helpers'],
-  );
-
-export const useWithdraw = (homeId: string) =>
-  useChange(
-    (id: string) =>
-      told(api.DELETE('/api/v1/homes/{homeId}/helpers/{id}', { params: { path: { homeId, id } } })),
-    ['helpers'],
-  );
 
 export const useSignOut = () => useChange(() => told(api.DELETE('/api/v1/session')), ['session']);
 
@@ -442,27 +380,6 @@ export const useDropSet = (tankId: string) =>
         api.DELETE('/api/v1/tanks/{tankId}/bench/sets/{id}', { params: { path: { tankId, id } } }),
       ),
     ['sets'],
-  );
-
-export const useAddKit = (homeId: string) =>
-  useChange(
-    (body: KitDescription) =>
-      told(api.POST('/api/v1/homes/{homeId}/kit', { params: { path: { homeId } }, body })),
-    ['guard'],
-  );
-
-export const useEditKit = (homeId: string) =>
-  useChange(
-    ({ id, ...body }: { id: string; version: number; description: KitDescription }) =>
-      told(api.PUT('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } }, body })),
-    ['guard'],
-  );
-
-export const useDeleteKit = (homeId: string) =>
-  useChange(
-    (id: string) =>
-      told(api.DELETE('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } } })),
-    ['guard'],
   );
 
 export const useUpload = (tankId: string) =>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Tank } from '../api/types';
+import { useKeepPlan } from '../places/guard/useKeepPlan';
 import { Commands } from './Commands';
 import { EventKey } from './EventKey';
 import { Rail, ScreenRow, ThumbRail } from './Rail';
@@ -9,6 +10,7 @@ import { useHelper } from './useHelper';
 /** Rail, strip and page. */
 export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) {
   const helper = useHelper();
+  useKeepPlan(tank?.homeId);
   return (
     <div className="min-h-dvh pb-20 md:pb-0 md:pl-36">
       <a

@@ -1,16 +1,20 @@
-import { useNavigate, useRouterState } from '@tanstack/react-router';
+import { Link, useNavigate, useRouterState } from '@tanstack/react-router';
 import { DropdownMenu } from 'radix-ui';
+import { useDue } from '../api/guard';
 import { useGlance, useTanks } from '../api/hooks';
 import type { Reading, Tank } from '../api/types';
-import { clockTime, shortTime } from '../lib/time';
+import { clockTime, plainDay, shortTime } from '../lib/time';
 import { METHOD, RAW_UNIT } from '../lib/units';
 import { Mark, markOf } from '../parts/Mark';
 import { lastTank } from './lastTank';
+import { ROUTE } from './places';
 import { useHelper } from './useHelper';
 
 /** The tank and its last readings, on top of every screen. */
 export function Strip({ tank }: { tank: Tank }) {
   const glance = useGlance(tank.id).data;
+  const due = useDue(tank.homeId).data?.[0];
+  const helper = useHelper();
   const now = new Date();
   return (
     <header className="flex items-stretch gap-6 overflow-x-auto border-b px-4 py-2 md:gap-9 md:px-6">
@@ -31,6 +35,18 @@ export function Strip({ tank }: { tank: Tank }) {
             </div>
           )}
         </>
+      )}
+      {due && (
+        <div className="shrink-0">
+          <p className="text-sm text-soft">due {due.late ? 'now' : plainDay(due.on)}</p>
+          <Link
+            to={due.subject === 'MEDIA' && !helper ? ROUTE.media : ROUTE.readiness}
+            params={{ tankId: due.tankId }}
+            className="block max-w-60 truncate text-lg font-semibold underline decoration-hairline underline-offset-4"
+          >
+            {due.what}
+          </Link>
+        </div>
       )}
     </header>
   );

@@ -65,6 +65,13 @@ export function longDay(day: string): string {
   );
 }
 
+/** A local date in short: 12 Nov 2026. */
+export function plainDay(day: string): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  );
+}
+
 /** The local date some days on. */
 export function shiftDay(day: string, days: number): string {
   const date = new Date(`${day}T12:00:00Z`);

@@ -1,6 +1,7 @@
 import { useState, type FormEvent } from 'react';
-import { useAddKit, useTanks } from '../../api/hooks';
-import type { KitDescription } from '../../api/types';
+import { useAddKit, useEditKit } from '../../api/guard';
+import { useTanks } from '../../api/hooks';
+import type { KitDescription, KitItem } from '../../api/types';
 import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -8,6 +9,7 @@ import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
 
 type Energy = KitDescription['energy'];
+type CellSize = NonNullable<KitDescription['cellSize']>;
 
 const ENERGIES: readonly { value: Energy; label: string }[] = [
   { value: 'DRY_CELLS', label: 'dry cells' },
@@ -69,17 +71,33 @@ const ASKED: Record<Energy, readonly Asked[]> = {
   ],
 };
 
-/** What works without the mains: what it gives, what drives it, where it lies. */
-export function KitForm({ done }: { done: () => void }) {
+const SEVERAL = 'several';
+
+/** The numbers and words of a thing, as they stand in the fields. */
+const inFields = (d: KitDescription | undefined): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries({ name: '', place: '', who: '', ...d }).flatMap(([key, value]) =>
+      typeof value === 'string' || typeof value === 'number' ? [[key, String(value)]] : [],
+    ),
+  );
+
+/** What works without the mains: what it gives, what drives it, where it lies. A new thing, or one that is changed. */
+export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
   const { tank } = useAtTank();
   const tanks = (useTanks().data ?? []).filter((t) => t.homeId === tank.homeId);
   const add = useAddKit(tank.homeId);
+  const edit = useEditKit(tank.homeId);
+  const saving = item ? edit : add;
   const tell = useNotice();
-  const [text, setText] = useState<Record<string, string>>({ name: '', place: '', who: '' });
-  const [gives, setGives] = useState<KitDescription['gives']>('AIR');
-  const [energy, setEnergy] = useState<Energy>('DRY_CELLS');
-  const [cellSize, setCellSize] = useState<NonNullable<KitDescription['cellSize']>>('D');
-  const [tankId, setTankId] = useState('');
+  const before = item?.description;
+  const [text, setText] = useState(() => inFields(before));
+  const [gives, setGives] = useState<KitDescription['gives']>(before?.gives ?? 'AIR');
+  const [energy, setEnergy] = useState<Energy>(before?.energy ?? 'DRY_CELLS');
+  const [cellSize, setCellSize] = useState<CellSize>(before?.cellSize ?? 'D');
+  const [over, setOver] = useState(before?.over ?? []);
+  const [keptFor, setKeptFor] = useState(
+    before?.over && before.over.length > 0 ? SEVERAL : (before?.tankId ?? ''),
+  );
   const set = (key: string) => (e: { target: { value: string } }) =>
     setText({ ...text, [key]: e.target.value });
   const n = (key: string) => readNumber(text[key] ?? '') ?? undefined;
@@ -95,41 +113,48 @@ export function KitForm({ done }: { done: () => void }) {
       error={
         (text[key] ?? '') !== '' && n(key) === undefined
           ? 'This is not a number.'
-          : (add.error?.at(key) ?? add.error?.at(SAME[key] ?? key))
+          : (saving.error?.at(key) ?? saving.error?.at(SAME[key] ?? key))
       }
     />
   );
   const save = (e: FormEvent) => {
     e.preventDefault();
-    void add
-      .mutateAsync({
-        name: (text.name ?? '').trim(),
-        place: (text.place ?? '').trim(),
-        who: (text.who ?? '').trim(),
-        expires: text.expires ? text.expires : undefined,
-        tankId: tankId === '' ? undefined : tankId,
-        gives,
-        airLPerH: n('airLPerH'),
-        depthM: n('depthM'),
-        movedM2: n('movedM2'),
-        loadW: n('loadW') ?? 0,
-        energy,
-        cellSize: energy === 'DRY_CELLS' ? cellSize : undefined,
-        cells: n('cells') === undefined ? undefined : Math.trunc(n('cells') ?? 0),
-        upsW: n('upsW'),
-        upsMinutes: n('upsMinutes'),
-        wattHours: n('wattHours'),
-        idleW: n('idleW'),
-        inverterEfficiency: n('inverterEfficiency'),
-        fuelL: n('fuelL'),
-        idleLPerH: n('idleLPerH'),
-        yearsOld: n('yearsOld'),
-      })
-      .then(() => {
-        tell('In the kit.');
-        done();
-      })
-      .catch(() => undefined);
+    const description: KitDescription = {
+      name: (text.name ?? '').trim(),
+      place: (text.place ?? '').trim(),
+      who: (text.who ?? '').trim(),
+      expires: text.expires ? text.expires : undefined,
+      tankId: keptFor === '' || keptFor === SEVERAL ? undefined : keptFor,
+      over: keptFor === SEVERAL ? over : undefined,
+      gives,
+      airLPerH: n('airLPerH'),
+      bubbleMm: before?.bubbleMm,
+      depthM: n('depthM'),
+      movedM2: n('movedM2'),
+      loadW: n('loadW') ?? 0,
+      energy,
+      cellSize: energy === 'DRY_CELLS' ? cellSize : undefined,
+      cells: n('cells') === undefined ? undefined : Math.trunc(n('cells') ?? 0),
+      upsW: n('upsW'),
+      upsMinutes: n('upsMinutes'),
+      wattHours: n('wattHours'),
+      idleW: n('idleW'),
+      inverterEfficiency: n('inverterEfficiency'),
+      fuelL: n('fuelL'),
+      idleLPerH: n('idleLPerH'),
+      yearsOld: n('yearsOld'),
+      // A run at another load or from another source says nothing about this one.
+      ...(before && before.energy === energy && before.loadW === n('loadW')
+        ? { testedHours: before.testedHours, testedOn: before.testedOn }
+        : {}),
+    };
+    const saved = () => {
+      tell(item ? 'Changed.' : 'In the kit.');
+      done();
+    };
+    if (item)
+      edit.mutate({ id: item.id, version: item.version, description }, { onSuccess: saved });
+    else add.mutate(description, { onSuccess: saved });
   };
   return (
     <form
@@ -141,7 +166,7 @@ export function KitForm({ done }: { done: () => void }) {
         label="What it is"
         value={text.name}
         onChange={set('name')}
-        error={add.error?.at('name')}
+        error={saving.error?.at('name')}
       />
       <Field label="Where it lies" value={text.place} onChange={set('place')} />
       <Field label="Who can use it" value={text.who} onChange={set('who')} />
@@ -185,13 +210,35 @@ export function KitForm({ done }: { done: () => void }) {
       {tanks.length > 1 && (
         <Choice
           label="Kept for"
-          value={tankId}
-          onChange={(e) => setTankId(e.target.value)}
+          value={keptFor}
+          onChange={(e) => setKeptFor(e.target.value)}
+          error={saving.error?.at('tankId')}
           options={[
             { value: '', label: 'whichever needs it' },
             ...tanks.map((t) => ({ value: t.id, label: t.description.name })),
+            { value: SEVERAL, label: 'several at once, a central pump' },
           ]}
         />
+      )}
+      {keptFor === SEVERAL && (
+        <fieldset className="md:col-span-2">
+          <legend className="text-sm text-soft">
+            It blows into (its air is divided by their volumes, assumed)
+          </legend>
+          {tanks.map((t) => (
+            <label key={t.id} className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 accent-accent"
+                checked={over.includes(t.id)}
+                onChange={(e) =>
+                  setOver(e.target.checked ? [...over, t.id] : over.filter((id) => id !== t.id))
+                }
+              />
+              {t.description.name}
+            </label>
+          ))}
+        </fieldset>
       )}
       {energy === 'GENERATOR' && (
         <p className="border-l-4 border-danger pl-3 md:col-span-3">
@@ -200,18 +247,18 @@ export function KitForm({ done }: { done: () => void }) {
           switch.
         </p>
       )}
-      {add.error && (
+      {saving.error && (
         <p role="alert" className="font-semibold md:col-span-3">
-          ✕ {add.error.message}
+          ✕ {saving.error.message}
         </p>
       )}
       <div className="flex gap-2 md:col-span-3">
         <Button
           look="main"
           type="submit"
-          disabled={add.isPending || (text.name ?? '').trim() === ''}
+          disabled={saving.isPending || (text.name ?? '').trim() === ''}
         >
-          Into the kit
+          {item ? 'Save' : 'Into the kit'}
         </Button>
         <Button look="quiet" onClick={done}>
           not now

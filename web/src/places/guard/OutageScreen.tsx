@@ -1,14 +1,14 @@
 import { useEffect, useState } from 'react';
 import type { OutageView, TankClock } from '../../api/types';
 import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
-import { readNumber } from '../../lib/number';
+import { applyTheme } from '../../frame/theme';
 import { dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
-import { Field } from '../../parts/Field';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
 import { Report } from './Report';
 import { predictedAt, readCard } from './outageLog';
+import { MoreNotes, NoteOxygen } from './OutageNotes';
 import { useOutage } from './useOutage';
 
 /** Guard → Outage: the clock and the next action. */
@@ -16,22 +16,27 @@ export function OutageScreen() {
   const { tank } = useAtTank();
   const outage = useOutage(tank.homeId);
   const { view } = outage;
+  useDarkness(view !== null);
   if (!view) return <Quiet outage={outage} />;
   return (
-    <div
-      data-theme="night"
-      className="-mx-4 -my-5 min-h-dvh bg-paper px-4 py-5 text-ink md:-mx-6 md:px-6"
-    >
-      <div className="mx-auto grid max-w-3xl gap-6">
-        <Head outage={outage} view={view} />
-        {view.tanks.map((clock) => (
-          <Tank key={clock.tankId} clock={clock} view={view} note={outage.note} />
-        ))}
-        <NeverDo />
-        {view.endedAt && <Report view={view} close={outage.close} />}
-      </div>
+    <div className="mx-auto grid max-w-3xl gap-6">
+      <Head outage={outage} view={view} />
+      {view.tanks.map((clock) => (
+        <Tank key={clock.tankId} clock={clock} view={view} note={outage.note} />
+      ))}
+      <NeverDo />
+      {view.endedAt && <Report view={view} close={outage.close} />}
     </div>
   );
+}
+
+/** The whole page is dim while the lights are out: somebody reads it in the dark. */
+function useDarkness(dark: boolean) {
+  useEffect(() => {
+    if (!dark) return undefined;
+    document.documentElement.dataset.theme = 'night';
+    return applyTheme;
+  }, [dark]);
 }
 
 type UsedOutage = ReturnType<typeof useOutage>;
@@ -126,10 +131,7 @@ function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
           <span className="text-5xl font-bold">{span(since(view, now))}</span>
         </h1>
         {!view.endedAt && (
-          <Button
-            className="min-h-14 text-lg"
-            onClick={() => void outage.end().catch(() => undefined)}
-          >
+          <Button className="min-h-14 text-lg" onClick={outage.end}>
             The power is back
           </Button>
         )}
@@ -147,7 +149,8 @@ function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
         <p role="status" className="border-l-4 border-alk pl-3">
           The server does not answer. Go on: what you note stays on this device and is sent when it
           is back{outage.waiting > 0 && ` (${outage.waiting} waiting)`}. Predictions stand still
-          until then.
+          until then
+          {outage.planAt && `; they are those of ${dayAndTime(outage.planAt, tank.zone)}`}.
         </p>
       )}
     </header>
@@ -165,14 +168,12 @@ function Tank({
 }) {
   const now = useNow();
   const [ref, width] = useWidth();
-  const [oxygen, setOxygen] = useState('');
   const h = since(view, now);
   const at = predictedAt(clock.course.points, h);
   const list = view.endedAt ? clock.after : clock.steps;
   const open = list.filter((s) => s.state === 'OPEN');
   const next = open.find((s) => s.step.atH <= h + 0.01) ?? open[0];
   const later = open.filter((s) => s !== next);
-  const value = readNumber(oxygen);
   const tankId = clock.tankId;
   const danger = clock.course.danger.early;
   return (
@@ -277,45 +278,18 @@ function Tank({
               They are calm
             </Button>
           </div>
-          <form
-            className="flex items-end gap-3"
-            onSubmit={(e) => {
-              e.preventDefault();
-              if (value === null) return;
-              note({ tankId, kind: 'OXYGEN', value });
-              setOxygen('');
-            }}
-          >
-            <Field
-              label="Oxygen, measured"
-              inputMode="decimal"
-              unit="mg/L"
-              value={oxygen}
-              onChange={(e) => setOxygen(e.target.value)}
-              error={
-                oxygen !== '' && (value === null || value < 0 || value > 20)
-                  ? 'A number from 0 to 20.'
-                  : undefined
-              }
-            />
-            <Button
-              type="submit"
-              className="min-h-11"
-              disabled={value === null || value < 0 || value > 20}
-            >
-              Note
-            </Button>
-          </form>
+          <NoteOxygen note={(value) => note({ tankId, kind: 'OXYGEN', value })} />
           <p className="text-sm text-soft">
             {clock.startMeasured
               ? 'Begun with the oxygen you had measured.'
               : `Begun with ${clock.startMgPerL.toFixed(1)} mg/L, by the twin at that hour.`}{' '}
-            Room at 18 °C, last fed half a day ago, lines at {view.lines.caution},{' '}
-            {view.lines.danger} and {view.lines.loss} mg/L: assumed. A reading moves the clock. By
-            hand: {Math.ceil(clock.bucketsPerH)} ten-litre buckets an hour.
+            Lines at {view.lines.caution}, {view.lines.danger} and {view.lines.loss} mg/L: assumed.
+            A reading moves the clock. By hand: {Math.ceil(clock.bucketsPerH)} ten-litre buckets an
+            hour.
           </p>
         </>
       )}
+      <MoreNotes clock={clock} view={view} ammonia={at?.ammoniaMgPerL} note={note} />
       <details>
         <summary className="min-h-11 text-lg">
           {view.endedAt ? 'All of the restart' : 'The whole plan'} ({later.length + (next ? 1 : 0)}{' '}

@@ -1,11 +1,13 @@
 import { useState } from 'react';
-import { useDeleteKit, useAddKit, useReadiness } from '../../api/hooks';
+import { useAddKit, useDeleteKit, useDue, useReadiness } from '../../api/guard';
 import type { KitItem, Readiness, Times } from '../../api/types';
 import { useHelper } from '../../frame/useHelper';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
+import { plainDay } from '../../lib/time';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { DailyCuts } from './DailyCuts';
 import { KitForm } from './KitForm';
 import { TestRun } from './TestRun';
 
@@ -76,11 +78,6 @@ function Loaded({ ready }: { ready: Readiness }) {
             <Thing key={item.id} item={item} />
           ))}
         </ul>
-        {ready.due.map((due) => (
-          <p key={due} className="border-l-4 border-alk pl-3">
-            {due}
-          </p>
-        ))}
         {!helper &&
           (adding ? (
             <KitForm done={() => setAdding(false)} />
@@ -90,6 +87,7 @@ function Loaded({ ready }: { ready: Readiness }) {
             </Button>
           ))}
       </section>
+      <WhatIsDue homeId={tank.homeId} />
       {ready.purchases.length > 0 && (
         <section aria-labelledby="next" className="border-t pt-4">
           <h2 id="next" className="text-lg font-bold">
@@ -114,6 +112,8 @@ function Loaded({ ready }: { ready: Readiness }) {
           </table>
         </section>
       )}
+      {ready.tiers.length > 0 && <Tiers ready={ready} />}
+      <DailyCuts homeId={tank.homeId} />
       <p className="border-l-4 border-danger pl-3">
         ✕ Electricity and salt water: residual-current protection, drip loops, dry raised sockets,
         no chained cords. A generator stands outdoors, far from openings, with a carbon monoxide
@@ -158,13 +158,72 @@ function Nights({ ready }: { ready: Readiness }) {
   );
 }
 
+/** Tests, dates and media of this home, also for a calendar. */
+function WhatIsDue({ homeId }: { homeId: string }) {
+  const due = useDue(homeId).data ?? [];
+  if (due.length === 0) return null;
+  return (
+    <section aria-labelledby="due" className="grid gap-2 border-t pt-4">
+      <h2 id="due" className="text-lg font-bold">
+        What is due
+      </h2>
+      <ul>
+        {due.map((d) => (
+          <li key={d.id} className={d.late ? 'border-l-4 border-alk pl-3' : 'pl-4'}>
+            {d.late ? 'now' : plainDay(d.on)}: {d.what}
+          </li>
+        ))}
+      </ul>
+      <a
+        className={`${buttonLook('quiet')} justify-self-start`}
+        href={`/api/v1/homes/${homeId}/due.ics`}
+        download="due.ics"
+      >
+        into a calendar (iCalendar file)
+      </a>
+    </section>
+  );
+}
+
+/** From nothing: what an outage of some length asks for. */
+function Tiers({ ready }: { ready: Readiness }) {
+  const n = ready.tanks.length;
+  return (
+    <section aria-labelledby="tiers" className="border-t pt-4">
+      <h2 id="tiers" className="text-lg font-bold">
+        For an outage of
+      </h2>
+      <p className="text-sm text-soft">
+        The cheapest step that by itself holds {n === 1 ? 'this tank' : `all ${n} tanks`} on the
+        early side of a summer night. Sizes and prices are round figures, assumed.
+      </p>
+      <table className="w-full text-left">
+        <tbody>
+          {ready.tiers.map((t) => (
+            <tr key={t.hours} className="border-b">
+              <td className="py-1.5 pr-4 font-semibold whitespace-nowrap">{t.hours} h</td>
+              <td className="pr-4">
+                {t.what ??
+                  'none of these alone: more fuel or batteries, or a place to take the animals'}
+              </td>
+              <td className="whitespace-nowrap">
+                {t.euros !== undefined && `about € ${Math.round(t.euros)}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 function Thing({ item }: { item: KitItem }) {
   const { tank } = useAtTank();
   const helper = useHelper();
   const drop = useDeleteKit(tank.homeId);
   const add = useAddKit(tank.homeId);
   const tell = useNotice();
-  const [testing, setTesting] = useState(false);
+  const [open, setOpen] = useState<'test' | 'change' | null>(null);
   const d = item.description;
   const { early, likely, late, tested } = item.runTime;
   return (
@@ -189,8 +248,15 @@ function Thing({ item }: { item: KitItem }) {
         </span>
         {!helper && (
           <span className="flex gap-2">
-            <Button look="quiet" onClick={() => setTesting(!testing)}>
+            <Button look="quiet" onClick={() => setOpen(open === 'test' ? null : 'test')}>
               test it
+            </Button>
+            <Button
+              look="quiet"
+              aria-label={`Change ${d.name}`}
+              onClick={() => setOpen(open === 'change' ? null : 'change')}
+            >
+              change
             </Button>
             <Button
               look="quiet"
@@ -213,7 +279,8 @@ function Thing({ item }: { item: KitItem }) {
           5 to 8 W for itself.
         </p>
       )}
-      {testing && <TestRun item={item} done={() => setTesting(false)} />}
+      {open === 'test' && <TestRun item={item} done={() => setOpen(null)} />}
+      {open === 'change' && <KitForm item={item} done={() => setOpen(null)} />}
     </li>
   );
 }

@@ -11,15 +11,20 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
   BACKUP_OFF: 'stopped',
   OXYGEN: 'oxygen',
   AMMONIA: 'ammonia',
+  NITRITE: 'nitrite',
+  ROOM_TEMPERATURE: 'the room',
+  FED: 'last fed before the failure',
   GASPING: 'the animals gasp',
   CALM: 'the animals are calm',
   NOTE: '',
 };
 
+const UNIT: Partial<typeof KIND> = { ROOM_TEMPERATURE: '°C', FED: 'h' };
+
 /** What happened, in short, to keep or print. */
 export function Report({ view, close }: { view: OutageView; close: () => void }) {
   const { tank } = useAtTank();
-  const name = (id: string | undefined) => view.tanks.find((t) => t.tankId === id)?.name ?? '';
+  const name = (id: string | undefined) => view.tanks.find((t) => t.tankId === id)?.name ?? 'home';
   const what = (note: OutageView['notes'][number]) => {
     const clock = view.tanks.find((t) => t.tankId === note.tankId);
     const step = [...(clock?.steps ?? []), ...(clock?.after ?? [])].find(
@@ -43,7 +48,7 @@ export function Report({ view, close }: { view: OutageView; close: () => void })
         {view.notes.map((note) => (
           <li key={note.id} className="border-b py-1">
             {clockTime(note.at, tank.zone)} {name(note.tankId)}: {what(note)} {KIND[note.kind]}
-            {note.value !== undefined && ` ${note.value} mg/L`}
+            {note.value !== undefined && ` ${note.value} ${UNIT[note.kind] ?? 'mg/L'}`}
             {note.byWhom && `, ${note.byWhom}`}
           </li>
         ))}

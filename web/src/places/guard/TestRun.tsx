@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useEditKit } from '../../api/hooks';
+import { useEditKit } from '../../api/guard';
 import type { KitItem } from '../../api/types';
 import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';

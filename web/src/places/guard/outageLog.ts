@@ -3,16 +3,21 @@ import type { NewNote, OutageView, StepState } from '../../api/types';
 /** What is kept on this device, so that an outage of the server, too, loses nothing. */
 export interface Kept {
   view: OutageView | null;
+  /** Notes that the server has not been told. */
   waiting: NewNote[];
+  /** An outage that the server has not been told of: when it began, and of when the plan is that its clock shows. */
+  began: { at: string; planAt: string } | null;
+  /** When the power came back, as long as the server has not been told. */
+  ended: string | null;
 }
 
 const key = (homeId: string) => `outage-${homeId}`;
-const NOTHING: Kept = { view: null, waiting: [] };
+const NOTHING: Kept = { view: null, waiting: [], began: null, ended: null };
 
 export function readKept(homeId: string): Kept {
   try {
     const text = localStorage.getItem(key(homeId));
-    return text ? (JSON.parse(text) as Kept) : NOTHING;
+    return text ? { ...NOTHING, ...(JSON.parse(text) as Partial<Kept>) } : NOTHING;
   } catch {
     return NOTHING;
   }
@@ -26,11 +31,52 @@ export function keep(homeId: string, kept: Kept) {
   }
 }
 
+/** What the clock would show if the power failed, as the server told it last, and when that was. */
+export interface KeptPlan {
+  view: OutageView;
+  at: string;
+}
+
+const planKey = (homeId: string) => `outage-plan-${homeId}`;
+
+export function readPlan(homeId: string): KeptPlan | null {
+  try {
+    return JSON.parse(localStorage.getItem(planKey(homeId)) ?? 'null') as KeptPlan | null;
+  } catch {
+    return null;
+  }
+}
+
+export function keepPlan(homeId: string, plan: KeptPlan) {
+  try {
+    localStorage.setItem(planKey(homeId), JSON.stringify(plan));
+  } catch {
+    // As above.
+  }
+}
+
+/** Nothing of a home stays on the device of somebody who leaves, but what the server has yet to be told. */
+export function forgetOutages() {
+  for (const name of Object.keys(localStorage).filter((k) => k.startsWith('outage-'))) {
+    const kept = readKept(name.slice('outage-'.length));
+    const owed = kept.began !== null || kept.ended !== null || kept.waiting.length > 0;
+    if (name.startsWith('outage-plan-') || !owed) localStorage.removeItem(name);
+  }
+}
+
 const STATE: Partial<Record<NewNote['kind'], StepState>> = {
   STEP_DONE: 'DONE',
   STEP_SKIPPED: 'SKIPPED',
   STEP_UNDONE: 'OPEN',
 };
+
+/** An outage that begins while the server is silent: the clock of the plan, from this moment on. */
+export const begun = (plan: OutageView, at: string): OutageView => ({
+  ...plan,
+  startedAt: at,
+  endedAt: undefined,
+  notes: [],
+});
 
 /** The view with what waits to be sent already in it: steps, animals, air, readings. Predictions follow later. */
 export function withWaiting(view: OutageView, waiting: NewNote[]): OutageView {

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, Problem, told } from '../../api/client';
+import { api, Problem, serverTime, told } from '../../api/client';
 import type { NewNote, OutageView } from '../../api/types';
-import { keep, readKept, withWaiting, type Kept } from './outageLog';
+import { begun, keep, readKept, readPlan, withWaiting, type Kept } from './outageLog';
 
 const ASK_EVERY_MS = 15_000;
 
@@ -32,11 +32,17 @@ export function useOutage(homeId: string) {
   const refresh = useCallback(
     () =>
       inLine(async () => {
-        const sent = latest.current.waiting;
+        const sent = latest.current;
         try {
-          const view = await ask(homeId, latest.current.view, sent);
-          const ids = new Set(sent.map((n) => n.id));
-          store((before) => ({ view, waiting: before.waiting.filter((n) => !ids.has(n.id)) }));
+          const view = await tellAndAsk(homeId, sent);
+          const ids = new Set(sent.waiting.map((n) => n.id));
+          store((before) => ({
+            ...before,
+            view,
+            waiting: before.waiting.filter((n) => !ids.has(n.id)),
+            began: before.began?.at === sent.began?.at ? null : before.began,
+            ended: before.ended === sent.ended ? null : before.ended,
+          }));
           setReached(true);
           setRefused(null);
         } catch (e) {
@@ -66,26 +72,29 @@ export function useOutage(homeId: string) {
     void refresh();
   };
 
+  /** Begins at the server; without it, by the plan that was kept. */
   const start = () =>
     inLine(async () => {
-      const view = await told(
-        api.POST('/api/v1/homes/{homeId}/outages', { params: { path: { homeId } }, body: {} }),
-      );
-      store((before) => ({ ...before, view }));
+      try {
+        const view = await told(
+          api.POST('/api/v1/homes/{homeId}/outages', { params: { path: { homeId } }, body: {} }),
+        );
+        store((before) => ({ ...before, view }));
+      } catch (e) {
+        const plan = readPlan(homeId);
+        if (!(e instanceof Problem) || e.status !== 0 || !plan) throw e;
+        const at = new Date().toISOString();
+        const began = { at, planAt: plan.at };
+        store((before) => ({ ...before, view: begun(plan.view, at), began }));
+        setReached(false);
+      }
     });
 
-  const end = () =>
-    inLine(async () => {
-      const id = latest.current.view?.id;
-      if (id === undefined) return;
-      const view = await told(
-        api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
-          params: { path: { homeId, id } },
-          body: {},
-        }),
-      );
-      store((before) => ({ ...before, view }));
-    });
+  const end = () => {
+    const ended = new Date().toISOString();
+    store((before) => ({ ...before, ended }));
+    void refresh();
+  };
 
   /** Brings a card's log in: the same card again changes nothing. */
   const bring = (card: { startedAt: string; endedAt: string | null; notes: NewNote[] }) =>
@@ -114,11 +123,12 @@ export function useOutage(homeId: string) {
       store((before) => ({ ...before, view }));
     });
 
-  const close = () => store(() => ({ view: null, waiting: [] }));
+  const close = () => store((before) => ({ ...before, view: null, waiting: [] }));
 
   return {
-    view: kept.view && withWaiting(kept.view, kept.waiting),
-    waiting: kept.waiting.length,
+    view: kept.view && withWaiting(withEnd(kept.view, kept.ended), kept.waiting),
+    waiting: kept.waiting.length + (kept.began ? 1 : 0) + (kept.ended ? 1 : 0),
+    planAt: kept.began?.planAt,
     reached,
     refused,
     note,
@@ -129,20 +139,40 @@ export function useOutage(homeId: string) {
   };
 }
 
-/** The outage as the server knows it, after it has been told what waits. */
-async function ask(
+const withEnd = (view: OutageView, ended: string | null): OutageView =>
+  ended ? { ...view, endedAt: ended } : view;
+
+/** The outage as the server knows it, after it has been told what waits, in the order in which it happened. */
+async function tellAndAsk(
   homeId: string,
-  known: OutageView | null,
-  waiting: NewNote[],
+  { view: known, waiting, began, ended }: Kept,
 ): Promise<OutageView | null> {
-  if (known && waiting.length > 0) {
-    return told(
-      api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
-        params: { path: { homeId, id: known.id } },
-        body: { notes: waiting },
+  let view = began ? null : known;
+  if (began) {
+    view = await told(
+      api.POST('/api/v1/homes/{homeId}/outages', {
+        params: { path: { homeId } },
+        body: { at: serverTime(began.at) },
       }),
     );
   }
+  if (view && waiting.length > 0) {
+    view = await told(
+      api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
+        params: { path: { homeId, id: view.id } },
+        body: { notes: waiting.map((note) => ({ ...note, at: serverTime(note.at) })) },
+      }),
+    );
+  }
+  if (view && ended) {
+    return told(
+      api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
+        params: { path: { homeId, id: view.id } },
+        body: { at: serverTime(ended) },
+      }),
+    );
+  }
+  if (view && (began || waiting.length > 0)) return view;
   const current = await told(
     api.GET('/api/v1/homes/{homeId}/outages/current', { params: { path: { homeId } } }),
   );

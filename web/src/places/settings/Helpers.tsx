@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { useHelpers, useInvite, useWithdraw } from '../../api/hooks';
+import { useHelpers, useInvite, useWithdraw } from '../../api/helpers';
 import type { Home } from '../../api/types';
 import { shortTime } from '../../lib/time';
 import { Button } from '../../parts/Button';

@@ -1,6 +1,7 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
-import { queryClient, useHomes, useSaveUnits, useSession, useSignOut } from '../../api/hooks';
+import { useHomes, useSaveUnits, useSession, useSignOut } from '../../api/hooks';
+import { queryClient } from '../../api/query';
 import type { Units } from '../../api/types';
 import { Frame } from '../../frame/Frame';
 import { useHelper } from '../../frame/useHelper';
@@ -10,6 +11,7 @@ import { ALKALINITY, LITRES, RAW_UNIT } from '../../lib/units';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { Helpers } from './Helpers';
+import { forgetOutages } from '../guard/outageLog';
 import { HomeEditor } from './HomeEditor';
 import { Tokens } from './Tokens';
 
@@ -35,6 +37,7 @@ export function Settings() {
                 signOut.mutate(undefined, {
                   onSuccess: () => {
                     queryClient.clear();
+                    forgetOutages();
                     void navigate({ to: '/welcome' });
                   },
                 })

@@ -1,6 +1,6 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useEffect, useRef } from 'react';
-import { useEnterToHelp } from '../../api/hooks';
+import { useEnterToHelp } from '../../api/helpers';
 
 /** Where a helper's link leads. Its code stands behind the #, so that no server's log ever holds it. */
 export function HelpDoor() {

@@ -25,6 +25,12 @@ abstract class BrowserTest {
     static final int[] DESKTOP = {1280, 800};
     static final int[] PHONE = {390, 844};
     private static final double PATIENCE_MS = 30_000;
+    private static final List<String> REFUSALS = List.of(
+            "status of 4",
+            "ERR_INTERNET_DISCONNECTED",
+            "ERR_CONNECTION_REFUSED",
+            "ERR_CONNECTION_RESET",
+            "ERR_EMPTY_RESPONSE");
 
     private Playwright playwright;
     private Browser browser;
@@ -82,8 +88,7 @@ abstract class BrowserTest {
     private Page watched(Page page) {
         page.onConsoleMessage(message -> {
             // The browser reports every refused request; those that a test provokes are answers, not faults.
-            boolean refusal =
-                    message.text().contains("status of 4") || message.text().contains("ERR_INTERNET_DISCONNECTED");
+            boolean refusal = REFUSALS.stream().anyMatch(message.text()::contains);
             if (message.type().equals("error") && !refusal) {
                 complaints.add(message.text());
             }

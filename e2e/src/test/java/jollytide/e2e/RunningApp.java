@@ -20,20 +20,28 @@ final class RunningApp {
     private static RunningApp running;
 
     private final String address;
+    private final ProcessBuilder builder;
+    private final File log = new File("target/application.log");
+    private Process process;
 
     private RunningApp() throws IOException, InterruptedException {
         TestDatabase database = new TestDatabase();
         int port = freePort();
         address = "http://127.0.0.1:" + port;
-        ProcessBuilder builder = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-jar", JAR.toString());
+        builder = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-jar", JAR.toString());
         builder.environment().put("JOLLY_TIDE_DB_PORT", Integer.toString(database.port()));
         builder.environment().put("JOLLY_TIDE_DB_NAME", database.name());
         builder.environment().put("JOLLY_TIDE_DB_PASSWORD", database.password());
         builder.environment().put("JOLLY_TIDE_DEMO", "true");
         builder.environment().put("JOLLY_TIDE_PORT", Integer.toString(port));
-        File log = new File("target/application.log");
-        Process process = builder.redirectErrorStream(true).redirectOutput(log).start();
-        Runtime.getRuntime().addShutdownHook(new Thread(process::destroy));
+        builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log));
+        Files.deleteIfExists(log.toPath());
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> process.destroy()));
+        launch();
+    }
+
+    private void launch() throws IOException, InterruptedException {
+        process = builder.start();
         Instant until = Instant.now().plus(PATIENCE);
         while (!answers()) {
             if (!process.isAlive() || Instant.now().isAfter(until)) {
@@ -42,6 +50,17 @@ final class RunningApp {
             Thread.sleep(250);
         }
         warmUp();
+    }
+
+    /** Stops the application, as a machine without power stops. */
+    static void stop() throws InterruptedException {
+        running.process.destroyForcibly();
+        running.process.waitFor();
+    }
+
+    /** Starts it again where it was. */
+    static void startAgain() throws IOException, InterruptedException {
+        running.launch();
     }
 
     /** The first page of a young JVM is slow; the tests are about the others. */

@@ -44,6 +44,7 @@ class GuestRules implements Guests {
             door(HttpMethod.GET, HOME + "/card"),
             door(HttpMethod.GET, HOME + "/outages"),
             door(HttpMethod.GET, HOME + "/outages/current"),
+            door(HttpMethod.GET, HOME + "/outages/plan"),
             door(HttpMethod.GET, HOME + "/outages/{id}"),
             door(HttpMethod.POST, HOME + "/outages"),
             door(HttpMethod.POST, HOME + "/outages/{id}/notes"),

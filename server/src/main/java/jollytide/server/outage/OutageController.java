@@ -136,6 +136,12 @@ class OutageController {
         return new CurrentOutage(outages.current(who.keeperId(), homeId).orElse(null));
     }
 
+    /** What the clock would show if the power failed now. */
+    @GetMapping("/outages/plan")
+    OutageView plan(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
+        return outages.plan(who.keeperId(), homeId);
+    }
+
     @GetMapping("/outages/{id}")
     OutageView get(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
         return outages.get(who.keeperId(), homeId, id);

@@ -98,6 +98,7 @@ class OutageService {
      * One tank.
      *
      * @param course from the failure on: the hours are those of the outage
+     * @param after what is due once the power is back
      * @param startMeasured whether oxygen at the start is from the log; else the twin's
      * @param roomC of the room from then on, noted or assumed
      * @param fedH hours from the last meal to the failure, noted or assumed
@@ -207,6 +208,18 @@ class OutageService {
                 .filter(outage -> outage.endedAt == null)
                 .findFirst()
                 .map(outage -> view(keeperId, outage));
+    }
+
+    /** What the clock would show if the power failed now; devices keep it for when they cannot ask. Nothing is stored. */
+    @Transactional(readOnly = true)
+    public OutageView plan(UUID keeperId, UUID homeId) {
+        homes.owned(keeperId, homeId);
+        Outage supposed = new Outage();
+        supposed.id = new UUID(0, 0);
+        supposed.homeId = homeId;
+        supposed.startedAt = clock.instant();
+        supposed.cuts = 1;
+        return view(keeperId, supposed);
     }
 
     @Transactional(readOnly = true)
@@ -381,7 +394,7 @@ class OutageService {
                                 s.thing().runTime().tested()))
                         .toList(),
                 steps(Plan.during(situation), own),
-                outage.endedAt == null ? List.of() : steps(Plan.after(situation), own));
+                steps(Plan.after(situation), own));
     }
 
     private Stricken struck(Tank tank, Outage outage, List<NoteView> told) {

@@ -101,6 +101,7 @@ class HelperTest extends ServerTest {
                         "GET /homes/{homeId}/kit",
                         "GET /homes/{homeId}/outages",
                         "GET /homes/{homeId}/outages/current",
+                        "GET /homes/{homeId}/outages/plan",
                         "GET /homes/{homeId}/outages/{id}",
                         "GET /homes/{homeId}/readiness",
                         "GET /homes/{homeId}/cuts",

@@ -45,6 +45,9 @@ class OutageApiTest extends ServerTest {
                 .isGreaterThan(night.path("bareSummer").path("early").asDouble() + 1);
 
         String outages = home + "/outages";
+        JsonNode plan = keeper.get(outages + "/plan").body();
+        assertThat(plan.path("tanks").path(0).path("after")).isNotEmpty();
+        assertThat(keeper.get(outages).body()).isEmpty();
         JsonNode begun = keeper.post(outages, "{}").body();
         String outage = outages + "/" + begun.path("id").asString();
         assertThat(keeper.post(outages, "{}").body().path("id")).isEqualTo(begun.path("id"));

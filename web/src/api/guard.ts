@@ -1,0 +1,55 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, told } from './client';
+import { useChange } from './query';
+import type { KitDescription } from './types';
+
+export const useReadiness = (homeId: string) =>
+  useQuery({
+    queryKey: ['guard', homeId],
+    queryFn: () =>
+      told(api.GET('/api/v1/homes/{homeId}/readiness', { params: { path: { homeId } } })),
+    staleTime: 60_000,
+  });
+
+export const useAddKit = (homeId: string) =>
+  useChange(
+    (body: KitDescription) =>
+      told(api.POST('/api/v1/homes/{homeId}/kit', { params: { path: { homeId } }, body })),
+    ['guard', 'due'],
+  );
+
+export const useEditKit = (homeId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; version: number; description: KitDescription }) =>
+      told(api.PUT('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } }, body })),
+    ['guard', 'due'],
+  );
+
+export const useDeleteKit = (homeId: string) =>
+  useChange(
+    (id: string) =>
+      told(api.DELETE('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } } })),
+    ['guard', 'due'],
+  );
+
+/** What a cut at the same hours every day does. */
+export const useCuts = (homeId: string, from: string, hours: number | null) =>
+  useQuery({
+    queryKey: ['guard', homeId, 'cuts', from, hours],
+    queryFn: () =>
+      told(
+        api.GET('/api/v1/homes/{homeId}/cuts', {
+          params: { path: { homeId }, query: { from, hours: hours ?? 0 } },
+        }),
+      ),
+    enabled: from !== '' && hours !== null,
+    placeholderData: (previous) => previous,
+  });
+
+/** What is due at a home, the next first. */
+export const useDue = (homeId: string) =>
+  useQuery({
+    queryKey: ['due', homeId],
+    queryFn: () => told(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
+    staleTime: 300_000,
+  });

@@ -1,0 +1,35 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, told } from './client';
+import { EVERYTHING, useChange } from './query';
+
+export const useEnterToHelp = () =>
+  useChange(
+    (code: string) => told(api.POST('/api/v1/session/helper', { body: { code } })),
+    EVERYTHING,
+  );
+
+export const useHelpers = (homeId: string) =>
+  useQuery({
+    queryKey: ['helpers', homeId],
+    queryFn: () =>
+      told(api.GET('/api/v1/homes/{homeId}/helpers', { params: { path: { homeId } } })),
+  });
+
+export const useInvite = (homeId: string) =>
+  useChange(
+    (name: string) =>
+      told(
+        api.POST('/api/v1/homes/{homeId}/helpers', {
+          params: { path: { homeId } },
+          body: { name },
+        }),
+      ),
+    ['helpers'],
+  );
+
+export const useWithdraw = (homeId: string) =>
+  useChange(
+    (id: string) =>
+      told(api.DELETE('/api/v1/homes/{homeId}/helpers/{id}', { params: { path: { homeId, id } } })),
+    ['helpers'],
+  );

@@ -1,0 +1,41 @@
+import { QueryClient, useMutation, useQueryClient } from '@tanstack/react-query';
+import { Problem } from './client';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    // The server is at home: whether there is any other network says nothing about it.
+    mutations: { networkMode: 'always' },
+    queries: {
+      networkMode: 'always',
+      retry: (count, error) =>
+        count < 3 && error instanceof Problem && (error.status === 0 || error.status === 503),
+      staleTime: 10_000,
+    },
+  },
+});
+
+/** A change at the server, after which what it touches is read anew. */
+export function useChange<Body, Result>(
+  change: (body: Body) => Promise<Result>,
+  touches: string[],
+) {
+  const client = useQueryClient();
+  return useMutation<Result, Problem, Body>({
+    mutationFn: change,
+    onSuccess: () =>
+      Promise.all(touches.map((key) => client.invalidateQueries({ queryKey: [key] }))),
+  });
+}
+
+/** Whoever comes in, sees everything anew. */
+export const EVERYTHING = [
+  'session',
+  'homes',
+  'tanks',
+  'tank',
+  'readings',
+  'tokens',
+  'guard',
+  'helpers',
+  'sets',
+];

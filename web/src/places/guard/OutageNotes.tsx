@@ -1,0 +1,147 @@
+import { useState } from 'react';
+import type { NewNote, OutageView, TankClock } from '../../api/types';
+import { readNumber } from '../../lib/number';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+
+type Note = (told: Omit<NewNote, 'id' | 'at'>) => void;
+
+/** One number, noted with one thumb. */
+function NoteNumber({
+  label,
+  unit,
+  least,
+  most,
+  hint,
+  note,
+}: {
+  label: string;
+  unit: string;
+  least: number;
+  most: number;
+  hint?: string;
+  note: (value: number) => void;
+}) {
+  const [text, setText] = useState('');
+  const value = readNumber(text);
+  const good = value !== null && value >= least && value <= most;
+  return (
+    <form
+      className="flex items-start gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!good) return;
+        note(value);
+        setText('');
+      }}
+    >
+      <Field
+        label={label}
+        inputMode="decimal"
+        unit={unit}
+        hint={hint}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        error={text !== '' && !good ? `A number from ${least} to ${most}.` : undefined}
+      />
+      <Button
+        type="submit"
+        className="mt-6 min-h-11"
+        disabled={!good}
+        aria-label={`Note: ${label}`}
+      >
+        Note
+      </Button>
+    </form>
+  );
+}
+
+export const NoteOxygen = ({ note }: { note: (value: number) => void }) => (
+  <NoteNumber label="Oxygen, measured" unit="mg/L" least={0} most={20} note={note} />
+);
+
+/** What moves the prediction or belongs into the report, but is not needed in the first minutes. */
+export function MoreNotes({
+  clock,
+  view,
+  ammonia,
+  note,
+}: {
+  clock: TankClock;
+  view: OutageView;
+  ammonia: number | undefined;
+  note: Note;
+}) {
+  const tankId = clock.tankId;
+  const [words, setWords] = useState('');
+  const noted = (kind: NewNote['kind']) =>
+    view.notes.some((n) => n.kind === kind && (n.tankId === undefined || n.tankId === tankId));
+  const number = (kind: NewNote['kind']) => (value: number) => note({ tankId, kind, value });
+  return (
+    <details>
+      <summary className="min-h-11 text-lg">Room, last meal, ammonia, words</summary>
+      <div className="grid gap-4 pt-2 md:grid-cols-2">
+        {!view.endedAt && (
+          <>
+            <NoteNumber
+              label="Air of the room"
+              unit="°C"
+              least={-20}
+              most={45}
+              hint={`Reckoned with ${clock.roomC} °C${noted('ROOM_TEMPERATURE') ? '' : ' (assumed)'}.`}
+              note={(value) => note({ kind: 'ROOM_TEMPERATURE', value })}
+            />
+            <NoteNumber
+              label="Last fed, before the power failed"
+              unit="h"
+              least={0}
+              most={1000}
+              hint={`Reckoned with ${clock.fedH} h${noted('FED') ? '' : ' (assumed)'}.`}
+              note={number('FED')}
+            />
+          </>
+        )}
+        <NoteNumber
+          label="Ammonia, tested"
+          unit="mg/L"
+          least={0}
+          most={20}
+          hint={
+            ammonia !== undefined && !view.endedAt
+              ? `At most ${ammonia.toFixed(2)} mg/L of its nitrogen from the fish so far, with nothing taken up.`
+              : 'Every day until zero.'
+          }
+          note={number('AMMONIA')}
+        />
+        <NoteNumber
+          label="Nitrite, tested"
+          unit="mg/L"
+          least={0}
+          most={20}
+          hint="Every day until zero, and on after the power is back."
+          note={number('NITRITE')}
+        />
+        <form
+          className="flex items-start gap-3 md:col-span-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (words.trim() === '') return;
+            note({ tankId, kind: 'NOTE', text: words.trim() });
+            setWords('');
+          }}
+        >
+          <Field
+            className="grow"
+            label="In words"
+            maxLength={500}
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+          />
+          <Button type="submit" className="mt-6 min-h-11" disabled={words.trim() === ''}>
+            Note
+          </Button>
+        </form>
+      </div>
+    </details>
+  );
+}
