@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { Night } from '../api/types';
+import { HALO } from './halo';
 
 const ROW = 46;
 const TOP = 34;
@@ -98,7 +99,12 @@ export function MarginDrawing({
             >
               {STRAIN[night.strain]}
             </text>
-            <text x={x(night.lowestMgPerL) + 13} y={y + 12} className="fill-ink text-lg font-bold">
+            <text
+              {...HALO}
+              x={x(night.lowestMgPerL) + 13}
+              y={y + 12}
+              className="fill-ink text-lg font-bold"
+            >
               {night.lowestMgPerL.toFixed(1)}
             </text>
           </g>

@@ -1,5 +1,6 @@
 import type { Staircase } from '../api/types';
 import { signed, toTen } from '../lib/number';
+import { HALO } from './halo';
 import { HatchPattern } from './Hatch';
 import { layoutStaircase, type Step } from './staircaseLayout';
 
@@ -91,8 +92,6 @@ export function StaircaseDrawing({ staircase, width }: { staircase: Staircase; w
     </svg>
   );
 }
-
-const HALO = { paintOrder: 'stroke', stroke: 'var(--paper)', strokeWidth: 5 } as const;
 
 function StepLabel({ step, narrow }: { step: Step; narrow: boolean }) {
   const x = step.x + (narrow ? 6 : 14);

@@ -55,7 +55,7 @@ export function ThumbRail({ tankId }: { tankId: string | undefined }) {
   const here = usePlace();
   const places = placesOf(useHelper());
   const look =
-    'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-sm text-soft aria-[current]:border-accent aria-[current]:text-ink';
+    'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-[0.8rem] text-soft aria-[current]:border-accent aria-[current]:text-ink';
   return (
     <nav
       aria-label="Places"

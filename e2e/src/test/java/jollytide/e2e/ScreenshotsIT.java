@@ -34,6 +34,8 @@ class ScreenshotsIT extends BrowserTest {
         take("ledger", demo(visitor(DESKTOP), "Lantern Reef", "Ledger"));
         take("margin", demo(visitor(DESKTOP), "Lantern Reef", "Margin"));
         take("readiness", demo(visitor(DESKTOP), "Lantern Reef", "Readiness"));
+        take("media", demo(visitor(DESKTOP), "Lantern Reef", "Media"));
+        take("haul-phone", demo(visitor(PHONE), "Heron", "Haul"));
         Page outage = demo(visitor(PHONE), "Heron", "Outage");
         button(outage, "The power is out").click();
         outage.getByText("Look at the animals").first().waitFor();
