@@ -2,6 +2,7 @@ import type { CarbonateMap, InputUse, Staircase, TankDescription, Units } from '
 import { ALKALINITY, alkalinityFromMeq } from '../lib/units';
 import { MarkShape, markOf } from '../parts/Mark';
 import { LEFT, MapFrame, PH_MAX, PH_MIN } from './MapFrame';
+import { HALO } from './halo';
 
 /** Room that a label left of the dot needs. */
 const LABEL = 160;
@@ -62,9 +63,7 @@ export function CarbonateMapDrawing({
               y={y(ph.value) + 24}
               textAnchor={beside(at(alkalinity.value)).anchor}
               className="fill-ink text-sm font-bold"
-              paintOrder="stroke"
-              stroke="var(--paper)"
-              strokeWidth={5}
+              {...HALO}
             >
               pH {ph.value.toFixed(2)} ± {ph.error.toFixed(2)}
             </text>
@@ -101,9 +100,7 @@ function Settled({
         y={y(ph) + 5}
         textAnchor={beside(at).anchor}
         className="fill-ink text-sm"
-        paintOrder="stroke"
-        stroke="var(--paper)"
-        strokeWidth={5}
+        {...HALO}
       >
         {label} {ph.toFixed(2)}
       </text>

@@ -4,18 +4,15 @@ import type { CurvePoint, Day, TankDescription } from '../api/types';
 import { clockTime } from '../lib/time';
 import { METHOD } from '../lib/units';
 import { MarkShape, markOf } from '../parts/Mark';
+import { HALO } from './halo';
 
 const HEIGHT = 340;
 const LEFT = 40;
 const RIGHT = 12;
 const TOP = 26;
 const BOTTOM = 30;
-const HALO = {
-  paintOrder: 'stroke',
-  stroke: 'var(--paper)',
-  strokeWidth: 5,
-  strokeOpacity: 0.75,
-} as const;
+/** What was usual stays visible through it. */
+const THIN_HALO = { ...HALO, strokeOpacity: 0.75 };
 
 /** Twenty-four hours across: light and dark behind, what was usual, the day's pH, its trough and peak, what was done. */
 export function DayRibbon({
@@ -175,7 +172,7 @@ export function DayRibbon({
               y={HEIGHT - BOTTOM - 14}
               textAnchor={at(e.at) > width - 200 ? 'end' : 'start'}
               className="fill-ink text-sm"
-              {...HALO}
+              {...THIN_HALO}
             >
               {e.title}
             </text>
@@ -246,7 +243,7 @@ function Flag({
         y={above ? y - 10 : y + 24}
         textAnchor={left ? 'end' : 'start'}
         className="fill-ink"
-        {...HALO}
+        {...THIN_HALO}
       >
         <tspan className="text-2xl font-bold">{point.ph.toFixed(2)}</tspan>
         <tspan dx={6} className="text-sm">

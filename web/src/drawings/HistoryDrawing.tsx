@@ -5,6 +5,7 @@ import type { History, Units } from '../api/types';
 import { MarkShape, markOf } from '../parts/Mark';
 import { HatchPattern } from './Hatch';
 import { LABEL_ROWS, LEFT, layOut, placeLabels, RIGHT, type Panel } from './historyLayout';
+import { HALO } from './halo';
 
 const FONT = { fontFamily: "'Atkinson Hyperlegible Next', sans-serif", fontSize: 14 } as const;
 /** Lines run on so far beyond the edges that none seems to end there, pixels. */
@@ -226,12 +227,6 @@ function PanelDrawing({
     </g>
   );
 }
-
-const HALO = {
-  paintOrder: 'stroke',
-  stroke: 'var(--paper)',
-  strokeWidth: 4,
-} as const;
 
 /** A line where lowest and highest meet, a band where a point stands for many readings. */
 function StretchDrawing({

@@ -73,33 +73,20 @@ const PLACES: readonly Place[] = [
 ];
 
 /** Who helps sees the tank, the outage and what is due. */
-const HELPERS: readonly Place[] = [
-  {
-    name: 'Guard',
-    question: 'will they have oxygen?',
-    screens: [
-      { name: 'Outage', path: 'outage' },
-      { name: 'Readiness', path: 'readiness' },
-      { name: 'Margin', path: 'margin' },
-    ],
-  },
-  {
-    name: 'Read',
-    question: 'what did the water do?',
-    screens: [
-      { name: 'Enter', path: 'enter' },
-      { name: 'Today', path: 'today' },
-      { name: 'History', path: 'history' },
-    ],
-  },
-  {
-    name: 'Reason',
-    question: 'why?',
-    screens: [
-      { name: 'Staircase', path: 'staircase' },
-      { name: 'Ledger', path: 'ledger' },
-    ],
-  },
+const HELPERS: readonly ScreenPath[] = [
+  'today',
+  'history',
+  'enter',
+  'staircase',
+  'ledger',
+  'readiness',
+  'outage',
+  'margin',
 ];
 
-export const placesOf = (helper: boolean): readonly Place[] => (helper ? HELPERS : PLACES);
+const HELPERS_PLACES = PLACES.flatMap((place): Place[] => {
+  const [first, ...rest] = place.screens.filter((screen) => HELPERS.includes(screen.path));
+  return first ? [{ ...place, screens: [first, ...rest] }] : [];
+});
+
+export const placesOf = (helper: boolean): readonly Place[] => (helper ? HELPERS_PLACES : PLACES);
