@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
+import { hearClock } from './clock';
 import type { paths } from './schema';
 
 export interface FieldProblem {
@@ -33,22 +34,12 @@ const forgeryToken: Middleware = {
   },
 };
 
-/** By how much the server's clock is ahead of this device's, ms, as its last answer told. */
-let aheadMs = 0;
-const CLOCKS_MAY_DIFFER_MS = 60_000;
-
 const serverClock: Middleware = {
   onResponse({ response, schemaPath }) {
     // Only answers that never come from this device's cache.
-    if (!schemaPath.includes('/outages')) return;
-    const said = Date.parse(response.headers.get('Date') ?? '');
-    const ahead = said - Date.now();
-    if (!Number.isNaN(said)) aheadMs = Math.abs(ahead) > CLOCKS_MAY_DIFFER_MS ? ahead : 0;
+    if (schemaPath.includes('/outages')) hearClock(response.headers.get('Date'), Date.now());
   },
 };
-
-/** A time of this device as the server would tell it: a phone's clock may be wrong, what it counts is not. */
-export const serverTime = (at: string) => new Date(Date.parse(at) + aheadMs).toISOString();
 
 export const api = createClient<paths>({ baseUrl: '/' });
 api.use(forgeryToken, serverClock);

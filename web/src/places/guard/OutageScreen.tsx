@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { serverNow } from '../../api/clock';
 import type { OutageView, TankClock } from '../../api/types';
 import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
 import { applyTheme } from '../../frame/theme';
@@ -101,10 +102,16 @@ function Quiet({ outage }: { outage: UsedOutage }) {
 }
 
 function useNow(): number {
-  const [now, setNow] = useState(() => Date.now());
+  const [now, setNow] = useState(() => serverNow().getTime());
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 10_000);
-    return () => clearInterval(timer);
+    const look = () => setNow(serverNow().getTime());
+    const timer = setInterval(look, 10_000);
+    // A phone that slept shows the right time as soon as it is looked at.
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
   }, []);
   return now;
 }

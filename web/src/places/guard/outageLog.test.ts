@@ -1,6 +1,16 @@
 import { expect, it } from 'vitest';
 import type { NewNote, OutageView } from '../../api/types';
-import { predictedAt, readCard, withWaiting } from './outageLog';
+import {
+  begun,
+  forgetOutages,
+  keep,
+  keepPlan,
+  predictedAt,
+  readCard,
+  readKept,
+  readPlan,
+  withWaiting,
+} from './outageLog';
 
 const VIEW = {
   notes: [{ id: 'a', at: '', kind: 'NOTE' }],
@@ -56,4 +66,33 @@ it('takes only the log of a card of this home', () => {
       endedAt: null,
     },
   );
+});
+
+it('begins without the server by the plan, from its own moment on', () => {
+  const plan = { ...VIEW, endedAt: '2026-01-01T03:00:00Z', notes: [note('CALM')] };
+  const view = begun(plan, '2026-01-02T20:00:00Z');
+  expect(view.startedAt).toBe('2026-01-02T20:00:00Z');
+  expect(view.endedAt).toBeUndefined();
+  expect(view.notes).toEqual([]);
+  expect(view.tanks).toEqual(VIEW.tanks);
+});
+
+it('reads what an older page kept, and nothing where it cannot be read', () => {
+  localStorage.setItem('outage-h', JSON.stringify({ view: null, waiting: [note('CALM')] }));
+  expect(readKept('h')).toMatchObject({ began: null, ended: null });
+  expect(readKept('h').waiting).toHaveLength(1);
+  localStorage.setItem('outage-h', '{');
+  expect(readKept('h').waiting).toEqual([]);
+});
+
+it('forgets a home when somebody leaves, but not what the server has yet to be told', () => {
+  localStorage.clear();
+  const nothing = { view: VIEW, waiting: [], began: null, ended: null };
+  keepPlan('a', { view: VIEW, at: '2026-01-01T00:00:00Z' });
+  keep('a', nothing);
+  keep('b', { ...nothing, waiting: [note('GASPING')] });
+  keep('c', { ...nothing, ended: '2026-01-01T00:00:00Z' });
+  forgetOutages();
+  expect(Object.keys(localStorage).sort()).toEqual(['outage-b', 'outage-c']);
+  expect(readPlan('a')).toBeNull();
 });

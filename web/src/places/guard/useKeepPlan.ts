@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { api } from '../../api/client';
+import { serverNow } from '../../api/clock';
 import { keepPlan } from './outageLog';
 
 const SOON_MS = 3_000;
@@ -12,7 +13,7 @@ export function useKeepPlan(homeId: string | undefined) {
     const ask = async () => {
       const path = { params: { path: { homeId } } };
       const answer = await api.GET('/api/v1/homes/{homeId}/outages/plan', path).catch(() => null);
-      if (answer?.data) keepPlan(homeId, { view: answer.data, at: new Date().toISOString() });
+      if (answer?.data) keepPlan(homeId, { view: answer.data, at: serverNow().toISOString() });
     };
     const first = setTimeout(() => void ask(), SOON_MS);
     const timer = setInterval(() => void ask(), ANEW_MS);

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, Problem, serverTime, told } from '../../api/client';
+import { api, Problem, told } from '../../api/client';
+import { serverNow } from '../../api/clock';
 import type { NewNote, OutageView } from '../../api/types';
 import { begun, keep, readKept, readPlan, withWaiting, type Kept } from './outageLog';
 
@@ -59,15 +60,17 @@ export function useOutage(homeId: string) {
     const timer = setInterval(() => void refresh(), ASK_EVERY_MS);
     const back = () => void refresh();
     window.addEventListener('online', back);
+    document.addEventListener('visibilitychange', back);
     return () => {
       clearTimeout(first);
       clearInterval(timer);
       window.removeEventListener('online', back);
+      document.removeEventListener('visibilitychange', back);
     };
   }, [refresh]);
 
   const note = (told: Omit<NewNote, 'id' | 'at'>) => {
-    const fresh: NewNote = { id: newId(), at: new Date().toISOString(), ...told };
+    const fresh: NewNote = { id: newId(), at: serverNow().toISOString(), ...told };
     store((before) => ({ ...before, waiting: [...before.waiting, fresh] }));
     void refresh();
   };
@@ -83,7 +86,7 @@ export function useOutage(homeId: string) {
       } catch (e) {
         const plan = readPlan(homeId);
         if (!(e instanceof Problem) || e.status !== 0 || !plan) throw e;
-        const at = new Date().toISOString();
+        const at = serverNow().toISOString();
         const began = { at, planAt: plan.at };
         store((before) => ({ ...before, view: begun(plan.view, at), began }));
         setReached(false);
@@ -91,7 +94,7 @@ export function useOutage(homeId: string) {
     });
 
   const end = () => {
-    const ended = new Date().toISOString();
+    const ended = serverNow().toISOString();
     store((before) => ({ ...before, ended }));
     void refresh();
   };
@@ -152,7 +155,7 @@ async function tellAndAsk(
     view = await told(
       api.POST('/api/v1/homes/{homeId}/outages', {
         params: { path: { homeId } },
-        body: { at: serverTime(began.at) },
+        body: { at: began.at },
       }),
     );
   }
@@ -160,7 +163,7 @@ async function tellAndAsk(
     view = await told(
       api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
         params: { path: { homeId, id: view.id } },
-        body: { notes: waiting.map((note) => ({ ...note, at: serverTime(note.at) })) },
+        body: { notes: waiting },
       }),
     );
   }
@@ -168,7 +171,7 @@ async function tellAndAsk(
     return told(
       api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
         params: { path: { homeId, id: view.id } },
-        body: { at: serverTime(ended) },
+        body: { at: ended },
       }),
     );
   }
