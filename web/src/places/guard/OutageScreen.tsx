@@ -68,7 +68,7 @@ function Quiet({ outage }: { outage: UsedOutage }) {
       </p>
       <Button
         look="main"
-        className="min-h-20 text-2xl"
+        className="min-h-20 text-2xl!"
         onClick={() => void outage.start().catch((e: Error) => setProblem(e.message))}
       >
         The power is out

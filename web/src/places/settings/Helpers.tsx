@@ -5,8 +5,27 @@ import { shortTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 
-/** Who helps at a home: invited by a link, which holds until it is withdrawn. */
-export function Helpers({ home, now }: { home: Home; now: Date }) {
+/** Who helps: invited to one home by a link, which holds until it is withdrawn. */
+export function Helpers({ homes, now }: { homes: Home[]; now: Date }) {
+  return (
+    <section aria-labelledby="helpers" className="grid gap-4 border-t pt-5">
+      <div>
+        <h2 id="helpers" className="text-lg font-bold">
+          Helpers
+        </h2>
+        <p className="text-soft">
+          A helper opens a link, no account needed: sees the tanks of one home, the outage and what
+          is due, logs readings and steps, and changes nothing else.
+        </p>
+      </div>
+      {homes.map((home) => (
+        <HelpersAt key={home.id} home={home} now={now} />
+      ))}
+    </section>
+  );
+}
+
+function HelpersAt({ home, now }: { home: Home; now: Date }) {
   const helpers = useHelpers(home.id).data ?? [];
   const invite = useInvite(home.id);
   const withdraw = useWithdraw(home.id);
@@ -18,14 +37,10 @@ export function Helpers({ home, now }: { home: Home; now: Date }) {
   };
   const local = ['localhost', '127.0.0.1', '[::1]'].includes(window.location.hostname);
   return (
-    <section aria-labelledby={`helpers-${home.id}`} className="border-t pt-5">
-      <h2 id={`helpers-${home.id}`} className="text-lg font-bold">
-        Helpers at {homeName}
-      </h2>
-      <p className="pb-3 text-soft">
-        A helper opens a link, no account needed: sees the tanks of this home, the outage and what
-        is due, logs readings and steps, and changes nothing else.
-      </p>
+    <section aria-labelledby={`helpers-${home.id}`}>
+      <h3 id={`helpers-${home.id}`} className="pb-1 font-bold">
+        {homeName}
+      </h3>
       <form onSubmit={submit} className="flex items-start gap-4">
         <Field
           label="Their name"

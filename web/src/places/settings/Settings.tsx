@@ -59,9 +59,7 @@ export function Settings() {
             {homes.map((home) => (
               <HomeEditor key={home.id} home={home} />
             ))}
-            {homes.map((home) => (
-              <Helpers key={home.id} home={home} now={now} />
-            ))}
+            <Helpers homes={homes} now={now} />
             <Tokens homes={homes} now={now} />
           </>
         )}

@@ -107,13 +107,18 @@ class ForecastTest {
         assertThat(drowned.lowestOxygenMgPerL()).isLessThan(open.lowestOxygenMgPerL() - 0.7);
     }
 
-    /** Two to five percent of fresh air bring most of the night's oxygen back. */
+    /**
+     * Two to five percent of fresh air bring most of the night's oxygen back. Computed independently: about 6.1, 6.4 and
+     * 6.5 mg/L with 2, 5 and 10 %. Quite closed it came to 3.9 there; this tank's rolling surface breathes on.
+     */
     @Test
     void aLittleFreshAirBringsOxygenBack() {
         double open = settled(Remedies.NONE).lowestOxygenMgPerL();
         double closed = settled(closedLoop(0)).lowestOxygenMgPerL();
-        double cracked = settled(closedLoop(0.05)).lowestOxygenMgPerL();
-        assertThat(cracked - closed).isGreaterThan(0.5 * (open - closed));
+        assertThat(closed).isBetween(3.9, open - 1);
+        assertThat(settled(closedLoop(0.02)).lowestOxygenMgPerL()).isCloseTo(6.1, within(0.2));
+        assertThat(settled(closedLoop(0.05)).lowestOxygenMgPerL()).isCloseTo(6.4, within(0.2));
+        assertThat(settled(closedLoop(0.1)).lowestOxygenMgPerL()).isCloseTo(6.5, within(0.2));
     }
 
     /** Oxygen at the worst hour: each strain costs, still pumps most; and the answer names what to change first. */
