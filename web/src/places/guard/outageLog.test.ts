@@ -5,6 +5,8 @@ import {
   forgetOutages,
   keep,
   keepPlan,
+  NOTHING,
+  owes,
   predictedAt,
   readCard,
   readKept,
@@ -95,4 +97,11 @@ it('forgets a home when somebody leaves, but not what the server has yet to be t
   forgetOutages();
   expect(Object.keys(localStorage).sort()).toEqual(['outage-b', 'outage-c']);
   expect(readPlan('a')).toBeNull();
+});
+
+it('owes the server what it has not been told: a start, notes, an end', () => {
+  expect(owes(NOTHING)).toBe(false);
+  expect(owes({ ...NOTHING, view: VIEW })).toBe(false);
+  expect(owes({ ...NOTHING, waiting: [note('CALM')] })).toBe(true);
+  expect(owes({ ...NOTHING, ended: '2026-01-01T00:00:00Z' })).toBe(true);
 });

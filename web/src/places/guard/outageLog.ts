@@ -12,7 +12,7 @@ export interface Kept {
 }
 
 const key = (homeId: string) => `outage-${homeId}`;
-const NOTHING: Kept = { view: null, waiting: [], began: null, ended: null };
+export const NOTHING: Kept = { view: null, waiting: [], began: null, ended: null };
 
 export function readKept(homeId: string): Kept {
   try {
@@ -30,6 +30,10 @@ export function keep(homeId: string, kept: Kept) {
     // A device that keeps nothing still works while the page is open.
   }
 }
+
+/** Whether the server has yet to be told something. */
+export const owes = (kept: Kept) =>
+  kept.began !== null || kept.ended !== null || kept.waiting.length > 0;
 
 /** What the clock would show if the power failed, as the server told it last, and when that was. */
 export interface KeptPlan {
@@ -58,8 +62,7 @@ export function keepPlan(homeId: string, plan: KeptPlan) {
 /** Nothing of a home stays on the device of somebody who leaves, but what the server has yet to be told. */
 export function forgetOutages() {
   for (const name of Object.keys(localStorage).filter((k) => k.startsWith('outage-'))) {
-    const kept = readKept(name.slice('outage-'.length));
-    const owed = kept.began !== null || kept.ended !== null || kept.waiting.length > 0;
+    const owed = owes(readKept(name.slice('outage-'.length)));
     if (name.startsWith('outage-plan-') || !owed) localStorage.removeItem(name);
   }
 }

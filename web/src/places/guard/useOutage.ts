@@ -2,7 +2,16 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, Problem, told } from '../../api/client';
 import { serverNow } from '../../api/clock';
 import type { NewNote, OutageView } from '../../api/types';
-import { begun, keep, readKept, readPlan, withWaiting, type Kept } from './outageLog';
+import {
+  begun,
+  keep,
+  NOTHING,
+  owes,
+  readKept,
+  readPlan,
+  withWaiting,
+  type Kept,
+} from './outageLog';
 
 const ASK_EVERY_MS = 15_000;
 
@@ -82,13 +91,13 @@ export function useOutage(homeId: string) {
         const view = await told(
           api.POST('/api/v1/homes/{homeId}/outages', { params: { path: { homeId } }, body: {} }),
         );
-        store((before) => ({ ...before, view }));
+        store(() => ({ ...NOTHING, view }));
       } catch (e) {
         const plan = readPlan(homeId);
         if (!(e instanceof Problem) || e.status !== 0 || !plan) throw e;
         const at = serverNow().toISOString();
         const began = { at, planAt: plan.at };
-        store((before) => ({ ...before, view: begun(plan.view, at), began }));
+        store(() => ({ ...NOTHING, view: begun(plan.view, at), began }));
         setReached(false);
       }
     });
@@ -126,7 +135,8 @@ export function useOutage(homeId: string) {
       store((before) => ({ ...before, view }));
     });
 
-  const close = () => store((before) => ({ ...before, view: null, waiting: [] }));
+  /** Leaves the page of an outage, once the server knows all of it or has refused to. */
+  const close = () => store((before) => (owes(before) && refused === null ? before : NOTHING));
 
   return {
     view: kept.view && withWaiting(withEnd(kept.view, kept.ended), kept.waiting),
