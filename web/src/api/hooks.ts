@@ -459,3 +459,10 @@ export const useRevokeToken = () =>
     (id: string) => told(api.DELETE('/api/v1/tokens/{id}', { params: { path: { id } } })),
     ['tokens'],
   );
+
+export const useChangePassword = () =>
+  useChange(
+    (body: { current: string; next: string; revokeTokens: boolean }) =>
+      told(api.PUT('/api/v1/me/password', { body })),
+    ['tokens'],
+  );

@@ -13,6 +13,7 @@ import { Choice } from '../../parts/Field';
 import { Helpers } from './Helpers';
 import { forgetOutages } from '../guard/outageLog';
 import { HomeEditor } from './HomeEditor';
+import { Password } from './Password';
 import { Tokens } from './Tokens';
 
 /** Units, home and rooms, tokens, leaving. */
@@ -61,6 +62,7 @@ export function Settings() {
             ))}
             <Helpers homes={homes} now={now} />
             <Tokens homes={homes} now={now} />
+            {session?.demo === false && <Password />}
           </>
         )}
       </div>

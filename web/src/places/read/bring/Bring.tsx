@@ -158,6 +158,7 @@ const STATE: Record<Import['state'], string> = {
   RUNNING: 'is being read',
   DONE: 'is in the log',
   STOPPED: 'was stopped',
+  FAILED: 'failed',
 };
 
 function Earlier() {

@@ -12,6 +12,12 @@ import { BadLines } from './PreviewTable';
 const LISTED = 12;
 const count = (n: number, what: string) => `${n.toLocaleString('en')} ${what}${n === 1 ? '' : 's'}`;
 
+const ENDED: Partial<Record<Import['state'], string>> = {
+  DONE: 'is in the log',
+  STOPPED: 'was stopped',
+  FAILED: 'could not be read into the log',
+};
+
 /** What a file brought, what it contradicts, and what could not be taken. */
 export function Outcome({ file }: { file: Import }) {
   const { tank } = useAtTank();
@@ -21,8 +27,9 @@ export function Outcome({ file }: { file: Import }) {
     <div className="grid max-w-4xl gap-6">
       <section aria-labelledby="outcome" className="grid gap-2">
         <h1 id="outcome" className="text-xl font-bold">
-          {file.name} {file.state === 'STOPPED' ? 'was stopped' : 'is in the log'}
+          {file.name} {ENDED[file.state]}
         </h1>
+        {file.reason && <p className="border-l-4 border-accent pl-3">{file.reason}</p>}
         <p className="text-lg">
           <strong>{count(file.saved, 'new reading')}</strong>
           {file.firstAt && file.lastAt && (

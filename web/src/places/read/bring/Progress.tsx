@@ -22,6 +22,11 @@ export function Progress({ file }: { file: Import }) {
         {file.linesRead.toLocaleString('en')} lines, {file.saved.toLocaleString('en')} new readings
         so far. You may leave this page; it goes on.
       </p>
+      {file.reason && (
+        <p role="status" className="border-l-4 border-accent pl-3">
+          {file.reason}
+        </p>
+      )}
       <Button
         className="justify-self-start"
         onClick={() => stop.mutate()}

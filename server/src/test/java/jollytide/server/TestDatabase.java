@@ -51,6 +51,14 @@ public final class TestDatabase {
         script("start");
     }
 
+    public void stop() {
+        script("stop");
+    }
+
+    public void start() {
+        script("start");
+    }
+
     /** Cuts off everybody who works in this database, in the middle of whatever they do. */
     public void dropConnections() {
         String url = "jdbc:mariadb://127.0.0.1:" + port + "/";

@@ -6,10 +6,12 @@ import java.net.HttpCookie;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
@@ -32,8 +34,16 @@ public final class Visitor {
         this.json = json;
     }
 
+    public String base() {
+        return base;
+    }
+
     /** A status with the body, parsed when it is JSON. */
-    public record Answer(int status, String text, JsonNode body) {
+    public record Answer(int status, String text, JsonNode body, HttpHeaders headers) {
+        public String header(String name) {
+            return headers.firstValue(name).orElse("");
+        }
+
         public String problem() {
             return body.path("detail").asString();
         }
@@ -93,8 +103,9 @@ public final class Visitor {
                 .map(c -> c.getName() + "=" + c.getValue())
                 .collect(Collectors.joining("; "));
         try (Socket socket = new Socket(address.getHost(), address.getPort())) {
-            String head = "POST %s?%s HTTP/1.1\r\nHost: x\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\nConnection: close\r\n"
-                    + "Content-Type: application/octet-stream\r\nContent-Length: %d\r\n\r\n";
+            String head =
+                    "POST %s?%s HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: %s\r\nX-XSRF-TOKEN: %s\r\nConnection: close\r\n"
+                            + "Content-Type: application/octet-stream\r\nContent-Length: %d\r\n\r\n";
             socket.getOutputStream()
                     .write(head.formatted(address.getPath(), address.getQuery(), cookie, forgeryToken(), bytes)
                             .getBytes(StandardCharsets.US_ASCII));
@@ -104,7 +115,7 @@ public final class Visitor {
             }
             String body = answer.substring(answer.indexOf("{"), answer.indexOf("}") + 1);
             int status = Integer.parseInt(answer.substring("HTTP/1.1 ".length(), "HTTP/1.1 200".length()));
-            return new Answer(status, body, json.readTree(body));
+            return new Answer(status, body, json.readTree(body), HttpHeaders.of(Map.of(), (name, value) -> true));
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
@@ -145,7 +156,8 @@ public final class Visitor {
             return new Answer(
                     response.statusCode(),
                     response.body(),
-                    json.readTree(isJson && !response.body().isEmpty() ? response.body() : "null"));
+                    json.readTree(isJson && !response.body().isEmpty() ? response.body() : "null"),
+                    response.headers());
         } catch (IOException e) {
             throw new IllegalStateException(e);
         } catch (InterruptedException e) {

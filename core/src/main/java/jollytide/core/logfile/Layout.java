@@ -26,7 +26,7 @@ public record Layout(
         @Nullable Integer nameColumn,
         @Nullable Integer unitColumn,
         @Nullable Integer valueColumn) {
-    private static final int MAX_COLUMNS = 500;
+    public static final int MAX_COLUMNS = 500;
 
     /** @throws jollytide.core.units.InputException when a column lies outside 0 to 500 */
     public Layout {

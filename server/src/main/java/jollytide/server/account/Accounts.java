@@ -1,95 +1,146 @@
 package jollytide.server.account;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
-import java.util.HexFormat;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import jollytide.server.account.SignInThrottle.Budget;
 import jollytide.server.account.SignedIn.Guest;
 import jollytide.server.account.SignedIn.Part;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.setup.Settings;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Who may enter, by password, token, or the demo's door. */
+/** Who may enter, by password, token, or the demo's door. Passwords are hashed while no transaction is open. */
 @Service
-@Transactional
 public class Accounts {
-    private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
     private static final int MIN_PASSWORD = 8;
     private static final Duration TOKEN_USE_NOTED_EVERY = Duration.ofMinutes(10);
+    private static final int MOST_TOKENS = 100;
 
     private final Keepers keepers;
     private final AccessTokens tokens;
-    private final PasswordEncoder passwords;
+    private final PasswordCheck passwords;
     private final SignInThrottle throttle;
+    private final KnownDevices devices;
+    private final SetupCode setupCode;
+    private final KeeperSessions sessions;
     private final Settings settings;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
-    private final String setupCode = code();
     /** Compared with when the name is unknown, so that the answer takes as long as for a known one. */
     private final String nobodysHash;
 
     Accounts(
             Keepers keepers,
             AccessTokens tokens,
-            PasswordEncoder passwords,
+            PasswordCheck passwords,
             SignInThrottle throttle,
+            KnownDevices devices,
+            SetupCode setupCode,
+            KeeperSessions sessions,
             Settings settings,
             Clock clock) {
         this.keepers = keepers;
         this.tokens = tokens;
         this.passwords = passwords;
         this.throttle = throttle;
+        this.devices = devices;
+        this.setupCode = setupCode;
+        this.sessions = sessions;
         this.settings = settings;
         this.clock = clock;
-        this.nobodysHash = passwords.encode(setupCode);
-        if (!settings.onLoopback()) {
-            LOG.warn("Setup code for new accounts: {}", setupCode);
-        }
+        this.nobodysHash = passwords.hash(Secret.make("").clear());
     }
 
-    public Keeper create(String name, String password, String code) {
-        if (!settings.onLoopback()
-                && !MessageDigest.isEqual(
-                        setupCode.getBytes(StandardCharsets.UTF_8), code.getBytes(StandardCharsets.UTF_8))) {
-            throw Problem.refused(new FieldError(
-                    "setupCode",
-                    null,
-                    "the code on the console",
-                    "The setup code is printed on the server's console."));
+    /** Where a try to enter comes from. */
+    record From(String address, @Nullable String device) {}
+
+    /** Somebody who has entered, and the secret by which their browser is known from now on; null when it is already. */
+    record Entered(Keeper keeper, @Nullable String device) {}
+
+    Entered create(String name, String password, String code, From from) {
+        if (setupCode.needed()) {
+            List<Budget> budgets = List.of(Budget.ofSetupCode(from.address()));
+            throttle.count(budgets);
+            setupCode.check(code);
+            throttle.right(budgets);
         }
         checkPassword(password);
         if (keepers.findByName(name.strip()).isPresent()) {
-            throw Problem.refused(
-                    new FieldError("name", name, "a name not taken yet", "This name is taken; choose another."));
+            throw taken(name);
         }
-        Keeper keeper = new Keeper(UUID.randomUUID(), name.strip(), passwords.encode(password), false, clock.instant());
-        return keepers.save(keeper);
+        String hash = passwords.hash(password);
+        if (setupCode.needed()) {
+            setupCode.use(code);
+        }
+        try {
+            Keeper keeper =
+                    keepers.saveAndFlush(new Keeper(UUID.randomUUID(), name.strip(), hash, false, clock.instant()));
+            return new Entered(keeper, devices.remember(keeper.id));
+        } catch (DataIntegrityViolationException takenInBetween) {
+            throw taken(name);
+        }
     }
 
-    @Transactional(readOnly = true)
-    public Keeper signIn(String name, String password) {
-        throttle.check(name);
+    private static Problem taken(String name) {
+        return Problem.refused(
+                new FieldError("name", name, "a name not taken yet", "This name is taken; choose another."));
+    }
+
+    Entered signIn(String name, String password, From from) {
         Optional<Keeper> keeper = keepers.findByName(name.strip()).filter(k -> !k.demo);
-        if (!passwords.matches(password, keeper.map(k -> k.passwordHash).orElse(nobodysHash)) || keeper.isEmpty()) {
-            throttle.failed(name);
+        boolean known = keeper.isPresent() && devices.knows(keeper.get().id, from.device());
+        List<Budget> budgets = known
+                ? List.of(Budget.ofDevice(new Secret(Objects.requireNonNull(from.device())).hash()))
+                : List.of(Budget.ofName(keepers.comparedAs(name.strip())), Budget.ofAddress(from.address()));
+        throttle.count(budgets);
+        if (!passwords.fits(password, keeper.map(k -> k.passwordHash).orElse(nobodysHash)) || keeper.isEmpty()) {
             throw Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "Name and password do not go together.");
         }
-        throttle.succeeded(name);
-        return keeper.get();
+        throttle.right(budgets);
+        return new Entered(keeper.get(), known ? null : devices.remember(keeper.get().id));
+    }
+
+    /**
+     * Changes the password of somebody who is signed in, and puts out everybody else who is in by the old one.
+     *
+     * @param sessionId that stays; null for none
+     */
+    void changePassword(UUID keeperId, String current, String next, boolean revokeTokens, @Nullable String sessionId) {
+        List<Budget> budgets = List.of(Budget.ofDevice(keeperId.toString()));
+        throttle.count(budgets);
+        if (!passwords.fits(current, keeper(keeperId).passwordHash)) {
+            throw Problem.refused(
+                    new FieldError("current", null, "the password as it is", "The present password is another."));
+        }
+        throttle.right(budgets);
+        setPassword(keeperId, next, revokeTokens, sessionId);
+    }
+
+    /** {@code ./run --reset-password} */
+    void resetPassword(String name, String password, boolean revokeTokens) {
+        Keeper keeper =
+                keepers.findByName(name.strip()).filter(k -> !k.demo).orElseThrow(() -> Problem.notFound("keeper"));
+        setPassword(keeper.id, password, revokeTokens, null);
+    }
+
+    private void setPassword(UUID keeperId, String password, boolean revokeTokens, @Nullable String sessionId) {
+        checkPassword(password);
+        keepers.setPassword(keeperId, passwords.hash(password));
+        devices.forgetAll(keeperId);
+        sessions.end(keeperId, sessionId);
+        if (revokeTokens) {
+            tokens.deleteByKeeperId(keeperId);
+        }
     }
 
     @Transactional(readOnly = true)
@@ -105,8 +156,8 @@ public class Accounts {
         if (keepers.findFirstByDemoTrue().isPresent()) {
             return Optional.empty();
         }
-        return Optional.of(keepers.save(
-                new Keeper(UUID.randomUUID(), name, passwords.encode(code() + code()), true, clock.instant())));
+        String unknown = passwords.hash(Secret.make("").clear());
+        return Optional.of(keepers.save(new Keeper(UUID.randomUUID(), name, unknown, true, clock.instant())));
     }
 
     @Transactional(readOnly = true)
@@ -120,6 +171,7 @@ public class Accounts {
                 .orElseThrow(() -> Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "This account is gone."));
     }
 
+    @Transactional
     public Units saveUnits(UUID keeperId, Units units) {
         Keeper keeper = keeper(keeperId);
         keeper.alkalinityUnit = units.alkalinity();
@@ -133,19 +185,20 @@ public class Accounts {
         return new Units(keeper.alkalinityUnit, keeper.temperatureUnit, keeper.salinityUnit, keeper.volumeUnit);
     }
 
-    public void resetPassword(String name, String password) {
-        checkPassword(password);
-        Keeper keeper =
-                keepers.findByName(name.strip()).filter(k -> !k.demo).orElseThrow(() -> Problem.notFound("keeper"));
-        keeper.passwordHash = passwords.encode(password);
-    }
-
     /**
      * Makes a token and returns it in clear, for the only time.
      *
      * @param mainsHomeId the home about whose mains, and nothing else, it may tell; null for everything
      */
+    @Transactional
     public String createToken(UUID keeperId, String label, @Nullable UUID mainsHomeId) {
+        if (tokens.countByKeeperId(keeperId) >= MOST_TOKENS) {
+            throw Problem.refused(new FieldError(
+                    "label",
+                    label,
+                    "at most " + MOST_TOKENS + " tokens",
+                    "There are " + MOST_TOKENS + " tokens already; revoke one that nobody uses."));
+        }
         Secret secret = Secret.make("tide_");
         AccessToken token = new AccessToken();
         token.id = UUID.randomUUID();
@@ -165,10 +218,12 @@ public class Accounts {
                 .toList();
     }
 
+    @Transactional
     public void revokeToken(UUID keeperId, UUID tokenId) {
         tokens.delete(tokens.findByIdAndKeeperId(tokenId, keeperId).orElseThrow(() -> Problem.notFound("token")));
     }
 
+    @Transactional
     public Optional<SignedIn> byToken(String clear) {
         return tokens.findByHash(new Secret(clear).hash()).map(token -> {
             var now = clock.instant().truncatedTo(ChronoUnit.MICROS);
@@ -190,11 +245,5 @@ public class Accounts {
             throw Problem.refused(
                     new FieldError("password", null, "8 to 72 characters", "A password needs 8 to 72 characters."));
         }
-    }
-
-    private String code() {
-        byte[] bytes = new byte[6];
-        random.nextBytes(bytes);
-        return HexFormat.of().formatHex(bytes);
     }
 }

@@ -13,7 +13,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.ApplicationContext;
 import org.springframework.stereotype.Component;
 
-/** {@code ./run --reset-password}: whoever sits at the machine may set a new password. Name and password on stdin. */
+/** {@code ./run --reset-password}: whoever sits at the machine may set a new password. Name, password and whether to revoke tokens on stdin. */
 @Component
 @ConditionalOnProperty(name = "jollytide.task", havingValue = "reset-password")
 class PasswordReset implements ApplicationRunner {
@@ -30,12 +30,14 @@ class PasswordReset implements ApplicationRunner {
         int exit = 1;
         List<String> lines = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8))
                 .lines()
-                .limit(2)
+                .limit(3)
                 .toList();
-        if (lines.size() == 2) {
+        if (lines.size() >= 2) {
+            boolean tokens = lines.size() == 3 && lines.get(2).equals("y");
             try {
-                accounts.resetPassword(lines.get(0), lines.get(1));
-                System.out.println("The new password is set.");
+                accounts.resetPassword(lines.get(0), lines.get(1), tokens);
+                System.out.println("The new password is set; whoever was signed in is out"
+                        + (tokens ? ", and all tokens are revoked." : ". Tokens still work."));
                 exit = 0;
             } catch (Problem e) {
                 System.err.println(e.getMessage());

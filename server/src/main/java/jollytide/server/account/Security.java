@@ -78,7 +78,9 @@ class Security {
                                 (request, response, e) -> problems.write(response, signInFirst()))
                         .accessDeniedHandler(
                                 (request, response, e) -> problems.write(response, denied(e, request, guests))))
+                // A home's name or address serves other things too: it must not be pinned to TLS for a year.
                 .headers(headers -> headers.addHeaderWriter(new PagePolicy())
+                        .httpStrictTransportSecurity(hsts -> hsts.disable())
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))

@@ -1,5 +1,6 @@
 package jollytide.server.account;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -7,16 +8,22 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.util.List;
+import jollytide.server.account.Accounts.Entered;
+import jollytide.server.account.Accounts.From;
 import jollytide.server.problem.Problem;
 import jollytide.server.setup.Settings;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseCookie;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,6 +37,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/v1")
 class SessionController {
+    private static final String DEVICE = "tide-device";
+    private static final Duration DEVICE_KNOWN_FOR = Duration.ofDays(365);
+
     private final Accounts accounts;
     private final Guests guests;
     private final Settings settings;
@@ -46,6 +56,7 @@ class SessionController {
      * Who is signed in, and which doors are open.
      *
      * @param helper whether they help at a home, and may only see it and log
+     * @param demo whether it is the demo's keeper, whom everybody may be
      * @param firstKeeper whether nobody has an account yet
      * @param setupCodeNeeded whether a new account needs the code from the console
      */
@@ -53,6 +64,7 @@ class SessionController {
             @Nullable String keeper,
             @Nullable Units units,
             boolean helper,
+            boolean demo,
             boolean demoDoor,
             boolean firstKeeper,
             boolean setupCodeNeeded) {}
@@ -76,8 +88,12 @@ class SessionController {
 
     @PostMapping("/session")
     SessionView signIn(
-            @Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
-        return enter(SignedIn.keeper(accounts.signIn(body.name(), body.password())), request, response);
+            @Valid @RequestBody SignInRequest body,
+            @CookieValue(name = DEVICE, required = false) @Parameter(hidden = true) String device,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        From from = new From(request.getRemoteAddr(), device);
+        return enter(accounts.signIn(body.name(), body.password(), from), request, response);
     }
 
     @PostMapping("/session/demo")
@@ -102,7 +118,33 @@ class SessionController {
     SessionView create(
             @Valid @RequestBody KeeperRequest body, HttpServletRequest request, HttpServletResponse response) {
         String code = body.setupCode() == null ? "" : body.setupCode();
-        return enter(SignedIn.keeper(accounts.create(body.name(), body.password(), code)), request, response);
+        From from = new From(request.getRemoteAddr(), null);
+        return enter(accounts.create(body.name(), body.password(), code, from), request, response);
+    }
+
+    /**
+     * A new password; whoever else is in by the old one is out.
+     *
+     * @param revokeTokens whether scripts are out, too
+     */
+    record PasswordChange(
+            @NotNull @Size(max = 200) String current,
+            @NotNull @Size(max = 200) String next,
+            boolean revokeTokens) {}
+
+    @PutMapping("/me/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void password(
+            @AuthenticationPrincipal SignedIn who,
+            @Valid @RequestBody PasswordChange body,
+            HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        accounts.changePassword(
+                who.keeperId(),
+                body.current(),
+                body.next(),
+                body.revokeTokens(),
+                session == null ? null : session.getId());
     }
 
     @DeleteMapping("/session")
@@ -120,6 +162,23 @@ class SessionController {
         return accounts.saveUnits(who.keeperId(), units);
     }
 
+    /** The browser is known from now on, and has a budget of wrong passwords of its own. */
+    private SessionView enter(Entered entered, HttpServletRequest request, HttpServletResponse response) {
+        if (entered.device() != null) {
+            response.addHeader(
+                    HttpHeaders.SET_COOKIE,
+                    ResponseCookie.from(DEVICE, entered.device())
+                            .path("/api/v1/session")
+                            .httpOnly(true)
+                            .secure(request.isSecure())
+                            .sameSite("Strict")
+                            .maxAge(DEVICE_KNOWN_FOR)
+                            .build()
+                            .toString());
+        }
+        return enter(SignedIn.keeper(entered.keeper()), request, response);
+    }
+
     /** A new session id at each entry, so that one planted before is worthless. */
     private SessionView enter(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
         HttpSession old = request.getSession(false);
@@ -134,11 +193,12 @@ class SessionController {
     }
 
     private SessionView view(@Nullable SignedIn who) {
-        Units units = who == null ? null : Accounts.units(accounts.keeper(who.keeperId()));
+        Keeper keeper = who == null ? null : accounts.keeper(who.keeperId());
         return new SessionView(
                 who == null ? null : who.name(),
-                units,
+                keeper == null ? null : Accounts.units(keeper),
                 who != null && who.guest() != null,
+                keeper != null && keeper.demo,
                 settings.demoDoor(),
                 accounts.nobodyYet(),
                 !settings.onLoopback());

@@ -4,20 +4,22 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import jollytide.server.problem.Problem;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * Slows down guessing: after five wrong passwords for a name each further one doubles the wait, up to a quarter of an
- * hour. Held in memory by each instance; the names are bounded so that guessing many does not fill it.
+ * Slows down guessing: after a few wrong tries each further one doubles the wait, up to a quarter of an hour. A try is
+ * counted before its password is compared, so that many at once are no way around, and taken back when it was right. Held
+ * in memory by each instance; what is remembered is bounded, so that guessing many names does not fill it.
  */
 @Component
 class SignInThrottle {
-    private static final int FREE_TRIES = 5;
+    private static final Duration FIRST_WAIT = Duration.ofSeconds(4);
     private static final Duration LONGEST = Duration.ofMinutes(15);
-    private static final int MAX_NAMES = 10_000;
+    private static final int MOST_REMEMBERED = 10_000;
 
     private final Clock clock;
     private final Map<String, Failures> failures = new LinkedHashMap<>();
@@ -26,34 +28,76 @@ class SignInThrottle {
         this.clock = clock;
     }
 
-    synchronized void check(String name) {
-        Failures seen = failures.get(key(name));
-        if (seen != null && clock.instant().isBefore(seen.openAgain())) {
-            long seconds = Duration.between(clock.instant(), seen.openAgain()).toSeconds() + 1;
-            throw Problem.of(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "Too many tries",
-                    "Too many wrong passwords for this name. Try again in " + seconds + " seconds.");
+    /**
+     * What tries are counted by.
+     *
+     * @param free wrong tries before there is a wait
+     */
+    record Budget(String key, int free) {
+        /** For one name, as the database compares names. */
+        static Budget ofName(String sameName) {
+            return new Budget("name " + sameName, 5);
+        }
+
+        /** For one address, whatever names come from it. */
+        static Budget ofAddress(String address) {
+            return new Budget("address " + address, 20);
+        }
+
+        /** For a browser that its keeper signed in with before: nobody else uses it up. */
+        static Budget ofDevice(String hash) {
+            return new Budget("device " + hash, 5);
+        }
+
+        static Budget ofSetupCode(String address) {
+            return new Budget("setup " + address, 5);
         }
     }
 
-    synchronized void failed(String name) {
-        Failures seen = failures.get(key(name));
-        int count = seen == null ? 1 : seen.count() + 1;
-        Duration wait = count < FREE_TRIES ? Duration.ZERO : Duration.ofSeconds(1L << Math.min(20, count - FREE_TRIES));
-        Duration bounded = wait.compareTo(LONGEST) > 0 ? LONGEST : wait;
-        if (failures.size() >= MAX_NAMES) {
-            failures.remove(failures.keySet().iterator().next());
+    /** @throws Problem when one of the budgets asks to wait; then none of them counts this try */
+    synchronized void count(List<Budget> budgets) {
+        Instant now = clock.instant();
+        for (Budget budget : budgets) {
+            Failures seen = failures.get(budget.key());
+            if (seen != null && now.isBefore(seen.openAgain())) {
+                long seconds = Duration.between(now, seen.openAgain()).toSeconds() + 1;
+                throw Problem.of(
+                                HttpStatus.TOO_MANY_REQUESTS,
+                                "Too many tries",
+                                "Too many wrong tries. Try again in " + seconds + " seconds.")
+                        .retryAfter(seconds);
+            }
         }
-        failures.put(key(name), new Failures(count, clock.instant().plus(bounded)));
+        for (Budget budget : budgets) {
+            Failures seen = failures.remove(budget.key());
+            int count = seen == null ? 1 : seen.count() + 1;
+            Duration wait = count < budget.free()
+                    ? Duration.ZERO
+                    : FIRST_WAIT.multipliedBy(1L << Math.min(20, count - budget.free()));
+            Duration bounded = wait.compareTo(LONGEST) > 0 ? LONGEST : wait;
+            if (failures.size() >= MOST_REMEMBERED) {
+                failures.remove(failures.keySet().iterator().next());
+            }
+            failures.put(budget.key(), new Failures(count, now.plus(bounded)));
+        }
     }
 
-    synchronized void succeeded(String name) {
-        failures.remove(key(name));
+    /** The try was right. A name and a device are clean again; an address keeps what other names cost it. */
+    synchronized void right(List<Budget> budgets) {
+        for (Budget budget : budgets) {
+            if (budget.key().startsWith("address ")) {
+                failures.computeIfPresent(
+                        budget.key(),
+                        (key, seen) -> seen.count() <= 1 ? null : new Failures(seen.count() - 1, Instant.MIN));
+            } else {
+                failures.remove(budget.key());
+            }
+        }
     }
 
-    private static String key(String name) {
-        return name.strip().toLowerCase(java.util.Locale.ROOT);
+    /** As after a start. */
+    synchronized void forgetAll() {
+        failures.clear();
     }
 
     private record Failures(int count, Instant openAgain) {}

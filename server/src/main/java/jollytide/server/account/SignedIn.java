@@ -34,8 +34,9 @@ public record SignedIn(UUID keeperId, String name, @Nullable Guest guest) implem
         return guest == null || guest.homeId().equals(homeId);
     }
 
+    /** Not a name, which others may bear too: by this the session of a keeper, or of a guest, is found. */
     @Override
     public String getName() {
-        return name;
+        return (guest == null ? keeperId : guest.id()).toString();
     }
 }

@@ -35,6 +35,8 @@ public record ImportPlan(
         @Nullable @Size(max = 60) String zone,
         @NotEmpty @Size(max = 60) List<@NotNull @Valid Taken> channels) {
 
+    private static final String DELIMITERS = ",;\t|";
+
     /** A channel and what its numbers are. */
     public record Taken(
             @NotNull @Size(max = 400) String key,
@@ -72,6 +74,9 @@ public record ImportPlan(
         if (format == Format.CSV && layout == null) {
             throw Problem.refused(new FieldError("layout", null, "the layout that was offered", "layout is missing."));
         }
+        if (layout != null) {
+            check(layout);
+        }
         Set<Meaning> meanings = new HashSet<>();
         Set<String> keys = new HashSet<>();
         for (int i = 0; i < channels.size(); i++) {
@@ -86,6 +91,40 @@ public record ImportPlan(
                         "Two channels cannot both be " + taken.unit().symbol()
                                 + " by the same method at the same place."
                                 + " Leave one out, or give it another method."));
+            }
+        }
+    }
+
+    private void check(Layout given) {
+        if (given.timeForm() == null) {
+            throw Problem.refused(new FieldError(
+                    "layout.timeForm",
+                    null,
+                    "one of the forms that were offered",
+                    "How times are written is missing."));
+        }
+        if (DELIMITERS.indexOf(given.delimiter()) < 0) {
+            throw Problem.refused(new FieldError(
+                    "layout.delimiter",
+                    String.valueOf(given.delimiter()),
+                    "comma, semicolon, tab or bar",
+                    "Cells are parted by comma, semicolon, tab or bar."));
+        }
+        if ((given.nameColumn() == null) != (given.valueColumn() == null)) {
+            throw Problem.refused(new FieldError(
+                    "layout.valueColumn",
+                    null,
+                    "nameColumn and valueColumn together, or neither",
+                    "A file with one reading a line has a column of names and one of values."));
+        }
+        for (int i = 0; i < channels.size() && given.nameColumn() == null; i++) {
+            String key = channels.get(i).key();
+            if (!key.matches("\\d{1,3}") || Integer.parseInt(key) > Layout.MAX_COLUMNS) {
+                throw Problem.refused(new FieldError(
+                        "channels[" + i + "].key",
+                        key,
+                        "a column from 0 to " + Layout.MAX_COLUMNS,
+                        "There is no column " + key + "; columns are counted from 0."));
             }
         }
     }

@@ -1,6 +1,7 @@
 package jollytide.server.logfile;
 
 import jakarta.annotation.PreDestroy;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -10,7 +11,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -18,6 +21,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import jollytide.core.logfile.LogReader;
 import jollytide.core.logfile.Meaning;
 import jollytide.server.logfile.ImportViews.BadLine;
@@ -33,8 +37,12 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.RecoverableDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -51,6 +59,13 @@ class ImportRunner {
     private static final int MAX_BAD_LISTED = 1000;
     private static final Duration LEASE = Duration.ofSeconds(12);
     private static final Duration KEEP_WAITING = Duration.ofDays(7);
+    /** Between two tries while the database is away or full: whatever else waits has its turn meanwhile. */
+    private static final Duration TRY_AGAIN = Duration.ofSeconds(2);
+
+    private static final int MAX_REASON = 300;
+    private static final int MAX_TEXT = 200;
+    /** MariaDB's words for a full disk: the server's own, a table's file, and what the system says on writing. */
+    private static final Set<Integer> DISK_FULL = Set.of(1021, 1114, 1026, 3);
 
     private final LogImports imports;
     private final PlanReader reader;
@@ -66,7 +81,6 @@ class ImportRunner {
             Executors.newSingleThreadScheduledExecutor(task -> named(task, "imports"));
     private final ExecutorService saver = Executors.newSingleThreadExecutor(task -> named(task, "imports-saving"));
     private volatile boolean closing;
-    private @Nullable LogImport current;
 
     ImportRunner(
             LogImports imports,
@@ -118,47 +132,111 @@ class ImportRunner {
     private void runAll() {
         try {
             for (Optional<LogImport> next = claim(); next.isPresent() && !closing; next = claim()) {
-                current = next.get();
-                new Run(next.get()).run();
+                run(next.get());
             }
             jdbc.update(
-                    "delete from log_import where state = 'WAITING' and created_at < ?",
+                    "delete from log_import where state in ('WAITING', 'FAILED') and created_at < ?",
                     utc(clock.instant().minus(KEEP_WAITING)));
         } catch (DataAccessException | TransactionException e) {
-            LOG.warn("an import waits for the database: {}", e.getMessage());
-            release();
+            LOG.warn("imports wait for the database: {}", e.getMessage());
         } catch (RuntimeException e) {
-            LOG.error("an import failed", e);
+            LOG.error("looking for imports failed", e);
         }
     }
 
-    /** Gives up this instance's lease, if the database lets it; otherwise the lease runs out. */
-    private void release() {
-        LogImport file = current;
+    /** What passes by itself is tried again, later; whatever else goes wrong with a file ends it, and says why. */
+    private void run(LogImport file) {
         try {
-            if (file != null) {
-                jdbc.update(
-                        "update log_import set leased_until = null where id = ? and tries = ?", file.id, file.tries);
+            new Run(file).run();
+        } catch (RuntimeException e) {
+            if (isFull(e)) {
+                LOG.warn("the import of {} waits: the disk is full", file.name);
+                waits(file, "The disk is full. It goes on by itself once there is room.");
+            } else if (passes(e)) {
+                LOG.warn("the import of {} waits for the database: {}", file.name, e.getMessage());
+                waits(file, "The database was away. It goes on by itself.");
+            } else {
+                LOG.error("the import of {} failed", file.name, e);
+                fails(file, "It cannot be read into the log: " + e.getMessage());
             }
+        }
+    }
+
+    /** A lost connection or a lock that another transaction held, however deeply it is wrapped. */
+    private static boolean passes(Throwable e) {
+        return causes(e)
+                .anyMatch(cause -> cause instanceof TransientDataAccessException
+                        || cause instanceof RecoverableDataAccessException
+                        || cause instanceof DataAccessResourceFailureException
+                        || cause instanceof CannotCreateTransactionException
+                        || (cause instanceof SQLException sql && isOfTheConnection(sql)));
+    }
+
+    /** SQLSTATE classes 08 (connection) and 40 (rolled back); the pool's own "closed" has none. */
+    private static boolean isOfTheConnection(SQLException e) {
+        String state = e.getSQLState();
+        return state == null || state.startsWith("08") || state.startsWith("40");
+    }
+
+    private static boolean isFull(Throwable e) {
+        return causes(e).anyMatch(cause -> cause instanceof SQLException sql && DISK_FULL.contains(sql.getErrorCode()));
+    }
+
+    private static Stream<Throwable> causes(Throwable e) {
+        return Stream.iterate(e, Objects::nonNull, Throwable::getCause);
+    }
+
+    /** Gives up this instance's hold on a file for a while, if the database lets it; otherwise the lease runs out. */
+    private void waits(LogImport file, @Nullable String reason) {
+        Instant until = clock.instant().plus(reason == null ? Duration.ZERO : TRY_AGAIN);
+        try {
+            jdbc.update(
+                    "update log_import set leased_until = ?, reason = ? where id = ? and tries = ? and state = 'RUNNING'",
+                    utc(until),
+                    reason,
+                    file.id,
+                    file.tries);
         } catch (DataAccessException e) {
             LOG.warn("the database is still away: {}", e.getMessage());
         }
     }
 
+    private void fails(LogImport file, String reason) {
+        int mine = jdbc.update(
+                "update log_import set version = version + 1, state = 'FAILED', leased_until = null, reason = ?"
+                        + " where id = ? and tries = ? and state = 'RUNNING'",
+                cut(reason, MAX_REASON),
+                file.id,
+                file.tries);
+        if (mine == 1) {
+            files.drop(file.id);
+        }
+    }
+
+    private static String cut(String text, int most) {
+        return text.length() > most ? text.substring(0, most - 1) + "…" : text;
+    }
+
+    /** The keeper whose last turn is longest ago comes first, and among their files the one whose is. */
     private Optional<LogImport> claim() {
         Instant now = clock.instant();
         List<Long> free = jdbc.queryForList(
-                "select id from log_import where state = 'RUNNING' and (leased_until is null or leased_until < ?)"
-                        + " order by id limit 1",
+                "select i.id from log_import i join tank t on t.id = i.tank_id join room r on r.id = t.room_id"
+                        + " join home h on h.id = r.home_id"
+                        + " where i.state = 'RUNNING' and (i.leased_until is null or i.leased_until < ?)"
+                        + " order by (select max(i2.claimed_at) from log_import i2 join tank t2 on t2.id = i2.tank_id"
+                        + " join room r2 on r2.id = t2.room_id join home h2 on h2.id = r2.home_id"
+                        + " where h2.keeper_id = h.keeper_id), i.claimed_at, i.id limit 1",
                 Long.class,
                 utc(now));
         if (free.isEmpty()) {
             return Optional.empty();
         }
         int mine = jdbc.update(
-                "update log_import set leased_until = ?, tries = tries + 1 where id = ? and state = 'RUNNING'"
-                        + " and (leased_until is null or leased_until < ?)",
+                "update log_import set leased_until = ?, claimed_at = ?, tries = tries + 1 where id = ?"
+                        + " and state = 'RUNNING' and (leased_until is null or leased_until < ?)",
                 utc(now.plus(LEASE)),
+                utc(now),
                 free.get(0),
                 utc(now));
         return mine == 1 ? imports.findById(free.get(0)) : Optional.empty();
@@ -226,7 +304,7 @@ class ImportRunner {
                 hand(!closing);
                 await();
                 if (closing) {
-                    release();
+                    waits(file, null);
                 }
             } catch (Lost e) {
                 LOG.info("the import of {} was stopped", file.name);
@@ -247,7 +325,7 @@ class ImportRunner {
         public void bad(long line, String text, String reason) {
             bad++;
             if (bad <= MAX_BAD_LISTED) {
-                badWaiting.add(new BadLine(line, text, reason));
+                badWaiting.add(new BadLine(line, cut(text, MAX_TEXT), cut(reason, MAX_REASON)));
             }
         }
 
@@ -321,7 +399,7 @@ class ImportRunner {
         /** Progress and the next lease, in the same transaction as the readings: either all of it holds or none. */
         private void report(Chunk chunk) {
             int mine = jdbc.update(
-                    "update log_import set version = version + 1, state = ?, leased_until = ?, bytes_read = ?,"
+                    "update log_import set version = version + 1, state = ?, reason = null, leased_until = ?, bytes_read = ?,"
                             + " lines_read = ?, saved = ?, already_there = ?, conflicts = ?, bad = ?, first_at = ?,"
                             + " last_at = ? where id = ? and state = 'RUNNING' and tries = ?",
                     chunk.atEnd() ? "DONE" : "RUNNING",

@@ -25,6 +25,7 @@ final class ImportViews {
      * @param bad lines or cells that could not be taken
      * @param firstAt earliest reading that the file brought
      * @param replaced whether the conflicting values were replaced by the file's
+     * @param reason why it failed, or what it waits for
      */
     record ImportView(
             long id,
@@ -41,7 +42,8 @@ final class ImportViews {
             long bad,
             @Nullable Instant firstAt,
             @Nullable Instant lastAt,
-            boolean replaced) {
+            boolean replaced,
+            @Nullable String reason) {
 
         static ImportView of(LogImport i) {
             return new ImportView(
@@ -59,7 +61,8 @@ final class ImportViews {
                     i.bad,
                     i.firstAt,
                     i.lastAt,
-                    i.replaced);
+                    i.replaced,
+                    i.reason);
         }
     }
 

@@ -57,6 +57,12 @@ class LogImport {
     /** Until then one runner works on it; whoever finds the time past may take over. */
     Instant leasedUntil;
 
+    /** Why it failed, or what it waits for; null while all is well. */
+    String reason;
+
+    /** When a runner last took it. */
+    Instant claimedAt;
+
     enum Format {
         CSV,
         SENML
@@ -68,6 +74,8 @@ class LogImport {
         RUNNING,
         DONE,
         /** Stopped by the keeper; what was saved until then stays. */
-        STOPPED
+        STOPPED,
+        /** It cannot be read into the log; what was saved until then stays. */
+        FAILED
     }
 }

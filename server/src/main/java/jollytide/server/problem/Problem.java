@@ -1,6 +1,7 @@
 package jollytide.server.problem;
 
 import java.util.List;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 
@@ -9,6 +10,7 @@ public final class Problem extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final transient ProblemDetail detail;
+    private long retryAfterSeconds;
 
     private Problem(ProblemDetail detail) {
         super(detail.getDetail());
@@ -50,6 +52,21 @@ public final class Problem extends RuntimeException {
     public Problem with(String name, Object value) {
         detail.setProperty(name, value);
         return this;
+    }
+
+    /** When it is worth trying again; the answer says so in its head. */
+    public Problem retryAfter(long seconds) {
+        retryAfterSeconds = seconds;
+        return this;
+    }
+
+    /** The headers of the answer. */
+    public HttpHeaders headers() {
+        HttpHeaders headers = new HttpHeaders();
+        if (retryAfterSeconds > 0) {
+            headers.set(HttpHeaders.RETRY_AFTER, Long.toString(retryAfterSeconds));
+        }
+        return headers;
     }
 
     public ProblemDetail detail() {

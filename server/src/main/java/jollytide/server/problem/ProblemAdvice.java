@@ -1,24 +1,29 @@
 package jollytide.server.problem;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import jollytide.core.units.InputException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
-import org.springframework.dao.QueryTimeoutException;
+import org.springframework.dao.RecoverableDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -57,19 +62,49 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler({
         CannotCreateTransactionException.class,
-        DataAccessResourceFailureException.class,
-        QueryTimeoutException.class
+        CannotGetJdbcConnectionException.class,
+        TransientDataAccessException.class,
+        RecoverableDataAccessException.class,
+        DataAccessResourceFailureException.class
     })
     ResponseEntity<ProblemDetail> databaseAway(Exception e) {
         LOG.warn("database not reachable: {}", e.getMessage());
         return answer(Problem.of(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "Database not reachable",
-                "The database does not answer. Nothing was saved; try again in a moment."));
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "Database not reachable",
+                        "The database does not answer. Nothing was saved; try again in a moment.")
+                .retryAfter(3));
+    }
+
+    /** Two saved the same thing in one moment, or what it hung on was deleted in between; or a value is out of range. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> refusedByTheDatabase(DataIntegrityViolationException e) {
+        LOG.warn("refused by the database: {}", e.getMessage());
+        boolean value = Stream.<Throwable>iterate(e, Objects::nonNull, Throwable::getCause)
+                .anyMatch(cause -> cause instanceof SQLException sql
+                        && sql.getSQLState() != null
+                        && sql.getSQLState().startsWith("22"));
+        return answer(
+                value
+                        ? Problem.of(
+                                HttpStatus.UNPROCESSABLE_CONTENT,
+                                "Input refused",
+                                "A value is longer or further out than can be kept. Nothing was saved.")
+                        : Problem.of(
+                                HttpStatus.CONFLICT,
+                                "Changed elsewhere",
+                                "This was saved or deleted elsewhere in the same moment. Nothing was saved; look, and try"
+                                        + " again."));
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> wrongParameter(MethodArgumentTypeMismatchException e) {
+        for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+            if (cause instanceof InputException physics) {
+                return answer(Problem.refused(new FieldError(
+                        e.getName(), String.valueOf(e.getValue()), physics.allowed(), physics.getMessage())));
+            }
+        }
         Class<?> type = e.getRequiredType();
         String name = type == null ? "value" : type.getSimpleName();
         if ("UUID".equals(name)) {
@@ -112,6 +147,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             if (cause instanceof Problem problem) {
                 return anyBody(problem);
             }
+            if (cause instanceof InputException physics) {
+                return anyBody(Problem.refused(new FieldError(
+                        within(e, physics.field()),
+                        Double.toString(physics.value()),
+                        physics.allowed(),
+                        physics.getMessage())));
+            }
             if (cause instanceof StreamReadException) {
                 break;
             }
@@ -131,6 +173,12 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return ResponseEntity.status(status)
                 .headers(headers)
                 .body(Problem.of(known, known.getReasonPhrase(), sentence).detail());
+    }
+
+    /** A record's own refusal names its field; where the record stands, the parser knows. */
+    private static String within(HttpMessageNotReadableException e, String field) {
+        String place = e.getCause() instanceof JacksonException parser ? path(parser) : "";
+        return place.isEmpty() ? field : place + "." + field;
     }
 
     private static FieldError mismatch(MismatchedInputException e) {
@@ -196,10 +244,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     private static ResponseEntity<ProblemDetail> answer(Problem problem) {
-        return ResponseEntity.status(problem.detail().getStatus()).body(problem.detail());
+        return ResponseEntity.status(problem.detail().getStatus())
+                .headers(problem.headers())
+                .body(problem.detail());
     }
 
     private static ResponseEntity<Object> anyBody(Problem problem) {
-        return ResponseEntity.status(problem.detail().getStatus()).body(problem.detail());
+        return ResponseEntity.status(problem.detail().getStatus())
+                .headers(problem.headers())
+                .body(problem.detail());
     }
 }

@@ -17,6 +17,7 @@ public class ProblemWriter {
     }
 
     public void write(HttpServletResponse response, Problem problem) throws IOException {
+        problem.headers().forEach((name, values) -> values.forEach(value -> response.setHeader(name, value)));
         response.setStatus(problem.detail().getStatus());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());

@@ -2,6 +2,7 @@ package jollytide.server.setup;
 
 import java.net.InetAddress;
 import java.net.UnknownHostException;
+import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
 /**
@@ -9,9 +10,10 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  *
  * @param demo whether the demo home is made and its door stands open
  * @param bind the address the server listens on
+ * @param hosts further names under which people reach it
  */
 @ConfigurationProperties("jollytide")
-public record Settings(boolean demo, String bind) {
+public record Settings(boolean demo, String bind, List<String> hosts) {
 
     /** Whether only this machine can reach the server. */
     public boolean onLoopback() {

@@ -400,6 +400,98 @@ class ImportTest extends ServerTest {
     }
 
     @Test
+    void anEndlessNameInAFileStopsNobody() {
+        String name = "x".repeat(400);
+        JsonNode done = bring("[{\"n\":\"" + name + "\",\"u\":\"pH\",\"t\":1764000000,\"v\":8.1},"
+                + "{\"n\":\"" + name + "\",\"u\":\"pH\",\"t\":1764000060,\"v\":\"high\"},"
+                + "{\"n\":\"" + name + "\",\"u\":\"pH\",\"t\":1,\"v\":8.1}]");
+        assertThat(done.path("state").asString()).isEqualTo("DONE");
+        assertThat(done.path("bad").asLong()).isPositive();
+        assertThat(bring(minutes(10, 8.0)).path("state").asString()).isEqualTo("DONE");
+    }
+
+    @Test
+    void aFileThatCannotBeReadFailsWithItsReasonAndTheNextOneGoesOn() {
+        JsonNode offer = upload(minutes(60_000, 8.1));
+        long id = offer.path("view").path("id").asLong();
+        jdbc.update(
+                "update log_import set state = 'RUNNING', plan = ? where id = ?",
+                plan(offer).replace("YEAR_FIRST", "NO_SUCH_FORM"),
+                id);
+        assertThat(bring(minutes(10, 8.0)).path("state").asString()).isEqualTo("DONE");
+        JsonNode failed = finished(imports + "/" + id);
+        assertThat(failed.path("state").asString()).isEqualTo("FAILED");
+        assertThat(failed.path("reason").asString()).contains("cannot be read into the log");
+        assertThat(keeper.delete(imports + "/" + id).status()).isEqualTo(204);
+    }
+
+    /** A trigger gives the error that MariaDB gives when its disk is full. */
+    @Test
+    void aFullDiskIsSaidAndTheImportGoesOnOnceThereIsRoom() {
+        jdbc.execute("create trigger full_disk before insert on reading for each row"
+                + " signal sqlstate 'HY000' set mysql_errno = 1021, message_text = 'Disk full'");
+        String path;
+        try {
+            path = start(upload(minutes(100, 8.1)));
+            Instant until = Instant.now().plus(PATIENCE);
+            while (!keeper.get(path).body().path("reason").asString().contains("disk is full")) {
+                assertThat(Instant.now()).isBefore(until);
+                pause(50);
+            }
+            assertThat(keeper.get(path).body().path("state").asString()).isEqualTo("RUNNING");
+        } finally {
+            jdbc.execute("drop trigger full_disk");
+        }
+        JsonNode done = finished(path);
+        assertThat(done.path("state").asString()).isEqualTo("DONE");
+        assertThat(done.path("saved").asLong()).isEqualTo(100);
+        assertThat(done.has("reason")).isFalse();
+    }
+
+    @Test
+    void keepersTakeTurns() {
+        String first = start(upload(minutes(120_000, 8.1)));
+        String second = start(upload(minutes(10, 8.2)));
+        Visitor one = keeper;
+        String theirs = imports;
+        tank();
+        String others = start(upload(minutes(10, 8.3)));
+        finished(others);
+        keeper = one;
+        imports = theirs;
+        finished(first);
+        finished(second);
+        assertThat(claimed(others)).isAfter(claimed(first)).isBefore(claimed(second));
+    }
+
+    private Instant claimed(String path) {
+        return jdbc.queryForObject(
+                "select claimed_at from log_import where id = ?",
+                (row, i) -> row.getTimestamp(1).toInstant(),
+                Long.parseLong(path.substring(path.lastIndexOf('/') + 1)));
+    }
+
+    @Test
+    void aPlanThatNoFileCanFollowIsRefusedAtTheDoor() {
+        JsonNode offer = upload(minutes(10, 8.1));
+        String path = imports + "/" + offer.path("view").path("id").asLong() + "/start";
+        String good = plan(offer);
+        refused(path, good.replace("\"key\":\"1\"", "\"key\":\"-1\""), "channels[0].key");
+        refused(path, good.replace("\"key\":\"1\"", "\"key\":\"pH\""), "channels[0].key");
+        refused(path, good.replaceAll(",\"timeForm\":\"\\w+\"", ""), "layout.timeForm");
+        refused(path, good.replace("\"delimiter\":\",\"", "\"delimiter\":\"x\""), "layout.delimiter");
+        refused(path, good.replace("\"timeColumn\":0", "\"timeColumn\":0,\"valueColumn\":1"), "layout.valueColumn");
+        refused(path, good.replace("\"timeColumn\":0", "\"timeColumn\":-1"), "timeColumn");
+        assertThat(keeper.post(path, good).status()).isEqualTo(202);
+    }
+
+    private void refused(String path, String plan, String field) {
+        Visitor.Answer answer = keeper.post(path, plan);
+        assertThat(answer.status()).as(plan + answer.text()).isEqualTo(422);
+        assertThat(answer.firstError().path("field").asString()).contains(field);
+    }
+
+    @Test
     void giantFilesAreRefusedBeforeTheyAreRead() {
         Visitor.Answer answer = keeper.announce(imports + "?name=log.csv", 300_000_000L);
         assertThat(answer.status()).isEqualTo(413);
