@@ -8,7 +8,7 @@ export const queryClient = new QueryClient({
     queries: {
       networkMode: 'always',
       retry: (count, error) =>
-        count < 3 && error instanceof Problem && (error.status === 0 || error.status === 503),
+        count < 3 && error instanceof Problem && [0, 429, 503].includes(error.status),
       staleTime: 10_000,
     },
   },

@@ -15,6 +15,7 @@ import jollytide.server.bench.BenchService.BenchView;
 import jollytide.server.bench.BenchService.VariantView;
 import jollytide.server.bench.KeptSets.KeptSet;
 import jollytide.server.bench.LedgerService.LedgerView;
+import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -58,11 +59,13 @@ class BenchController {
             @NotNull @Valid Variant variant) {}
 
     /** The tank as it is, and the tanks that could be behind its log. */
+    @Computes
     @GetMapping("/bench")
     BenchView bench(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
         return bench.bench(who.keeperId(), tankId);
     }
 
+    @Computes
     @PostMapping("/bench/forecast")
     List<VariantView> forecast(
             @AuthenticationPrincipal SignedIn who,
@@ -89,6 +92,7 @@ class BenchController {
     }
 
     /** Both gases' books at a moment of an ordinary day, and over the day before it. */
+    @Computes
     @GetMapping("/ledger")
     LedgerView ledger(
             @AuthenticationPrincipal SignedIn who,

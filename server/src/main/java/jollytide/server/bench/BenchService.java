@@ -31,11 +31,9 @@ import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Runs remedies on a computed twin of the tank. */
 @Service
-@Transactional(readOnly = true)
 class BenchService {
     private static final Duration RUN = Duration.ofDays(7);
     private static final int DRAWN_DAYS = 2;

@@ -21,11 +21,9 @@ import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The gas ledger: what brings CO2 and oxygen in, and what carries them out, path by path. */
 @Service
-@Transactional(readOnly = true)
 class LedgerService {
     private static final double MMOL = 1000;
 

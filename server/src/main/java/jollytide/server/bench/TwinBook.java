@@ -7,13 +7,17 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import jollytide.core.air.Enclosure;
@@ -40,19 +44,20 @@ import jollytide.core.twin.TwinState;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventService;
+import jollytide.server.event.EventView;
 import jollytide.server.reading.HalfHour;
-import jollytide.server.reading.ReadingRow;
-import jollytide.server.reading.ReadingService;
+import jollytide.server.reading.LogSnapshot;
+import jollytide.server.reading.LogSnapshots;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankParts;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 
-/** Describes a keeper's tank to the twin: what is measured, what is described, what is fitted, what is assumed. */
+/**
+ * Describes a keeper's tank to the twin: what is measured, what is described, what is fitted, what is assumed. What it
+ * needs of the log is read first; nothing is computed while a connection is held.
+ */
 @Component
-@Transactional(readOnly = true)
 public class TwinBook {
     private static final Duration LOOKED_BACK = Duration.ofDays(14);
     private static final Duration TWO_MONTHS = Duration.ofDays(60);
@@ -68,15 +73,15 @@ public class TwinBook {
     private static final double ROOM_ASSUMED_PPM = 800;
     private static final double ORDINARY_PH = 8.0;
 
-    private final ReadingService readings;
+    private final LogSnapshots log;
     private final EventService events;
     private final Clock clock;
     private final Recent<Settling, TwinState> settled = new Recent<>(64);
     private final Recent<Fitting, List<Living>> fits = new Recent<>(32);
     private final Recent<AsItIs, List<TwinState>> ahead = new Recent<>(12);
 
-    TwinBook(ReadingService readings, EventService events, Clock clock) {
-        this.readings = readings;
+    TwinBook(LogSnapshots log, EventService events, Clock clock) {
+        this.log = log;
         this.events = events;
         this.clock = clock;
     }
@@ -108,11 +113,28 @@ public class TwinBook {
 
     /** The tank now, fitted to its log. */
     public Described describe(Tank tank) {
+        return Objects.requireNonNull(describe(List.of(tank)).get(tank.id()));
+    }
+
+    /** Several tanks now, each fitted to its log. */
+    public Map<UUID, Described> describe(List<Tank> tanks) {
         Instant now = clock.instant();
-        Known known = known(tank, now);
-        List<double[]> sinceChange = wholeDays(tank, asItIsSince(tank, now), now);
+        Map<UUID, LogSnapshot> logs = log.of(tanks, now.minus(LOOKED_BACK), now);
+        Map<UUID, List<EventView>> happened = events.between(tanks, now.minus(LOOKED_BACK), now);
+        Map<UUID, Described> described = new LinkedHashMap<>();
+        for (Tank tank : tanks) {
+            LogSnapshot ofTank = Objects.requireNonNull(logs.get(tank.id()));
+            described.put(tank.id(), describe(tank, ofTank, happened.getOrDefault(tank.id(), List.of())));
+        }
+        return described;
+    }
+
+    private Described describe(Tank tank, LogSnapshot ofTank, List<EventView> happened) {
+        Instant now = ofTank.at();
+        Known known = known(tank, ofTank);
+        List<double[]> sinceChange = wholeDays(tank, ofTank, asItIsSince(happened, now));
         List<double[]> days =
-                sinceChange.size() >= LEAST_DAYS ? sinceChange : wholeDays(tank, now.minus(LOOKED_BACK), now);
+                sinceChange.size() >= LEAST_DAYS ? sinceChange : wholeDays(tank, ofTank, now.minus(LOOKED_BACK));
         boolean enough = days.size() >= LEAST_DAYS;
         Double trough = enough ? Double.valueOf(mean(days, 0)) : null;
         Double peak = enough ? Double.valueOf(mean(days, 1)) : null;
@@ -136,7 +158,9 @@ public class TwinBook {
 
     /** The setup alone, and when its forecasts start. */
     public Setup setup(Tank tank) {
-        return known(tank, clock.instant()).setup();
+        Instant now = clock.instant();
+        Map<UUID, LogSnapshot> logs = log.of(List.of(tank), now.minus(LOOKED_BACK), now);
+        return known(tank, Objects.requireNonNull(logs.get(tank.id()))).setup();
     }
 
     public Instant start(Tank tank) {
@@ -167,21 +191,21 @@ public class TwinBook {
     /** What the log knows for a setup. */
     private record Known(Setup setup, boolean alkalinityMeasured, boolean roomMeasured) {}
 
-    private Known known(Tank tank, Instant now) {
+    private Known known(Tank tank, LogSnapshot ofTank) {
         Assumptions assumed = tank.assumptions();
         double pressure = tank.home().pressureHpa();
         Seawater typical = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
-        double temperature = latest(tank, Quantity.TEMPERATURE, now, Duration.ofDays(2))
+        double temperature = ofTank.latest(Quantity.TEMPERATURE, Place.TANK, Duration.ofDays(2))
                 .map(row -> row.standard(typical, pressure).value())
                 .orElse(assumed.temperatureC());
-        double salinity = latest(tank, Quantity.SALINITY, now, TWO_MONTHS)
+        double salinity = ofTank.latest(Quantity.SALINITY, Place.TANK, TWO_MONTHS)
                 .map(row -> row.standard(typical, pressure).value())
                 .orElse(assumed.salinityPsu());
         Seawater water = new Seawater(salinity, temperature);
-        Optional<Double> measured = latest(tank, Quantity.ALKALINITY, now, TWO_MONTHS)
+        Optional<Double> measured = ofTank.latest(Quantity.ALKALINITY, Place.TANK, TWO_MONTHS)
                 .map(row -> row.standard(water, pressure).value());
         double alkalinity = measured.orElse(AlkalinityUnit.DKH.toMeqPerL(assumed.normalAlkalinityDkh()));
-        Optional<DailyAir> room = room(tank, now, water, pressure);
+        Optional<DailyAir> room = room(tank, ofTank, water, pressure);
         Double changes = tank.room().airChangesPerH();
         double changesPerH = changes == null ? RoomAir.ORDINARY_PER_H : changes;
         RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
@@ -260,17 +284,12 @@ public class TwinBook {
                 .omegaAragonite();
     }
 
-    private Optional<ReadingRow> latest(Tank tank, Quantity quantity, Instant now, Duration maxAge) {
-        return readings.between(tank, quantity, Place.TANK, now.minus(maxAge), now, Limit.of(1)).stream()
-                .findFirst();
-    }
-
     /** The room by hours, from the last fortnight; empty unless every hour was measured. */
-    private Optional<DailyAir> room(Tank tank, Instant now, Seawater water, double pressure) {
+    private Optional<DailyAir> room(Tank tank, LogSnapshot ofTank, Seawater water, double pressure) {
         ZoneId zone = tank.home().zone();
         double[] sum = new double[24];
         int[] n = new int[24];
-        for (HalfHour h : readings.halfHours(tank, Quantity.CO2, Place.ROOM, now.minus(LOOKED_BACK), now)) {
+        for (HalfHour h : ofTank.halfHours(Quantity.CO2, Place.ROOM)) {
             int hour = h.start().atZone(zone).getHour();
             sum[hour] += h.unit().toStandard(h.mean(), water, pressure);
             n[hour]++;
@@ -283,8 +302,8 @@ public class TwinBook {
     }
 
     /** Since when the tank is what it is now: the last hardware event and two days for settling, a fortnight at most. */
-    private Instant asItIsSince(Tank tank, Instant now) {
-        return events.between(tank, now.minus(LOOKED_BACK), now).stream()
+    private static Instant asItIsSince(List<EventView> happened, Instant now) {
+        return happened.stream()
                 .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
                 .map(e -> e.at().plus(SETTLING))
                 .max(Comparator.naturalOrder())
@@ -292,26 +311,24 @@ public class TwinBook {
     }
 
     /** Trough and peak, NBS scale, of each day that was logged closely. */
-    private List<double[]> wholeDays(Tank tank, Instant since, Instant now) {
+    private static List<double[]> wholeDays(Tank tank, LogSnapshot ofTank, Instant since) {
         ZoneId zone = tank.home().zone();
         Assumptions assumed = tank.assumptions();
         Seawater water = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
         double pressure = tank.home().pressureHpa();
-        List<double[]> days = new ArrayList<>();
-        LocalDate today = LocalDate.ofInstant(now, zone);
-        for (LocalDate day = LocalDate.ofInstant(since, zone).plusDays(1); day.isBefore(today); day = day.plusDays(1)) {
-            Instant from = day.atStartOfDay(zone).toInstant();
-            Instant to = day.plusDays(1).atStartOfDay(zone).toInstant().minusSeconds(1);
-            List<HalfHour> halfHours = readings.halfHours(tank, Quantity.PH, Place.TANK, from, to);
-            if (halfHours.size() >= HALF_HOURS_OF_A_DAY) {
-                double[] means = halfHours.stream()
-                        .mapToDouble(h -> h.unit().toStandard(h.mean(), water, pressure))
-                        .sorted()
-                        .toArray();
-                days.add(new double[] {means[0], means[means.length - 1]});
+        LocalDate first = LocalDate.ofInstant(since, zone).plusDays(1);
+        LocalDate today = LocalDate.ofInstant(ofTank.at(), zone);
+        Map<LocalDate, List<Double>> byDay = new TreeMap<>();
+        for (HalfHour h : ofTank.halfHours(Quantity.PH, Place.TANK)) {
+            LocalDate day = LocalDate.ofInstant(h.start(), zone);
+            if (!day.isBefore(first) && day.isBefore(today)) {
+                byDay.computeIfAbsent(day, d -> new ArrayList<>()).add(h.unit().toStandard(h.mean(), water, pressure));
             }
         }
-        return days;
+        return byDay.values().stream()
+                .filter(means -> means.size() >= HALF_HOURS_OF_A_DAY)
+                .map(means -> new double[] {Collections.min(means), Collections.max(means)})
+                .toList();
     }
 
     /** What was computed last, by what it was computed from; the oldest falls out. */

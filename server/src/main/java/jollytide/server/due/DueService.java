@@ -19,11 +19,9 @@ import jollytide.server.outage.KitService.KitView;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Collects what is due: tests and dates of the kit, changes of media. */
 @Service
-@Transactional(readOnly = true)
 class DueService {
     /** A test older than this is no longer one. Common practice: yearly. */
     private static final int TESTED_DAYS = 365;

@@ -3,7 +3,9 @@ package jollytide.server.event;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.Problem;
 import jollytide.server.tank.Tank;
@@ -30,6 +32,16 @@ public class EventService {
         return events.findByTankIdAndAtBetweenOrderByAt(tank.id(), from, to).stream()
                 .map(EventView::of)
                 .toList();
+    }
+
+    /** Of several tanks at once, by tank. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<EventView>> between(List<Tank> tanks, Instant from, Instant to) {
+        return events
+                .findByTankIdInAndAtBetweenOrderByAt(
+                        tanks.stream().map(Tank::id).toList(), from, to)
+                .stream()
+                .collect(Collectors.groupingBy(e -> e.tankId, Collectors.mapping(EventView::of, Collectors.toList())));
     }
 
     public EventView add(UUID keeperId, UUID tankId, EventKind kind, String at, String title, String note) {

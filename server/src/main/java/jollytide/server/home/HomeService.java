@@ -19,6 +19,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class HomeService {
+    private static final int MOST_HOMES = 20;
+    private static final int MOST_ROOMS = 60;
+
     private final Homes homes;
     private final Rooms rooms;
     private final Accounts accounts;
@@ -45,6 +48,9 @@ public class HomeService {
     }
 
     public HomeView create(UUID keeperId, HomeDescription description) {
+        if (homes.findByKeeperIdOrderByName(keeperId).size() >= MOST_HOMES) {
+            throw tooMany(description.name(), MOST_HOMES + " homes");
+        }
         Home home = new Home();
         home.id = UUID.randomUUID();
         home.keeper = accounts.keeper(keeperId);
@@ -76,6 +82,12 @@ public class HomeService {
     }
 
     public RoomView createRoom(UUID keeperId, UUID homeId, RoomDescription description) {
+        long here = rooms.findAllOwned(keeperId).stream()
+                .filter(r -> r.home.id.equals(homeId))
+                .count();
+        if (here >= MOST_ROOMS) {
+            throw tooMany(description.name(), MOST_ROOMS + " rooms in a home");
+        }
         Room room = new Room();
         room.id = UUID.randomUUID();
         room.home = homes.findByIdAndKeeperId(homeId, keeperId).orElseThrow(() -> Problem.notFound("home"));
@@ -100,6 +112,10 @@ public class HomeService {
     @Transactional(readOnly = true)
     public Room room(UUID keeperId, UUID id) {
         return rooms.findOwned(id, keeperId).orElseThrow(() -> Problem.notFound("room"));
+    }
+
+    private static Problem tooMany(String name, String most) {
+        return Problem.refused(new FieldError("name", name, "at most " + most, "At most " + most + " are kept."));
     }
 
     private static void describe(Home home, HomeDescription description) {

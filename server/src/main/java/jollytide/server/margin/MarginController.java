@@ -7,6 +7,7 @@ import jollytide.core.bench.Setup;
 import jollytide.core.twin.TwinState;
 import jollytide.server.account.SignedIn;
 import jollytide.server.bench.TwinBook;
+import jollytide.server.setup.Computes;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -37,6 +38,7 @@ class MarginController {
     record MarginView(
             Margin.Answer answer, double cautionMgPerL, double dangerMgPerL, int fish, boolean fitted, double litres) {}
 
+    @Computes
     @GetMapping
     MarginView margin(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
         Tank tank = tanks.tank(who.keeperId(), tankId);

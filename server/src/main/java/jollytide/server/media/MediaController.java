@@ -8,6 +8,7 @@ import jollytide.server.account.SignedIn;
 import jollytide.server.media.MediaFill.FillEnd;
 import jollytide.server.media.MediaService.FillView;
 import jollytide.server.media.MediaService.MediaView;
+import jollytide.server.setup.Computes;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Scrubber media of a tank. */
+@Computes
 @RestController
 @RequestMapping("/api/v1/tanks/{tankId}/media")
 class MediaController {

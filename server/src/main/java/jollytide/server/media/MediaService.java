@@ -36,7 +36,6 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the fills of a tank, predicts their end, and learns from those that are done. */
 @Service
-@Transactional
 public class MediaService {
     /** Room air reckoned with where none was measured while a fill was in use, dry ppm. */
     private static final double ROOM_ASSUMED_PPM = 800;
@@ -116,7 +115,6 @@ public class MediaService {
     /** All fills, the newest first, and what they taught. */
     public record MediaView(List<FillView> fills, double capacityLPerKg, boolean capacityLearnt, boolean skimmer) {}
 
-    @Transactional(readOnly = true)
     public MediaView list(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
         List<MediaFill> all = fills.findAllOf(tank.id());
@@ -128,11 +126,11 @@ public class MediaService {
                 tank.skimmerAirDrawLPerH() != null);
     }
 
-    @Transactional(readOnly = true)
     public Capacity capacity(Tank tank) {
         return capacity(tank, fills.findAllOf(tank.id()));
     }
 
+    @Transactional
     public FillView fill(UUID keeperId, UUID tankId, NewFill body) {
         Tank tank = tanks.tank(keeperId, tankId);
         new Media(body.massKg(), MediaAssumptions.DEFAULT);
@@ -154,6 +152,7 @@ public class MediaService {
         return view(tank, fills.save(fill), capacity(tank, all));
     }
 
+    @Transactional
     public FillView colour(UUID keeperId, UUID tankId, UUID fillId, String at, double changedShare) {
         Tank tank = tanks.tank(keeperId, tankId);
         MediaFill fill = fill(tank, fillId);
@@ -169,6 +168,7 @@ public class MediaService {
         return view(tank, fill, capacity(tank));
     }
 
+    @Transactional
     public FillView end(UUID keeperId, UUID tankId, UUID fillId, String at, FillEnd by) {
         Tank tank = tanks.tank(keeperId, tankId);
         MediaFill fill = fill(tank, fillId);
@@ -182,6 +182,7 @@ public class MediaService {
     }
 
     /** Undo of an end. */
+    @Transactional
     public FillView reopen(UUID keeperId, UUID tankId, UUID fillId) {
         Tank tank = tanks.tank(keeperId, tankId);
         MediaFill fill = fill(tank, fillId);
@@ -190,6 +191,7 @@ public class MediaService {
         return view(tank, fill, capacity(tank));
     }
 
+    @Transactional
     public void delete(UUID keeperId, UUID tankId, UUID fillId) {
         fills.delete(fill(tanks.tank(keeperId, tankId), fillId));
     }

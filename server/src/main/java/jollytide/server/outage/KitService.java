@@ -17,6 +17,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class KitService {
+    private static final int MOST_IN_A_HOME = 100;
+
     private final KitItems items;
     private final HomeService homes;
     private final TankService tanks;
@@ -59,6 +61,13 @@ public class KitService {
 
     public KitView add(UUID keeperId, UUID homeId, KitDescription description) {
         homes.owned(keeperId, homeId);
+        if (items.findByHomeId(homeId).size() >= MOST_IN_A_HOME) {
+            throw Problem.refused(new FieldError(
+                    "name",
+                    description.name(),
+                    "at most " + MOST_IN_A_HOME + " things",
+                    "This home has " + MOST_IN_A_HOME + " things; take out what is never used."));
+        }
         KitItem item = new KitItem();
         item.id = UUID.randomUUID();
         item.homeId = homeId;

@@ -15,8 +15,8 @@ import jollytide.server.outage.OutageService.OutageView;
 import jollytide.server.outage.OutageService.PastOutage;
 import jollytide.server.outage.ReadinessService.CutsView;
 import jollytide.server.outage.ReadinessService.ReadinessView;
+import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -111,12 +111,14 @@ class OutageController {
         kits.delete(who.keeperId(), homeId, id);
     }
 
+    @Computes
     @GetMapping("/readiness")
     ReadinessView readiness(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
         return readiness.readiness(who.keeperId(), homeId);
     }
 
     /** What a cut at the same hours every day does, such as from 18:00 for 4 hours. */
+    @Computes
     @GetMapping("/cuts")
     CutsView cuts(
             @AuthenticationPrincipal SignedIn who,
@@ -131,17 +133,20 @@ class OutageController {
         return outages.past(who.keeperId(), homeId);
     }
 
+    @Computes
     @GetMapping("/outages/current")
     CurrentOutage current(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
         return new CurrentOutage(outages.current(who.keeperId(), homeId).orElse(null));
     }
 
     /** What the clock would show if the power failed now. */
+    @Computes
     @GetMapping("/outages/plan")
     OutageView plan(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
         return outages.plan(who.keeperId(), homeId);
     }
 
+    @Computes
     @GetMapping("/outages/{id}")
     OutageView get(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
         return outages.get(who.keeperId(), homeId, id);
@@ -164,6 +169,7 @@ class OutageController {
     }
 
     /** From the screen, or from a card: the same note twice changes nothing. */
+    @Computes
     @PostMapping("/outages/{id}/notes")
     OutageView note(
             @AuthenticationPrincipal SignedIn who,
@@ -173,12 +179,7 @@ class OutageController {
         List<NewNote> notes = who.guest() == null
                 ? body.notes()
                 : body.notes().stream().map(note -> note.by(who.name())).toList();
-        try {
-            return outages.note(who.keeperId(), homeId, id, notes);
-        } catch (DataIntegrityViolationException sentTwiceAtOnce) {
-            // The same notes came on another way in the same moment: now they are there.
-            return outages.note(who.keeperId(), homeId, id, notes);
-        }
+        return outages.note(who.keeperId(), homeId, id, notes);
     }
 
     /** For a sensor on the mains, with a bearer token. */
@@ -189,6 +190,7 @@ class OutageController {
     }
 
     /** The pocket card: one file that works on a phone without this server. */
+    @Computes
     @GetMapping(value = "/card", produces = MediaType.TEXT_HTML_VALUE)
     ResponseEntity<String> card(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
         ContentDisposition file =

@@ -22,32 +22,27 @@ import jollytide.core.outage.Step;
 import jollytide.core.outage.Stricken;
 import jollytide.core.units.InputException;
 import jollytide.core.units.Quantities;
+import jollytide.server.bench.TwinBook.Described;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.outage.OutageController.NewNote;
 import jollytide.server.outage.OutageNote.NoteKind;
 import jollytide.server.problem.Problem;
+import jollytide.server.reading.ReadingRow;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Limit;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
-/** An outage of a home, from its first minute to its report. */
+/** An outage of a home, from its first minute to its report. What is noted is read first, then computed. */
 @Service
-@Transactional
 class OutageService {
-    /** Power that comes back for less than this and goes again is one outage. */
-    private static final Duration FLICKER = Duration.ofMinutes(15);
-
-    private static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(10);
     private static final double AHEAD_H = 36;
     /** The room cools without heating; where nobody measures it. From memory. */
     private static final double ROOM_C = 18;
 
-    private final Outages outages;
-    private final OutageNotes notes;
+    private final OutageBook book;
     private final HomeService homes;
     private final TankService tanks;
     private final KitService kits;
@@ -55,15 +50,8 @@ class OutageService {
     private final Clock clock;
 
     OutageService(
-            Outages outages,
-            OutageNotes notes,
-            HomeService homes,
-            TankService tanks,
-            KitService kits,
-            Stricture stricture,
-            Clock clock) {
-        this.outages = outages;
-        this.notes = notes;
+            OutageBook book, HomeService homes, TankService tanks, KitService kits, Stricture stricture, Clock clock) {
+        this.book = book;
         this.homes = homes;
         this.tanks = tanks;
         this.kits = kits;
@@ -145,74 +133,39 @@ class OutageService {
     /** Begins one, or goes on with the one that is on or was on minutes ago. */
     OutageView start(UUID keeperId, UUID homeId, @Nullable Instant at) {
         homes.owned(keeperId, homeId);
-        Instant now = now(at);
-        if (at != null) {
-            // A card brought in tells of an outage that may be known already.
-            Optional<Outage> known = outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(50)).stream()
-                    .filter(o -> holds(o, now))
-                    .findFirst();
-            if (known.isPresent()) {
-                return view(keeperId, known.get());
-            }
+        try {
+            return view(keeperId, book.start(homeId, at));
+        } catch (DataIntegrityViolationException begunAtOnce) {
+            // Another hand or a sensor was quicker: theirs is there now.
+            return view(keeperId, book.start(homeId, at));
         }
-        Optional<Outage> last = outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(1)).stream()
-                .findFirst();
-        Outage outage;
-        if (last.isPresent() && last.get().endedAt == null) {
-            outage = last.get();
-        } else if (last.isPresent() && last.get().endedAt.plus(FLICKER).isAfter(now)) {
-            outage = last.get();
-            outage.endedAt = null;
-            outage.cuts++;
-        } else {
-            outage = new Outage();
-            outage.id = UUID.randomUUID();
-            outage.homeId = homeId;
-            outage.startedAt = now;
-            outage.cuts = 1;
-            outages.save(outage);
-        }
-        return view(keeperId, outage);
-    }
-
-    private static boolean holds(Outage outage, Instant at) {
-        boolean begun = !at.isBefore(outage.startedAt.minus(FLICKER));
-        return begun && (outage.endedAt == null || !at.isAfter(outage.endedAt));
     }
 
     /** The power is back. Ending one that has ended changes nothing. */
     OutageView end(UUID keeperId, UUID homeId, UUID id, @Nullable Instant at) {
-        Outage outage = outage(keeperId, homeId, id);
-        if (outage.endedAt == null) {
-            Instant now = now(at);
-            outage.endedAt = now.isBefore(outage.startedAt) ? outage.startedAt : now;
-        }
-        return view(keeperId, outage);
+        homes.owned(keeperId, homeId);
+        return view(keeperId, book.end(homeId, id, at));
     }
 
-    /** What a sensor on the mains tells: starts or ends the home's outage. */
+    /** What a sensor on the mains says: starts or ends the home's outage. */
     @Nullable
     OutageView mains(UUID keeperId, UUID homeId, boolean on) {
         if (!on) {
             return start(keeperId, homeId, null);
         }
-        return current(keeperId, homeId)
-                .map(outage -> end(keeperId, homeId, outage.id(), null))
+        homes.owned(keeperId, homeId);
+        return book.open(homeId)
+                .map(outage -> end(keeperId, homeId, outage.id, null))
                 .orElse(null);
     }
 
-    @Transactional(readOnly = true)
-    public Optional<OutageView> current(UUID keeperId, UUID homeId) {
+    Optional<OutageView> current(UUID keeperId, UUID homeId) {
         homes.owned(keeperId, homeId);
-        return outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(1)).stream()
-                .filter(outage -> outage.endedAt == null)
-                .findFirst()
-                .map(outage -> view(keeperId, outage));
+        return book.open(homeId).map(outage -> view(keeperId, outage));
     }
 
     /** What the clock would show if the power failed now; devices keep it for when they cannot ask. Nothing is stored. */
-    @Transactional(readOnly = true)
-    public OutageView plan(UUID keeperId, UUID homeId) {
+    OutageView plan(UUID keeperId, UUID homeId) {
         homes.owned(keeperId, homeId);
         Outage supposed = new Outage();
         supposed.id = new UUID(0, 0);
@@ -222,45 +175,30 @@ class OutageService {
         return view(keeperId, supposed);
     }
 
-    @Transactional(readOnly = true)
-    public List<PastOutage> past(UUID keeperId, UUID homeId) {
+    List<PastOutage> past(UUID keeperId, UUID homeId) {
         homes.owned(keeperId, homeId);
-        return outages.findByHomeIdOrderByStartedAtDesc(homeId, Limit.of(50)).stream()
+        return book.newest(homeId).stream()
                 .map(o -> new PastOutage(o.id, o.startedAt, o.endedAt, o.cuts))
                 .toList();
     }
 
-    @Transactional(readOnly = true)
-    public OutageView get(UUID keeperId, UUID homeId, UUID id) {
-        return view(keeperId, outage(keeperId, homeId, id));
+    OutageView get(UUID keeperId, UUID homeId, UUID id) {
+        homes.owned(keeperId, homeId);
+        return view(keeperId, book.outage(homeId, id));
     }
 
     /** Notes from the screen or from a card. The same one twice changes nothing. */
-    OutageView note(UUID keeperId, UUID homeId, UUID id, List<NewNote> told) {
-        Outage outage = outage(keeperId, homeId, id);
+    OutageView note(UUID keeperId, UUID homeId, UUID id, List<NewNote> noted) {
+        homes.owned(keeperId, homeId);
         List<UUID> tankIds =
                 tanks.ofHome(keeperId, homeId).stream().map(Tank::id).toList();
-        for (NewNote note : told) {
-            check(note, tankIds);
-            if (notes.existsById(note.id())) {
-                continue;
-            }
-            OutageNote row = new OutageNote();
-            row.id = note.id();
-            row.outageId = outage.id;
-            row.tankId = note.tankId();
-            Instant now = clock.instant();
-            // A phone's clock may run ahead or have been asleep: a note is never later than its arrival.
-            row.at = note.at().isAfter(now) ? now : note.at();
-            row.kind = note.kind();
-            row.ref = note.ref();
-            row.value = note.value();
-            row.text = note.text();
-            row.byWhom = note.byWhom();
-            notes.save(row);
+        noted.forEach(note -> check(note, tankIds));
+        try {
+            return view(keeperId, book.note(homeId, id, noted));
+        } catch (DataIntegrityViolationException sentTwiceAtOnce) {
+            // The same notes came on another way in the same moment: now they are there.
+            return view(keeperId, book.note(homeId, id, noted));
         }
-        notes.flush();
-        return view(keeperId, outage);
     }
 
     private static void check(NewNote note, List<UUID> tankIds) {
@@ -293,24 +231,8 @@ class OutageService {
         return note.value() == null ? Double.NaN : note.value();
     }
 
-    private Instant now(@Nullable Instant at) {
-        Instant now = clock.instant();
-        if (at == null) {
-            return now;
-        }
-        if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
-            throw new InputException("at", at.getEpochSecond(), "a time that has passed", "It lies in the future.");
-        }
-        return at.isAfter(now) ? now : at;
-    }
-
-    private Outage outage(UUID keeperId, UUID homeId, UUID id) {
-        homes.owned(keeperId, homeId);
-        return outages.findByIdAndHomeId(id, homeId).orElseThrow(() -> Problem.notFound("outage"));
-    }
-
     private OutageView view(UUID keeperId, Outage outage) {
-        List<NoteView> told = notes.findByOutageIdOrderByAtAscIdAsc(outage.id).stream()
+        List<NoteView> told = book.notes(outage.id).stream()
                 .map(n -> new NoteView(n.id, n.tankId, n.at, n.kind, n.ref, n.value, n.text, n.byWhom))
                 .toList();
         Scene scene = scene(keeperId, outage, told);
@@ -344,8 +266,12 @@ class OutageService {
         List<KitView> kit = kits.ofHome(outage.homeId);
         List<Tank> all = tanks.ofHome(keeperId, outage.homeId);
         RunLog runs = new RunLog(outage.startedAt, told, kit);
+        Map<UUID, Described> known = stricture.describe(all);
+        Map<UUID, ReadingRow> oxygen = stricture.oxygenBefore(all, outage.startedAt);
         Map<UUID, Stricken> stricken = new HashMap<>();
-        all.forEach(tank -> stricken.put(tank.id(), struck(tank, outage, told)));
+        all.forEach(tank -> stricken.put(
+                tank.id(),
+                struck(tank, Objects.requireNonNull(known.get(tank.id())), oxygen.get(tank.id()), outage, told)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, stricken, kit, runs.taken(), AHEAD_H);
         return new Scene(outage, all, told, kit, runs, stricken, planned);
     }
@@ -397,7 +323,8 @@ class OutageService {
                 steps(Plan.after(situation), own));
     }
 
-    private Stricken struck(Tank tank, Outage outage, List<NoteView> told) {
+    private Stricken struck(
+            Tank tank, Described known, @Nullable ReadingRow oxygen, Outage outage, List<NoteView> told) {
         double roomC = ROOM_C;
         Double fedH = null;
         for (NoteView note : told) {
@@ -407,7 +334,7 @@ class OutageService {
                 fedH = note.value();
             }
         }
-        return stricture.at(tank, outage.startedAt, roomC, fedH);
+        return stricture.at(known, outage.startedAt, oxygen, roomC, fedH);
     }
 
     private static boolean isOf(Tank tank, NoteView note) {

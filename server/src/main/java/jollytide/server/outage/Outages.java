@@ -9,5 +9,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface Outages extends JpaRepository<Outage, UUID> {
     List<Outage> findByHomeIdOrderByStartedAtDesc(UUID homeId, Limit limit);
 
+    Optional<Outage> findByHomeIdAndEndedAtIsNull(UUID homeId);
+
     Optional<Outage> findByIdAndHomeId(UUID id, UUID homeId);
 }

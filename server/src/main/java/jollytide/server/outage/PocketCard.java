@@ -20,13 +20,13 @@ import jollytide.core.outage.Plan;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.Stricken;
+import jollytide.server.bench.TwinBook.Described;
 import jollytide.server.home.Home;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -34,7 +34,6 @@ import tools.jackson.databind.json.JsonMapper;
  * server, and for paper.
  */
 @Component
-@Transactional(readOnly = true)
 class PocketCard {
     private static final double AHEAD_H = 24;
     /** Every half hour is enough for a card. */
@@ -103,8 +102,9 @@ class PocketCard {
         Home home = homes.owned(keeperId, homeId);
         List<KitView> kit = kits.ofHome(homeId);
         List<Tank> all = tanks.ofHome(keeperId, homeId);
+        Map<UUID, Described> known = stricture.describe(all);
         Map<UUID, Stricken> summer = new HashMap<>();
-        all.forEach(t -> summer.put(t.id(), stricture.atNight(t, HOTTEST_K, Stricture.SUMMER_C)));
+        known.forEach((id, tank) -> summer.put(id, stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), AHEAD_H);
         Card card = new Card(
                 home.id(),
@@ -119,6 +119,7 @@ class PocketCard {
                                 all,
                                 kit,
                                 Objects.requireNonNull(summer.get(t.id())),
+                                stricture.atNight(Objects.requireNonNull(known.get(t.id())), 0, Stricture.WINTER_C),
                                 Objects.requireNonNull(planned.get(t.id()))))
                         .toList());
         // A name may hold anything: closing tags inside the data must not end the script.
@@ -126,9 +127,9 @@ class PocketCard {
         return template().replace("\"CARD-DATA\"", data);
     }
 
-    private CardTank tank(Tank tank, List<Tank> all, List<KitView> kit, Stricken summer, List<Backup> backups) {
+    private CardTank tank(
+            Tank tank, List<Tank> all, List<KitView> kit, Stricken summer, Stricken winter, List<Backup> backups) {
         List<KitShare> usable = KitShare.usable(tank, all, kit);
-        Stricken winter = stricture.atNight(tank, 0, Stricture.WINTER_C);
         OxygenCourse bareWinter = run(winter, List.of());
         Plan.Situation situation = stricture.situation(
                 tank, summer, Schedule.best(summer, backups, AHEAD_H).running(), bareWinter);

@@ -21,18 +21,18 @@ import jollytide.core.outage.Stricken;
 import jollytide.core.outage.Tier;
 import jollytide.core.outage.Times;
 import jollytide.core.units.Quantities;
+import jollytide.server.bench.TwinBook.Described;
 import jollytide.server.home.Home;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
+import jollytide.server.reading.ReadingRow;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Whether a home is ready for the lights to go out. */
 @Service
-@Transactional(readOnly = true)
 class ReadinessService {
     private static final double LOOKED_AHEAD_H = 48;
     private static final double WORTH_H = 0.1;
@@ -111,12 +111,14 @@ class ReadinessService {
         Home home = homes.owned(keeperId, homeId);
         List<Tank> all = tanks.ofHome(keeperId, homeId);
         List<KitView> kit = kits.ofHome(homeId);
+        Map<UUID, Described> known = stricture.describe(all);
         Map<UUID, Stricken> summer = new LinkedHashMap<>();
-        all.forEach(tank -> summer.put(tank.id(), stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C)));
+        known.forEach((id, tank) -> summer.put(id, stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), LOOKED_AHEAD_H);
         List<TankNights> nights = all.stream()
                 .map(tank -> nights(
                         tank,
+                        stricture.atNight(Objects.requireNonNull(known.get(tank.id())), 0, Stricture.WINTER_C),
                         Objects.requireNonNull(summer.get(tank.id())),
                         Objects.requireNonNull(planned.get(tank.id()))))
                 .sorted(Comparator.comparingDouble(n -> earlyH(n.keptSummer())))
@@ -159,8 +161,12 @@ class ReadinessService {
                 .atTime(from)
                 .atZone(home.zone())
                 .toInstant();
+        Map<UUID, ReadingRow> oxygen = stricture.oxygenBefore(all, at);
         Map<UUID, Stricken> struck = new LinkedHashMap<>();
-        all.forEach(tank -> struck.put(tank.id(), stricture.at(tank, at, Stricture.SUMMER_C, null)));
+        stricture
+                .describe(all)
+                .forEach(
+                        (id, tank) -> struck.put(id, stricture.at(tank, at, oxygen.get(id), Stricture.SUMMER_C, null)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, struck, kit, Map.of(), LOOKED_AHEAD_H);
         List<CutTank> through = all.stream()
                 .map(tank -> {
@@ -187,8 +193,7 @@ class ReadinessService {
                 .orElseThrow();
     }
 
-    private TankNights nights(Tank tank, Stricken summer, List<Backup> kit) {
-        Stricken winter = stricture.atNight(tank, 0, Stricture.WINTER_C);
+    private static TankNights nights(Tank tank, Stricken winter, Stricken summer, List<Backup> kit) {
         return new TankNights(
                 tank.id(),
                 tank.name(),

@@ -3,12 +3,13 @@ package jollytide.server.outage;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Living;
 import jollytide.core.bench.Remedies;
 import jollytide.core.bench.Remedy;
 import jollytide.core.bench.Setup;
-import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.Surface;
 import jollytide.core.outage.Backup;
@@ -17,11 +18,11 @@ import jollytide.core.outage.Plan;
 import jollytide.core.outage.Stricken;
 import jollytide.core.twin.TwinState;
 import jollytide.server.bench.TwinBook;
+import jollytide.server.bench.TwinBook.Described;
+import jollytide.server.reading.LogSnapshots;
 import jollytide.server.reading.ReadingRow;
-import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
 
 /** What an outage meets: a tank at its hour, as the log and the twin know it. */
@@ -41,34 +42,33 @@ class Stricture {
     private static final int SAMPLES_A_DAY = 96;
 
     private final TwinBook book;
-    private final ReadingService readings;
+    private final LogSnapshots log;
 
-    Stricture(TwinBook book, ReadingService readings) {
+    Stricture(TwinBook book, LogSnapshots log) {
         this.book = book;
-        this.readings = readings;
+        this.log = log;
     }
 
     /**
      * A tank struck at an instant.
      *
+     * @param oxygen newest reading of the hours before; null without one
      * @param roomC of the air around it from then on
      * @param fedH hours since the last meal; null where nobody said
      */
-    Stricken at(Tank tank, Instant at, double roomC, @Nullable Double fedH) {
-        TwinBook.Described known = book.describe(tank);
+    Stricken at(Described known, Instant at, @Nullable ReadingRow oxygen, double roomC, @Nullable Double fedH) {
         TwinState then = twinAt(known, at);
-        double measured = readings.between(tank, Quantity.OXYGEN, Place.TANK, at.minus(FRESH), at, Limit.of(1)).stream()
-                .findFirst()
-                .map(row -> value(row, known.setup()))
-                .orElse(Double.NaN);
-        boolean isMeasured = !Double.isNaN(measured);
-        double oxygen = isMeasured ? measured : then.oxygenMgPerL();
-        return stricken(known, oxygen, isMeasured, then.temperatureC(), roomC, fedH == null ? FED_H : fedH);
+        double mgPerL = oxygen == null ? then.oxygenMgPerL() : value(oxygen, known.setup());
+        return stricken(known, mgPerL, oxygen != null, then.temperatureC(), roomC, fedH == null ? FED_H : fedH);
+    }
+
+    /** What was read so shortly before an instant that it counts as the oxygen of the start, by tank. */
+    Map<UUID, ReadingRow> oxygenBefore(List<Tank> tanks, Instant at) {
+        return log.newestInWater(tanks, Quantity.OXYGEN, at.minus(FRESH), at);
     }
 
     /** A tank struck at the worst hour of a night: before lights-on, so many degrees warmer than today. */
-    Stricken atNight(Tank tank, double warmerByK, double roomC) {
-        TwinBook.Described known = book.describe(tank);
+    Stricken atNight(Described known, double warmerByK, double roomC) {
         Living living = known.tanks().get(0);
         TwinState settled = book.settled(known.setup(), living, known.start());
         Remedies heat = warmerByK == 0 ? Remedies.NONE : Remedies.of(new Remedy.Warmth(warmerByK));
@@ -82,7 +82,7 @@ class Stricture {
     }
 
     private static Stricken stricken(
-            TwinBook.Described known, double oxygen, boolean measured, double celsius, double roomC, double fedH) {
+            Described known, double oxygen, boolean measured, double celsius, double roomC, double fedH) {
         Setup setup = known.setup();
         double surface = setup.parts().stream()
                 .mapToDouble(part -> part.path() instanceof Surface s ? s.areaM2() : 0)
@@ -103,7 +103,7 @@ class Stricture {
     }
 
     /** The twin's day at that hour: an ordinary day tells it, whichever day it was. */
-    private TwinState twinAt(TwinBook.Described known, Instant at) {
+    private TwinState twinAt(Described known, Instant at) {
         Living living = known.tanks().get(0);
         TwinState settled = book.settled(known.setup(), living, known.start());
         long seconds = Math.floorMod(Duration.between(known.start(), at).toSeconds(), 86_400L);
@@ -113,6 +113,11 @@ class Stricture {
 
     private static double value(ReadingRow row, Setup setup) {
         return row.standard(setup.water(), setup.pressureHpa()).value();
+    }
+
+    /** Tanks as the twin knows them. */
+    Map<UUID, Described> describe(List<Tank> tanks) {
+        return book.describe(tanks);
     }
 
     /** What the plan must know of a tank, with these things at hand. */

@@ -270,7 +270,7 @@ public class ReadingService {
                 tank.home().id()));
     }
 
-    private static long bucket(Instant at) {
+    static long bucket(Instant at) {
         return Math.floorDiv(at.getEpochSecond(), (long) ReadingWriter.BUCKET_SECONDS);
     }
 

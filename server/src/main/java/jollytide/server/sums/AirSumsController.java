@@ -17,6 +17,7 @@ import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.seawater.Seawater;
+import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -24,6 +25,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The sums of air: hoses, pumps, bubbles, rooms. They keep no state and need no account. */
+@Computes
 @RestController
 @RequestMapping("/api/v1/sums")
 class AirSumsController {

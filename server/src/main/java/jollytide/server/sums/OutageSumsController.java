@@ -15,6 +15,7 @@ import jollytide.core.outage.Stricken;
 import jollytide.core.reef.Fish;
 import jollytide.core.seawater.Gases;
 import jollytide.core.units.AlkalinityUnit;
+import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The sums of outages and of the road. They keep no state and need no account. */
+@Computes
 @RestController
 @RequestMapping("/api/v1/sums")
 class OutageSumsController {

@@ -41,6 +41,7 @@ import jollytide.server.bench.Variant;
 import jollytide.server.bench.VariantReader;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
+import jollytide.server.setup.Computes;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankService;
@@ -51,6 +52,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The sums of doses, media and whole tanks. They keep no state and need no account. */
+@Computes
 @RestController
 @RequestMapping("/api/v1/sums")
 class WaterSumsController {

@@ -9,6 +9,8 @@ import jollytide.core.reef.TargetBand;
 import jollytide.core.twin.Opening;
 import jollytide.core.units.Quantities;
 import jollytide.server.home.HomeService;
+import jollytide.server.home.Room;
+import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.tank.Tank.SurfaceRow;
 import jollytide.server.tank.TankDescription.Band;
@@ -21,6 +23,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class TankService {
+    private static final int MOST_IN_A_HOME = 60;
+
     private final Tanks tanks;
     private final HomeService homes;
 
@@ -43,9 +47,17 @@ public class TankService {
     }
 
     public TankView create(UUID keeperId, UUID roomId, TankDescription description) {
+        Room room = homes.room(keeperId, roomId);
+        if (ofHome(keeperId, room.home().id()).size() >= MOST_IN_A_HOME) {
+            throw Problem.refused(new FieldError(
+                    "name",
+                    description.name(),
+                    "at most " + MOST_IN_A_HOME + " tanks in a home",
+                    "This home has " + MOST_IN_A_HOME + " tanks; that is the most that is kept."));
+        }
         Tank tank = new Tank();
         tank.id = UUID.randomUUID();
-        tank.room = homes.room(keeperId, roomId);
+        tank.room = room;
         describe(tank, description);
         return view(tanks.save(tank));
     }

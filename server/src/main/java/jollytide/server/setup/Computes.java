@@ -1,0 +1,11 @@
+package jollytide.server.setup;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+
+/** A door behind which a twin is run, or another sum that takes a core for a while; see {@link ComputingGate}. */
+@Target({ElementType.METHOD, ElementType.TYPE})
+@Retention(RetentionPolicy.RUNTIME)
+public @interface Computes {}
