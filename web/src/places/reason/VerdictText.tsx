@@ -1,6 +1,7 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import type { InputName, Verdict } from '../../api/types';
+import { weekdayAndTime } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { useAtTank } from '../../TankContext';
 import { ProbeCheck } from './ProbeCheck';
@@ -11,6 +12,8 @@ const URGENCY: Record<Verdict['urgency'], string | null> = {
     'Below your goal, above your act line. You keep the tank steady: one change, then two days of watching.',
   WORTH_DOING: 'Below your goal, above your act line: worth doing, no hurry.',
   ACT_NOW: 'Below your act line: begin today.',
+  STOP_RAISING: 'Above your limit for the peak: raise nothing until the probe is checked.',
+  DANGER: 'Animals are in danger at this pH, or when alkalinity moves this fast.',
 };
 
 const MEASURE: Partial<Record<Verdict['step'], { what: InputName; label: string }>> = {
@@ -23,6 +26,11 @@ const MEASURE: Partial<Record<Verdict['step'], { what: InputName; label: string 
   RAISE_ALKALINITY: { what: 'ALKALINITY', label: 'Enter a second test' },
 };
 
+const LOOK: Partial<Record<Verdict['urgency'], string>> = {
+  STOP_RAISING: 'border-l-4 border-alk pl-3',
+  DANGER: 'border-l-4 border-danger pl-3',
+};
+
 /** The verdict in two sentences, how soon, and one next step. */
 export function VerdictText({ verdict }: { verdict: Verdict }) {
   const { tank } = useAtTank();
@@ -31,11 +39,20 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
   const urgency = URGENCY[verdict.urgency];
   return (
     <div className="grid gap-3 text-lg leading-snug" data-verdict={verdict.kind}>
-      <p>
-        <strong className="text-2xl">{verdict.headline}</strong> {verdict.because}
+      <p className={LOOK[verdict.urgency]}>
+        <strong className="text-2xl">
+          {verdict.urgency === 'DANGER' && (
+            <span className="text-danger">
+              <span aria-hidden>■ </span>Danger.{' '}
+            </span>
+          )}
+          {verdict.headline}
+        </strong>{' '}
+        {verdict.because}
       </p>
       <p>{verdict.next}</p>
       {urgency && <p className="text-base text-soft">{urgency}</p>}
+      {verdict.remark && <p className="border-l-4 border-accent pl-3 text-base">{verdict.remark}</p>}
       {verdict.cautions.map((caution) => (
         <p key={caution} className="border-l-4 border-danger pl-3 text-base">
           <strong className="text-danger">▲ Caution. </strong>
@@ -46,6 +63,16 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
         <Button look="main" className="justify-self-start" onClick={() => setChecking(true)}>
           Check the probe
         </Button>
+      )}
+      {verdict.lookAt && (
+        <Link
+          to="/tank/$tankId/staircase"
+          params={{ tankId: tank.id }}
+          search={{ at: verdict.lookAt }}
+          className={`${buttonLook('main')} justify-self-start`}
+        >
+          See {weekdayAndTime(verdict.lookAt, tank.zone)}
+        </Link>
       )}
       {measure && (
         <Link

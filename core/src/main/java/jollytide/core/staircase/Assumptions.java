@@ -46,7 +46,17 @@ public record Assumptions(
     static final double SALINITY_ERROR_ASSUMED = 1.5;
     static final double TEMPERATURE_ERROR_MEASURED_C = 0.3;
     static final double SALINITY_ERROR_MEASURED = 0.7;
-    /** Estimates told by hand are this many times worse than a meter. */
+    /**
+     * An old reading of air says less and less of the air since: the doubt that grows towards this, ppm, and how fast. A
+     * room swings with its people within hours, the outdoor air with weather and traffic within days. From memory.
+     */
+    static final double ROOM_SWING_PPM = 300;
+
+    static final double ROOM_FORGETS_H = 24;
+    static final double OUTDOOR_SWING_PPM = 40;
+    static final double OUTDOOR_FORGETS_H = 96;
+
+    /** Estimates entered by hand are this many times worse than a meter. */
     static final double ESTIMATE_FACTOR = 3;
 
     public Assumptions {
@@ -73,12 +83,25 @@ public record Assumptions(
         };
     }
 
-    double alkalinityErrorDkh(Method method, double ageDays) {
+    /** Standard error of an alkalinity reading so many days after it was taken, dKH. */
+    public double alkalinityErrorDkh(Method method, double ageDays) {
         double kit = method == Method.ESTIMATE ? ESTIMATE_FACTOR * alkalinityErrorDkh : alkalinityErrorDkh;
         return kit + alkalinityDriftDkhPerDay * ageDays;
     }
 
     double co2ErrorPpm(Method method) {
         return method == Method.ESTIMATE ? ESTIMATE_FACTOR * co2MeterErrorPpm : co2MeterErrorPpm;
+    }
+
+    double roomErrorPpm(Method method, double ageH) {
+        return aged(co2ErrorPpm(method), ROOM_SWING_PPM, ageH / ROOM_FORGETS_H);
+    }
+
+    double outdoorErrorPpm(Method method, double ageH) {
+        return aged(co2ErrorPpm(method), OUTDOOR_SWING_PPM, ageH / OUTDOOR_FORGETS_H);
+    }
+
+    private static double aged(double meter, double swing, double age) {
+        return Math.hypot(meter, swing * (1 - Math.exp(-Math.max(0, age))));
     }
 }

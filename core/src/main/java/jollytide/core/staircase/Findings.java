@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 /** What the verdict's rules look at. */
 record Findings(
         StaircaseInputs in,
+        @Nullable Estimate outdoorShare,
         boolean chemistryKnown,
         Level outdoor,
         @Nullable Level room,

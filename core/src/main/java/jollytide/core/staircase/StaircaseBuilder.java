@@ -35,6 +35,8 @@ import org.jspecify.annotations.Nullable;
 /** Builds a {@link Staircase} from what was measured. Not reusable: one builder, one staircase. */
 public final class StaircaseBuilder {
     private static final double CALCIUM_MG_PER_MOL = 40_078;
+    /** Room and outdoors closer than this do not tell what an intake breathes. From memory. */
+    private static final double LEAST_GAP_PPM = 150;
 
     private final StaircaseInputs in;
     private final Assumptions assumed;
@@ -74,8 +76,20 @@ public final class StaircaseBuilder {
             explainWater(system, solvable);
         }
         explainRisers(room, water);
+        Estimate outdoorShare = roomKnown && in.intakePpm() != null ? outdoorShare(in.intakePpm()) : null;
         Findings findings = new Findings(
-                in, chemistry, outdoor, room, water, ventilation, tank, difference, phAtNormal, doubts, uses);
+                in,
+                outdoorShare,
+                chemistry,
+                outdoor,
+                room,
+                water,
+                ventilation,
+                tank,
+                difference,
+                phAtNormal,
+                doubts,
+                uses);
         return new Staircase(
                 in.at(),
                 in.dark(),
@@ -126,7 +140,7 @@ public final class StaircaseBuilder {
             put(new InputUse(
                     ROOM_CO2,
                     room.value(),
-                    assumed.co2ErrorPpm(newest.method()),
+                    assumed.roomErrorPpm(newest.method(), ageHours(newest.at())),
                     newest.at(),
                     newest.method(),
                     ageHours(newest.at()),
@@ -134,7 +148,8 @@ public final class StaircaseBuilder {
         }
         double meterError = in.outdoorPpm() == null
                 ? 0
-                : assumed.co2ErrorPpm(in.outdoorPpm().method());
+                : assumed.outdoorErrorPpm(
+                        in.outdoorPpm().method(), ageHours(in.outdoorPpm().at()));
         useOrAssume(OUTDOOR_CO2, in.outdoorPpm(), meterError, assumed.outdoorPpm(), assumed.outdoorErrorPpm());
         for (InputUse use : uses.values()) {
             spreads.put(
@@ -215,6 +230,24 @@ public final class StaircaseBuilder {
     private Estimate intake(Observation intake) {
         double error = assumed.co2ErrorPpm(intake.method());
         return new Estimate(intake.value(), intake.value() - error, intake.value() + error);
+    }
+
+    /**
+     * How much of what is breathed at the intake comes from outdoors: (room − intake) ÷ (room − outdoors). Null when room
+     * and outdoors are too alike to tell.
+     */
+    private @Nullable Estimate outdoorShare(Observation intake) {
+        double gap = measured.roomPpm() - measured.outdoorPpm();
+        if (gap < LEAST_GAP_PPM) {
+            return null;
+        }
+        double error = assumed.co2ErrorPpm(intake.method()) / gap;
+        double share = (measured.roomPpm() - intake.value()) / gap;
+        return new Estimate(clamped(share), clamped(share - error), clamped(share + error));
+    }
+
+    private static double clamped(double share) {
+        return Math.max(0, Math.min(1, share));
     }
 
     private Level level(Estimate ppm) {

@@ -25,6 +25,8 @@ import org.jspecify.annotations.Nullable;
  * @param pressureHpa air pressure
  * @param settlingHours how long the water takes to follow the room, over which {@code roomPpm} was weighted
  * @param roomExpectedPpm what the room's size and people let expect with the windows shut
+ * @param outdoorLine whether a hose from outdoors is fitted to skimmer or air pump
+ * @param day the hours around the moment
  */
 public record StaircaseInputs(
         Instant at,
@@ -42,4 +44,6 @@ public record StaircaseInputs(
         Stance stance,
         Estimate settlingHours,
         @Nullable Estimate roomExpectedPpm,
+        boolean outdoorLine,
+        DayAround day,
         Assumptions assumptions) {}

@@ -1,6 +1,8 @@
 package jollytide.core.staircase;
 
+import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the staircase says, in words.
@@ -10,10 +12,20 @@ import java.util.List;
  * @param next one sentence: the step that helps or the measurement that decides
  * @param step which step that is
  * @param urgency how soon
+ * @param remark something else that the readings say, such as what a hose really delivers; null when nothing
+ * @param lookAt the hour to look at, when the step is to look at another
  * @param cautions what concerns people's safety at this step
  */
 public record Verdict(
-        Kind kind, String headline, String because, String next, Step step, Urgency urgency, List<String> cautions) {
+        Kind kind,
+        String headline,
+        String because,
+        String next,
+        Step step,
+        Urgency urgency,
+        @Nullable String remark,
+        @Nullable Instant lookAt,
+        List<String> cautions) {
 
     /** The findings, in the order in which they are tried. */
     public enum Kind {
@@ -22,7 +34,9 @@ public record Verdict(
         PROBE_IMPLAUSIBLE,
         ROOM_MISSING,
         ROOM_STALE,
+        OVERDOSE,
         IN_BAND,
+        IN_BAND_NOW,
         ABOVE_BAND,
         LOW_ALKALINITY,
         TANK_TAKES_UP,
@@ -38,7 +52,11 @@ public record Verdict(
         CAN_WAIT,
         WORTH_DOING,
         /** Below the act line. */
-        ACT_NOW
+        ACT_NOW,
+        /** Above the peak's limit. */
+        STOP_RAISING,
+        /** So high, or so fast up, that animals are in danger. */
+        DANGER
     }
 
     /** What the keeper does next. */
@@ -53,6 +71,8 @@ public record Verdict(
         VENTILATE,
         MORE_GAS_EXCHANGE,
         RAISE_ALKALINITY,
+        STOP_DOSING,
+        SEE_WORST_HOUR,
         KEEP_WATCHING
     }
 }

@@ -1,5 +1,6 @@
 package jollytide.core.staircase;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -8,6 +9,7 @@ import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Observation;
 import jollytide.core.reef.Stance;
 import jollytide.core.reef.TargetBand;
+import jollytide.core.staircase.DayAround.AlkalinityRise;
 import jollytide.core.staircase.Staircase.Level;
 import jollytide.core.staircase.Staircase.Riser;
 import jollytide.core.staircase.Verdict.Kind;
@@ -33,6 +35,12 @@ final class VerdictRules {
     /** Water above this would have its animals gasping. From memory. */
     private static final double IMPLAUSIBLE_HIGH_PPM = 6000;
 
+    /** Above this a reef's animals are in danger. Common practice, no source. */
+    static final double HIGHEST_PH = 8.5;
+
+    /** A hose that brings less than this share of outdoor air is not what it was fitted for. From memory. */
+    private static final double GOOD_SHARE = 0.8;
+
     private final Findings f;
 
     private VerdictRules(Findings findings) {
@@ -45,6 +53,10 @@ final class VerdictRules {
 
     private Verdict judge() {
         Observation ph = f.in().phNbs();
+        Verdict overdose = overdose(ph);
+        if (overdose != null) {
+            return overdose;
+        }
         if (ph == null) {
             return verdict(
                     Kind.PH_MISSING,
@@ -95,20 +107,30 @@ final class VerdictRules {
                     roomAdvice(),
                     Step.MEASURE_ROOM);
         }
-        InputUse roomUse = Objects.requireNonNull(f.uses().get(InputName.ROOM_CO2));
-        double roomAge = Objects.requireNonNull(roomUse.ageHours());
-        double settling = f.in().settlingHours().high();
-        if (roomAge > settling) {
-            return verdict(
-                    Kind.ROOM_STALE,
-                    "The room reading is too old.",
-                    text(
-                            "It was taken %.0f hours before; the water follows the room within %.0f hours at most, so it has seen other air since.",
-                            roomAge, settling),
-                    "Read the room's CO2 again, in the hours before the pH reading.",
-                    Step.MEASURE_ROOM);
-        }
         return compare(ph, water, room);
+    }
+
+    /** Before everything else: what may kill within hours, even if the probe turns out to be wrong. */
+    private @Nullable Verdict overdose(@Nullable Observation ph) {
+        Observation highest = f.in().day().highest();
+        double top = Math.max(ph == null ? 0 : ph.value(), highest == null ? 0 : highest.value());
+        AlkalinityRise rise = f.in().day().rise();
+        if (top <= HIGHEST_PH && (rise == null || !rise.tooFast())) {
+            return null;
+        }
+        String because = rise != null && rise.tooFast()
+                ? text(
+                        "Alkalinity rose by %.1f dKH within a day, from %.1f: more than 1 dKH and than both tests may be off.",
+                        rise.byDkh(), rise.fromDkh())
+                : text("pH %.2f is above %.1f, in the day around this hour.", top, HIGHEST_PH);
+        return verdict(
+                Kind.OVERDOSE,
+                "Stop the doser now.",
+                because,
+                "Then check the probe in two buffers and test alkalinity again. If both hold: no acid, no large water"
+                        + " change; let room air bubble in, look whether the doser siphons, and change water by a tenth"
+                        + " at a time with matched water. White clouds mean that lime falls out.",
+                Step.STOP_DOSING);
     }
 
     private Verdict compare(Observation ph, Level water, Level room) {
@@ -123,8 +145,24 @@ final class VerdictRules {
                     text(
                             "pH %.2f is above %.2f; the water holds %.0f ppm of CO2.",
                             ph.value(), limit, water.ppm().value()),
-                    "Check the probe in two buffers; if it is right, give less of any alkaline dose in the lit hours.",
+                    "Stop raising it: no alkaline dose in the lit hours. Check the probe in two buffers.",
                     Step.CHECK_PROBE);
+        }
+        Observation lowest = f.in().day().lowest();
+        if (ph.value() >= goal && lowest != null && lowest.value() < goal) {
+            return verdict(
+                    Kind.IN_BAND_NOW,
+                    "In your band now, not all day.",
+                    text(
+                            "pH %.2f at this hour; at the day's worst it was %.2f, below your %s of %.2f.",
+                            ph.value(),
+                            lowest.value(),
+                            lowest.value() < f.in().band().actBelow() ? "act line" : "goal",
+                            lowest.value() < f.in().band().actBelow()
+                                    ? f.in().band().actBelow()
+                                    : goal),
+                    "See where the CO2 came from at that hour.",
+                    Step.SEE_WORST_HOUR);
         }
         if (ph.value() >= goal) {
             return verdict(
@@ -196,6 +234,19 @@ final class VerdictRules {
 
     private Verdict tooClose(Riser ventilation, Riser tank) {
         Staircase.Doubt decisive = f.doubts().get(0);
+        double roomAge = Objects.requireNonNull(
+                Objects.requireNonNull(f.uses().get(InputName.ROOM_CO2)).ageHours());
+        if (decisive.input() == InputName.ROOM_CO2
+                && roomAge > f.in().settlingHours().high()) {
+            return verdict(
+                    Kind.ROOM_STALE,
+                    "The room reading is too old to decide.",
+                    text(
+                            "It was taken %.0f hours before; the water follows the room within %.0f hours at most, so it has seen other air since.",
+                            roomAge, f.in().settlingHours().high()),
+                    "Read the room's CO2 again, in the hours before the pH reading.",
+                    Step.MEASURE_ROOM);
+        }
         String swap = switch (decisive.input()) {
             case PH -> text("a pH error of %.2f would swap them", decisive.error());
             case ALKALINITY ->
@@ -277,18 +328,44 @@ final class VerdictRules {
 
     private Urgency urgency(Kind kind) {
         Observation ph = f.in().phNbs();
+        if (kind == Kind.OVERDOSE) {
+            return Urgency.DANGER;
+        }
         if (ph == null || kind == Kind.IN_BAND) {
             return Urgency.NONE;
         }
         TargetBand band = f.in().band();
-        if (ph.value() < band.actBelow()) {
+        Observation lowest = f.in().day().lowest();
+        double worst = lowest == null ? ph.value() : Math.min(ph.value(), lowest.value());
+        if (worst < band.actBelow()) {
             return Urgency.ACT_NOW;
         }
-        boolean outside = ph.value() < band.troughAtLeast() || ph.value() > band.peakAtMost();
-        if (!outside) {
+        if (ph.value() > band.peakAtMost()) {
+            return Urgency.STOP_RAISING;
+        }
+        if (worst >= band.troughAtLeast()) {
             return Urgency.NONE;
         }
         return f.in().stance() == Stance.STEADY ? Urgency.CAN_WAIT : Urgency.WORTH_DOING;
+    }
+
+    /** CO2 at the intake is the diagnosis of a hose. */
+    private @Nullable String remark() {
+        Estimate share = f.outdoorShare();
+        Observation intake = f.in().intakePpm();
+        Level room = f.room();
+        if (share == null || intake == null || room == null || !f.in().outdoorLine() || share.high() >= GOOD_SHARE) {
+            return null;
+        }
+        return text(
+                "The hose from outdoors delivers little: of what is breathed at the intake %.0f %% comes from outdoors (%.0f to %.0f %%;"
+                        + " intake %.0f ppm, room %.0f, outdoors %.0f). Another inlet is open, or the hose is too thin or kinked.",
+                100 * share.value(),
+                100 * share.low(),
+                100 * share.high(),
+                intake.value(),
+                room.ppm().value(),
+                f.outdoor().ppm().value());
     }
 
     private double alkalinityDkh() {
@@ -309,7 +386,7 @@ final class VerdictRules {
     private Verdict verdict(Kind kind, String headline, String because, String next, Step step) {
         List<String> cautions = new ArrayList<>();
         Level room = f.room();
-        if (room != null && kind != Kind.ROOM_STALE && room.ppm().value() >= PEOPLE_FIRST_PPM) {
+        if (room != null && room.ppm().value() >= PEOPLE_FIRST_PPM) {
             cautions.add(text(
                     "The room is at %.0f ppm. Ventilate for the people first: from 1500 ppm on, tired heads and poor sleep are common.",
                     room.ppm().value()));
@@ -318,7 +395,13 @@ final class VerdictRules {
             cautions.add(
                     "Limewater, soda ash and hydroxides are caustic: goggles and gloves, powder into water, never water onto powder; keep them from children and pets, and follow the maker's sheet.");
         }
-        return new Verdict(kind, headline, because, next, step, urgency(kind), List.copyOf(cautions));
+        Observation lowest = f.in().day().lowest();
+        Instant lookAt = step == Step.SEE_WORST_HOUR && lowest != null ? lowest.at() : null;
+        if (step == Step.STOP_DOSING) {
+            cautions.add("What the doser holds is caustic: goggles and gloves; rinse long with water and get medical"
+                    + " help if it reaches an eye. Unplug the doser with dry hands.");
+        }
+        return new Verdict(kind, headline, because, next, step, urgency(kind), remark(), lookAt, List.copyOf(cautions));
     }
 
     private static String text(String format, Object... args) {

@@ -45,9 +45,13 @@ class VerdictTest {
         // clean air and good exchange, and yet low: alkalinity
         "7.95, PROBE, 4.5, 480, true, LOW_ALKALINITY, RAISE_ALKALINITY",
         // in the dark, far less CO2 than outdoors: the probe
-        "8.60, PROBE, 8.5, 600, true, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        "8.48, PROBE_CHECKED, 8.5, 600, true, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        // above 8.5, whatever the probe is worth: the doser stops first
+        "8.60, PROBE, 8.5, 600, true, OVERDOSE, STOP_DOSING",
+        "8.52, PROBE_CHECKED, 8.5, 600, false, OVERDOSE, STOP_DOSING",
+        "9.60, PROBE, 1.0, 600, false, OVERDOSE, STOP_DOSING",
         // no carbonate chemistry fits: boron and hydroxide alone hold more
-        "9.60, PROBE, 1.0, 600, false, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        "8.50, PROBE, 0.5, 600, false, PROBE_IMPLAUSIBLE, CHECK_PROBE",
         // so much CO2 that animals would gasp
         "6.60, PROBE_CHECKED, 8.5, 600, true, PROBE_IMPLAUSIBLE, CHECK_PROBE",
         // above the peak's limit, in the light
@@ -96,6 +100,9 @@ class VerdictTest {
         assertThat(urgency(7.90, Stance.STEADY)).isEqualTo(Urgency.CAN_WAIT);
         assertThat(urgency(7.90, Stance.LIFT)).isEqualTo(Urgency.WORTH_DOING);
         assertThat(urgency(8.10, Stance.LIFT)).isEqualTo(Urgency.NONE);
+        assertThat(urgency(8.45, Stance.LIFT)).isEqualTo(Urgency.STOP_RAISING);
+        assertThat(urgency(8.45, Stance.STEADY)).isEqualTo(Urgency.STOP_RAISING);
+        assertThat(urgency(8.55, Stance.STEADY)).isEqualTo(Urgency.DANGER);
     }
 
     private static Urgency urgency(double ph, Stance stance) {
@@ -116,6 +123,8 @@ class VerdictTest {
                 stance,
                 in.settlingHours(),
                 in.roomExpectedPpm(),
+                false,
+                DayAround.UNKNOWN,
                 in.assumptions());
         return StaircaseBuilder.build(withStance).verdict().urgency();
     }
@@ -126,6 +135,136 @@ class VerdictTest {
         Verdict verdict = StaircaseBuilder.build(stale).verdict();
         assertThat(verdict.kind()).isEqualTo(Kind.ROOM_STALE);
         assertThat(verdict.because()).contains("21 hours");
+    }
+
+    /** A classroom's tank: well before school, under the act line among the pupils. */
+    @Test
+    void theWorstHourOfTheDayIsNotLostBehindTheMorning() {
+        StaircaseInputs morning = inputs(reading(8.04, Method.PROBE_CHECKED), 8.5, 600.0, 1, true);
+        Verdict verdict =
+                StaircaseBuilder.build(around(morning, 7.74, 8.2, null)).verdict();
+        assertThat(verdict.kind()).isEqualTo(Kind.IN_BAND_NOW);
+        assertThat(verdict.step()).isEqualTo(Step.SEE_WORST_HOUR);
+        assertThat(verdict.because()).contains("7.74").contains("act line");
+        assertThat(verdict.urgency()).isEqualTo(Urgency.ACT_NOW);
+        Verdict mild = StaircaseBuilder.build(around(morning, 7.95, 8.2, null)).verdict();
+        assertThat(mild.because()).contains("goal");
+        assertThat(mild.urgency()).isEqualTo(Urgency.WORTH_DOING);
+        assertThat(StaircaseBuilder.build(around(morning, 8.01, 8.2, null))
+                        .verdict()
+                        .kind())
+                .isEqualTo(Kind.IN_BAND);
+    }
+
+    @Test
+    void aPeakAboveEightAndAHalfStopsTheDoserAtAnyHour() {
+        StaircaseInputs morning = inputs(reading(8.1, Method.PROBE_CHECKED), 8.5, 600.0, 1, true);
+        assertThat(StaircaseBuilder.build(around(morning, 8.1, 8.55, null))
+                        .verdict()
+                        .kind())
+                .isEqualTo(Kind.OVERDOSE);
+        assertThat(StaircaseBuilder.build(around(morning, 8.1, 8.49, null))
+                        .verdict()
+                        .kind())
+                .isEqualTo(Kind.IN_BAND);
+    }
+
+    @ParameterizedTest(name = "+{0} dKH, tests off by {1}: stops {2}")
+    @CsvSource({"1.5, 0.3, true", "0.9, 0.1, false", "1.5, 0.9, false", "1.1, 0.42, true", "-2, 0.3, false"})
+    void alkalinityThatRisesTooFastStopsTheDoser(double by, double error, boolean stops) {
+        StaircaseInputs morning = inputs(reading(8.1, Method.PROBE_CHECKED), 8.5, 600.0, 1, true);
+        Verdict verdict = StaircaseBuilder.build(around(morning, 8.1, 8.2, new DayAround.AlkalinityRise(8, by, error)))
+                .verdict();
+        assertThat(verdict.kind() == Kind.OVERDOSE).isEqualTo(stops);
+        assertThat(verdict.urgency() == Urgency.DANGER).isEqualTo(stops);
+        if (stops) {
+            assertThat(verdict.cautions()).anyMatch(c -> c.contains("caustic"));
+            assertThat(verdict.next()).contains("two buffers").contains("no acid");
+        }
+    }
+
+    /** Outdoors 410, room 830, intake 780: (830 − 780) ÷ (830 − 410) = 12 % comes from outdoors. */
+    @Test
+    void theIntakesCo2TellsWhatAHoseDelivers() {
+        StaircaseInputs in = inputs(reading(7.84, Method.PROBE), 8.5, 830.0, 0, true);
+        Observation outdoors = reading(410, Method.METER);
+        Verdict verdict = StaircaseBuilder.build(breathing(in, outdoors, reading(780, Method.METER), true))
+                .verdict();
+        assertThat(verdict.remark()).contains("12 %").contains("Another inlet is open");
+        assertThat(StaircaseBuilder.build(breathing(in, outdoors, reading(420, Method.METER), true))
+                        .verdict()
+                        .remark())
+                .as("a hose that delivers")
+                .isNull();
+        assertThat(StaircaseBuilder.build(breathing(in, outdoors, reading(780, Method.METER), false))
+                        .verdict()
+                        .remark())
+                .as("no hose")
+                .isNull();
+        StaircaseInputs aired = inputs(reading(7.84, Method.PROBE), 8.5, 480.0, 0, true);
+        assertThat(StaircaseBuilder.build(breathing(aired, outdoors, reading(470, Method.METER), true))
+                        .verdict()
+                        .remark())
+                .as("a room like outdoors tells nothing")
+                .isNull();
+    }
+
+    /** The older a reading of the air, the wider its doubt; its value stays. */
+    @Test
+    void oldReadingsOfTheAirWidenTheDoubt() {
+        double before = 0;
+        for (double hours : new double[] {0, 6, 30}) {
+            Staircase staircase =
+                    StaircaseBuilder.build(inputs(reading(7.84, Method.PROBE_CHECKED), 8.5, 830.0, hours, true));
+            double width =
+                    staircase.room().ppm().high() - staircase.room().ppm().low();
+            assertThat(staircase.room().ppm().value()).isCloseTo(830, within(1e-9));
+            assertThat(width).isGreaterThan(before + 1);
+            before = width;
+        }
+        assertThat(before).isLessThan(2 * 320);
+    }
+
+    private static StaircaseInputs around(
+            StaircaseInputs in, double lowest, double highest, DayAround.@Nullable AlkalinityRise rise) {
+        return with(
+                in,
+                in.outdoorPpm(),
+                in.intakePpm(),
+                false,
+                new DayAround(reading(lowest, Method.PROBE), reading(highest, Method.PROBE), rise));
+    }
+
+    private static StaircaseInputs breathing(
+            StaircaseInputs in, Observation outdoors, Observation intake, boolean line) {
+        return with(in, outdoors, intake, line, in.day());
+    }
+
+    private static StaircaseInputs with(
+            StaircaseInputs in,
+            @Nullable Observation outdoors,
+            @Nullable Observation intake,
+            boolean line,
+            DayAround day) {
+        return new StaircaseInputs(
+                in.at(),
+                in.dark(),
+                in.phNbs(),
+                in.alkalinityMeqPerL(),
+                in.temperatureC(),
+                in.salinityPsu(),
+                in.calciumMgPerL(),
+                in.roomPpm(),
+                outdoors,
+                intake,
+                in.pressureHpa(),
+                in.band(),
+                in.stance(),
+                in.settlingHours(),
+                in.roomExpectedPpm(),
+                line,
+                day,
+                in.assumptions());
     }
 
     @Test
@@ -197,6 +336,8 @@ class VerdictTest {
                 Stance.LIFT,
                 new Estimate(12, 7, 20),
                 RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180),
+                false,
+                DayAround.UNKNOWN,
                 Assumptions.DEFAULT);
         Staircase staircase = StaircaseBuilder.build(bare);
         assertThat(staircase.inputs())
@@ -231,6 +372,8 @@ class VerdictTest {
                 Stance.LIFT,
                 new Estimate(12, 7, 20),
                 RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180),
+                false,
+                DayAround.UNKNOWN,
                 Assumptions.DEFAULT);
     }
 

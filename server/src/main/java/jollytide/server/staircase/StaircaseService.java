@@ -21,6 +21,8 @@ import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
 import jollytide.core.staircase.CarbonateMap;
+import jollytide.core.staircase.DayAround;
+import jollytide.core.staircase.DayAround.AlkalinityRise;
 import jollytide.core.staircase.Staircase;
 import jollytide.core.staircase.StaircaseBuilder;
 import jollytide.core.staircase.StaircaseInputs;
@@ -51,7 +53,7 @@ class StaircaseService {
     /** Readings of one quantity at one moment by different methods: the checked probe's is the one to believe. */
     private static final Limit METHODS_AT_ONE_TIME = Limit.of(4);
 
-    private static final int MAX_ROOM_READINGS = 5000;
+    private static final Duration MIDDLE = Duration.ofMinutes(15);
     /** CO2 around which the settling time is taken while the water's own is not known, µatm. From memory. */
     private static final double TYPICAL_UATM = 800;
 
@@ -173,7 +175,7 @@ class StaircaseService {
                 salinity == null ? typical.salinity() : salinity.value(),
                 temperature == null ? typical.temperatureC() : temperature.value());
         Observation alkalinity = near(tank, Quantity.ALKALINITY, Place.TANK, moment, TWO_MONTHS, water);
-        Observation outdoors = near(tank, Quantity.CO2, Place.OUTDOORS, moment, DAY, water);
+        Observation outdoors = near(tank, Quantity.CO2, Place.OUTDOORS, moment, TWO_MONTHS, water);
         Estimate settling = settlingHours(tank, water, alkalinity);
         double outdoorPpm = outdoors == null ? assumptions.outdoorPpm() : outdoors.value();
         return new StaircaseInputs(
@@ -192,6 +194,8 @@ class StaircaseService {
                 tank.stance(),
                 settling,
                 roomExpected(tank, outdoorPpm),
+                tank.parts().line() != null,
+                around(tank, moment, water),
                 assumptions);
     }
 
@@ -203,14 +207,67 @@ class StaircaseService {
                 .orElse(null);
     }
 
+    /** The 24 hours before the moment, and those after it as far as they are logged; by half hours. */
+    private DayAround around(Tank tank, Instant moment, Seawater water) {
+        List<Observation> day = halfHours(tank, Quantity.PH, Place.TANK, moment.minus(DAY), moment.plus(DAY), water);
+        return new DayAround(
+                day.stream().min(Comparator.comparingDouble(Observation::value)).orElse(null),
+                day.stream().max(Comparator.comparingDouble(Observation::value)).orElse(null),
+                rise(tank, moment, water));
+    }
+
+    /** From the lowest alkalinity test within a day before the newest, each with its kit's error. */
+    private @Nullable AlkalinityRise rise(Tank tank, Instant moment, Seawater water) {
+        List<Observation> tests = readings
+                .between(
+                        tank,
+                        Quantity.ALKALINITY,
+                        Place.TANK,
+                        moment.minus(DAY.multipliedBy(2)),
+                        moment.plus(DAY),
+                        Limit.unlimited())
+                .stream()
+                .map(row -> row.standard(water, tank.home().pressureHpa()))
+                .toList();
+        if (tests.size() < 2) {
+            return null;
+        }
+        Observation newest = tests.get(0);
+        return tests.stream()
+                .skip(1)
+                .filter(t -> Duration.between(t.at(), newest.at()).compareTo(DAY) <= 0)
+                .min(Comparator.comparingDouble(Observation::value))
+                .map(first -> {
+                    double from = AlkalinityUnit.DKH.fromMeqPerL(first.value());
+                    double to = AlkalinityUnit.DKH.fromMeqPerL(newest.value());
+                    double error = Math.hypot(
+                            tank.assumptions().alkalinityErrorDkh(first.method(), 0),
+                            tank.assumptions().alkalinityErrorDkh(newest.method(), 0));
+                    return new AlkalinityRise(from, to - from, error);
+                })
+                .orElse(null);
+    }
+
+    /** Half hours as observations in their middle; a single reading where it was taken. */
+    private List<Observation> halfHours(
+            Tank tank, Quantity quantity, Place place, Instant from, Instant to, Seawater water) {
+        double pressure = tank.home().pressureHpa();
+        return readings.halfHours(tank, quantity, place, from, to).stream()
+                .map(h -> new Observation(
+                        h.unit().toStandard(h.mean(), water, pressure),
+                        h.method(),
+                        h.n() == 1 ? h.lowAt() : h.start().plus(MIDDLE)))
+                .toList();
+    }
+
+    /** Over the water's whole memory, however often a meter reads; the newest older reading where that is empty. */
     private @Nullable RememberedMean room(Tank tank, Instant moment, double settlingHours, Seawater water) {
         double pressure = tank.home().pressureHpa();
         Instant from = moment.minusSeconds(Math.round(3 * settlingHours * 3600));
-        List<Observation> recent = readings
-                .between(tank, Quantity.CO2, Place.ROOM, from, moment.plus(SAME_SITTING), Limit.of(MAX_ROOM_READINGS))
-                .stream()
-                .map(row -> notAfter(moment, row.standard(water, pressure)))
-                .toList();
+        List<Observation> recent =
+                halfHours(tank, Quantity.CO2, Place.ROOM, from, moment.plus(SAME_SITTING), water).stream()
+                        .map(o -> notAfter(moment, o))
+                        .toList();
         return RememberedMean.of(recent, moment, settlingHours)
                 .or(() -> latest(tank, Quantity.CO2, Place.ROOM, moment, TWO_MONTHS)
                         .map(row -> row.standard(water, pressure))
