@@ -116,7 +116,16 @@ function OnTheBench({ bench }: { bench: Bench }) {
         </section>
         {now && then && (
           <section aria-label="What it brings" className="grid gap-3" aria-live="polite">
-            <Brings now={now} then={changed ? then : now} set={current} zone={tank.zone} />
+            <Brings
+              now={now}
+              then={changed ? then : now}
+              set={current}
+              zone={tank.zone}
+              days={days}
+              turnTo={(change) =>
+                save([{ ...current, put: { ...current.put, ...change } }, ...sets.slice(1)])
+              }
+            />
             {kept.length > 0 && (
               <Compared
                 rows={[
@@ -149,16 +158,22 @@ function Brings({
   then,
   set,
   zone,
+  days,
+  turnTo,
 }: {
   now: Forecast;
   then: Forecast;
   set: NamedSet;
   zone: string;
+  days: number;
+  turnTo: (change: NamedSet['put']) => void;
 }) {
   return (
     <>
+      {then.stopped && <Stopped stopped={then.stopped} turnTo={turnTo} />}
       <p className="text-lg leading-snug">
-        <strong className="text-2xl">{signedRange(then.gainPh)}</strong> on the trough once settled:{' '}
+        <strong className="text-2xl">{signedRange(then.gainPh)}</strong> on the trough once settled
+        {then.media ? ', while the media are fresh' : ''}:{' '}
         {range(then.troughPh, 2)} at {clockTime(then.troughAt, zone)}, as it is{' '}
         {now.troughPh.value.toFixed(2)}. Peak {range(then.peakPh, 2)}; lowest oxygen{' '}
         {range(then.lowestOxygenMgPerL, 1)} mg/L. <em className="not-italic">{inWords(set.put)}</em>
@@ -168,7 +183,15 @@ function Brings({
           : ''}
         {then.cost.effort === 'NONE' ? '' : `; work: ${EFFORT[then.cost.effort]}`}.
       </p>
-      {then.media && <p>The media last {mediaDays(then)}.</p>}
+      {then.media && (
+        <p>
+          The media last {mediaDays(then)}
+          {then.media.halfDay !== undefined &&
+            `; half of the gain is gone by day ${Math.max(1, Math.round(then.media.halfDay))}`}
+          .
+        </p>
+      )}
+      {then.chemistry && <Moves chemistry={then.chemistry} days={days} />}
       {then.drawKept && (
         <p>
           The hose keeps {Math.round(then.drawKept.low * 100)} to{' '}
@@ -182,6 +205,61 @@ function Brings({
         </p>
       ))}
     </>
+  );
+}
+
+/** A dose that endangers animals is not drawn; the most that is allowed is. */
+function Stopped({
+  stopped,
+  turnTo,
+}: {
+  stopped: NonNullable<Forecast['stopped']>;
+  turnTo: (change: NamedSet['put']) => void;
+}) {
+  const allowed = stopped.limewater
+    ? Math.floor(stopped.allowed / 20) * 20
+    : Math.floor(stopped.allowed * 10) / 10;
+  const shown = stopped.limewater ? `${allowed} mL` : `${allowed.toFixed(1)} dKH`;
+  return (
+    <div role="alert" className="border-l-4 border-danger pl-3">
+      <p>
+        <strong className="text-danger">■ Stopped. </strong>
+        {stopped.because} Drawn below is the most that is allowed, {shown} a day.
+      </p>
+      <Button
+        look="quiet"
+        onClick={() =>
+          turnTo(stopped.limewater ? { limewaterMlPerDay: allowed } : { sourceDkhPerDay: allowed })
+        }
+      >
+        Set it to {shown}
+      </Button>
+    </div>
+  );
+}
+
+/** Where alkalinity, calcium and potassium go meanwhile. */
+function Moves({
+  chemistry,
+  days,
+}: {
+  chemistry: NonNullable<Forecast['chemistry']>;
+  days: number;
+}) {
+  const { units } = useAtTank();
+  const ends = (course: number[]) => [course[0] ?? 0, course[course.length - 1] ?? 0] as const;
+  const [alkalinityFrom, alkalinityTo] = ends(chemistry.alkalinityDkh);
+  const [calciumFrom, calciumTo] = ends(chemistry.calciumMgPerL);
+  const [, potassium] = ends(chemistry.potassiumGainMgPerL);
+  const alkalinity = (dkh: number) =>
+    showAlkalinity(alkalinityToMeq(dkh, 'DKH'), units.alkalinity);
+  return (
+    <p>
+      After {days} days alkalinity goes from {alkalinity(alkalinityFrom)} to{' '}
+      {alkalinity(alkalinityTo)}, calcium from {Math.round(calciumFrom)} to {Math.round(calciumTo)}{' '}
+      mg/L
+      {potassium > 1 && <>, and potassium rises by {Math.round(potassium)} mg/L</>}.
+    </p>
   );
 }
 
@@ -274,6 +352,9 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
         {bench.salinityPsu.toFixed(1)}. Surfaces, falls, fish and skimmer as described; air changes{' '}
         {bench.airChangesPerH.toFixed(2)} an hour.
       </p>
+      {bench.contradiction && (
+        <p className="mt-2 border-l-4 border-alk pl-3 text-ink">{bench.contradiction}</p>
+      )}
     </section>
   );
 });

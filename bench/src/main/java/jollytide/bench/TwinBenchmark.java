@@ -89,7 +89,6 @@ public class TwinBenchmark {
                 new Fish(List.of(new Fish.Group(6, 20))),
                 Fish.ACTIVE,
                 0.3,
-                Life.ORDINARY_OMEGA,
                 1);
         LightClock lamps = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30);
         return new Setup(

@@ -27,6 +27,36 @@ public final class Caution {
     /** A stone deeper than this, or air drawn into a pump, can supersaturate the water. From memory. */
     public static final double DEEP_STONE_M = 1.0;
 
+    /** What its keeper can begin with for an hour a day or in part; people who leave or power that fails cannot. */
+    private static boolean inSteps(Remedy remedy) {
+        return !(remedy instanceof Remedy.Company
+                || remedy instanceof Remedy.PowerOff
+                || remedy instanceof Remedy.Warmth
+                || remedy instanceof Remedy.Ventilation
+                || remedy.way() == Remedy.Way.A_FAULT);
+    }
+
+    /** Oxygen that is low without the set is no reason against it; oxygen that falls by it is. */
+    private static Optional<String> oxygen(Remedies remedies, SettledDay today, double lowest) {
+        if (lowest >= OXYGEN_CAUTION_MG_PER_L) {
+            return Optional.empty();
+        }
+        if (lowest > today.lowestOxygenMgPerL() - NOTICEABLE_MG_PER_L) {
+            return Optional.of(
+                    "Oxygen falls to about %.1f mg/L before lights-on, with or without this. See Guard, Margin."
+                            .formatted(lowest));
+        }
+        boolean ledBack = remedies.find(Remedy.Scrubber.class)
+                .filter(media -> media.freshShare() < 1)
+                .isPresent();
+        return Optional.of(("Oxygen may fall to %.1f mg/L before lights-on, from %.1f."
+                        + (ledBack ? " Do not lead exhaust back at night." : " Add air before you do this."))
+                .formatted(lowest, today.lowestOxygenMgPerL()));
+    }
+
+    /** A difference of oxygen that no sum can tell from none. */
+    private static final double NOTICEABLE_MG_PER_L = 0.2;
+
     /** The cautions of a variant, those for animals first. */
     public static List<String> of(Remedies remedies, SettledDay today, List<TwinState> run, double lowestOxygen) {
         SettledDay settled = Forecast.settled(run);
@@ -35,15 +65,13 @@ public final class Caution {
         if (scrubber.isPresent() && scrubber.get().freshShare() < LEAST_FRESH_SHARE) {
             cautions.add("A closed loop does not renew oxygen. Leave 2 to 5 % fresh air in, so that it fails open.");
         }
-        if (lowestOxygen < OXYGEN_CAUTION_MG_PER_L) {
-            cautions.add(
-                    "Oxygen may fall to %.1f mg/L before lights-on. Do not run this at night.".formatted(lowestOxygen));
-        }
+        oxygen(remedies, today, lowestOxygen).ifPresent(cautions::add);
         SettledDay first = SettledDay.of(run.subList(0, Math.min(SAMPLES_PER_DAY, run.size())));
         double moved = (first.troughPh() + first.peakPh() - today.troughPh() - today.peakPh()) / 2;
         double atLast = (settled.troughPh() + settled.peakPh() - today.troughPh() - today.peakPh()) / 2;
         double farthest = Math.abs(moved) > Math.abs(atLast) ? moved : atLast;
-        if (Math.abs(farthest) > DAILY_CHANGE_PH) {
+        boolean canBeMetered = remedies.all().stream().anyMatch(Caution::inSteps);
+        if (canBeMetered && Math.abs(farthest) > DAILY_CHANGE_PH) {
             cautions.add("The daily mean moves by %+.2f. Go there in steps of %.1f a day: by the hour at first."
                     .formatted(farthest, DAILY_CHANGE_PH));
         }

@@ -7,6 +7,7 @@ import java.util.List;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.SettlingTime;
+import jollytide.core.media.Media;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.twin.Ledger;
 import jollytide.core.twin.Opening;
@@ -19,9 +20,21 @@ public final class Forecast {
     private static final Duration EVERY = Duration.ofMinutes(15);
     private static final Duration SETTLING_IN = Duration.ofDays(7);
     private static final Duration DAY = Duration.ofDays(1);
+    /** The ordinary day is run again and again until it ends as it began. */
+    private static final int LEAST_SETTLING_DAYS = 7;
+
+    private static final int MOST_SETTLING_DAYS = 60;
+    private static final double SAME_PH = 2e-4;
+    private static final double SAME_MG_PER_L = 2e-3;
+    /** From this day on use follows the saturation. */
+    private static final int BALANCED_FROM_DAY = 3;
+
     private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     /** From where the water settles in, dry ppm: any value does, for a week is several settling times. */
     private static final double FIRST_WATER_PPM = 900;
+
+    /** So much that a week neither fills nor drowns it. */
+    private static final double ENDLESS_KG = 50;
 
     private final Setup setup;
     private final Living living;
@@ -63,13 +76,46 @@ public final class Forecast {
         }
     }
 
-    /** Settled under today's conditions: the state from which every variant starts, at {@code at}. */
+    /**
+     * Settled under today's conditions: the state from which every variant starts, at {@code at}. Doses keep up with the
+     * use, so at that hour of each day alkalinity and calcium stand at their tests; from day to day the mean saturation
+     * is found at which a day's use is the described one.
+     */
     public TwinState today(Instant at) {
-        Instant from = at.minus(SETTLING_IN);
-        Twin twin = twin(Remedies.NONE, from, SETTLING_IN);
+        boolean uses = setup.useMeqPerLPerDay() > 0;
+        Instant dayBefore = at.minus(DAY);
+        Twin twin = twin(Remedies.NONE, dayBefore, DAY);
         double room = setup.room().ppm().mean();
-        TwinState start = twin.start(from, setup.alkalinityMeqPerL(), FIRST_WATER_PPM, room);
-        return twin.run(start, at, SETTLING_IN).get(0);
+        TwinState start = twin.start(dayBefore, setup.alkalinityMeqPerL(), FIRST_WATER_PPM, room);
+        TwinState state = start;
+        TwinState end;
+        int days = 0;
+        do {
+            TwinState begun = twin.carriedOver(state);
+            List<TwinState> day = twin.run(begun, at, uses ? EVERY : DAY);
+            end = lastOf(day);
+            days++;
+            if (uses && days >= BALANCED_FROM_DAY) {
+                double surplus = end.alkalinityMolPerKg() - start.alkalinityMolPerKg();
+                end = end.withMinerals(
+                                end.dicMolPerKg() - surplus / 2, start.alkalinityMolPerKg(), start.calciumMolPerKg())
+                        .withUsualOversaturation(day.stream()
+                                .mapToDouble(TwinState::oversaturation)
+                                .average()
+                                .orElseThrow());
+            }
+            state = end.again(dayBefore);
+            if (days >= LEAST_SETTLING_DAYS && settled(begun, end)) {
+                break;
+            }
+        } while (days < MOST_SETTLING_DAYS);
+        return end;
+    }
+
+    /** Whether a day ended as it began. */
+    private static boolean settled(TwinState begun, TwinState end) {
+        return Math.abs(end.phNbs() - begun.phNbs()) < SAME_PH
+                && Math.abs(end.oxygenMgPerL() - begun.oxygenMgPerL()) < SAME_MG_PER_L;
     }
 
     /** The water from {@code today} on with the remedies in place, every quarter of an hour. */
@@ -89,6 +135,20 @@ public final class Forecast {
                 .orElse(0.0);
         double perKg = meqPerL / 1000 / setup.water().densityKgPerL();
         return today.withCarbonate(today.dicMolPerKg() + perKg / 2, today.alkalinityMolPerKg() + perKg);
+    }
+
+    /** The same with media that never fill: what a fresh fill gives once the water has settled. Others as they are. */
+    public static Remedies withFreshMedia(Remedies remedies) {
+        return new Remedies(remedies.all().stream()
+                .map(remedy -> remedy instanceof Remedy.Scrubber s
+                        ? new Remedy.Scrubber(
+                                new Media(ENDLESS_KG, s.media().assumed()),
+                                s.freshShare(),
+                                s.hours(),
+                                s.gatePh(),
+                                s.driesBetween())
+                        : remedy)
+                .toList());
     }
 
     /** The last day of a run long enough to have settled. */

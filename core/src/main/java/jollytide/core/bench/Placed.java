@@ -6,8 +6,6 @@ import jollytide.core.dosing.Inflow;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.LightClock;
 import jollytide.core.reef.LightCourse;
-import jollytide.core.seawater.CarbonateState;
-import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.twin.Conditions;
 import jollytide.core.twin.TwinState;
 import org.jspecify.annotations.Nullable;
@@ -76,44 +74,43 @@ final class Placed implements Conditions {
         this.gateOpen = gateOpen;
     }
 
+    /** As it is, never more than the animals use; a care that makes it stronger is met by turning its effluent down. */
     private Inflow reactor() {
-        CalciumReactor today = setup.reactor();
-        if (today == null) {
+        Inflow plain = setup.reactorAsDescribed(r -> r);
+        if (plain.alkalinityMeq() <= 0) {
             return Inflow.NONE;
         }
-        CalciumReactor cared = remedies.find(Remedy.ReactorAfterCare.class)
-                .map(care -> new CalciumReactor(
+        Inflow after = remedies.find(Remedy.ReactorAfterCare.class)
+                .map(care -> setup.reactorAsDescribed(today -> new CalciumReactor(
                         today.effluentLPerH(),
                         today.effluentPhNbs(),
                         today.effluentMeqPerL(),
                         care.secondChamberShare(),
-                        care.dripShare()))
-                .orElse(today);
-        CarbonateSystem system = CarbonateSystem.of(setup.water());
-        CarbonateState tank = system.fromAlkalinityAndCo2(
-                setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL(), ORDINARY_UATM);
-        Inflow plain = today.perDay(system, tank, setup.netVolumeL());
-        Inflow after = cared.perDay(system, tank, setup.netVolumeL());
-        // A second chamber brings more alkalinity; its keeper turns the effluent down until it is as much as before.
-        return after.times(plain.alkalinityMeq() / after.alkalinityMeq());
+                        care.dripShare())))
+                .orElse(plain);
+        double wanted = Math.min(plain.alkalinityMeq(), setup.useMeqPerLPerDay());
+        return after.times(wanted / after.alkalinityMeq());
     }
 
-    /** What the reactor's intake water holds differs little between an ordinary day and night. */
-    private static final double ORDINARY_UATM = 600;
-
-    /** Doses keep up with the animals' use: what the reactor does not bring comes from the sources. */
+    /**
+     * Doses keep up with the animals' use, of alkalinity and of calcium: what the reactor does not bring comes from the
+     * sources. Another source takes today's place as far as that goes; what it brings beyond, and its calcium, comes on
+     * top.
+     */
     private Inflow doses() {
-        double use = setup.life().calcificationMeqPerLPerDay();
+        double use = setup.useMeqPerLPerDay();
         double poured = Math.max(0, use - reactor.alkalinityMeq());
+        Inflow today = setup.source().perDay(poured);
+        double calcium = use / 2 - reactor.calciumMmol() - today.calciumMmol();
+        Inflow asItIs = today.plus(new Inflow(0, 0, calcium, 0));
         Remedy.OtherSource other = remedies.find(Remedy.OtherSource.class).orElse(null);
         if (other == null) {
-            return setup.source().perDay(poured);
+            return asItIs;
         }
+        Inflow brought = other.source().perDay(other.meqPerLPerDay());
         // Where no use is known, what is poured from another source replaces as much of a carbonate dose.
         double instead = use == 0 ? other.meqPerLPerDay() : Math.min(poured, other.meqPerLPerDay());
-        double beyond = use == 0 ? 0 : other.meqPerLPerDay() - instead;
-        Inflow rest = setup.source().perDay(use == 0 ? -instead : poured - instead);
-        return rest.plus(other.source().perDay(instead + beyond));
+        return asItIs.plus(setup.source().perDay(-instead)).plus(brought);
     }
 
     @Override

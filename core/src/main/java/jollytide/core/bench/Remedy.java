@@ -158,10 +158,31 @@ public sealed interface Remedy {
         }
     }
 
-    /** So much of the day's alkalinity from another source than today's. */
-    record OtherSource(AlkalinitySource source, double meqPerLPerDay) implements Remedy {
+    /**
+     * So much of the day's alkalinity from another source than today's.
+     *
+     * @param litresPerDay of a solution, where it is dosed as one; null for a dry amount
+     */
+    record OtherSource(
+            AlkalinitySource source,
+            double meqPerLPerDay,
+            @Nullable Double litresPerDay) implements Remedy {
         public OtherSource {
             within("meqPerLPerDay", meqPerLPerDay, 0, 3, "meq/(L·day)");
+        }
+
+        /** A dry amount. */
+        public OtherSource(AlkalinitySource source, double meqPerLPerDay) {
+            this(source, meqPerLPerDay, null);
+        }
+
+        /** The same solution, more or less of it. */
+        OtherSource withMeqPerLPerDay(double meq) {
+            Double litres = litresPerDay;
+            return new OtherSource(
+                    source,
+                    meq,
+                    litres == null || meqPerLPerDay == 0 ? litres : Double.valueOf(litres * meq / meqPerLPerDay));
         }
 
         @Override

@@ -58,6 +58,7 @@ public record MediaLife(
      * @param colourDay when {@code fullUntil} of the capacity is used: the colour has moved that far up the column;
      *     null when it never gets there
      * @param endDay when it stops; {@link #LONGEST_DAYS} when it does not
+     * @param halfDay when they take out half of what they did when fresh; null when they never get there
      * @param daysByCo2 that the capacity alone would last
      * @param daysByWater that the water alone would last; null when it does not gain
      * @param usedAtEnd share of the capacity used by then
@@ -66,6 +67,7 @@ public record MediaLife(
             End end,
             double endDay,
             @Nullable Double colourDay,
+            @Nullable Double halfDay,
             double daysByCo2,
             @Nullable Double daysByWater,
             double usedAtEnd) {}
@@ -78,6 +80,7 @@ public record MediaLife(
     public Life from(State start) {
         State state = start;
         Double colour = null;
+        Double half = null;
         double dt = 1.0 / STEPS_PER_HOUR;
         int steps = LONGEST_DAYS * 24 * STEPS_PER_HOUR;
         End end = End.NEITHER;
@@ -86,6 +89,9 @@ public record MediaLife(
             double day = i * dt / 24;
             if (colour == null && media.used(state) >= media.assumed().fullUntil()) {
                 colour = day;
+            }
+            if (half == null && media.efficiency(state) <= media.efficiency(media.fresh()) / 2) {
+                half = day;
             }
             boolean drowned = media.drowned(state);
             if (drowned || media.used(state) >= ALL_BUT) {
@@ -98,7 +104,7 @@ public record MediaLife(
         double takenPerDay = mixedPpm() * 1e-6 * litresPerH * hoursPerDay / Media.L_PER_MOL;
         double left = media.capacityMol() - start.co2Mol();
         Double byWater = end == End.DROWNED ? Double.valueOf(endDay) : null;
-        return new Life(end, endDay, colour, left / takenPerDay, byWater, media.used(state));
+        return new Life(end, endDay, colour, half, left / takenPerDay, byWater, media.used(state));
     }
 
     /** What a fill holds that was {@code start} so many days ago. */

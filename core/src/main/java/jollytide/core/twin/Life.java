@@ -12,8 +12,8 @@ import jollytide.core.reef.Fish;
  * @param lightSaturation Ik as a share of full light: below it photosynthesis follows the light, above it bends over
  * @param refugiumMmolPerH gross photosynthesis of a refugium under its own lamp, mmol O2/h
  * @param fishActivity over rest
- * @param calcificationMeqPerLPerDay alkalinity that the animals use at {@code calcificationOmega}
- * @param calcificationOmega Ω of aragonite at which that use was seen; it rises with Ω − 1
+ * @param calcificationMeqPerLPerDay alkalinity that the animals use on this tank's ordinary day; it rises and falls with
+ *     Ω − 1 around that day's mean ({@link TwinState#usualOversaturation})
  * @param quotient moles of CO2 breathed out for a mole of oxygen, 1 ± 0.2
  */
 public record Life(
@@ -24,12 +24,12 @@ public record Life(
         Fish fish,
         double fishActivity,
         double calcificationMeqPerLPerDay,
-        double calcificationOmega,
         double quotient) {
-    /** Ω of an ordinary reef tank. From memory. */
-    public static final double ORDINARY_OMEGA = 3.5;
     /** Corals of a mixed reef are half-saturated well below full light. From memory. */
     public static final double ASSUMED_SATURATION = 0.6;
+
+    /** No reef is known to use more. From memory. */
+    public static final double MOST_USE_MEQ_PER_L_PER_DAY = 5;
 
     public Life {
         within("respirationMmolPerLPerH", respirationMmolPerLPerH, 0, 5, "mmol/(L·h)");
@@ -37,8 +37,7 @@ public record Life(
         within("lightSaturation", lightSaturation, 0.05, 20, "");
         within("refugiumMmolPerH", refugiumMmolPerH, 0, 10_000, "mmol/h");
         within("fishActivity", fishActivity, 0.5, 5, "");
-        within("calcificationMeqPerLPerDay", calcificationMeqPerLPerDay, 0, 5, "meq/(L·day)");
-        within("calcificationOmega", calcificationOmega, 1.1, 20, "");
+        within("calcificationMeqPerLPerDay", calcificationMeqPerLPerDay, 0, MOST_USE_MEQ_PER_L_PER_DAY, "meq/(L·day)");
         within("quotient", quotient, 0.5, 1.5, "");
     }
 
@@ -52,7 +51,6 @@ public record Life(
                 Fish.NONE,
                 Fish.ACTIVE,
                 0,
-                ORDINARY_OMEGA,
                 1);
     }
 
@@ -65,7 +63,19 @@ public record Life(
                 fish,
                 fishActivity,
                 calcificationMeqPerLPerDay,
-                calcificationOmega,
+                quotient);
+    }
+
+    /** @param meqPerLPerDay of alkalinity */
+    public Life withUse(double meqPerLPerDay) {
+        return new Life(
+                respirationMmolPerLPerH,
+                photosynthesisMmolPerLPerH,
+                lightSaturation,
+                refugiumMmolPerH,
+                fish,
+                fishActivity,
+                meqPerLPerDay,
                 quotient);
     }
 
@@ -78,7 +88,6 @@ public record Life(
                 fish,
                 fishActivity,
                 calcificationMeqPerLPerDay,
-                calcificationOmega,
                 quotient);
     }
 

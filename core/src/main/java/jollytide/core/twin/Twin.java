@@ -54,6 +54,9 @@ public final class Twin {
     /** Vapour of room or outdoor air in the heating season, g/m³: 20 °C at half saturation. From memory. */
     public static final double ROOM_VAPOUR_G_PER_M3 = 8.6;
 
+    /** Below this use does not hang on the difference to saturation alone. From memory. */
+    private static final double LEAST_OVERSATURATION = 0.3;
+
     /** Without oxygen nothing breathes: demand fades below 0.5 mg/L. From memory. */
     private static final double FADING_MOL_PER_KG = 0.5 / OXYGEN_MG_PER_MOL;
 
@@ -97,7 +100,7 @@ public final class Twin {
         if (media != null) {
             y[MEDIA_WATER] = media.fresh().waterKg();
         }
-        return state(at, y, conditions);
+        return state(at, y, conditions, Double.NaN);
     }
 
     /** The same water on another tank of the same channels' order or not: what has flowed counts from here. */
@@ -108,7 +111,7 @@ public final class Twin {
         if (media != null && from.media() == null) {
             y[MEDIA_WATER] = media.fresh().waterKg();
         }
-        return state(from.at(), y, conditions);
+        return state(from.at(), y, conditions, from.usualOversaturation());
     }
 
     /**
@@ -123,10 +126,10 @@ public final class Twin {
         Instant segment = from.at();
         Conditions acting = conditions;
         while (segment.isBefore(until)) {
-            acting = acting.having(state(segment, y, acting));
+            acting = acting.having(state(segment, y, acting, from.usualOversaturation()));
             Instant change = acting.nextChange(segment);
             Instant end = change.isBefore(until) ? change : until;
-            y = integrate(acting, segment, end, y, from.at(), every, samples);
+            y = integrate(acting, segment, end, y, from, every, samples);
             segment = end;
         }
         return samples;
@@ -137,7 +140,7 @@ public final class Twin {
             Instant start,
             Instant end,
             double[] y,
-            Instant origin,
+            TwinState origin,
             Duration every,
             List<TwinState> samples) {
         DormandPrince54Integrator integrator =
@@ -146,8 +149,10 @@ public final class Twin {
         integrator.addStepHandler(new Sampler(acting, start, end, origin, every, samples));
         double[] reached;
         try {
-            ODEStateAndDerivative last =
-                    integrator.integrate(new Equations(acting, start, end), new ODEState(0, y), hours(start, end));
+            ODEStateAndDerivative last = integrator.integrate(
+                    new Equations(acting, start, end, origin.usualOversaturation()),
+                    new ODEState(0, y),
+                    hours(start, end));
             reached = last.getPrimaryState();
         } catch (MathRuntimeException | InputException leftWhatWaterCanBe) {
             throw stopped(start, y[DIC]);
@@ -183,13 +188,14 @@ public final class Twin {
 
     /** What flows at a state, mol/h, channel by channel. */
     public Ledger rates(TwinState at) {
-        double[] rates = new Equations(conditions.having(at), at.at(), at.at()).computeDerivatives(0, vector(at));
+        double[] rates = new Equations(conditions.having(at), at.at(), at.at(), at.usualOversaturation())
+                .computeDerivatives(0, vector(at));
         return Ledger.of(channels, rates, FLOWS);
     }
 
     /** The pressures that one gas meets at a state, atm: in the water, and in the air over each channel. */
     public Pressures pressures(TwinState at, Gas gas) {
-        Equations equations = new Equations(conditions.having(at), at.at(), at.at());
+        Equations equations = new Equations(conditions.having(at), at.at(), at.at(), at.usualOversaturation());
         equations.computeDerivatives(0, vector(at));
         AirAround around = Objects.requireNonNull(gas == Gas.CO2 ? equations.co2 : equations.oxygen);
         List<Double> over = new ArrayList<>();
@@ -226,7 +232,7 @@ public final class Twin {
         return y;
     }
 
-    private TwinState state(Instant at, double[] y, Conditions conditions) {
+    private TwinState state(Instant at, double[] y, Conditions conditions, double usualOversaturation) {
         Acting acting = conditions.at(at);
         CarbonateSystem system = at(acting.temperatureC(), 0).system();
         CarbonateState water = system.fromPhAndDic(system.phTotal(y[ALKALINITY], y[DIC], Double.NaN), y[DIC]);
@@ -244,6 +250,7 @@ public final class Twin {
                 water.phNbs(),
                 water.pco2Uatm(),
                 water.omegaAragonite() * y[CALCIUM] / system.calcium(),
+                usualOversaturation,
                 acting.temperatureC(),
                 tank.media() == null ? null : new Media.State(y[MEDIA_CO2], y[MEDIA_WATER]),
                 Ledger.of(channels, y, FLOWS));
@@ -294,6 +301,7 @@ public final class Twin {
         /** Right before the segment's end: at the end itself the next one's conditions have begun. */
         private final Instant last;
 
+        private final double usualOversaturation;
         private Warm warmth;
         private double nearPh = Double.NaN;
         private @Nullable AirAround co2;
@@ -301,7 +309,8 @@ public final class Twin {
         private double waterCo2;
         private double waterOxygen;
 
-        Equations(Conditions conditions, Instant start, Instant end) {
+        Equations(Conditions conditions, Instant start, Instant end, double usualOversaturation) {
+            this.usualOversaturation = usualOversaturation;
             this.conditions = conditions;
             this.start = start;
             this.last = end.isAfter(start) ? end.minusNanos(1000) : start;
@@ -418,8 +427,10 @@ public final class Twin {
             breathed(Channel.Kind.FISH, warmth.fishMolPerH() * breath, rates);
             double omega =
                     carbonate.omegaAragonite() * y[CALCIUM] / warmth.system().calcium();
-            double meqPerLPerH =
-                    life.calcificationMeqPerLPerDay() / 24 * Math.max(0, omega - 1) / (life.calcificationOmega() - 1);
+            // Neither before the ordinary day is known, nor where it hardly exceeds saturation.
+            boolean follows = usualOversaturation >= LEAST_OVERSATURATION;
+            double times = follows ? Math.max(0, omega - 1) / usualOversaturation : 1;
+            double meqPerLPerH = life.calcificationMeqPerLPerDay() / 24 * times;
             double molPerH = meqPerLPerH / 1000 * tank.netVolumeL();
             // Two equivalents and a mole of carbon go into a mole of aragonite.
             rates[at(Channel.Kind.CALCIFICATION)] = -molPerH / 2;
@@ -466,13 +477,14 @@ public final class Twin {
         private final Instant end;
         private final Duration every;
         private final List<TwinState> samples;
+        private final double usualOversaturation;
         private Instant next;
 
         Sampler(
                 Conditions conditions,
                 Instant start,
                 Instant end,
-                Instant origin,
+                TwinState origin,
                 Duration every,
                 List<TwinState> samples) {
             this.conditions = conditions;
@@ -480,8 +492,9 @@ public final class Twin {
             this.end = end;
             this.every = every;
             this.samples = samples;
-            long passed = Duration.between(origin, start).toNanos() / every.toNanos();
-            this.next = origin.plus(every.multipliedBy(passed + 1));
+            this.usualOversaturation = origin.usualOversaturation();
+            long passed = Duration.between(origin.at(), start).toNanos() / every.toNanos();
+            this.next = origin.at().plus(every.multipliedBy(passed + 1));
         }
 
         @Override
@@ -489,7 +502,8 @@ public final class Twin {
             double reached = interpolator.getCurrentState().getTime();
             while (!next.isAfter(end) && hours(start, next) <= reached + 1e-9) {
                 double t = Math.min(hours(start, next), reached);
-                samples.add(state(next, interpolator.getInterpolatedState(t).getPrimaryState(), conditions));
+                samples.add(state(
+                        next, interpolator.getInterpolatedState(t).getPrimaryState(), conditions, usualOversaturation));
                 next = next.plus(every);
             }
         }

@@ -17,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param phNbs pH on the NBS scale
  * @param co2Uatm pressure of CO2 in the water
  * @param omegaAragonite saturation state
+ * @param usualOversaturation mean of Ω − 1 over the tank's ordinary day, at which its use of alkalinity was seen; carried
+ *     along unchanged. NaN before that day is known: then use does not follow Ω
  * @param temperatureC the water's temperature
  * @param media what they hold; null without media
  * @param flows what crossed into the water since the run began, mol
@@ -33,16 +35,47 @@ public record TwinState(
         double phNbs,
         double co2Uatm,
         double omegaAragonite,
+        double usualOversaturation,
         double temperatureC,
         Media.@Nullable State media,
         Ledger flows) {
 
     /** The same with other carbon and alkalinity; {@link Twin#carriedOver} makes its pH anew. */
     public TwinState withCarbonate(double dic, double alkalinity) {
+        return withMinerals(dic, alkalinity, calciumMolPerKg);
+    }
+
+    /** The same with calcium, too. */
+    public TwinState withMinerals(double dic, double alkalinity, double calcium) {
         return new TwinState(
                 at,
                 dic,
                 alkalinity,
+                calcium,
+                potassiumGainMolPerKg,
+                oxygenMgPerL,
+                roomPpm,
+                secondPpm,
+                phNbs,
+                co2Uatm,
+                omegaAragonite,
+                usualOversaturation,
+                temperatureC,
+                media,
+                flows);
+    }
+
+    /** Ω − 1, or nothing below saturation. */
+    public double oversaturation() {
+        return Math.max(0, omegaAragonite - 1);
+    }
+
+    /** The same, once the ordinary day's mean is known. */
+    public TwinState withUsualOversaturation(double mean) {
+        return new TwinState(
+                at,
+                dicMolPerKg,
+                alkalinityMolPerKg,
                 calciumMolPerKg,
                 potassiumGainMolPerKg,
                 oxygenMgPerL,
@@ -51,6 +84,27 @@ public record TwinState(
                 phNbs,
                 co2Uatm,
                 omegaAragonite,
+                mean,
+                temperatureC,
+                media,
+                flows);
+    }
+
+    /** The same water at another time: the beginning of the same day over again. */
+    public TwinState again(Instant when) {
+        return new TwinState(
+                when,
+                dicMolPerKg,
+                alkalinityMolPerKg,
+                calciumMolPerKg,
+                potassiumGainMolPerKg,
+                oxygenMgPerL,
+                roomPpm,
+                secondPpm,
+                phNbs,
+                co2Uatm,
+                omegaAragonite,
+                usualOversaturation,
                 temperatureC,
                 media,
                 flows);

@@ -44,7 +44,6 @@ final class FullTank {
                     new Fish(List.of(new Fish.Group(6, 20), new Fish.Group(1, 120))),
                     1.5,
                     0.3,
-                    3.5,
                     1));
 
     /** Lamps 10 to 21 h, the refugium's at night. */

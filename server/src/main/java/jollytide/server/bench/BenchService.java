@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
 import jollytide.core.bench.Caution;
+import jollytide.core.bench.DoseLimit;
 import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Forecast.SettledDay;
 import jollytide.core.bench.Living;
@@ -45,6 +46,11 @@ class BenchService {
     private static final double AIR_HUMIDITY = 0.5;
     /** Room reckoned with where its volume is not known, for costs only, m³. */
     private static final double ORDINARY_ROOM_M3 = 100;
+    /** Moves smaller than a test kit can tell are not drawn: dKH, mg/L, mg/L. */
+    private static final double MOVED_DKH = 0.05;
+
+    private static final double MOVED_CALCIUM = 2;
+    private static final double MOVED_POTASSIUM = 1;
     /** Time constants until a change has come through, to 95 %. */
     private static final double SETTLED_TAUS = 3;
 
@@ -69,7 +75,8 @@ class BenchService {
      * @param tanks that could be behind the log: all of them have that trough and peak
      * @param lit when the lamps are on in the days that forecasts are drawn for
      * @param fitted false when there is no log to fit to, or no plausible tank fits it
-     * @param alkalinityUseDkhPerDay 0 when not described
+     * @param alkalinityUseDkhPerDay as described, or what the reactor brings; 0 when neither is known
+     * @param contradiction in the description, in words; null when there is none
      * @param evaporationLPerDay assumed from surface and temperature: the most limewater that fits into a day
      * @param mediaCapacityLPerKg assumed, or taught by this tank's own fills
      */
@@ -98,6 +105,7 @@ class BenchService {
             double evaporationLPerDay,
             double mediaCapacityLPerKg,
             boolean mediaCapacityLearnt,
+            @Nullable String contradiction,
             CarbonateMap map) {}
 
     /** A quantity over time: value of the first tank, and the band between all of them. */
@@ -107,17 +115,36 @@ class BenchService {
      * How long scrubber media last in such a use.
      *
      * @param days between the least and the most capacity that is assumed
+     * @param halfDay when half of the gain is gone; null when that never comes
      * @param colourDay when to change them by colour; null when they never get there
      */
     record MediaForecast(
-            MediaLife.End end, Estimate days, @Nullable Double colourDay) {}
+            MediaLife.End end,
+            Estimate days,
+            @Nullable Double colourDay,
+            @Nullable Double halfDay) {}
+
+    /**
+     * What a set does to alkalinity, calcium and potassium; only where it moves them.
+     *
+     * @param alkalinityDkh at the forecast's moments; the others likewise
+     * @param potassiumGainMgPerL over that of the start
+     */
+    record Chemistry(List<Double> alkalinityDkh, List<Double> calciumMgPerL, List<Double> potassiumGainMgPerL) {}
+
+    /**
+     * A dose that was stopped: the forecast is that of the most that is allowed.
+     *
+     * @param allowed in the unit in which it was asked for: mL/day of limewater, else dKH/day
+     */
+    record DoseStop(String because, double asked, double allowed, boolean limewater) {}
 
     /**
      * What a variant brings.
      *
      * @param at seconds since 1970, from the start on
-     * @param troughPh of the settled day; the others likewise
-     * @param gainPh of the trough, over today
+     * @param troughPh of the settled day, with fresh media; the others likewise
+     * @param gainPh of that trough, over the same day's as it is
      * @param settleHours until a change has come through
      * @param drawKept share of the skimmer's draw that a hose leaves; null without hose
      * @param ways whether the set removes the source of the CO2, offsets it, or is a fault
@@ -137,6 +164,8 @@ class BenchService {
             @Nullable Estimate drawKept,
             @Nullable Double boreKeeping95Mm,
             @Nullable MediaForecast media,
+            @Nullable Chemistry chemistry,
+            @Nullable DoseStop stopped,
             Outlay.Cost cost,
             List<Remedy.Way> ways,
             List<String> cautions) {}
@@ -168,10 +197,11 @@ class BenchService {
                 known.fitted(),
                 tank.light().litBetween(known.start(), known.start().plus(Duration.ofDays(15)), setup.zone()),
                 setup.source(),
-                AlkalinityUnit.DKH.fromMeqPerL(setup.life().calcificationMeqPerLPerDay()),
-                Evaporation.litresPerDay(tank.surfaceM2(), setup.water().temperatureC(), AIR_C, AIR_HUMIDITY, 0),
+                AlkalinityUnit.DKH.fromMeqPerL(setup.useMeqPerLPerDay()),
+                evaporationLPerDay(tank, setup),
                 capacity.assumed().capacityLPerKg(),
                 capacity.learnt(),
+                setup.contradiction(),
                 CarbonateMap.of(setup.water(), setup.pressureHpa()));
     }
 
@@ -182,19 +212,25 @@ class BenchService {
         Double roomM3 = tank.room().volumeM3();
         VariantReader reader =
                 new VariantReader(setup, roomM3, media.capacity(tank).assumed());
-        List<Remedies> variants = request.variants().stream().map(reader::read).toList();
+        double evaporation = evaporationLPerDay(tank, setup);
         int days = request.days() == null ? DRAWN_DAYS : request.days();
         Duration run = days > DRAWN_DAYS ? Duration.ofDays(days) : RUN;
+        Living first = request.tanks().get(0);
+        List<Tried> variants = request.variants().parallelStream()
+                .map(reader::read)
+                .map(asked -> new Tried(
+                        asked,
+                        DoseLimit.of(
+                                new Forecast(setup, first), setup, asked, book.settled(setup, first, at), evaporation)))
+                .toList();
         // Tanks and variants are run side by side.
-        List<List<List<TwinState>>> byVariant = variants.parallelStream()
-                .map(remedies -> request.tanks().parallelStream()
-                        .map(living -> remedies.all().isEmpty()
-                                ? book.asItIs(setup, living, at, run)
-                                : new Forecast(setup, living).run(book.settled(setup, living, at), remedies, run))
+        List<List<Run>> byVariant = variants.parallelStream()
+                .map(tried -> request.tanks().parallelStream()
+                        .map(living -> run(setup, living, tried.drawn(), at, run))
                         .toList())
                 .toList();
         List<SettledDay> today = request.tanks().stream()
-                .map(living -> Forecast.settled(book.asItIs(setup, living, at, Duration.ofDays(1))))
+                .map(living -> Forecast.settled(book.asItIs(setup, living, at, run)))
                 .toList();
         Outlay outlay = new Outlay(
                 Outlay.Prices.ASSUMED.withElectricity(tank.home().tariffPerKWh()),
@@ -205,15 +241,57 @@ class BenchService {
                 .toList();
     }
 
+    /** What was asked for, and the limit that it passed. */
+    private record Tried(Remedies asked, @Nullable DoseLimit limit) {
+        Remedies drawn() {
+            return limit == null ? asked : limit.within(asked);
+        }
+
+        @Nullable
+        DoseStop stop() {
+            Remedy.OtherSource dose = asked.find(Remedy.OtherSource.class).orElse(null);
+            if (limit == null || dose == null) {
+                return null;
+            }
+            double share = limit.allowedMeqPerLPerDay() / dose.meqPerLPerDay();
+            Double litres = dose.litresPerDay();
+            double askedFor = litres == null ? AlkalinityUnit.DKH.fromMeqPerL(dose.meqPerLPerDay()) : litres * 1000;
+            return new DoseStop(limit.because(), askedFor, askedFor * share, litres != null);
+        }
+    }
+
+    /** A run as it will be, and the day on which it has settled, while media are fresh. */
+    private record Run(List<TwinState> states, SettledDay settled) {}
+
+    private Run run(Setup setup, Living living, Remedies remedies, Instant at, Duration length) {
+        if (remedies.all().isEmpty()) {
+            List<TwinState> asItIs = book.asItIs(setup, living, at, length);
+            return new Run(asItIs, Forecast.settled(asItIs));
+        }
+        Forecast forecast = new Forecast(setup, living);
+        TwinState today = book.settled(setup, living, at);
+        List<TwinState> states = forecast.run(today, remedies, length);
+        boolean media = remedies.find(Remedy.Scrubber.class).isPresent();
+        return new Run(
+                states,
+                Forecast.settled(media ? forecast.run(today, Forecast.withFreshMedia(remedies), length) : states));
+    }
+
+    private static double evaporationLPerDay(Tank tank, Setup setup) {
+        return Evaporation.litresPerDay(tank.surfaceM2(), setup.water().temperatureC(), AIR_C, AIR_HUMIDITY, 0);
+    }
+
     private static VariantView view(
             Setup setup,
-            Remedies remedies,
-            List<List<TwinState>> runs,
+            Tried tried,
+            List<Run> byTank,
             List<SettledDay> today,
             List<Living> tanks,
             int days,
             Outlay outlay) {
-        List<SettledDay> settled = runs.stream().map(Forecast::settled).toList();
+        Remedies remedies = tried.drawn();
+        List<List<TwinState>> runs = byTank.stream().map(Run::states).toList();
+        List<SettledDay> settled = byTank.stream().map(Run::settled).toList();
         List<Double> gains = IntStream.range(0, runs.size())
                 .mapToObj(i -> settled.get(i).troughPh() - today.get(i).troughPh())
                 .toList();
@@ -258,10 +336,33 @@ class BenchService {
                 hose ? line.boreKeeping(0.95, skimmer.airDrawLPerH(), AirLine.ASSUMED_SUCTION_PA) : null,
                 life == null || ahead == null
                         ? null
-                        : new MediaForecast(ahead.end(), life.endDays(), ahead.colourDay()),
+                        : new MediaForecast(ahead.end(), life.endDays(), ahead.colourDay(), ahead.halfDay()),
+                chemistry(setup, runs.get(0), drawn),
+                tried.stop(),
                 outlay.of(remedies, ahead),
                 remedies.all().stream().map(Remedy::way).distinct().sorted().toList(),
                 Caution.of(remedies, today.get(0), runs.get(0), oxygen.low()));
+    }
+
+    private static @Nullable Chemistry chemistry(Setup setup, List<TwinState> run, List<Integer> drawn) {
+        double density = setup.water().densityKgPerL();
+        List<Double> alkalinity =
+                of(run, drawn, s -> AlkalinityUnit.DKH.fromMeqPerL(s.alkalinityMolPerKg() * 1000 * density));
+        List<Double> calcium =
+                of(run, drawn, s -> s.calciumMolPerKg() * AlkalinitySource.CALCIUM_G_PER_MOL * 1000 * density);
+        List<Double> potassium =
+                of(run, drawn, s -> s.potassiumGainMolPerKg() * AlkalinitySource.POTASSIUM_G_PER_MOL * 1000 * density);
+        return moved(alkalinity) > MOVED_DKH || moved(calcium) > MOVED_CALCIUM || moved(potassium) > MOVED_POTASSIUM
+                ? new Chemistry(alkalinity, calcium, potassium)
+                : null;
+    }
+
+    private static List<Double> of(List<TwinState> run, List<Integer> drawn, Value value) {
+        return drawn.stream().map(i -> rounded(value.of(run.get(i)))).toList();
+    }
+
+    private static double moved(List<Double> course) {
+        return Math.abs(course.get(course.size() - 1) - course.get(0));
     }
 
     private interface Value {

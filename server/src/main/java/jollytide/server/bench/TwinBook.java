@@ -35,8 +35,6 @@ import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.LightClock;
-import jollytide.core.seawater.CarbonateSystem;
-import jollytide.core.seawater.PhScale;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
 import jollytide.core.twin.Life;
@@ -71,7 +69,6 @@ public class TwinBook {
     private static final Set<EventKind> CHANGES_THE_TANK =
             EnumSet.of(EventKind.REMEDY, EventKind.FAULT, EventKind.MAINTENANCE);
     private static final double ROOM_ASSUMED_PPM = 800;
-    private static final double ORDINARY_PH = 8.0;
 
     private final LogSnapshots log;
     private final EventService events;
@@ -241,7 +238,7 @@ public class TwinBook {
                 tank.assumptions().outdoorPpm(),
                 room,
                 tank.light(),
-                life(parts, water, alkalinity),
+                life(parts),
                 parts.source(),
                 parts.calciumReactor(),
                 refugium(parts, tank.light()),
@@ -260,7 +257,7 @@ public class TwinBook {
                         LocalTime.parse(algae.on()), LocalTime.parse(algae.off()), lamps.followsClockChanges(), 0);
     }
 
-    private static Life life(TankParts parts, Seawater water, double alkalinityMeqPerL) {
+    private static Life life(TankParts parts) {
         Double use = parts.alkalinityUseDkhPerDay();
         TankParts.RefugiumPart algae = parts.refugium();
         return new Life(
@@ -271,17 +268,7 @@ public class TwinBook {
                 parts.fishes(),
                 Fish.ACTIVE,
                 use == null ? 0 : AlkalinityUnit.DKH.toMeqPerL(use),
-                Math.max(1.1, omega(water, alkalinityMeqPerL)),
                 1);
-    }
-
-    /** At an ordinary pH of a reef tank: around this Ω the animals' use is what the keeper sees. */
-    private static double omega(Seawater water, double alkalinityMeqPerL) {
-        CarbonateSystem system = CarbonateSystem.of(water);
-        double alkalinity = alkalinityMeqPerL / 1000 / water.densityKgPerL();
-        double ph = system.constants().toTotal(ORDINARY_PH, PhScale.NBS);
-        return system.fromPhAndAlkalinity(ph, Math.max(alkalinity, 2 * system.smallestAlkalinity(ph)))
-                .omegaAragonite();
     }
 
     /** The room by hours, from the last fortnight; empty unless every hour was measured. */

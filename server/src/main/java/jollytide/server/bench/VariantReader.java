@@ -132,11 +132,11 @@ public final class VariantReader {
         if (v.limewaterMlPerDay() != null) {
             double meq = new Limewater(or(v.limewaterStrength(), 1))
                     .meqPerLPerDay(v.limewaterMlPerDay(), setup.netVolumeL());
-            all.add(new Remedy.OtherSource(AlkalinitySource.LIMEWATER, meq));
+            all.add(new Remedy.OtherSource(AlkalinitySource.LIMEWATER, meq, v.limewaterMlPerDay() / 1000));
         }
         if (v.source() != null) {
             double meq = v.sourceDkhPerDay() == null
-                    ? setup.life().calcificationMeqPerLPerDay()
+                    ? setup.useMeqPerLPerDay()
                     : AlkalinityUnit.DKH.toMeqPerL(v.sourceDkhPerDay());
             all.add(new Remedy.OtherSource(v.source(), meq));
         }

@@ -1,0 +1,101 @@
+package jollytide.core.bench;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.twin.TwinState;
+import jollytide.core.units.AlkalinityUnit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Why a dose is stopped, and the most that is allowed instead. Limewater is water: more of it than evaporates makes the
+ * tank fresher. Alkalinity may climb by 1 dKH a day, and pH up to 8.5. Common practice; the job's own limits.
+ *
+ * @param allowedMeqPerLPerDay of the same source
+ * @param because one sentence, with the numbers
+ */
+public record DoseLimit(double allowedMeqPerLPerDay, String because) {
+    /** Alkalinity may climb so much in a day. */
+    public static final double MOST_DKH_PER_DAY = 1;
+    /** Above this animals are in danger. */
+    public static final double HIGHEST_PH = 8.5;
+
+    private static final Duration LOOKED_AHEAD = Duration.ofDays(7);
+    private static final int HALVINGS = 7;
+
+    /**
+     * The limit that a set's dose passes; null when it passes none.
+     *
+     * @param today settled state of the tank
+     * @param evaporationLPerDay of the tank
+     */
+    public static @Nullable DoseLimit of(
+            Forecast forecast, Setup setup, Remedies remedies, TwinState today, double evaporationLPerDay) {
+        Remedy.OtherSource dose = remedies.find(Remedy.OtherSource.class).orElse(null);
+        if (dose == null || dose.meqPerLPerDay() == 0) {
+            return null;
+        }
+        DoseLimit limit = null;
+        Double litres = dose.litresPerDay();
+        if (dose.source() == AlkalinitySource.LIMEWATER && litres != null && litres > evaporationLPerDay) {
+            limit = new DoseLimit(
+                    dose.meqPerLPerDay() * evaporationLPerDay / litres,
+                    text(
+                            "%.1f L of limewater a day is more than evaporates here, about %.1f L: the water would lose its salt.",
+                            litres, evaporationLPerDay));
+        }
+        double use = setup.useMeqPerLPerDay();
+        double most = use + AlkalinityUnit.DKH.toMeqPerL(MOST_DKH_PER_DAY);
+        if (dose.meqPerLPerDay() > most && (limit == null || most < limit.allowedMeqPerLPerDay())) {
+            limit = new DoseLimit(
+                    most,
+                    use == 0
+                            ? "More than 1 dKH a day on a tank whose use is not described: alkalinity would climb too fast."
+                                    + " Describe what the animals use."
+                            : text(
+                                    "More than 1 dKH a day beyond the %.2f dKH that the animals use: alkalinity would climb too fast.",
+                                    AlkalinityUnit.DKH.fromMeqPerL(use)));
+        }
+        double asked = limit == null ? dose.meqPerLPerDay() : limit.allowedMeqPerLPerDay();
+        if (highestPh(forecast, remedies, today, asked) <= HIGHEST_PH) {
+            return limit;
+        }
+        double low = 0;
+        double high = asked;
+        for (int i = 0; i < HALVINGS; i++) {
+            double tried = (low + high) / 2;
+            if (highestPh(forecast, remedies, today, tried) <= HIGHEST_PH) {
+                low = tried;
+            } else {
+                high = tried;
+            }
+        }
+        return new DoseLimit(low, "pH would pass 8.5 on the way.");
+    }
+
+    private static double highestPh(Forecast forecast, Remedies remedies, TwinState today, double meqPerLPerDay) {
+        return forecast.run(today, with(remedies, meqPerLPerDay), LOOKED_AHEAD).stream()
+                .mapToDouble(TwinState::phNbs)
+                .max()
+                .orElseThrow();
+    }
+
+    /** The same set with no more than is allowed. */
+    public Remedies within(Remedies remedies) {
+        return with(remedies, allowedMeqPerLPerDay);
+    }
+
+    private static Remedies with(Remedies remedies, double meqPerLPerDay) {
+        List<Remedy> all = new ArrayList<>();
+        for (Remedy remedy : remedies.all()) {
+            all.add(remedy instanceof Remedy.OtherSource dose ? dose.withMeqPerLPerDay(meqPerLPerDay) : remedy);
+        }
+        return new Remedies(all);
+    }
+
+    private static String text(String format, Object... args) {
+        return String.format(Locale.ROOT, format, args);
+    }
+}

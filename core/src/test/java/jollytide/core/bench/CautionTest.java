@@ -1,0 +1,147 @@
+package jollytide.core.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.dosing.Limewater;
+import jollytide.core.exchange.Surface;
+import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.media.Media;
+import jollytide.core.media.MediaAssumptions;
+import jollytide.core.reef.LightClock;
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.TwinState;
+import jollytide.core.units.AlkalinityUnit;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+
+/** Cautions belong to what was chosen, and a dose that endangers animals is not offered. */
+class CautionTest {
+    private static final Instant MIDNIGHT = Instant.parse("2026-11-10T23:00:00Z");
+
+    private static Setup tank(double litres, double surfaceM2, double roomPpm) {
+        return Setup.plain(
+                litres,
+                new Seawater(35, 25.5),
+                AlkalinityUnit.DKH.toMeqPerL(8.5),
+                Gases.STANDARD_HPA,
+                List.of(new Surface(surfaceM2, SurfaceClass.RIPPLED)),
+                new jollytide.core.exchange.Skimmer(1.3 * litres),
+                420,
+                new RoomDay(DailyAir.constant(roomPpm), 0.3),
+                new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30),
+                ZoneId.of("Europe/Amsterdam"));
+    }
+
+    private static List<String> cautions(Setup setup, Living living, Remedy... put) {
+        Forecast forecast = new Forecast(setup, living);
+        TwinState today = forecast.today(MIDNIGHT);
+        Remedies remedies = new Remedies(List.of(put));
+        List<TwinState> run = forecast.run(today, remedies, Duration.ofDays(7));
+        double lowest = run.stream().mapToDouble(TwinState::oxygenMgPerL).min().orElseThrow();
+        return Caution.of(remedies, forecast.settled(today, Remedies.NONE), run, lowest);
+    }
+
+    @Test
+    void anEmptyHouseIsNotBegunByTheHour() {
+        Setup stuffy = tank(300, 0.7, 2600);
+        assertThat(cautions(stuffy, Living.ORDINARY, new Remedy.Company(0, 0)))
+                .noneMatch(c -> c.contains("by the hour"));
+        assertThat(cautions(
+                        stuffy,
+                        Living.ORDINARY,
+                        new Remedy.Scrubber(
+                                new Media(5, MediaAssumptions.DEFAULT), 1, Remedy.MediaHours.ALWAYS, 8.2, false)))
+                .anyMatch(c -> c.contains("by the hour"));
+    }
+
+    @Test
+    void lowOxygenIsHeldAgainstWhatLowersIt() {
+        Living hungry = new Living(1, 0.11, 0.13);
+        Setup crowded = tank(300, 0.35, 700);
+        List<String> untouched = cautions(crowded, hungry);
+        assertThat(untouched).anyMatch(c -> c.contains("with or without this"));
+        assertThat(untouched).noneMatch(c -> c.contains("night") && c.contains("Do not"));
+        assertThat(cautions(crowded, hungry, new Remedy.SkimmerDraw(0.3))).anyMatch(c -> c.contains("Add air before"));
+        assertThat(cautions(
+                        crowded,
+                        hungry,
+                        new Remedy.Scrubber(
+                                new Media(5, MediaAssumptions.DEFAULT), 0.05, Remedy.MediaHours.ALWAYS, 8.2, false)))
+                .anyMatch(c -> c.contains("Do not lead exhaust back at night"));
+    }
+
+    private static @Nullable DoseLimit limit(Setup setup, Remedy.OtherSource dose, double evaporation) {
+        Forecast forecast = new Forecast(setup, Living.ORDINARY);
+        return DoseLimit.of(forecast, setup, Remedies.of(dose), forecast.today(MIDNIGHT), evaporation);
+    }
+
+    private static Remedy.OtherSource limewater(double litresPerDay, double litres) {
+        double meq = new Limewater(1).meqPerLPerDay(litresPerDay * 1000, litres);
+        return new Remedy.OtherSource(AlkalinitySource.LIMEWATER, meq, litresPerDay);
+    }
+
+    /** 6 L of saturated limewater a day into 110 L: 2.2 meq/L, six times what may be; 1 dKH is 0.97 L. */
+    @Test
+    void limewaterBeyondEvaporationAndBeyondOneDkhIsStopped() {
+        Setup small = tank(110, 0.3, 700);
+        DoseLimit limit = limit(small, limewater(6, 110), 1.5);
+        assertThat(limit).isNotNull();
+        assertThat(limit.because()).contains("1 dKH a day");
+        assertThat(limit.allowedMeqPerLPerDay()).isLessThanOrEqualTo(AlkalinityUnit.DKH.toMeqPerL(1) + 1e-9);
+        DoseLimit dry = limit(small, limewater(6, 110), 0.4);
+        assertThat(dry).isNotNull();
+        assertThat(dry.because()).contains("more than evaporates");
+        double allowedLitres = dry.within(Remedies.of(limewater(6, 110)))
+                .find(Remedy.OtherSource.class)
+                .orElseThrow()
+                .litresPerDay();
+        assertThat(allowedLitres).isCloseTo(0.4, within(1e-9));
+        assertThat(limit(small, limewater(0.1, 110), 1.5)).isNull();
+    }
+
+    @Test
+    void aDoseThatLiftsPhPastEightAndAHalfIsStoppedBelowIt() {
+        Setup airy = tank(110, 0.02, 420);
+        Remedy.OtherSource lye =
+                new Remedy.OtherSource(AlkalinitySource.SODIUM_HYDROXIDE, AlkalinityUnit.DKH.toMeqPerL(1));
+        Living quiet = new Living(1, 0.004, 0.03);
+        Forecast forecast = new Forecast(airy, quiet);
+        TwinState today = forecast.today(MIDNIGHT);
+        DoseLimit limit = DoseLimit.of(forecast, airy, Remedies.of(lye), today, 1);
+        assertThat(limit).isNotNull();
+        assertThat(limit.because()).contains("8.5");
+        double highest = forecast.run(today, limit.within(Remedies.of(lye)), Duration.ofDays(7)).stream()
+                .mapToDouble(TwinState::phNbs)
+                .max()
+                .orElseThrow();
+        double before = forecast.run(today, Remedies.NONE, Duration.ofDays(7)).stream()
+                .mapToDouble(TwinState::phNbs)
+                .max()
+                .orElseThrow();
+        assertThat(highest).isLessThanOrEqualTo(Math.max(8.5, before) + 1e-9);
+    }
+
+    /** What a fill gives while it is fresh does not hang on how soon it is spent. */
+    @Test
+    void theGainOfMediaIsThatOfAFreshFill() {
+        Setup setup = tank(300, 0.7, 1200);
+        Forecast forecast = new Forecast(setup, Living.ORDINARY);
+        TwinState today = forecast.today(MIDNIGHT);
+        double asItIs = forecast.settled(today, Remedies.NONE).troughPh();
+        double[] gains = new double[2];
+        for (int i = 0; i < 2; i++) {
+            Remedies once = Remedies.of(new Remedy.Scrubber(
+                    new Media(i == 0 ? 0.1 : 3, MediaAssumptions.DEFAULT), 1, Remedy.MediaHours.ALWAYS, 8.2, false));
+            gains[i] = forecast.settled(today, Forecast.withFreshMedia(once)).troughPh() - asItIs;
+        }
+        assertThat(gains[0]).isGreaterThan(0.05).isCloseTo(gains[1], within(1e-6));
+    }
+}
