@@ -10,7 +10,7 @@ const YES_NO = [
   { value: 'yes', label: 'yes' },
 ] as const;
 
-/** Guard → Haul: will they arrive? */
+/** Guard → Haul: does it stay within limits? */
 export function HaulScreen() {
   return (
     <div className="grid max-w-5xl gap-6">
@@ -27,10 +27,15 @@ export function HaulScreen() {
         asked={[
           { key: 'count', label: 'Animals', start: '2', field: 'fishCount' },
           { key: 'massG', label: 'One weighs about', unit: 'g', start: '15', field: 'fishMassG' },
+          { key: 'count2', label: 'Animals of another kind', start: '0' },
+          { key: 'massG2', label: 'One of them weighs about', unit: 'g', start: '50' },
           { key: 'waterL', label: 'Water', unit: 'L', start: '3' },
           { key: 'headspaceL', label: 'Air over it', unit: 'L', start: '6' },
           { key: 'oxygen', label: 'filled with oxygen', start: 'no', options: YES_NO },
           { key: 'aerated', label: 'Aerated on the way', start: 'no', options: YES_NO },
+          { key: 'airLPerH', label: 'its pump gives', unit: 'L/h', start: '60', optional: true },
+          { key: 'depthM', label: 'its stone lies at', unit: 'm', start: '0.15', optional: true },
+          { key: 'binder', label: 'Ammonia bound', start: 'no', options: YES_NO },
           { key: 'tripHours', label: 'Trip', unit: 'h', start: '4' },
           { key: 'delayHours', label: 'Delay to reckon with', unit: 'h', start: '2' },
           { key: 'startC', label: 'Water at departure', unit: '°C', start: '25' },
@@ -47,6 +52,10 @@ export function HaulScreen() {
           { key: 'dkh', label: 'Alkalinity', unit: 'dKH', start: '8', field: 'alkalinityMeqPerL' },
           { key: 'ph', label: 'pH', start: '8.1', field: 'startPhNbs' },
           { key: 'fastedHours', label: 'Fasted before', unit: 'h', start: '24' },
+          { key: 'salinity', label: 'Salinity', start: '35', field: 'salinityPsu', optional: true },
+          { key: 'limitKg', label: 'You can carry', unit: 'kg', start: '', optional: true },
+          { key: 'heaterW', label: 'Heater', unit: 'W', start: '', optional: true },
+          { key: 'pumpW', label: 'Pump', unit: 'W', start: '4', optional: true },
           { key: 'volts', label: 'Vehicle socket', unit: 'V', start: '12', optional: true },
           { key: 'fuseA', label: 'its fuse', unit: 'A', start: '10', optional: true },
         ]}
@@ -54,11 +63,21 @@ export function HaulScreen() {
           told(
             api.POST('/api/v1/sums/haul', {
               body: {
-                fish: [{ count: Math.trunc(n0(n.count)), massG: n0(n.massG) }],
+                fish: [
+                  { count: Math.trunc(n0(n.count)), massG: n0(n.massG) },
+                  { count: Math.trunc(n0(n.count2)), massG: n0(n.massG2) },
+                ].filter((kind) => kind.count !== 0),
                 waterL: n0(n.waterL),
                 headspaceL: n0(n.headspaceL),
                 oxygenFilled: text.oxygen === 'yes',
                 aerated: text.aerated === 'yes',
+                airLPerH: n.airLPerH,
+                depthM: n.depthM,
+                binder: text.binder === 'yes',
+                salinityPsu: n.salinity,
+                weightLimitKg: n.limitKg,
+                heaterW: n.heaterW,
+                pumpW: n.pumpW,
                 startC: n0(n.startC),
                 outsideC: n0(n.outsideC),
                 coolingPerH: n0(n.cooling),
@@ -82,18 +101,29 @@ export function HaulScreen() {
               <AnswerList>
                 <Answer
                   label={
-                    a.trip.limit === undefined
-                      ? 'oxygen and ammonia stay within their limits'
-                      : a.trip.limit === 'OXYGEN'
-                        ? 'then oxygen falls below 5 mg/L'
-                        : 'then un-ionised ammonia passes 0.05 mg/L'
+                    a.early.limit === undefined
+                      ? 'with animals that breathe a quarter more, too'
+                      : a.early.limit === 'OXYGEN'
+                        ? 'then oxygen may fall below 5 mg/L'
+                        : 'then un-ionised ammonia may pass 0.05 mg/L'
                   }
                   value={
-                    a.trip.hoursToCaution === undefined
-                      ? 'They arrive'
-                      : `✕ after ${a.trip.hoursToCaution.toFixed(1)} h`
+                    a.early.hoursToCaution === undefined
+                      ? 'Within limits'
+                      : a.trip.hoursToCaution === undefined
+                        ? `From ${a.early.hoursToCaution.toFixed(1)} h on doubtful`
+                        : `✕ ${a.early.hoursToCaution.toFixed(1)} to ${a.trip.hoursToCaution.toFixed(1)} h`
                   }
-                  large
+                />
+                <Answer
+                  label="lowest oxygen, the limit is 5"
+                  value={`${a.early.lowestOxygenMgPerL.toFixed(1)} to ${a.trip.lowestOxygenMgPerL.toFixed(1)}`}
+                  unit="mg/L"
+                />
+                <Answer
+                  label="most un-ionised ammonia, the limit is 0.05"
+                  value={`${a.trip.highestUnionisedMgPerL.toFixed(3)} to ${a.early.highestUnionisedMgPerL.toFixed(3)}`}
+                  unit="mg/L"
                 />
                 <Answer label="oxygen on arrival" value={end.oxygenMgPerL.toFixed(1)} unit="mg/L" />
                 <Answer label="pH on arrival" value={end.phNbs.toFixed(2)} />
@@ -136,6 +166,17 @@ export function HaulScreen() {
                   ))}
                 </tbody>
               </table>
+              {a.mostWaterL !== undefined && (
+                <p className="pt-3">
+                  Your weight limit leaves room for {a.mostWaterL.toFixed(1)} L of water.
+                </p>
+              )}
+              {a.socketW !== undefined && a.askedW > a.socketW && (
+                <p className="mt-3 border-l-4 border-danger pl-3">
+                  ✕ Heater and pump ask for {a.askedW.toFixed(0)} W: more than the socket gives. Its
+                  fuse would blow on the road.
+                </p>
+              )}
               {a.socketW !== undefined && (
                 <p className="pt-3">
                   The socket gives at most {a.socketW.toFixed(0)} W, a fifth spared: a vehicle’s
@@ -146,7 +187,7 @@ export function HaulScreen() {
             </>
           );
         }}
-        source="Oxygen: Clarke & Johnston 1999 (from memory), three times rest in the first hour, then 1.5. Ammonia: 0.15 mol for each mol of oxygen, half when fasted a day. Un-ionised: Johansson & Wedborg 1980. Shaking, aeration and cooling rates are from memory."
+        source="Oxygen: Clarke & Johnston 1999 (from memory), three times rest in the first hour, then 1.5. Ammonia: 0.15 mol for each mol of oxygen, half when fasted a day. Un-ionised: Johansson & Wedborg 1980. Aeration as in Sums, Bubbles, with a rigid skin. Shaking and cooling rates are from memory. A limit is no promise: animals that gasp override every number."
       />
     </div>
   );

@@ -44,21 +44,21 @@ const ASKED: Record<Energy, readonly Asked[]> = {
     { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
     {
       key: 'idleW',
-      label: 'The inverter takes',
+      label: 'The inverter’s own power',
       unit: 'W',
-      hint: 'Empty: none, straight from the battery.',
+      hint: 'Empty: 8 W (assumed).',
     },
-    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 1.' },
+    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
   ],
   LITHIUM_BATTERY: [
     { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
     {
       key: 'idleW',
-      label: 'The inverter takes',
+      label: 'The inverter’s own power',
       unit: 'W',
-      hint: 'Empty: none, straight from the battery.',
+      hint: 'Empty: 8 W (assumed).',
     },
-    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 1.' },
+    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
   ],
   GENERATOR: [
     { key: 'fuelL', label: 'Fuel, in tank and safe cans', unit: 'L' },
@@ -71,6 +71,7 @@ const ASKED: Record<Energy, readonly Asked[]> = {
   ],
 };
 
+const INVERTER = new Set<Asked['key']>(['idleW', 'inverterEfficiency']);
 const SEVERAL = 'several';
 
 /** The numbers and words of a thing, as they stand in the fields. */
@@ -94,6 +95,10 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
   const [gives, setGives] = useState<KitDescription['gives']>(before?.gives ?? 'AIR');
   const [energy, setEnergy] = useState<Energy>(before?.energy ?? 'DRY_CELLS');
   const [cellSize, setCellSize] = useState<CellSize>(before?.cellSize ?? 'D');
+  const [direct, setDirect] = useState(before?.directCurrent ?? false);
+  const [startsItself, setStartsItself] = useState(
+    item?.startsItself ?? (before?.energy ?? 'DRY_CELLS') === 'UPS',
+  );
   const [over, setOver] = useState(before?.over ?? []);
   const [keptFor, setKeptFor] = useState(
     before?.over && before.over.length > 0 ? SEVERAL : (before?.tankId ?? ''),
@@ -117,6 +122,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       }
     />
   );
+  const battery = energy === 'LEAD_BATTERY' || energy === 'LITHIUM_BATTERY';
   const save = (e: FormEvent) => {
     e.preventDefault();
     const description: KitDescription = {
@@ -131,7 +137,10 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       bubbleMm: before?.bubbleMm,
       depthM: n('depthM'),
       movedM2: n('movedM2'),
-      loadW: n('loadW') ?? 0,
+      loadW: n('loadW'),
+      makerHours: n('makerHours'),
+      directCurrent: battery ? direct : undefined,
+      startsItself,
       energy,
       cellSize: energy === 'DRY_CELLS' ? cellSize : undefined,
       cells: n('cells') === undefined ? undefined : Math.trunc(n('cells') ?? 0),
@@ -185,12 +194,24 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
             field('depthM', 'Stone lies at', 'm', 'Empty: 0.4 m, 2 mm bubbles (assumed).'),
           ]
         : field('movedM2', 'Surface that it moves', 'm²')}
-      {field('loadW', 'It takes', 'W')}
+      {field('loadW', 'Its power', 'W', 'Empty: assumed by kind, 0.6 to 8 W. A zero is refused.')}
       <Choice
         label="Driven by"
         value={energy}
-        onChange={(e) => setEnergy(e.target.value as Energy)}
+        onChange={(e) => {
+          setEnergy(e.target.value as Energy);
+          setStartsItself(e.target.value === 'UPS');
+        }}
         options={ENERGIES}
+      />
+      <Choice
+        label="When the mains fail"
+        value={startsItself ? 'itself' : 'hand'}
+        onChange={(e) => setStartsItself(e.target.value === 'itself')}
+        options={[
+          { value: 'hand', label: 'somebody has to start it' },
+          { value: 'itself', label: 'it starts by itself' },
+        ]}
       />
       {energy === 'DRY_CELLS' && (
         <Choice
@@ -204,7 +225,26 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
           ]}
         />
       )}
-      {ASKED[energy].map((a) => field(a.key, a.label, a.unit, a.hint))}
+      {battery && (
+        <Choice
+          label="The pump runs"
+          value={direct ? 'direct' : 'inverter'}
+          onChange={(e) => setDirect(e.target.value === 'direct')}
+          options={[
+            { value: 'inverter', label: 'through an inverter' },
+            { value: 'direct', label: 'on direct current' },
+          ]}
+        />
+      )}
+      {ASKED[energy]
+        .filter((a) => !(direct && battery && INVERTER.has(a.key)))
+        .map((a) => field(a.key, a.label, a.unit, a.hint))}
+      {field(
+        'makerHours',
+        'Or its maker promises',
+        'h',
+        'Instead of the sum; half of it is counted on.',
+      )}
       {field('yearsOld', 'Old', 'years', 'Empty: new.')}
       <Field label="Good until" type="date" value={text.expires ?? ''} onChange={set('expires')} />
       {tanks.length > 1 && (

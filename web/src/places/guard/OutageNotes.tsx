@@ -79,16 +79,24 @@ export function MoreNotes({
   const number = (kind: NewNote['kind']) => (value: number) => note({ tankId, kind, value });
   return (
     <details>
-      <summary className="min-h-11 text-lg">Room, last meal, ammonia, words</summary>
+      <summary className="min-h-11 text-lg">Temperatures, last meal, ammonia, words</summary>
       <div className="grid gap-4 pt-2 md:grid-cols-2">
         {!view.endedAt && (
           <>
+            <NoteNumber
+              label="Water of this tank"
+              unit="°C"
+              least={5}
+              most={38}
+              hint="Moves the clock: warm water holds less and is used faster."
+              note={number('WATER_TEMPERATURE')}
+            />
             <NoteNumber
               label="Air of the room"
               unit="°C"
               least={-20}
               most={45}
-              hint={`Reckoned with ${clock.roomC} °C${noted('ROOM_TEMPERATURE') ? '' : ' (assumed)'}.`}
+              hint={`Assumed so far: ${clock.roomC} °C$.`}
               note={(value) => note({ kind: 'ROOM_TEMPERATURE', value })}
             />
             <NoteNumber
@@ -96,7 +104,7 @@ export function MoreNotes({
               unit="h"
               least={0}
               most={1000}
-              hint={`Reckoned with ${clock.fedH} h${noted('FED') ? '' : ' (assumed)'}.`}
+              hint={`${noted('FED') ? 'Noted' : 'Assumed'}: ${clock.fedH} h.`}
               note={number('FED')}
             />
           </>

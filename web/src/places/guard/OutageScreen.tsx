@@ -3,12 +3,12 @@ import { serverNow } from '../../api/clock';
 import type { OutageView, TankClock } from '../../api/types';
 import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
 import { applyTheme } from '../../frame/theme';
-import { dayAndTime } from '../../lib/time';
+import { clockTime, dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
 import { Report } from './Report';
-import { predictedAt, readCard } from './outageLog';
+import { dangerAhead, nextStep, predictedAt, readCard } from './outageLog';
 import { MoreNotes, NoteOxygen } from './OutageNotes';
 import { useOutage } from './useOutage';
 
@@ -122,8 +122,24 @@ const since = (view: OutageView, now: number) =>
     ((view.endedAt ? Date.parse(view.endedAt) : now) - Date.parse(view.startedAt)) / 3.6e6,
   );
 
-const span = (h: number) =>
-  h < 1 ? `${Math.round(h * 60)} min` : `${Math.floor(h)} h ${Math.round((h % 1) * 60)} min`;
+/** Rounded down: what is promised is never later than the sum. */
+const span = (h: number) => {
+  const minutes = Math.floor(h * 60 + 1e-6);
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+};
+
+const atClock = (view: OutageView, h: number, zone: string) =>
+  clockTime(new Date(Date.parse(view.startedAt) + h * 3.6e6).toISOString(), zone);
+
+/** From now on: danger that has passed, because air runs, is danger no more. */
+function dangerInWords(points: Parameters<typeof dangerAhead>[0], line: number, h: number) {
+  const ahead = dangerAhead(points, line, h);
+  return ahead === undefined
+    ? 'No danger in sight within a day and a half.'
+    : ahead > 0
+      ? `Danger may come in ${span(ahead)}.`
+      : 'It may be in danger now: aerate.';
+}
 
 function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
   const { tank } = useAtTank();
@@ -146,6 +162,11 @@ function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
       <p className="text-soft">
         since {dayAndTime(view.startedAt, tank.zone)}
         {view.cuts > 1 && `, ${view.cuts} cuts`}
+        {!view.endedAt && outage.reached && (
+          <Button look="quiet" onClick={() => outage.beganEarlier(15)}>
+            it began 15 min earlier
+          </Button>
+        )}
       </p>
       {outage.refused && (
         <p role="alert" className="font-semibold">
@@ -179,10 +200,10 @@ function Tank({
   const at = predictedAt(clock.course.points, h);
   const list = view.endedAt ? clock.after : clock.steps;
   const open = list.filter((s) => s.state === 'OPEN');
-  const next = open.find((s) => s.step.atH <= h + 0.01) ?? open[0];
-  const later = open.filter((s) => s !== next);
+  const { due: next, ahead } = nextStep(list, h);
   const tankId = clock.tankId;
-  const danger = clock.course.danger.early;
+  const { tank } = useAtTank();
+  const zone = tank.zone;
   return (
     <section aria-labelledby={`tank-${tankId}`} className="grid gap-4 border-t pt-5">
       <h2 id={`tank-${tankId}`} className="text-2xl font-bold">
@@ -194,7 +215,7 @@ function Tank({
         </p>
       )}
       {next && (
-        <div className="grid gap-2 border-l-8 border-accent pl-4">
+        <div className="grid gap-2 border-l-8 border-accent pl-4" key={next.step.id}>
           <p className="text-3xl leading-tight font-bold">{next.step.what}</p>
           <p className="text-lg">
             {next.step.why} {next.step.how}
@@ -206,9 +227,14 @@ function Tank({
             <Button
               look="main"
               className="min-h-14 flex-1 text-xl"
-              onClick={() => note({ tankId, kind: 'STEP_DONE', ref: next.step.id })}
+              onClick={() => {
+                // Having started it and saying so is one thing: the prediction reckons with it from now on.
+                if (next.kitId && !view.endedAt)
+                  note({ tankId, kind: 'BACKUP_ON', ref: next.kitId });
+                note({ tankId, kind: 'STEP_DONE', ref: next.step.id });
+              }}
             >
-              Done
+              {next.kitId && !view.endedAt ? 'It runs' : 'Done'}
             </Button>
             <Button
               className="min-h-14 text-lg"
@@ -219,19 +245,27 @@ function Tank({
           </div>
         </div>
       )}
+      {!next && ahead && !view.endedAt && (
+        <p className="text-lg">
+          Nothing to do until {atClock(view, ahead.step.atH, zone)}: {ahead.step.what}.
+        </p>
+      )}
+      {clock.unlikely && !view.endedAt && (
+        <p className="border-l-4 border-alk pl-3 text-lg">
+          The sum has this tank short of oxygen on any night, and its animals live. Do not trust it:
+          watch them, measure oxygen, aerate.
+        </p>
+      )}
       {!view.endedAt && at && (
         <p className="text-lg">
           Oxygen now, predicted:{' '}
-          <strong className={`text-3xl ${at.early < view.lines.danger ? 'text-danger' : ''}`}>
-            {at.early < view.lines.danger && '✕ '}
+          <strong
+            className={`text-3xl ${at.early < view.lines.danger && !clock.unlikely ? 'text-danger' : ''}`}
+          >
+            {at.early < view.lines.danger && !clock.unlikely && '✕ '}
             {at.early.toFixed(1)} to {at.late.toFixed(1)} mg/L
           </strong>
-          .{' '}
-          {danger === undefined
-            ? 'No danger within a day and a half, on the early side.'
-            : danger > h
-              ? `Danger in ${span(danger - h)} on the early side.`
-              : 'In danger by now, on the early side.'}
+          . {dangerInWords(clock.course.points, view.lines.danger, h)}
         </p>
       )}
       <div ref={ref}>
@@ -267,7 +301,8 @@ function Tank({
                   })
                 }
               >
-                {thing.name} {thing.running ? 'runs ✓' : 'started'}
+                {thing.name}{' '}
+                {thing.running ? 'runs ✓ (tap if it does not)' : 'does not run (tap once it does)'}
                 <span className="text-sm text-soft">
                   {thing.tested
                     ? `${thing.likelyH.toFixed(1)} h tested`
@@ -299,14 +334,14 @@ function Tank({
       <MoreNotes clock={clock} view={view} ammonia={at?.ammoniaMgPerL} note={note} />
       <details>
         <summary className="min-h-11 text-lg">
-          {view.endedAt ? 'All of the restart' : 'The whole plan'} ({later.length + (next ? 1 : 0)}{' '}
-          open)
+          {view.endedAt ? 'All of the restart' : 'The whole plan'} ({open.length} open)
         </summary>
         <ol className="grid gap-2 pt-2">
           {list.map((s) => (
             <li key={s.step.id} className="flex items-start justify-between gap-3 border-b pb-1">
               <span className={s.state === 'OPEN' ? '' : 'text-soft'}>
-                {s.step.atH > 0 && `${span(s.step.atH)}: `}
+                {s.step.atH > 0 && !view.endedAt && `${atClock(view, s.step.atH, zone)}: `}
+                {s.step.atH > 0 && view.endedAt && `after ${span(s.step.atH)}: `}
                 {s.step.what} {s.state === 'DONE' ? '✓' : s.state === 'SKIPPED' ? '(skipped)' : ''}
                 {s.step.caution && (
                   <span className="block text-sm">✕ Careful: {s.step.caution}</span>

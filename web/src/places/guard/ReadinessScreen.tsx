@@ -37,7 +37,8 @@ function Loaded({ ready }: { ready: Readiness }) {
         <p className="text-sm text-soft">
           Hours until the danger line of 3.5 mg/L, early to late, from the worst hour of a night: in
           summer 4 °C warmer, in winter in a room of 17 °C. Plans hold to the early figure. Only a
-          tested run counts as known; everything else is a sum.
+          tested run counts as known; everything else is a sum. With nobody home only what starts by
+          itself runs.
         </p>
       </section>
       <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
@@ -141,16 +142,18 @@ function Nights({ ready }: { ready: Readiness }) {
           <th className="font-normal">winter night, nothing</th>
           <th className="font-normal">summer, with the kit</th>
           <th className="font-normal">winter, with the kit</th>
+          <th className="font-normal">summer, nobody home</th>
         </tr>
       </thead>
       <tbody>
         {ready.tanks.map((t) => (
           <tr key={t.tankId} className="border-t">
             <td className="py-1.5 font-semibold">{t.name}</td>
-            <td>{told(t.bareSummer)}</td>
+            <td>{t.unlikely ? 'see above' : told(t.bareSummer)}</td>
             <td>{told(t.bareWinter)}</td>
-            <td className="font-semibold">{told(t.keptSummer)}</td>
+            <td className="font-semibold">{t.unlikely ? 'see above' : told(t.keptSummer)}</td>
             <td className="font-semibold">{told(t.keptWinter)}</td>
+            <td>{told(t.alone)}</td>
           </tr>
         ))}
       </tbody>
@@ -234,6 +237,8 @@ function Thing({ item }: { item: KitItem }) {
           <span className="text-soft">
             {d.place && ` · ${d.place}`}
             {d.who && ` · ${d.who}`}
+            {item.startsItself ? ' · starts by itself' : ' · by hand'}
+            {(d.loadW === undefined || d.loadW === 0) && ` · ${item.watts} W assumed`}
           </span>
         </span>
         <span>
@@ -272,11 +277,16 @@ function Thing({ item }: { item: KitItem }) {
           </span>
         )}
       </div>
+      {likely === 0 && !tested && (
+        <p className="border-l-4 border-danger pl-3">
+          ✕ Overloaded: {item.watts} W is more than it carries. It would switch off at once.
+        </p>
+      )}
       {d.energy === 'UPS' && d.upsW !== undefined && d.upsMinutes !== undefined && !tested && (
         <p className="text-sm text-soft">
           Its label ({d.upsW} W for {d.upsMinutes} min) would promise{' '}
-          {((d.upsW * d.upsMinutes) / 60 / d.loadW).toFixed(1)} h at {d.loadW} W: its inverter takes
-          5 to 8 W for itself.
+          {((d.upsW * d.upsMinutes) / 60 / item.watts).toFixed(1)} h at {item.watts} W: its inverter
+          has a power of 5 to 8 W of its own.
         </p>
       )}
       {open === 'test' && <TestRun item={item} done={() => setOpen(null)} />}

@@ -2,9 +2,11 @@ import { expect, it } from 'vitest';
 import type { NewNote, OutageView } from '../../api/types';
 import {
   begun,
+  dangerAhead,
   forgetOutages,
   keep,
   keepPlan,
+  nextStep,
   NOTHING,
   owes,
   predictedAt,
@@ -104,4 +106,29 @@ it('owes the server what it has not been told: a start, notes, an end', () => {
   expect(owes({ ...NOTHING, view: VIEW })).toBe(false);
   expect(owes({ ...NOTHING, waiting: [note('CALM')] })).toBe(true);
   expect(owes({ ...NOTHING, ended: '2026-01-01T00:00:00Z' })).toBe(true);
+});
+
+it('tells the step whose time has come from those ahead', () => {
+  const step = (id: string, atH: number, state: 'OPEN' | 'DONE' = 'OPEN') =>
+    ({ step: { id, atH }, state }) as unknown as Parameters<typeof nextStep>[0][number];
+  const steps = [step('look', 0, 'DONE'), step('flow', 0.5), step('canister', 4)];
+  expect(nextStep(steps, 0.1)).toMatchObject({ due: undefined, ahead: { step: { id: 'flow' } } });
+  expect(nextStep(steps, 0.6).due?.step.id).toBe('flow');
+  expect(nextStep(steps, 0.6).ahead?.step.id).toBe('canister');
+  expect(nextStep([step('look', 0, 'DONE')], 1)).toEqual({ due: undefined, ahead: undefined });
+});
+
+it('speaks of danger from now on only', () => {
+  const point = (hours: number, early: number) => ({
+    hours,
+    early,
+    likely: early,
+    late: early,
+    celsius: 25,
+    ammoniaMgPerL: 0,
+  });
+  const saved = [point(0, 6), point(1, 3), point(2, 3.2), point(3, 5), point(9, 5)];
+  expect(dangerAhead(saved, 3.5, 0)).toBe(1);
+  expect(dangerAhead(saved, 3.5, 1.5)).toBe(0);
+  expect(dangerAhead(saved, 3.5, 4)).toBeUndefined();
 });

@@ -136,6 +136,28 @@ export function predictedAt(
   };
 }
 
+/** Hours from now until the early side is below a line; 0 when it is now, undefined when it does not come. */
+export function dangerAhead(points: Point[], line: number, hours: number): number | undefined {
+  const now = predictedAt(points, hours);
+  if (now && now.early < line) return 0;
+  const later = points.find((p) => p.hours > hours && p.early < line);
+  return later && later.hours - hours;
+}
+
+type Listed = OutageView['tanks'][number]['steps'][number];
+
+/** The first open step whose time has come, and the first that is still ahead. */
+export function nextStep(
+  steps: Listed[],
+  hours: number,
+): { due: Listed | undefined; ahead: Listed | undefined } {
+  const open = steps.filter((s) => s.state === 'OPEN');
+  return {
+    due: open.find((s) => s.step.atH <= hours + 0.01),
+    ahead: open.find((s) => s.step.atH > hours + 0.01),
+  };
+}
+
 /** The log of a pocket card, as its file holds it; an error in words when it is none. */
 export function readCard(
   text: string,

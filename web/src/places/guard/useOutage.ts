@@ -108,6 +108,25 @@ export function useOutage(homeId: string) {
     void refresh();
   };
 
+  /** It began before anybody noticed. */
+  const beganEarlier = (minutes: number) =>
+    inLine(async () => {
+      const known = latest.current.view;
+      if (!known) return;
+      const at = new Date(Date.parse(known.startedAt) - minutes * 60_000).toISOString();
+      try {
+        const view = await told(
+          api.POST('/api/v1/homes/{homeId}/outages/{id}/began', {
+            params: { path: { homeId, id: known.id } },
+            body: { at },
+          }),
+        );
+        store((before) => ({ ...before, view }));
+      } catch (e) {
+        setRefused(e instanceof Problem ? e.message : null);
+      }
+    });
+
   /** Brings a card's log in: the same card again changes nothing. */
   const bring = (card: { startedAt: string; endedAt: string | null; notes: NewNote[] }) =>
     inLine(async () => {
@@ -147,6 +166,7 @@ export function useOutage(homeId: string) {
     note,
     start,
     end,
+    beganEarlier,
     bring,
     close,
   };

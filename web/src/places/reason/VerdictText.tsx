@@ -52,7 +52,9 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
       </p>
       <p>{verdict.next}</p>
       {urgency && <p className="text-base text-soft">{urgency}</p>}
-      {verdict.remark && <p className="border-l-4 border-accent pl-3 text-base">{verdict.remark}</p>}
+      {verdict.remark && (
+        <p className="border-l-4 border-accent pl-3 text-base">{verdict.remark}</p>
+      )}
       {verdict.cautions.map((caution) => (
         <p key={caution} className="border-l-4 border-danger pl-3 text-base">
           <strong className="text-danger">▲ Caution. </strong>

@@ -173,11 +173,11 @@ function Brings({
       {then.stopped && <Stopped stopped={then.stopped} turnTo={turnTo} />}
       <p className="text-lg leading-snug">
         <strong className="text-2xl">{signedRange(then.gainPh)}</strong> on the trough once settled
-        {then.media ? ', while the media are fresh' : ''}:{' '}
-        {range(then.troughPh, 2)} at {clockTime(then.troughAt, zone)}, as it is{' '}
-        {now.troughPh.value.toFixed(2)}. Peak {range(then.peakPh, 2)}; lowest oxygen{' '}
-        {range(then.lowestOxygenMgPerL, 1)} mg/L. <em className="not-italic">{inWords(set.put)}</em>
-        : {means(then.ways)}. Settled after about {Math.round(then.settleHours.value)} h
+        {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
+        {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
+        {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
+        <em className="not-italic">{inWords(set.put)}</em>: {means(then.ways)}. Settled after about{' '}
+        {Math.round(then.settleHours.value)} h
         {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
           ? `; about € ${Math.round(then.cost.toFit)} to fit and € ${Math.round(then.cost.perMonth)} a month (assumed prices)`
           : ''}
@@ -251,8 +251,7 @@ function Moves({
   const [alkalinityFrom, alkalinityTo] = ends(chemistry.alkalinityDkh);
   const [calciumFrom, calciumTo] = ends(chemistry.calciumMgPerL);
   const [, potassium] = ends(chemistry.potassiumGainMgPerL);
-  const alkalinity = (dkh: number) =>
-    showAlkalinity(alkalinityToMeq(dkh, 'DKH'), units.alkalinity);
+  const alkalinity = (dkh: number) => showAlkalinity(alkalinityToMeq(dkh, 'DKH'), units.alkalinity);
   return (
     <p>
       After {days} days alkalinity goes from {alkalinity(alkalinityFrom)} to{' '}

@@ -3,6 +3,7 @@ package jollytide.core.bench;
 import static jollytide.core.units.Quantities.within;
 
 import java.util.List;
+import jollytide.core.reef.Livestock;
 
 /**
  * One tank that could be behind the log.
@@ -14,6 +15,14 @@ import java.util.List;
 public record Living(double skimmerFactor, double respirationMmolPerLPerH, double photosynthesisMmolPerLPerH) {
     /** An ordinary mixed reef. From memory; replaced by a fit as soon as there is a log. */
     public static final Living ORDINARY = new Living(1, 0.018, 0.034);
+    /** A tank of which only its kind is known. */
+    public static Living of(Livestock kind) {
+        return new Living(
+                1,
+                kind.respiration() * ORDINARY.respirationMmolPerLPerH(),
+                kind.photosynthesis() * ORDINARY.photosynthesisMmolPerLPerH());
+    }
+
     /** How far the skimmer may be from what is expected of it. From memory. */
     public static final List<Double> SKIMMER_FACTORS = List.of(1.0, 0.6, 1.6);
 

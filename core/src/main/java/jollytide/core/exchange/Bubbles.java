@@ -2,6 +2,7 @@ package jollytide.core.exchange;
 
 import static jollytide.core.units.Quantities.within;
 
+import java.util.function.DoubleUnaryOperator;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 
@@ -59,24 +60,32 @@ public record Bubbles(double airLPerH, double diameterMm, double depthM, Skin sk
     }
 
     /**
-     * Terminal velocity, m/s (Clift, Grace and Weber 1978): a rigid sphere's with the drag of Schiller and Naumann, never
-     * above that of a clean bubble, for which Mendelson's wave equation stands.
+     * Terminal velocity, m/s. A mobile skin: the drag of a bubble in clean water, from the smallest spheres to wobbling
+     * caps (Tomiyama et al. 1998). A rigid one: a sphere's with the drag of Schiller and Naumann, never above the clean
+     * bubble's, whose shape limits both (Clift, Grace and Weber 1978).
      */
     public double riseMPerS(Seawater water) {
         double d = diameterMm / 1000;
-        double density = water.densityKgPerL() * 1000;
-        double clean = Math.sqrt(2.14 * SURFACE_TENSION / (density * d) + 0.505 * GRAVITY * d);
-        if (skin == Skin.MOBILE) {
-            return clean;
-        }
         double nu = Gases.kinematicViscosityM2PerS(water);
+        double eotvos = water.densityKgPerL() * 1000 * GRAVITY * d * d / SURFACE_TENSION;
+        double shape = 8.0 / 3 * eotvos / (eotvos + 4);
+        double clean =
+                terminal(d, nu, re -> Math.max(Math.min(16 / re * (1 + 0.15 * Math.pow(re, 0.687)), 48 / re), shape));
+        return skin == Skin.MOBILE ? clean : Math.min(clean, terminal(d, nu, Bubbles::sphereDrag));
+    }
+
+    private static double sphereDrag(double re) {
+        return re > 1000 ? 0.44 : 24 / re * (1 + 0.15 * Math.pow(re, 0.687));
+    }
+
+    /** Where drag and buoyancy meet. */
+    private static double terminal(double d, double nu, DoubleUnaryOperator drag) {
         double u = 0.1;
         for (int i = 0; i < STEPS; i++) {
             double re = Math.max(1e-6, u * d / nu);
-            double drag = re > 1000 ? 0.44 : 24 / re * (1 + 0.15 * Math.pow(re, 0.687));
-            u = (u + Math.sqrt(4.0 / 3 * GRAVITY * d / drag)) / 2;
+            u = (u + Math.sqrt(4.0 / 3 * GRAVITY * d / drag.applyAsDouble(re))) / 2;
         }
-        return Math.min(u, clean);
+        return u;
     }
 
     /** Transfer velocity, m/s: Frössling (1938) for a rigid skin, Higbie (1935) for a mobile one. */

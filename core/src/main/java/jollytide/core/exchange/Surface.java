@@ -17,6 +17,7 @@ public record Surface(double areaM2, double k600CmPerH, double schmidtExponent) 
 
     private static final double SLOWEST_CM_PER_H = 1.5;
     private static final double SLOWEST_GAIN = 2.2;
+    private static final double FADING_EXPONENT = 1.6;
 
     public Surface {
         within("areaM2", areaM2, 0.001, 200, "m²");
@@ -38,13 +39,15 @@ public record Surface(double areaM2, double k600CmPerH, double schmidtExponent) 
 
     /**
      * What CO2 gains on slow surfaces by reacting with water on its way (Hoover and Berkshire 1969): about 2.2 at
-     * 1.5 cm/h, 1.2 at 4 cm/h, nothing from 8 cm/h; between, the gain above 1 falls with the square of the velocity.
+     * 1.5 cm/h, 1.2 at 4 cm/h, nothing from 8 cm/h. Between, it falls so that more agitation never carries less.
      */
     private double hydrationGain() {
-        if (k600CmPerH >= NO_HYDRATION_FROM_CM_PER_H) {
-            return 1;
-        }
-        double slow = Math.max(SLOWEST_CM_PER_H, k600CmPerH);
-        return 1 + (SLOWEST_GAIN - 1) * Math.pow(SLOWEST_CM_PER_H / slow, 1.83);
+        double least = fading(NO_HYDRATION_FROM_CM_PER_H);
+        double k = Math.max(SLOWEST_CM_PER_H, Math.min(NO_HYDRATION_FROM_CM_PER_H, k600CmPerH));
+        return 1 + (SLOWEST_GAIN - 1) * (fading(k) - least) / (1 - least);
+    }
+
+    private static double fading(double k600CmPerH) {
+        return Math.pow(SLOWEST_CM_PER_H / k600CmPerH, FADING_EXPONENT);
     }
 }

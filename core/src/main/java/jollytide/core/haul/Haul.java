@@ -4,8 +4,10 @@ import static jollytide.core.units.Quantities.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Gas;
 import jollytide.core.outage.Ammonia;
+import jollytide.core.outage.Guess;
 import jollytide.core.outage.OxygenClock;
 import jollytide.core.reef.Fish;
 import jollytide.core.seawater.CarbonateState;
@@ -22,7 +24,8 @@ import org.jspecify.annotations.Nullable;
  * @param waterL water in the container
  * @param headspaceL air over it when it is closed
  * @param oxygenFilled whether that is pure oxygen
- * @param aerated whether air bubbles through, so that water and outside air stay near balance
+ * @param aeration what bubbles through, as carefully as safety reckons: with a rigid skin; null without
+ * @param bound whether a binder holds the ammonia, none of which is then counted as poison (taken as enough of it)
  * @param startC at departure
  * @param outsideC around the container
  * @param coolingPerH share of that gap lost in an hour: 0.25 a bare bucket, 0.05 a closed cool box (from memory)
@@ -35,7 +38,8 @@ public record Haul(
         double waterL,
         double headspaceL,
         boolean oxygenFilled,
-        boolean aerated,
+        @Nullable Bubbles aeration,
+        boolean bound,
         double startC,
         double outsideC,
         double coolingPerH,
@@ -50,12 +54,10 @@ public record Haul(
     private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     private static final double FASTED_H = 24;
     private static final double FASTED_SHARE = 0.5;
-    /** Aerated water is held at such a share of the way to the outside air. From memory. */
-    private static final double AERATED_PER_H = 6;
-
     /** Still water in a closed bag follows its headspace slowly unless the road shakes it. From memory. */
     private static final double SHAKEN_PER_H = 4;
 
+    private static final double OUTSIDE_CO2_ATM = 0.0005;
     private static final double GAS_CONSTANT_L_ATM = 0.082057;
     private static final double KG_PER_L = 1.024;
     private static final int POINT_EVERY = 10;
@@ -86,20 +88,28 @@ public record Haul(
      *
      * @param hoursToCaution until oxygen or poison passes its limit; null when neither does
      * @param limit which it is: OXYGEN or AMMONIA; null when neither
+     * @param lowestOxygenMgPerL and the highest poison, mg/L of un-ionised ammonia
      * @param weightKg of water and animals
      */
     public record Trip(
             List<HaulMoment> moments,
             @Nullable Double hoursToCaution,
             @Nullable String limit,
+            double lowestOxygenMgPerL,
+            double highestUnionisedMgPerL,
             double weightKg) {}
 
     public double celsius(double hours) {
         return outsideC + (startC - outsideC) * Math.exp(-coolingPerH * hours);
     }
 
-    /** So many hours, delays included. */
+    /** So many hours, delays included, as it is likely to go. */
     public Trip trip(double hours) {
+        return trip(hours, Guess.LIKELY);
+    }
+
+    /** The same on another side of what is not known: animals that breathe more, or less. */
+    public Trip trip(double hours, Guess guess) {
         within("tripHours", hours, 0.1, 96, "h");
         Seawater start = new Seawater(salinity, startC);
         CarbonateSystem system = CarbonateSystem.of(start);
@@ -108,8 +118,10 @@ public record Haul(
                 .dic();
         double oxygen = Gases.oxygenSaturationMgPerL(start, Gases.STANDARD_HPA);
         double airOxygen = headspaceMol(oxygenFilled ? 0.95 : Gas.OXYGEN_IN_AIR);
-        double airCo2 = headspaceMol(0.0005);
+        double airCo2 = headspaceMol(OUTSIDE_CO2_ATM);
         double nitrogen = 0;
+        double lowest = oxygen;
+        double highest = 0;
         List<HaulMoment> moments = new ArrayList<>();
         Double caution = null;
         String limit = null;
@@ -122,7 +134,9 @@ public record Haul(
             system = now;
             CarbonateState state = now.fromAlkalinityAndDic(alkalinity, Math.max(1e-6, dic));
             double share = Ammonia.unionisedShare(water, state.phTotal(), PhScale.TOTAL);
-            double poison = nitrogen / waterL * share;
+            double poison = bound ? 0 : nitrogen / waterL * share;
+            lowest = Math.min(lowest, oxygen);
+            highest = Math.max(highest, poison);
             if (limit == null && oxygen < OxygenClock.CAUTION) {
                 caution = t;
                 limit = "OXYGEN";
@@ -134,17 +148,21 @@ public record Haul(
                 moments.add(new HaulMoment(t, oxygen, state.phNbs(), nitrogen / waterL, poison, c));
             }
             double activity = t < CHASED_H ? Fish.CHASED : Fish.ACTIVE;
-            double breathed = fish.oxygenMmolPerH(c) * activity / 1000 * STEP_H * Math.min(1, oxygen);
+            double breathed =
+                    fish.oxygenMmolPerH(c) * activity / 1000 * STEP_H * guess.demandTimes() * Math.min(1, oxygen);
             nitrogen += Ammonia.nitrogenMgPerH(breathed * 1000) * (fastedHours >= FASTED_H ? FASTED_SHARE : 1);
             oxygen -= breathed * OXYGEN_MG_PER_MOL / waterL;
             dic += breathed / (waterL * water.densityKgPerL());
             double oxygenPerMg = Gas.OXYGEN.solubility(water);
             double waterAtm = oxygen / OXYGEN_MG_PER_MOL / oxygenPerMg;
             double waterCo2Atm = state.pco2Uatm() * 1e-6;
-            if (aerated) {
-                double settle = 1 - Math.exp(-AERATED_PER_H * STEP_H);
+            if (aeration != null) {
+                double settle = settles(Gas.OXYGEN, water);
                 oxygen += settle * (Gases.oxygenSaturationMgPerL(water, Gases.STANDARD_HPA) - oxygen);
-                dic -= settle * Math.max(0, waterCo2Atm - 0.0005) * Gas.CO2.solubility(water) / water.densityKgPerL();
+                dic -= settles(Gas.CO2, water)
+                        * (waterCo2Atm - OUTSIDE_CO2_ATM)
+                        * Gas.CO2.solubility(water)
+                        / water.densityKgPerL();
             } else if (headspaceL > 0.01) {
                 double perAtm = headspaceL / (GAS_CONSTANT_L_ATM * water.temperatureK());
                 double shaken = 1 - Math.exp(-SHAKEN_PER_H * STEP_H);
@@ -158,7 +176,13 @@ public record Haul(
             }
             oxygen = Math.max(0, oxygen);
         }
-        return new Trip(moments, caution, limit, waterL * KG_PER_L + fish.massG() / 1000);
+        return new Trip(moments, caution, limit, lowest, highest, waterL * KG_PER_L + fish.massG() / 1000);
+    }
+
+    /** Share of the way to the outside air that the bubbles bring the water in a step. */
+    private double settles(Gas gas, Seawater water) {
+        double perH = aeration == null ? 0 : aeration.conductance(gas, water) / (gas.solubility(water) * waterL);
+        return 1 - Math.exp(-perH * STEP_H);
     }
 
     private double headspaceMol(double share) {

@@ -15,9 +15,15 @@ import org.jspecify.annotations.Nullable;
  *
  * @param loadW what it takes; 0 by hand
  * @param energy null by hand: then it lasts as long as somebody does it
+ * @param startsItself whether it goes on by itself the moment the mains fail, such as a pump on a plugged-in UPS
  */
 public record Backup(
-        String name, Way way, double loadW, @Nullable Energy energy) {
+        String name, Way way, double loadW, @Nullable Energy energy, boolean startsItself) {
+
+    /** One that somebody has to start. */
+    public Backup(String name, Way way, double loadW, @Nullable Energy energy) {
+        this(name, way, loadW, energy, false);
+    }
 
     /** How it gives gas: mol O2/(h·atm) between the least and the most that it may. */
     public sealed interface Way {
@@ -102,9 +108,7 @@ public record Backup(
 
     /** Hours that it runs: without end by hand. */
     public Energy.RunTime runTime() {
-        return energy == null
-                ? new Energy.RunTime(LONG, LONG, LONG, false)
-                : loadW == 0 ? new Energy.RunTime(LONG, LONG, LONG, false) : energy.hours(loadW);
+        return energy == null ? new Energy.RunTime(LONG, LONG, LONG, false) : energy.hours(loadW);
     }
 
     private static final double LONG = 1e6;

@@ -38,6 +38,25 @@ public sealed interface Energy {
         }
     }
 
+    /**
+     * What its maker says, nobody having tried it. Shares of the claim that are counted on are from memory.
+     *
+     * @param hours on the packaging
+     */
+    record Claimed(double hours) implements Energy {
+        private static final double LEAST = 0.5;
+        private static final double LIKELY = 0.75;
+
+        public Claimed {
+            within("makerHours", hours, 0.1, 2000, "h");
+        }
+
+        @Override
+        public RunTime hours(double loadW) {
+            return new RunTime(hours * LEAST, hours * LIKELY, hours, false);
+        }
+    }
+
     /** Alkaline cells by size: energy at a trickle, and the load in W at which half of it is left. From memory. */
     enum CellSize {
         D(20, 1.6),
@@ -104,8 +123,16 @@ public sealed interface Energy {
             return ratedW * ratedMinutes / 60 / loadW;
         }
 
+        /** Whether a load is more than it is known to carry: then it switches off. */
+        public boolean overloaded(double loadW) {
+            return loadW > ratedW;
+        }
+
         @Override
         public RunTime hours(double loadW) {
+            if (overloaded(loadW)) {
+                return new RunTime(0, 0, 0, false);
+            }
             double left = leadLeft(yearsOld);
             double early = ratedW * ratedMinutes / 60 / (loadW + MOST_IDLE_W);
             return new RunTime(
@@ -125,7 +152,7 @@ public sealed interface Energy {
      *
      * @param wattHours on its label
      * @param lead whether of lead, else of lithium
-     * @param idleW what the inverter takes; 0 for a pump that runs on the battery itself
+     * @param idleW what the inverter takes; 0 for a pump that runs on the battery itself, by direct current
      * @param efficiency of the inverter; 1 without
      * @param restW loads below which the inverter switches itself off; null when it does not
      */
@@ -136,6 +163,11 @@ public sealed interface Energy {
             double efficiency,
             @Nullable Double restW,
             double yearsOld) implements Energy {
+        /** An inverter of which nothing is known. From memory. */
+        public static final double ASSUMED_IDLE_W = 8;
+
+        public static final double ASSUMED_EFFICIENCY = 0.85;
+
         private static final double LEAD_HOURS = 20;
         private static final double LEAD_EXPONENT = 1.15;
         /** Of lead only half may be taken without harm; of lithium most. From memory. */

@@ -21,6 +21,7 @@ public final class OxygenClock {
     public static final double LOSS = 2;
     private static final double STEP_H = 1.0 / 60;
     private static final int POINT_EVERY_STEPS = 10;
+    private static final double GRAIN_C = 0.05;
     private static final double STILL_EXPONENT = 2.0 / 3;
     /** How far a reading may move the reckoned demand: beyond that something else is wrong. */
     private static final double LEAST_CORRECTION = 0.3;
@@ -162,6 +163,15 @@ public final class OxygenClock {
             Transfer transfer,
             ToDoubleFunction<Energy.RunTime> lasts,
             double correction) {
+        // Water cools slowly: what hangs on its temperature is made anew for each twentieth of a degree.
+        double made = Double.NaN;
+        double solubility = 0;
+        double saturation = 0;
+        double still = 0;
+        double[] given = new double[backups.size()];
+        double[] lastsH = backups.stream()
+                .mapToDouble(b -> Math.max(0, lasts.applyAsDouble(b.backup().runTime()) - b.usedH()))
+                .toArray();
         int first = (int) Math.round(fromH / STEP_H);
         int last = Math.min(all.length - 1, (int) Math.round(toH / STEP_H));
         double oxygen = start;
@@ -171,21 +181,29 @@ public final class OxygenClock {
         for (int i = first; i < last; i++) {
             double t = i * STEP_H;
             double celsius = tank.celsius(t);
-            Seawater water = tank.water(celsius);
-            double solubility = Gas.OXYGEN.solubility(water);
-            double conductance = stillConductance(guess, water);
-            for (Running running : backups) {
-                double left = Math.max(0, lasts.applyAsDouble(running.backup().runTime()) - running.usedH());
-                double ends = running.fromH() + left;
+            if (!(Math.abs(celsius - made) <= GRAIN_C)) {
+                made = celsius;
+                Seawater water = tank.water(celsius);
+                solubility = Gas.OXYGEN.solubility(water);
+                saturation = tank.saturationMgPerL(celsius);
+                still = stillConductance(guess, water);
+                for (int b = 0; b < given.length; b++) {
+                    given[b] = transfer.of(backups.get(b).backup().way(), water);
+                }
+            }
+            double conductance = still;
+            for (int b = 0; b < given.length; b++) {
+                Running running = backups.get(b);
+                double ends = running.fromH() + lastsH[b];
                 Double stopped = running.toH();
                 if (t >= running.fromH() && t < ends && (stopped == null || t < stopped)) {
-                    conductance += transfer.of(running.backup().way(), water);
+                    conductance += given[b];
                 }
             }
             // 1/h: conductance over what the water holds for an atm.
             double rate = conductance / (solubility * tank.litres());
             double demand = tank.demandMgPerLPerH(celsius, t, guess) * correction * fading(oxygen);
-            double rests = tank.saturationMgPerL(celsius) - demand / rate;
+            double rests = saturation - demand / rate;
             oxygen = Math.max(0, rests + (oxygen - rests) * Math.exp(-rate * STEP_H));
             all[i + 1] = oxygen;
         }

@@ -41,14 +41,18 @@ public final class Plan {
      * @param canister whether biological media sit in a sealed filter
      * @param doser whether anything is dosed by a pump
      * @param sump whether the sump can overflow when the power goes and the skimmer when it returns
+     * @param corals whether anything lives in it that cannot swim to moving water
      * @param bucketsPerH of ten litres that would hold it by hand
+     * @param tank as the mains failed
      * @param schedule what of the kit is started when
      */
     public record Situation(
             boolean canister,
             boolean doser,
             boolean sump,
+            boolean corals,
             double bucketsPerH,
+            Stricken tank,
             List<OxygenClock.Running> schedule,
             OxygenClock.OxygenCourse course) {}
 
@@ -86,13 +90,15 @@ public final class Plan {
                     "Below its rim? One-way valves fail: look again in ten minutes.",
                     null));
         }
-        steps.add(new Step(
-                "flow",
-                0.5,
-                "Give corals some flow",
-                "They need moving water as well as oxygen.",
-                "Stone or battery pump where the water turns over; else stir along the reef every ten minutes.",
-                null));
+        if (s.corals()) {
+            steps.add(new Step(
+                    "flow",
+                    0.5,
+                    "Give corals some flow",
+                    "They need moving water as well as oxygen.",
+                    "Stone or battery pump where the water turns over; else stir along the reef every ten minutes.",
+                    null));
+        }
         if (s.canister()) {
             steps.add(new Step(
                     "media-out",
@@ -134,14 +140,16 @@ public final class Plan {
         for (OxygenClock.Running running : s.schedule()) {
             if (running.fromH() == 0) {
                 Backup backup = running.backup();
+                String name = backup.name();
                 steps.add(new Step(
                         i == 0 ? "air" : "air-" + i,
                         0,
-                        "Start: " + backup.name(),
+                        (backup.startsItself() ? "See that it runs: " : "Start: ") + name,
                         i == 0 ? "Oxygen first; everything else can wait." : "The first alone does not hold this tank.",
                         s.bucketsPerH() > 0
                                 ? "Until it bubbles, pour from half a metre: " + buckets(s) + " an hour."
                                 : "Look that it bubbles.",
+                        name,
                         caution(backup)));
                 i++;
             }
@@ -201,7 +209,7 @@ public final class Plan {
         return Ammonia.unionisedShare(water, Ammonia.HIGHEST_PH_NBS, PhScale.NBS);
     }
 
-    /** Each that is started later, and fresh energy before the last one's early end. */
+    /** Each that is started later, what to do where one ends, and where what runs is not enough however long it runs. */
     private static void energy(Situation s, List<Step> steps) {
         double lastEnd = 0;
         Backup last = null;
@@ -214,11 +222,9 @@ public final class Plan {
                         "next-" + i,
                         Math.max(0.25, running.fromH() - 0.25),
                         "Start: " + backup.name(),
-                        String.format(
-                                Locale.ROOT,
-                                "On the early side what runs now ends %.1f h into the outage.",
-                                running.fromH()),
+                        String.format(Locale.ROOT, "What runs now may end %.1f h into the outage.", running.fromH()),
                         "Before it stops.",
+                        backup.name(),
                         caution(backup)));
             }
             double ends = running.fromH() + backup.runTime().early();
@@ -227,15 +233,44 @@ public final class Plan {
                 last = backup;
             }
         }
-        if (last != null && lastEnd < LONGEST_H) {
+        Double danger = s.course().danger().early();
+        if (!s.schedule().isEmpty() && danger != null && danger < lastEnd) {
+            steps.add(new Step(
+                    "not-enough",
+                    Math.max(0.25, danger - 0.5),
+                    "Bring in more air",
+                    String.format(
+                            Locale.ROOT,
+                            "%s From %.1f h on that may be too little, however long it runs.",
+                            supplied(s),
+                            danger),
+                    "Another pump, or pour: " + buckets(s) + " an hour. More batteries do not help here.",
+                    null));
+        } else if (last != null && lastEnd < LONGEST_H) {
             steps.add(new Step(
                     "fresh-energy",
                     Math.max(0.25, lastEnd - 0.5),
                     "Fresh energy for: " + last.name(),
-                    String.format(Locale.ROOT, "On the early side it ends %.1f h into the outage.", lastEnd),
+                    String.format(
+                            Locale.ROOT,
+                            "It may end %.1f h into the outage; by then it needs cells, a battery or another pump.",
+                            lastEnd),
                     "Spare cells, a car, a neighbour, an open shop; or move the animals.",
                     BATTERIES));
         }
+    }
+
+    /** What runs from the first minute, against what the tank breathes; on the careful side. */
+    private static String supplied(Situation s) {
+        List<Backup> first = s.schedule().stream()
+                .filter(running -> running.fromH() == 0)
+                .map(OxygenClock.Running::backup)
+                .toList();
+        return String.format(
+                Locale.ROOT,
+                "What runs brings %.2f of the %.2f mg/L that your tank uses an hour.",
+                s.tank().broughtMgPerLPerH(first),
+                s.tank().demandMgPerLPerH(s.tank().startC(), 0, Guess.EARLY));
     }
 
     /** Once the power is back. */

@@ -42,16 +42,31 @@ public record Schedule(List<Running> running, OxygenCourse course) {
         return hours == null ? Double.MAX_VALUE : hours;
     }
 
-    /** One after the other, each started when the one before ends on its early side. */
+    /** What starts by itself runs from the first minute; the rest one after the other, as each ends on its early side. */
     private static List<Running> relay(List<Backup> kit, double hours) {
         List<Running> running = new ArrayList<>();
         double from = 0;
         for (Backup backup : kit) {
-            if (from < hours) {
+            if (backup.startsItself()) {
+                running.add(new Running(backup, 0, null));
+                from = Math.max(from, backup.runTime().early());
+            }
+        }
+        for (Backup backup : kit) {
+            if (!backup.startsItself() && from < hours) {
                 running.add(new Running(backup, from, null));
                 from += backup.runTime().early();
             }
         }
         return running;
+    }
+
+    /** What happens with nobody there to start anything. */
+    public static Schedule unattended(Stricken tank, List<Backup> kit, double hours) {
+        List<Running> running = kit.stream()
+                .filter(Backup::startsItself)
+                .map(backup -> new Running(backup, 0, null))
+                .toList();
+        return new Schedule(running, new OxygenClock(tank, running, List.of()).run(hours));
     }
 }

@@ -2,6 +2,8 @@ package jollytide.core.outage;
 
 import static jollytide.core.units.Quantities.within;
 
+import java.util.List;
+import jollytide.core.exchange.Gas;
 import jollytide.core.reef.Fish;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
@@ -81,5 +83,25 @@ public record Stricken(
     double ammoniaMgPerLPerH(double celsius, double hours, Guess guess) {
         double breathed = fishMgPerLPerH(celsius, hours, guess) * guess.demandTimes();
         return Ammonia.nitrogenMgPerH(breathed / OXYGEN_MG_PER_MMOL);
+    }
+
+    /** Below this oxygen no living tank is found on an ordinary night, mg/L. From memory. */
+    public static final double UNLIKELY_START_MG_PER_L = 3;
+
+    /**
+     * Whether a sum, not a reading, says that the animals were suffocating before the power failed: they live, so
+     * something else brings them air, and the sum is no ground for alarm.
+     */
+    public boolean contradictedByItsAnimals() {
+        return !startMeasured && startMgPerL < UNLIKELY_START_MG_PER_L;
+    }
+
+    /** Oxygen that backups bring into water held at {@code OxygenClock.DANGER}, mg/(L·h), on the careful side. */
+    public double broughtMgPerLPerH(List<Backup> running) {
+        Seawater water = water(startC);
+        double solubility = Gas.OXYGEN.solubility(water);
+        double conductance =
+                running.stream().mapToDouble(b -> b.way().least(water)).sum();
+        return conductance / (solubility * litres) * Math.max(0, saturationMgPerL(startC) - OxygenClock.DANGER);
     }
 }

@@ -78,6 +78,47 @@ class BubblesTest {
         }
     }
 
+    /**
+     * Clean bubbles in seawater: 0.3 mm rises at 3 to 4 cm/s, 2 mm at 25 to 30 (Clift, Grace and Weber 1978, fig. 7.3;
+     * from memory). Between the two laws there is no step, and the mobile skin never carries less than the rigid one.
+     */
+    @Test
+    void smallBubblesRiseSlowlyAndCarryMore() {
+        assertThat(stone(1, 0.3, Skin.RIGID).riseMPerS(WATER)).isBetween(0.025, 0.035);
+        assertThat(stone(1, 0.3, Skin.MOBILE).riseMPerS(WATER)).isBetween(0.03, 0.045);
+        assertThat(stone(1, 2, Skin.MOBILE).riseMPerS(WATER)).isBetween(0.25, 0.30);
+        for (Skin skin : Skin.values()) {
+            double before = stone(1, 0.2, skin).riseMPerS(WATER);
+            for (double mm = 0.204; mm < 8; mm *= 1.02) {
+                double now = stone(1, mm, skin).riseMPerS(WATER);
+                assertThat(now / before).as(skin + " " + mm).isBetween(0.97, 1.06);
+                before = now;
+            }
+        }
+        for (double mm = 0.2; mm < 15; mm *= 1.1) {
+            for (Gas gas : Gas.values()) {
+                assertThat(stone(100, mm, Skin.MOBILE).conductance(gas, WATER))
+                        .as(gas + " " + mm)
+                        .isGreaterThanOrEqualTo(stone(100, mm, Skin.RIGID).conductance(gas, WATER));
+            }
+        }
+    }
+
+    @Test
+    void moreAgitationNeverCarriesLess() {
+        double before = 0;
+        for (double k = 1; k < 40; k += 0.05) {
+            double now = new Surface(1, k, 0.5).conductance(Gas.CO2, WATER);
+            assertThat(now).as("k600 " + k).isGreaterThan(before);
+            before = now;
+        }
+        double plain = new Surface(1, 8, 0.5).conductance(Gas.CO2, WATER) / 8;
+        assertThat(new Surface(1, 1.5, 0.5).conductance(Gas.CO2, WATER) / 1.5 / plain)
+                .isCloseTo(2.2, within(0.01));
+        assertThat(new Surface(1, 4, 0.5).conductance(Gas.CO2, WATER) / 4 / plain)
+                .isCloseTo(1.2, within(0.05));
+    }
+
     /** Saturated with air at 28 to 30 °C the water holds 5 to 8 % less oxygen than at 25 °C. */
     @Test
     void warmthTakesOxygen() {

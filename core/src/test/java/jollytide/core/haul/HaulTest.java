@@ -4,16 +4,30 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import jollytide.core.exchange.Bubbles;
+import jollytide.core.exchange.Gas;
 import jollytide.core.haul.Haul.HaulMoment;
 import jollytide.core.haul.Haul.Trip;
+import jollytide.core.outage.Guess;
 import jollytide.core.reef.Fish;
+import jollytide.core.seawater.Seawater;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
 class HaulTest {
     private static final Fish TWO = new Fish(List.of(new Fish.Group(2, 15)));
 
     private static Trip trip(double waterL, double headspaceL, boolean oxygen, boolean aerated, double fasted) {
-        return new Haul(TWO, waterL, headspaceL, oxygen, aerated, 25, 20, 0.05, 35, 2.9, 8.1, fasted).trip(8);
+        return haul(waterL, headspaceL, oxygen, aerated ? BATTERY_PUMP : null, false, fasted)
+                .trip(8);
+    }
+
+    /** A battery pump with a fine stone. */
+    private static final Bubbles BATTERY_PUMP = new Bubbles(120, 1.5, 0.2, Bubbles.Skin.RIGID);
+
+    private static Haul haul(
+            double waterL, double headspaceL, boolean oxygen, @Nullable Bubbles air, boolean bound, double fasted) {
+        return new Haul(TWO, waterL, headspaceL, oxygen, air, bound, 25, 20, 0.05, 35, 2.9, 8.1, fasted);
     }
 
     private static HaulMoment last(Trip trip) {
@@ -56,8 +70,35 @@ class HaulTest {
 
     @Test
     void noFishNoHarm() {
-        Trip empty = new Haul(Fish.NONE, 3, 1, false, false, 25, 25, 0, 35, 2.9, 8.1, 0).trip(24);
+        Trip empty = new Haul(Fish.NONE, 3, 1, false, null, false, 25, 25, 0, 35, 2.9, 8.1, 0).trip(24);
         assertThat(empty.limit()).isNull();
         assertThat(last(empty).phNbs()).isCloseTo(8.1, within(0.1));
+    }
+
+    /** 60 L/h of 2 mm bubbles, 0.3 m deep, turn over the oxygen of 180 L a tenth to half of a time an hour, not six. */
+    @Test
+    void aSmallPumpDoesLittleForABigTub() {
+        Seawater water = new Seawater(35, 25);
+        Bubbles air = new Bubbles(60, 2, 0.3, Bubbles.Skin.RIGID);
+        double perH = air.conductance(Gas.OXYGEN, water) / (Gas.OXYGEN.solubility(water) * 180);
+        assertThat(perH).isBetween(0.02, 0.5);
+        Fish many = new Fish(List.of(new Fish.Group(12, 80)));
+        Trip tub = new Haul(many, 180, 0, false, air, false, 25, 25, 0, 35, 2.9, 8.1, 24).trip(8);
+        assertThat(tub.limit()).isEqualTo("OXYGEN");
+        Bubbles strong = new Bubbles(1200, 2, 0.5, Bubbles.Skin.RIGID);
+        Trip better = new Haul(many, 180, 0, false, strong, false, 25, 25, 0, 35, 2.9, 8.1, 24).trip(8);
+        assertThat(better.lowestOxygenMgPerL()).isGreaterThan(tub.lowestOxygenMgPerL() + 1);
+    }
+
+    @Test
+    void doubtIsOnBothSidesAndABinderTakesThePoison() {
+        Haul haul = haul(3, 4, false, BATTERY_PUMP, false, 0);
+        Trip early = haul.trip(8, Guess.EARLY);
+        Trip late = haul.trip(8, Guess.LATE);
+        assertThat(early.highestUnionisedMgPerL()).isGreaterThan(1.1 * late.highestUnionisedMgPerL());
+        assertThat(early.lowestOxygenMgPerL()).isLessThan(late.lowestOxygenMgPerL());
+        Trip bound = haul(3, 4, false, BATTERY_PUMP, true, 0).trip(8);
+        assertThat(bound.highestUnionisedMgPerL()).isZero();
+        assertThat(last(bound).ammoniaMgPerL()).isGreaterThan(0.5);
     }
 }

@@ -227,7 +227,8 @@ class OutageTest {
     void thePlanSaysWhatPracticeSays() {
         Stricken tank = new Stricken(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 6.3, true, 25.5, 15, 0.03, 24);
         Schedule schedule = Schedule.best(tank, List.of(STRONG), 24);
-        Plan.Situation situation = new Plan.Situation(true, true, true, 20, schedule.running(), schedule.course());
+        Plan.Situation situation =
+                new Plan.Situation(true, true, true, true, 20, tank, schedule.running(), schedule.course());
         List<Step> during = Plan.during(situation);
         assertThat(during.get(0).id()).isEqualTo("look");
         assertThat(during).extracting(Step::atH).isSorted();
@@ -246,12 +247,88 @@ class OutageTest {
         Backup generator = new Backup("generator", new Backup.Circulation(0.9), 100, new Energy.Generator(10, 0.4));
         Schedule fuelled = Schedule.best(tank, List.of(generator), 24);
         Step start = step(
-                Plan.during(new Plan.Situation(false, false, false, 20, fuelled.running(), fuelled.course())), "air");
+                Plan.during(
+                        new Plan.Situation(false, false, false, true, 20, tank, fuelled.running(), fuelled.course())),
+                "air");
         assertThat(start.caution()).contains("Outdoors only").contains("licensed electrician");
         Schedule nothing = Schedule.best(tank, List.of(), 24);
-        List<Step> bare = Plan.during(new Plan.Situation(false, false, false, 20, nothing.running(), nothing.course()));
+        List<Step> bare = Plan.during(
+                new Plan.Situation(false, false, false, false, 20, tank, nothing.running(), nothing.course()));
         assertThat(step(bare, "air-by-hand").how()).contains("20 ten-litre buckets");
-        assertThat(bare).extracting(Step::id).doesNotContain("canister");
+        assertThat(bare).extracting(Step::id).doesNotContain("canister", "flow");
+        assertThat(during).extracting(Step::id).contains("flow");
+        assertThat(step(during, "air").starts()).isEqualTo("ups pump");
+    }
+
+    /** 73 hours of cells do not help a tank that breathes more than the pump brings: say so, and not "more batteries". */
+    @Test
+    void moreBatteriesAreOfferedOnlyWhereEnergyIsShort() {
+        Stricken hungry = tank(2 * REEF, 6.3, 25.5);
+        Backup tireless = new Backup("small pump", new Backup.Stone(30, 3, 0.3), 0.5, new Energy.Tested(73));
+        Schedule weak = Schedule.best(hungry, List.of(tireless), 48);
+        List<Step> during =
+                Plan.during(new Plan.Situation(false, false, false, true, 40, hungry, weak.running(), weak.course()));
+        Step air = step(during, "not-enough");
+        assertThat(air.why()).containsPattern("brings 0\\.\\d\\d of the 1\\.50 mg/L");
+        assertThat(air.how()).contains("40 ten-litre buckets").contains("More batteries do not help");
+        assertThat(air.atH()).isLessThan(weak.course().danger().early());
+        assertThat(during).extracting(Step::id).doesNotContain("fresh-energy");
+
+        Stricken tank = tank(REEF, 6.3, 25.5);
+        Backup brief = new Backup("strong pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
+        Schedule strong = Schedule.best(tank, List.of(brief), 48);
+        List<Step> energy =
+                Plan.during(new Plan.Situation(false, false, false, true, 20, tank, strong.running(), strong.course()));
+        assertThat(step(energy, "fresh-energy").why()).contains("3.2 h into the outage; by then");
+        assertThat(energy).extracting(Step::id).doesNotContain("not-enough");
+    }
+
+    /** A pump on a plugged-in UPS runs from the first minute, planned or not; with nobody home it is all there is. */
+    @Test
+    void whatStartsByItselfRunsFromTheFirstMinute() {
+        Stricken tank = tank(REEF, 6.3, 25.5);
+        Backup ups = new Backup("ups pump", new Backup.Stone(420, 2, 0.4), 3.4, new Energy.Ups(100, 23, 0), true);
+        Backup battery = new Backup("battery pump", new Backup.Stone(420, 2, 0.5), 4, new Energy.Tested(20));
+        Schedule planned = Schedule.best(tank, List.of(battery, ups), 48);
+        assertThat(planned.running())
+                .filteredOn(running -> running.backup().equals(ups))
+                .singleElement()
+                .satisfies(running -> assertThat(running.fromH()).isZero());
+        Schedule alone = Schedule.unattended(tank, List.of(battery, ups), 48);
+        assertThat(alone.running()).extracting(Running::backup).containsExactly(ups);
+        assertThat(alone.earlyDangerH()).isLessThan(planned.earlyDangerH());
+        assertThat(Schedule.unattended(tank, List.of(battery), 48).earlyDangerH())
+                .isEqualTo(run(tank).danger().early());
+    }
+
+    @Test
+    void aUpsBeyondItsRatingSwitchesOff() {
+        Energy.Ups ups = new Energy.Ups(100, 23, 0);
+        assertThat(ups.hours(100).early()).isPositive();
+        assertThat(ups.overloaded(101)).isTrue();
+        assertThat(ups.hours(150)).isEqualTo(new Energy.RunTime(0, 0, 0, false));
+    }
+
+    /** What a maker prints is counted on in part until somebody has tried it. */
+    @Test
+    void aClaimIsNoTest() {
+        Energy.RunTime claimed = new Energy.Claimed(40).hours(1);
+        assertThat(claimed.early()).isLessThan(claimed.likely()).isLessThanOrEqualTo(20);
+        assertThat(claimed.late()).isEqualTo(40);
+        assertThat(claimed.tested()).isFalse();
+    }
+
+    /** The sums say 0.4 mg/L on an ordinary night; the animals live: the sums lack something. */
+    @Test
+    void livingAnimalsContradictASumThatHasThemSuffocating() {
+        Stricken computed = new Stricken(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 0.4, false, 25.5, 25.5, 0, 24);
+        assertThat(computed.contradictedByItsAnimals()).isTrue();
+        assertThat(tank(REEF, 0.4, 25.5).contradictedByItsAnimals())
+                .as("measured")
+                .isFalse();
+        assertThat(new Stricken(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 5.4, false, 25.5, 25.5, 0, 24)
+                        .contradictedByItsAnimals())
+                .isFalse();
     }
 
     private static Step step(List<Step> steps, String id) {
@@ -304,7 +381,8 @@ class OutageTest {
     }
 
     private static double testAtH(OxygenCourse course) {
-        return Plan.during(new Plan.Situation(false, false, false, 0, List.of(), course)).stream()
+        return Plan.during(new Plan.Situation(false, false, false, false, 0, tank(REEF, 6.3, 25.5), List.of(), course))
+                .stream()
                 .filter(step -> step.id().equals("ammonia"))
                 .findFirst()
                 .orElseThrow()

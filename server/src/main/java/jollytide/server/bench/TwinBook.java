@@ -68,6 +68,9 @@ public class TwinBook {
 
     private static final Set<EventKind> CHANGES_THE_TANK =
             EnumSet.of(EventKind.REMEDY, EventKind.FAULT, EventKind.MAINTENANCE);
+    /** One standard deviation of what tanks of one kind breathe, as a factor: ln-sd 0.5. From memory. */
+    private static final double UNKNOWN_FACTOR = 1.65;
+
     private static final double ROOM_ASSUMED_PPM = 800;
 
     private final LogSnapshots log;
@@ -149,8 +152,23 @@ public class TwinBook {
                 trough,
                 peak,
                 days.size(),
-                fitted.isEmpty() ? List.of(Living.ORDINARY) : fitted,
+                fitted.isEmpty() ? unfitted(tank) : fitted,
                 !fitted.isEmpty());
+    }
+
+    /** Of a tank whose log says nothing only its kind is known: a band around it, never a single answer. */
+    private static List<Living> unfitted(Tank tank) {
+        Living likely = Living.of(tank.parts().lives());
+        return List.of(
+                likely,
+                new Living(
+                        1,
+                        likely.respirationMmolPerLPerH() / UNKNOWN_FACTOR,
+                        likely.photosynthesisMmolPerLPerH() / UNKNOWN_FACTOR),
+                new Living(
+                        1,
+                        likely.respirationMmolPerLPerH() * UNKNOWN_FACTOR,
+                        likely.photosynthesisMmolPerLPerH() * UNKNOWN_FACTOR));
     }
 
     /** The setup alone, and when its forecasts start. */

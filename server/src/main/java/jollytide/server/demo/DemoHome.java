@@ -10,6 +10,7 @@ import java.util.UUID;
 import jollytide.core.bench.Remedy.MediaHours;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
+import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
 import jollytide.devices.DemoHistory;
 import jollytide.devices.TankHistory;
@@ -122,7 +123,8 @@ class DemoHome implements SmartInitializingSingleton {
                                 Stance.LIFT,
                                 550.0,
                                 NO_OWN,
-                                fish(
+                                with(
+                                        Livestock.MIXED_REEF,
                                         new FishGroup("surgeonfish", 1, 90.0),
                                         new FishGroup("clownfish", 2, 12.0),
                                         new FishGroup("wrasses and gobies", 5, 8.0))))
@@ -169,7 +171,10 @@ class DemoHome implements SmartInitializingSingleton {
                                 Stance.STEADY,
                                 350.0,
                                 NO_OWN,
-                                fish(new FishGroup("clownfish", 2, 14.0), new FishGroup("gobies", 3, 5.0))))
+                                with(
+                                        Livestock.SOFT_CORALS,
+                                        new FishGroup("clownfish", 2, 14.0),
+                                        new FishGroup("gobies", 3, 5.0))))
                 .id();
         keep(keeper, tank, DemoHistory.room6(SEED, clock.instant(), zone));
     }
@@ -193,7 +198,10 @@ class DemoHome implements SmartInitializingSingleton {
                                 Stance.STEADY,
                                 null,
                                 NO_OWN,
-                                fish(new FishGroup("clownfish", 1, 10.0), new FishGroup("goby", 1, 3.0))))
+                                with(
+                                        Livestock.SOFT_CORALS,
+                                        new FishGroup("clownfish", 1, 10.0),
+                                        new FishGroup("goby", 1, 3.0))))
                 .id();
         keep(keeper, tank, DemoHistory.heron(SEED, clock.instant(), zone));
         kit.add(keeper, home, boatBattery());
@@ -249,6 +257,9 @@ class DemoHome implements SmartInitializingSingleton {
                 null,
                 null,
                 watts,
+                null,
+                energy == Source.LEAD_BATTERY ? true : null,
+                null,
                 energy,
                 null,
                 cells,
@@ -264,8 +275,8 @@ class DemoHome implements SmartInitializingSingleton {
                 null);
     }
 
-    private static TankParts fish(FishGroup... groups) {
-        return new TankParts(null, null, null, null, null, List.of(groups), null, null, null, null, false);
+    private static TankParts with(Livestock livestock, FishGroup... groups) {
+        return new TankParts(null, null, null, null, null, List.of(groups), null, null, null, null, false, livestock);
     }
 
     private void keep(UUID keeper, UUID tank, TankHistory history) {

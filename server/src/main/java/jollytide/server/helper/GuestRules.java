@@ -48,6 +48,7 @@ class GuestRules implements Guests {
             door(HttpMethod.GET, HOME + "/outages/{id}"),
             door(HttpMethod.POST, HOME + "/outages"),
             door(HttpMethod.POST, HOME + "/outages/{id}/notes"),
+            door(HttpMethod.POST, HOME + "/outages/{id}/began"),
             door(HttpMethod.POST, HOME + "/outages/{id}/end"));
 
     private static final List<PathPatternRequestMatcher> SENSOR = List.of(door(HttpMethod.POST, HOME + "/mains"));

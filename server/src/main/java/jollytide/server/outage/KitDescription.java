@@ -9,6 +9,7 @@ import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
 import jollytide.core.units.InputException;
+import jollytide.core.units.Quantities;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +21,10 @@ import org.jspecify.annotations.Nullable;
  * @param place where it lies
  * @param who can use it
  * @param expires such as the date on cells
- * @param loadW what it takes
+ * @param loadW its power; assumed by kind when null
+ * @param makerHours that its maker says it runs, for things whose power is not known; counted on in part
+ * @param directCurrent whether it runs on the battery itself; else an inverter is reckoned with, assumed where not known
+ * @param startsItself whether it goes on by itself when the mains fail; a plugged-in UPS does when null, others do not
  * @param testedHours that it ran at the real load when it was tried; overrides every sum
  * @param testedOn when that was
  */
@@ -36,7 +40,10 @@ public record KitDescription(
         @Nullable Double bubbleMm,
         @Nullable Double depthM,
         @Nullable Double movedM2,
-        @NotNull Double loadW,
+        @Nullable Double loadW,
+        @Nullable Double makerHours,
+        @Nullable Boolean directCurrent,
+        @Nullable Boolean startsItself,
         @NotNull Source energy,
         Energy.@Nullable CellSize cellSize,
         @Nullable Integer cells,
@@ -77,6 +84,12 @@ public record KitDescription(
         return tankId == null && (over == null || over.isEmpty());
     }
 
+    /** A tank that it is kept for, alone or with others; null when it may go to any. */
+    @Nullable
+    UUID firstTank() {
+        return tankId != null ? tankId : over == null || over.isEmpty() ? null : over.get(0);
+    }
+
     /** Whether it is kept for a tank, alone or with others. */
     boolean keptFor(UUID id) {
         return id.equals(tankId) || (over != null && over.contains(id));
@@ -88,7 +101,35 @@ public record KitDescription(
      * @param share of what it gives
      */
     Backup toCore(double share) {
-        return new Backup(name, way(share), needed("loadW", loadW), testedHours == null ? energyToCore() : tested());
+        return new Backup(name, way(share), watts(), testedHours == null ? energyToCore() : tested(), startsByItself());
+    }
+
+    /** As told, else assumed: a small pump on cells, an ordinary one on anything else. From memory. */
+    double watts() {
+        if (loadW != null && loadW > 0) {
+            return loadW;
+        }
+        return gives == Gives.CIRCULATION ? 8 : energy == Source.DRY_CELLS ? 0.6 : 4;
+    }
+
+    boolean startsByItself() {
+        return startsItself == null ? energy == Source.UPS : startsItself;
+    }
+
+    /** Makes sure that nothing impossible is taken in. What was stored before such checks still loads. */
+    void check() {
+        if (loadW != null) {
+            Quantities.within("loadW", loadW, 0.1, 5000, "W");
+        }
+        Energy sum = energyToCore();
+        toCore(1);
+        if (sum instanceof Energy.Ups ups && ups.overloaded(watts())) {
+            throw new InputException(
+                    "loadW",
+                    watts(),
+                    "at most what its maker says it carries, " + upsW + " W",
+                    "Overloaded: it would switch off at once.");
+        }
     }
 
     private Energy tested() {
@@ -104,6 +145,10 @@ public record KitDescription(
     /** What drives it, by the sum. */
     Energy energyToCore() {
         double years = or(yearsOld, 0);
+        if (makerHours != null) {
+            return new Energy.Claimed(makerHours);
+        }
+        boolean straight = Boolean.TRUE.equals(directCurrent);
         return switch (energy) {
             case DRY_CELLS ->
                 new Energy.DryCells(cellSize == null ? Energy.CellSize.D : cellSize, cells == null ? 0 : cells, years);
@@ -112,8 +157,8 @@ public record KitDescription(
                 new Energy.Battery(
                         needed("wattHours", wattHours),
                         energy == Source.LEAD_BATTERY,
-                        or(idleW, 0),
-                        or(inverterEfficiency, 1),
+                        straight ? 0 : or(idleW, Energy.Battery.ASSUMED_IDLE_W),
+                        straight ? 1 : or(inverterEfficiency, Energy.Battery.ASSUMED_EFFICIENCY),
                         null,
                         years);
             case GENERATOR -> new Energy.Generator(needed("fuelL", fuelL), or(idleLPerH, IDLE_L_PER_H));

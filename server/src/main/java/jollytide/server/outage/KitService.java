@@ -32,14 +32,24 @@ public class KitService {
     /**
      * One of them.
      *
+     * @param watts as told or assumed
+     * @param startsItself when the mains fail
      * @param runTime on its load; a tested run counts before every sum
      */
-    public record KitView(UUID id, long version, KitDescription description, Energy.RunTime runTime) {
+    public record KitView(
+            UUID id,
+            long version,
+            KitDescription description,
+            double watts,
+            boolean startsItself,
+            Energy.RunTime runTime) {
         static KitView of(KitItem item) {
             return new KitView(
                     item.id,
                     item.version,
                     item.description,
+                    item.description.watts(),
+                    item.description.startsByItself(),
                     item.description.toCore(1).runTime());
         }
     }
@@ -91,8 +101,7 @@ public class KitService {
 
     /** Makes sure that nothing impossible is stored, nor a tank that is not in this home. */
     private KitDescription checked(UUID keeperId, UUID homeId, KitDescription description) {
-        description.toCore(1);
-        description.energyToCore();
+        description.check();
         List<UUID> here = tanks.ofHome(keeperId, homeId).stream().map(Tank::id).toList();
         List<UUID> meant = new ArrayList<>(description.over() == null ? List.of() : description.over());
         if (description.tankId() != null) {

@@ -23,6 +23,7 @@ class OutageBook {
     private static final Duration FLICKER = Duration.ofMinutes(15);
 
     private static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(10);
+    private static final Duration LONGEST_UNNOTICED = Duration.ofDays(2);
     private static final Limit NEWEST = Limit.of(50);
 
     private final Outages outages;
@@ -76,6 +77,20 @@ class OutageBook {
             Instant now = now(at);
             outage.endedAt = now.isBefore(outage.startedAt) ? outage.startedAt : now;
         }
+        return outage;
+    }
+
+    /** Moves the beginning back, by two days at most; what was noted keeps its times. */
+    Outage began(UUID homeId, UUID id, Instant at) {
+        Outage outage = outage(homeId, id);
+        if (at.isAfter(outage.startedAt) || at.isBefore(outage.startedAt.minus(LONGEST_UNNOTICED))) {
+            throw new InputException(
+                    "at",
+                    at.getEpochSecond(),
+                    "within two days before it was noticed",
+                    "It can have begun earlier, by two days at most.");
+        }
+        outage.startedAt = at;
         return outage;
     }
 

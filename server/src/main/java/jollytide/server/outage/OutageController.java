@@ -55,6 +55,9 @@ class OutageController {
     /** When the power went or came; now when null. */
     record WhenOfPower(@Nullable Instant at) {}
 
+    /** When it began in truth. */
+    record Began(@NotNull Instant at) {}
+
     /** What a sensor on the mains tells. */
     record Mains(@NotNull Boolean on) {}
 
@@ -166,6 +169,16 @@ class OutageController {
             @PathVariable UUID id,
             @Valid @RequestBody WhenOfPower body) {
         return outages.end(who.keeperId(), homeId, id, body.at());
+    }
+
+    /** It began earlier than was noticed. */
+    @PostMapping("/outages/{id}/began")
+    OutageView began(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID homeId,
+            @PathVariable UUID id,
+            @Valid @RequestBody Began body) {
+        return outages.began(who.keeperId(), homeId, id, body.at());
     }
 
     /** From the screen, or from a card: the same note twice changes nothing. */

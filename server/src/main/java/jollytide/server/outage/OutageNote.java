@@ -43,6 +43,8 @@ class OutageNote {
         NITRITE,
         /** {@code value} in °C. */
         ROOM_TEMPERATURE,
+        /** Of the water. */
+        WATER_TEMPERATURE,
         /** {@code value} in hours from the last meal to the failure. */
         FED,
         GASPING,

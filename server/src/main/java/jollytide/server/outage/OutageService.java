@@ -39,8 +39,6 @@ import org.springframework.stereotype.Service;
 @Service
 class OutageService {
     private static final double AHEAD_H = 36;
-    /** The room cools without heating; where nobody measures it. From memory. */
-    private static final double ROOM_C = 18;
 
     private final OutageBook book;
     private final HomeService homes;
@@ -77,10 +75,26 @@ class OutageService {
         SKIPPED
     }
 
-    record StepView(Step step, StepState state, @Nullable Instant at) {}
+    /**
+     * A step.
+     *
+     * @param kitId the thing that it starts; null for every other step
+     */
+    record StepView(
+            Step step,
+            StepState state,
+            @Nullable Instant at,
+            @Nullable UUID kitId) {}
 
     /** A thing of the kit and whether it runs for this tank. */
-    record KitInUse(UUID kitId, String name, boolean running, double earlyH, double likelyH, boolean tested) {}
+    record KitInUse(
+            UUID kitId,
+            String name,
+            boolean running,
+            boolean startsItself,
+            double earlyH,
+            double likelyH,
+            boolean tested) {}
 
     /**
      * One tank.
@@ -91,6 +105,7 @@ class OutageService {
      * @param roomC of the room from then on, noted or assumed
      * @param fedH hours from the last meal to the failure, noted or assumed
      * @param bucketsPerH of ten litres that would hold it by hand
+     * @param unlikely whether a sum, not a reading, has them suffocating before the power failed: not to be believed
      * @param gasping whether that was the last that was seen of the animals
      */
     record TankClock(
@@ -103,6 +118,7 @@ class OutageService {
             double fedH,
             double demandMgPerLPerH,
             double bucketsPerH,
+            boolean unlikely,
             boolean gasping,
             List<KitInUse> kit,
             List<StepView> steps,
@@ -145,6 +161,12 @@ class OutageService {
     OutageView end(UUID keeperId, UUID homeId, UUID id, @Nullable Instant at) {
         homes.owned(keeperId, homeId);
         return view(keeperId, book.end(homeId, id, at));
+    }
+
+    /** It began earlier than was noticed. */
+    OutageView began(UUID keeperId, UUID homeId, UUID id, Instant at) {
+        homes.owned(keeperId, homeId);
+        return view(keeperId, book.began(homeId, id, at));
     }
 
     /** What a sensor on the mains says: starts or ends the home's outage. */
@@ -207,6 +229,12 @@ class OutageService {
         }
         switch (note.kind()) {
             case OXYGEN, AMMONIA, NITRITE -> Quantities.within("value", value(note), 0, 20, "mg/L");
+            case WATER_TEMPERATURE -> {
+                if (note.tankId() == null) {
+                    throw new InputException("tankId", 0, "a tank", "Which tank's water is missing.");
+                }
+                Quantities.within("value", value(note), 5, 38, "°C");
+            }
             case ROOM_TEMPERATURE -> Quantities.within("value", value(note), -20, 45, "°C");
             case FED -> Quantities.within("value", value(note), 0, 1000, "h");
             case STEP_DONE, STEP_SKIPPED, STEP_UNDONE, BACKUP_ON, BACKUP_OFF -> {
@@ -309,32 +337,38 @@ class OutageService {
                 stricken.fedWithinHours(),
                 stricken.demandMgPerLPerH(stricken.startC(), 0, Guess.LIKELY),
                 situation.bucketsPerH(),
+                stricken.contradictedByItsAnimals(),
                 gasping,
                 usable.stream()
                         .map(s -> new KitInUse(
                                 s.thing().id(),
                                 s.thing().description().name(),
                                 runs.runsAt(s.thing().id(), tank.id()),
+                                s.thing().startsItself(),
                                 s.thing().runTime().early(),
                                 s.thing().runTime().likely(),
                                 s.thing().runTime().tested()))
                         .toList(),
-                steps(Plan.during(situation), own),
-                steps(Plan.after(situation), own));
+                steps(Plan.during(situation), own, usable),
+                steps(Plan.after(situation), own, usable));
     }
 
     private Stricken struck(
             Tank tank, Described known, @Nullable ReadingRow oxygen, Outage outage, List<NoteView> told) {
-        double roomC = ROOM_C;
+        double roomC = Season.of(outage.startedAt, tank.home().zone()).unheatedRoomC();
         Double fedH = null;
+        Stricture.WaterReading water = null;
         for (NoteView note : told) {
             if (note.kind() == NoteKind.ROOM_TEMPERATURE) {
                 roomC = Objects.requireNonNull(note.value());
             } else if (note.kind() == NoteKind.FED && isOf(tank, note)) {
                 fedH = note.value();
+            } else if (note.kind() == NoteKind.WATER_TEMPERATURE && isOf(tank, note)) {
+                water = new Stricture.WaterReading(
+                        hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value()));
             }
         }
-        return stricture.at(known, outage.startedAt, oxygen, roomC, fedH);
+        return stricture.at(known, outage.startedAt, oxygen, roomC, fedH, water);
     }
 
     private static boolean isOf(Tank tank, NoteView note) {
@@ -345,7 +379,7 @@ class OutageService {
         return Math.max(0, Duration.between(from, to).toSeconds() / 3600.0);
     }
 
-    private static List<StepView> steps(List<Step> steps, List<NoteView> told) {
+    private static List<StepView> steps(List<Step> steps, List<NoteView> told, List<KitShare> usable) {
         return steps.stream()
                 .map(step -> {
                     StepState state = StepState.OPEN;
@@ -363,7 +397,13 @@ class OutageService {
                             at = note.at();
                         }
                     }
-                    return new StepView(step, state, at);
+                    UUID kitId = usable.stream()
+                            .map(KitShare::thing)
+                            .filter(thing -> thing.description().name().equals(step.starts()))
+                            .map(KitView::id)
+                            .findFirst()
+                            .orElse(null);
+                    return new StepView(step, state, at, kitId);
                 })
                 .toList();
     }

@@ -61,6 +61,8 @@ class ReadinessService {
      *
      * @param bareSummer hours to the danger line with nothing, from the worst hour of a summer night
      * @param keptSummer with all the kit that may be used for it, together or one after the other
+     * @param alone in summer with nobody home: only what starts by itself runs
+     * @param unlikely whether a sum, not a reading, has its animals suffocating on any ordinary night: not to be believed
      * @param bucketsPerH of ten litres that would hold it by hand, in summer
      * @param demandMgPerLPerH in summer, likely
      */
@@ -71,6 +73,8 @@ class ReadinessService {
             Times bareWinter,
             Times keptSummer,
             Times keptWinter,
+            Times alone,
+            boolean unlikely,
             double bucketsPerH,
             double demandMgPerLPerH,
             double startMgPerL) {}
@@ -128,7 +132,7 @@ class ReadinessService {
                 nights,
                 kit,
                 weakest(nights, kit),
-                nights.isEmpty() ? List.of() : purchases(nights.get(0), summer, planned),
+                nights.isEmpty() || nights.get(0).unlikely() ? List.of() : purchases(nights.get(0), summer, planned),
                 tiers(List.copyOf(summer.values())),
                 LOOKED_AHEAD_H);
     }
@@ -201,6 +205,8 @@ class ReadinessService {
                 danger(winter, List.of()),
                 danger(summer, kit),
                 danger(winter, kit),
+                Schedule.unattended(summer, kit, LOOKED_AHEAD_H).course().danger(),
+                summer.contradictedByItsAnimals(),
                 Backup.Pouring.bucketsPerH(summer, HOLD_MG_PER_L, BUCKET_L),
                 summer.demandMgPerLPerH(summer.startC(), 0, Guess.LIKELY),
                 summer.startMgPerL());
@@ -220,6 +226,13 @@ class ReadinessService {
         }
         TankNights first = nights.get(0);
         Double early = first.keptSummer().early();
+        if (first.unlikely()) {
+            return String.format(
+                    Locale.ROOT,
+                    "The sums have %s near suffocation on any night, and its animals live: something else moves its water or"
+                            + " its surface is larger than described. Describe it, or measure oxygen once before lights-on.",
+                    first.name());
+        }
         if (kit.isEmpty()) {
             return String.format(
                     Locale.ROOT,

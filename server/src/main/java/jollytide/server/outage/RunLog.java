@@ -35,6 +35,13 @@ final class RunLog {
         Map<UUID, KitView> byId = kit.stream().collect(Collectors.toMap(KitView::id, k -> k));
         Map<UUID, Run> open = new HashMap<>();
         Map<UUID, Double> used = new HashMap<>();
+        // What starts by itself is taken to run from the first minute, until somebody says that it does not.
+        for (KitView thing : kit) {
+            UUID at = thing.description().firstTank();
+            if (thing.startsItself() && at != null) {
+                open.put(thing.id(), new Run(thing, at, 0, Double.NaN, 0));
+            }
+        }
         for (NoteView note : notes) {
             boolean on = note.kind() == NoteKind.BACKUP_ON;
             KitView thing = on || note.kind() == NoteKind.BACKUP_OFF ? byId.get(kitId(note)) : null;

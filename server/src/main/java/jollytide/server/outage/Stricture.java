@@ -57,9 +57,29 @@ class Stricture {
      * @param fedH hours since the last meal; null where nobody said
      */
     Stricken at(Described known, Instant at, @Nullable ReadingRow oxygen, double roomC, @Nullable Double fedH) {
+        return at(known, at, oxygen, roomC, fedH, null);
+    }
+
+    /** Water that was measured on the way. */
+    record WaterReading(double hours, double celsius) {}
+
+    /** @param water moves the temperature at the start so that its cooling passes through the reading */
+    Stricken at(
+            Described known,
+            Instant at,
+            @Nullable ReadingRow oxygen,
+            double roomC,
+            @Nullable Double fedH,
+            @Nullable WaterReading water) {
         TwinState then = twinAt(known, at);
         double mgPerL = oxygen == null ? then.oxygenMgPerL() : value(oxygen, known.setup());
-        return stricken(known, mgPerL, oxygen != null, then.temperatureC(), roomC, fedH == null ? FED_H : fedH);
+        double startC = then.temperatureC();
+        if (water != null) {
+            double cooling = Stricken.ordinaryCoolingPerH(known.setup().netVolumeL());
+            double passes = roomC + (water.celsius() - roomC) * Math.exp(cooling * water.hours());
+            startC = Math.max(5, Math.min(38, passes));
+        }
+        return stricken(known, mgPerL, oxygen != null, startC, roomC, fedH == null ? FED_H : fedH);
     }
 
     /** What was read so shortly before an instant that it counts as the oxygen of the start, by tank. */
@@ -125,10 +145,12 @@ class Stricture {
             Tank tank, Stricken stricken, List<OxygenClock.Running> schedule, OxygenClock.OxygenCourse course) {
         boolean doser = tank.parts().alkalinityUseDkhPerDay() != null;
         return new Plan.Situation(
-                !Boolean.FALSE.equals(tank.parts().canister()),
+                Boolean.TRUE.equals(tank.parts().canister()),
                 doser,
                 tank.skimmerAirDrawLPerH() != null,
+                tank.parts().lives().corals(),
                 Backup.Pouring.bucketsPerH(stricken, HOLD_MG_PER_L, BUCKET_L),
+                stricken,
                 schedule,
                 course);
     }

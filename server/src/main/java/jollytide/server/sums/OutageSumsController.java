@@ -7,9 +7,11 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.stream.IntStream;
+import jollytide.core.exchange.Bubbles;
 import jollytide.core.haul.Haul;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
+import jollytide.core.outage.Guess;
 import jollytide.core.outage.OxygenClock;
 import jollytide.core.outage.Stricken;
 import jollytide.core.reef.Fish;
@@ -179,6 +181,14 @@ class OutageSumsController {
             @NotNull Double headspaceL,
             @NotNull Boolean oxygenFilled,
             @NotNull Boolean aerated,
+            @Nullable Double airLPerH,
+            @Nullable Double bubbleMm,
+            @Nullable Double depthM,
+            @Nullable Boolean binder,
+            @Nullable Double salinityPsu,
+            @Nullable Double heaterW,
+            @Nullable Double pumpW,
+            @Nullable Double weightLimitKg,
             @NotNull Double startC,
             @NotNull Double outsideC,
             @NotNull Double coolingPerH,
@@ -190,6 +200,12 @@ class OutageSumsController {
             @Nullable Double volts,
             @Nullable Double fuseA) {}
 
+    /** A small battery pump with an ordinary stone a hand deep, where nothing is said. From memory. */
+    private static final double ASSUMED_AIR_L_PER_H = 60;
+
+    private static final double ASSUMED_BUBBLE_MM = 2;
+    private static final double ASSUMED_DEPTH_M = 0.15;
+
     /** More or less water. */
     record WaterAgainstWeight(
             double waterL, double weightKg, @Nullable Double hoursToCaution, double ammoniaMgPerL) {}
@@ -197,14 +213,20 @@ class OutageSumsController {
     /**
      * The trip.
      *
+     * @param early the same with animals that breathe more than is likely
      * @param other the same with the other way of giving air: closed against aerated
      * @param socketW what the vehicle's socket gives; null without
+     * @param askedW of heater and pump together
+     * @param mostWaterL that the weight limit leaves room for; null without a limit
      */
     record HaulAnswer(
             Haul.Trip trip,
+            Haul.Trip early,
             Haul.Trip other,
             List<WaterAgainstWeight> water,
-            @Nullable Double socketW) {}
+            @Nullable Double socketW,
+            double askedW,
+            @Nullable Double mostWaterL) {}
 
     @PostMapping("/haul")
     HaulAnswer haul(@Valid @RequestBody HaulRequest body) {
@@ -212,36 +234,59 @@ class OutageSumsController {
                 + within("delayHours", body.delayHours(), 0, 24, "h");
         Double volts = body.volts();
         Double fuse = body.fuseA();
+        Haul asked = haul(body, body.waterL(), body.aerated());
+        Haul.Trip trip = asked.trip(hours);
+        Double limit = body.weightLimitKg();
         return new HaulAnswer(
-                haul(body, body.waterL(), body.aerated()).trip(hours),
+                trip,
+                asked.trip(hours, Guess.EARLY),
                 haul(body, body.waterL(), !body.aerated()).trip(hours),
                 IntStream.of(50, 100, 150, 200, 300)
                         .mapToObj(percent -> {
                             double litres = body.waterL() * percent / 100;
-                            Haul.Trip trip = haul(body, litres, body.aerated()).trip(hours);
+                            Haul.Trip tried = haul(body, litres, body.aerated()).trip(hours);
                             return new WaterAgainstWeight(
                                     litres,
-                                    trip.weightKg(),
-                                    trip.hoursToCaution(),
-                                    trip.moments()
-                                            .get(trip.moments().size() - 1)
+                                    tried.weightKg(),
+                                    tried.hoursToCaution(),
+                                    tried.moments()
+                                            .get(tried.moments().size() - 1)
                                             .ammoniaMgPerL());
                         })
                         .toList(),
-                volts == null || fuse == null ? null : Haul.socketW(volts, fuse));
+                volts == null || fuse == null ? null : Haul.socketW(volts, fuse),
+                watts("heaterW", body.heaterW()) + watts("pumpW", body.pumpW()),
+                limit == null
+                        ? null
+                        : Math.max(
+                                0, body.waterL() * within("weightLimitKg", limit, 0.2, 2000, "kg") / trip.weightKg()));
+    }
+
+    private static double watts(String field, @Nullable Double given) {
+        return given == null ? 0 : within(field, given, 0, 3000, "W");
+    }
+
+    private static double or(@Nullable Double given, double otherwise) {
+        return given == null ? otherwise : given;
     }
 
     private static Haul haul(HaulRequest body, double waterL, boolean aerated) {
+        Bubbles air = new Bubbles(
+                or(body.airLPerH(), ASSUMED_AIR_L_PER_H),
+                or(body.bubbleMm(), ASSUMED_BUBBLE_MM),
+                or(body.depthM(), ASSUMED_DEPTH_M),
+                Bubbles.Skin.RIGID);
         return new Haul(
                 fish(body.fish()),
                 waterL,
                 body.headspaceL(),
                 body.oxygenFilled() && !aerated,
-                aerated,
+                aerated ? air : null,
+                Boolean.TRUE.equals(body.binder()),
                 body.startC(),
                 body.outsideC(),
                 body.coolingPerH(),
-                SALINITY,
+                or(body.salinityPsu(), SALINITY),
                 AlkalinityUnit.DKH.toMeqPerL(body.alkalinityDkh()),
                 body.ph(),
                 body.fastedHours());

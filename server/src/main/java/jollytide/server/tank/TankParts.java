@@ -12,6 +12,7 @@ import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Fall;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.Livestock;
 import jollytide.core.twin.Life;
 import jollytide.core.twin.Opening;
 import jollytide.core.units.AlkalinityUnit;
@@ -26,7 +27,8 @@ import org.jspecify.annotations.Nullable;
  * @param skimmerInCabinet whether the skimmer breathes the cabinet's air; false when null
  * @param skimmerLine a fixed hose through which it breathes outdoor air
  * @param alkalinitySource what today's alkalinity is dosed with; soda ash when null
- * @param canister whether a sealed filter runs on it; as if one did when null, for its water turns foul in an outage
+ * @param canister whether a sealed filter runs on it
+ * @param livestock what lives in it besides the fish; a mixed reef when null
  * @param alkalinityUseDkhPerDay what the animals use; not reckoned with when null
  */
 public record TankParts(
@@ -40,8 +42,9 @@ public record TankParts(
         @Nullable Double alkalinityUseDkhPerDay,
         @Valid @Nullable ReactorPart reactor,
         @Valid @Nullable RefugiumPart refugium,
-        @Nullable Boolean canister) {
-    static final TankParts NONE = new TankParts(null, null, null, null, null, null, null, null, null, null, null);
+        @Nullable Boolean canister,
+        @Nullable Livestock livestock) {
+    static final TankParts NONE = new TankParts(null, null, null, null, null, null, null, null, null, null, null, null);
 
     /**
      * Water that falls through air.
@@ -117,6 +120,10 @@ public record TankParts(
 
             @NotNull @Pattern(regexp = TankDescription.TIME, message = TankDescription.TIME_WORDS)
             String off) {}
+
+    public Livestock lives() {
+        return livestock == null ? Livestock.MIXED_REEF : livestock;
+    }
 
     public List<FallPart> fallParts() {
         return falls == null ? List.of() : falls;
