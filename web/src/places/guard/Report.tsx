@@ -13,13 +13,14 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
   AMMONIA: 'ammonia',
   NITRITE: 'nitrite',
   ROOM_TEMPERATURE: 'the room',
+  WATER_TEMPERATURE: 'the water',
   FED: 'last fed before the failure',
   GASPING: 'the animals gasp',
   CALM: 'the animals are calm',
   NOTE: '',
 };
 
-const UNIT: Partial<typeof KIND> = { ROOM_TEMPERATURE: '°C', FED: 'h' };
+const UNIT: Partial<typeof KIND> = { ROOM_TEMPERATURE: '°C', WATER_TEMPERATURE: '°C', FED: 'h' };
 
 /** What happened, in short, to keep or print. */
 export function Report({ view, close }: { view: OutageView; close: () => void }) {

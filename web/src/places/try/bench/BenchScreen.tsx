@@ -319,16 +319,19 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
       <p>
         {bench.fitted && bench.troughPh !== undefined && bench.peakPh !== undefined ? (
           <>
-            Fitted to {bench.daysUsed} whole days since the tank last changed: trough{' '}
-            {bench.troughPh.toFixed(2)}, peak {bench.peakPh.toFixed(2)}. Its breath comes out as{' '}
+            Fitted to {bench.daysUsed} whole days since the tank last changed, each in its own
+            room’s air: trough{' '}
+            {bench.troughPh.toFixed(2)}, peak {bench.peakPh.toFixed(2)}. Its respiration comes out as{' '}
             {first?.respirationMmolPerLPerH.toFixed(4)} mmol/(L·h), its photosynthesis as{' '}
             {first?.photosynthesisMmolPerLPerH.toFixed(4)}.{' '}
             {bench.tanks.length > 1 &&
-              'The log cannot tell a weak skimmer from a quiet reef, so the band is drawn between tanks that all agree with it; an oxygen log through a night would tell them apart.'}
+              'The log cannot tell a weak skimmer from a quiet reef, nor a probe that is off from either, so the band is drawn between tanks that all agree with it; an oxygen log through a night would tell them apart.'}{' '}
+            {bench.fitProblem}
           </>
         ) : (
           <>
-            No log to fit to yet: an ordinary mixed reef is assumed.{' '}
+            {bench.fitProblem ?? 'No log to fit to yet.'} A reef of its kind is assumed, with a wide
+            band.{' '}
             <Link
               to="/tank/$tankId/bring"
               params={{ tankId: tank.id }}
@@ -344,7 +347,7 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
           ? 'by hours, as measured in the last fortnight'
           : bench.roomM3 === undefined
             ? 'assumed'
-            : 'reckoned from who lives there, asleep from 23 to 7 h (assumed)'}
+            : 'estimated from who lives there, asleep from 23 to 7 h (assumed)'}
         ; outdoors {bench.outdoorPpm} ppm; alkalinity{' '}
         {showAlkalinity(bench.alkalinityMeqPerL, units.alkalinity)}
         {bench.alkalinityMeasured ? '' : ' (assumed)'}; {bench.temperatureC.toFixed(1)} °C, S{' '}

@@ -34,7 +34,7 @@ final class Fitted {
         List<Opening> openings = new ArrayList<>();
         for (Part part : setup.parts()) {
             Part as = still ? part.still() : part;
-            double times = as.path() instanceof Surface && !still ? agitation : 1;
+            double times = as.path() instanceof Surface ? (still ? 1 : agitation) * living.surfaceTimes() : 1;
             openings.add(new Opening(
                     new Channel(as.kind(), as.name()),
                     as.over(),

@@ -14,6 +14,7 @@ import jollytide.core.twin.Opening;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
 import jollytide.core.twin.TwinTank;
+import org.jspecify.annotations.Nullable;
 
 /** Runs a setup with remedies on, for one of the tanks that could be behind its log. */
 public final class Forecast {
@@ -39,9 +40,17 @@ public final class Forecast {
     private final Setup setup;
     private final Living living;
 
+    private final @Nullable RoomCourse logged;
+
     public Forecast(Setup setup, Living living) {
+        this(setup, living, null);
+    }
+
+    /** @param logged the room as it was, for days that have been; where it has gaps the room's ordinary day is taken */
+    Forecast(Setup setup, Living living, @Nullable RoomCourse logged) {
         this.setup = setup;
         this.living = living;
+        this.logged = logged;
     }
 
     /**
@@ -233,6 +242,6 @@ public final class Forecast {
     }
 
     private Twin twin(Remedies remedies, Instant from, Duration length) {
-        return new Twin(Fitted.tank(setup, living, remedies), new Placed(setup, remedies, from, length));
+        return new Twin(Fitted.tank(setup, living, remedies), new Placed(setup, remedies, from, length, logged));
     }
 }

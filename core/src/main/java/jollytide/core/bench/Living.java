@@ -2,8 +2,8 @@ package jollytide.core.bench;
 
 import static jollytide.core.units.Quantities.within;
 
-import java.util.List;
 import jollytide.core.reef.Livestock;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One tank that could be behind the log.
@@ -11,8 +11,23 @@ import jollytide.core.reef.Livestock;
  * @param skimmerFactor what the skimmer carries, over what its physics lets expect
  * @param respirationMmolPerLPerH at 25 °C
  * @param photosynthesisMmolPerLPerH gross, at full light and 25 °C
+ * @param surfaceFactor likewise of the surfaces; 1 when null
  */
-public record Living(double skimmerFactor, double respirationMmolPerLPerH, double photosynthesisMmolPerLPerH) {
+public record Living(
+        double skimmerFactor,
+        double respirationMmolPerLPerH,
+        double photosynthesisMmolPerLPerH,
+        @Nullable Double surfaceFactor) {
+    /** With surfaces as their physics lets expect. */
+    public Living(double skimmerFactor, double respiration, double photosynthesis) {
+        this(skimmerFactor, respiration, photosynthesis, null);
+    }
+
+    /** What the surfaces carry, over what is expected of them. */
+    public double surfaceTimes() {
+        return surfaceFactor == null ? 1 : surfaceFactor;
+    }
+
     /** An ordinary mixed reef. From memory; replaced by a fit as soon as there is a log. */
     public static final Living ORDINARY = new Living(1, 0.018, 0.034);
     /** A tank of which only its kind is known. */
@@ -23,11 +38,9 @@ public record Living(double skimmerFactor, double respirationMmolPerLPerH, doubl
                 kind.photosynthesis() * ORDINARY.photosynthesisMmolPerLPerH());
     }
 
-    /** How far the skimmer may be from what is expected of it. From memory. */
-    public static final List<Double> SKIMMER_FACTORS = List.of(1.0, 0.6, 1.6);
-
     public Living {
         within("skimmerFactor", skimmerFactor, 0.1, 10, "");
+        within("surfaceFactor", surfaceFactor == null ? 1 : surfaceFactor, 0.1, 10, "");
         within("respirationMmolPerLPerH", respirationMmolPerLPerH, 0, 2, "mmol/(L·h)");
         within("photosynthesisMmolPerLPerH", photosynthesisMmolPerLPerH, 0, 2, "mmol/(L·h)");
     }

@@ -1,70 +1,142 @@
 package jollytide.core.bench;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import jollytide.core.bench.Forecast.SettledDay;
+import java.util.Locale;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.InputException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds the breath of a tank from what its log shows: respiration and photosynthesis such that the settled day has the
- * measured trough and peak. Two numbers cannot tell a weak skimmer from a quiet reef, so the fit is made for several
- * skimmers, and all of these tanks agree with the log.
+ * Finds the respiration and photosynthesis of a tank from its logged days: such that the mean trough and peak of these
+ * days, each in its own room's air, are the measured ones. Two numbers cannot tell a weak skimmer from a quiet reef, nor a
+ * probe that is off from either, so the fit is made for several exchanges and probes, and all of these tanks agree with
+ * the log within its errors.
  */
 public final class LogFit {
     private static final int ITERATIONS = 12;
     private static final double CLOSE_ENOUGH_PH = 0.002;
     private static final double STEP = 0.03;
     private static final double LARGEST_STRIDE = 0.6;
+    private static final int MOST_DAYS = 6;
+    /** How far skimmer and surfaces may be from what is expected of them, as factors. From memory. */
+    private static final double SKIMMER_FACTOR = 1.5;
 
-    private LogFit() {}
+    private static final double SURFACE_FACTOR = 1.7;
+    /** Probe (0.04), room meter (25 ppm) and alkalinity test (0.2 dKH) together, in pH. From memory. */
+    private static final double LOG_ERROR_PH = 0.045;
+    /** A reef that makes more than this of what it breathes would soon have no CO2 left. From memory. */
+    private static final double MOST_PRODUCTION = 1.4;
 
-    /** Tanks that have this trough and peak; empty when no plausible breath gives them. */
-    public static List<Living> tanks(Setup setup, Instant at, double troughPh, double peakPh) {
-        List<Living> tanks = new ArrayList<>();
-        for (double factor : Living.SKIMMER_FACTORS) {
-            Living fitted;
-            try {
-                fitted = fit(setup, at, troughPh, peakPh, factor);
-            } catch (InputException leftWhatWaterCanBe) {
-                fitted = null;
-            }
-            if (fitted != null) {
-                tanks.add(fitted);
-            }
-            if (setup.skimmer() == null) {
-                break;
-            }
-        }
-        return tanks;
+    private final Setup setup;
+    private final List<LoggedDay> days;
+    private final RoomCourse room;
+
+    private LogFit(Setup setup, List<LoggedDay> days, RoomCourse room) {
+        this.setup = setup;
+        this.days = days.subList(Math.max(0, days.size() - MOST_DAYS), days.size());
+        this.room = room;
     }
 
-    /** Newton's method in the logarithms of both rates. */
-    private static @Nullable Living fit(Setup setup, Instant at, double troughPh, double peakPh, double factor) {
+    /** A whole local day and its extremes, NBS scale. */
+    public record LoggedDay(Instant start, Instant end, double troughPh, double peakPh) {}
+
+    /**
+     * The tanks that could be behind the log.
+     *
+     * @param tanks the likeliest first; empty when none is plausible
+     * @param problem what is wrong with log or description, in words; null when nothing
+     */
+    public record Fit(List<Living> tanks, @Nullable String problem) {}
+
+    /** @param days in their order, at least one; the last few are used */
+    public static Fit of(Setup setup, List<LoggedDay> days, RoomCourse room) {
+        return new LogFit(setup, days, room).fit();
+    }
+
+    private Fit fit() {
+        Living likely = fit(1, 1, 0);
+        if (likely == null) {
+            return new Fit(
+                    List.of(),
+                    "No plausible reef gives these days of pH in this air: check the probe, the room meter, the alkalinity"
+                            + " test, and what is described of surfaces and skimmer.");
+        }
+        double made = likely.photosynthesisMmolPerLPerH() * setup.light().litHours();
+        double breathed = likely.respirationMmolPerLPerH() * 24
+                + setup.life().fish().oxygenMmolPerH(setup.water().temperatureC()) / setup.netVolumeL() * 24;
+        if (made > MOST_PRODUCTION * breathed) {
+            return new Fit(
+                    List.of(),
+                    String.format(
+                            Locale.ROOT,
+                            "The log would have this tank's photosynthesis at %.1f times its respiration, which no reef keeps"
+                                    + " up: check the room meter and the probe.",
+                            made / breathed));
+        }
+        List<Living> tanks = new ArrayList<>(List.of(likely));
+        int tried = 0;
+        for (double[] other : others()) {
+            tried++;
+            Living tank = fit(other[0], other[1], other[2]);
+            if (tank != null) {
+                tanks.add(tank);
+            }
+        }
+        int missing = tried - (tanks.size() - 1);
+        return new Fit(
+                tanks,
+                missing == 0
+                        ? null
+                        : missing + " of " + tried
+                                + " other tanks that were tried fit no plausible reef: the band may be"
+                                + " too narrow on that side.");
+    }
+
+    /** Skimmer, surfaces, and how far the log's pH is off. */
+    private List<double[]> others() {
+        if (setup.skimmer() == null) {
+            return List.of(
+                    new double[] {1, 1 / SURFACE_FACTOR, -LOG_ERROR_PH},
+                    new double[] {1, SURFACE_FACTOR, LOG_ERROR_PH});
+        }
+        return List.of(
+                new double[] {1 / SKIMMER_FACTOR, 1 / SURFACE_FACTOR, -LOG_ERROR_PH},
+                new double[] {SKIMMER_FACTOR, SURFACE_FACTOR, LOG_ERROR_PH},
+                new double[] {SKIMMER_FACTOR, 1 / SURFACE_FACTOR, 0},
+                new double[] {1 / SKIMMER_FACTOR, SURFACE_FACTOR, 0});
+    }
+
+    /** Newton's method in the logarithms of both rates; null when it leads out of what a reef can be. */
+    private @Nullable Living fit(double skimmer, double surface, double phError) {
         double respiration = Math.log(Living.ORDINARY.respirationMmolPerLPerH());
         double production = Math.log(Living.ORDINARY.photosynthesisMmolPerLPerH());
-        for (int i = 0; i < ITERATIONS; i++) {
-            double[] miss = miss(setup, at, factor, respiration, production, troughPh, peakPh);
-            if (Math.max(Math.abs(miss[0]), Math.abs(miss[1])) < CLOSE_ENOUGH_PH) {
-                return living(factor, respiration, production);
+        try {
+            for (int i = 0; i < ITERATIONS; i++) {
+                double[] miss = miss(living(skimmer, surface, respiration, production), phError);
+                if (Math.max(Math.abs(miss[0]), Math.abs(miss[1])) < CLOSE_ENOUGH_PH) {
+                    return living(skimmer, surface, respiration, production);
+                }
+                double[] r = miss(living(skimmer, surface, respiration + STEP, production), phError);
+                double[] p = miss(living(skimmer, surface, respiration, production + STEP), phError);
+                double a = (r[0] - miss[0]) / STEP;
+                double b = (p[0] - miss[0]) / STEP;
+                double c = (r[1] - miss[1]) / STEP;
+                double d = (p[1] - miss[1]) / STEP;
+                double determinant = a * d - b * c;
+                if (Math.abs(determinant) < 1e-9) {
+                    return null;
+                }
+                respiration -= stride((d * miss[0] - b * miss[1]) / determinant);
+                production -= stride((a * miss[1] - c * miss[0]) / determinant);
+                if (Math.exp(respiration) > 0.5 || Math.exp(production) > 1 || Math.exp(respiration) < 1e-4) {
+                    return null;
+                }
             }
-            double[] r = miss(setup, at, factor, respiration + STEP, production, troughPh, peakPh);
-            double[] p = miss(setup, at, factor, respiration, production + STEP, troughPh, peakPh);
-            double a = (r[0] - miss[0]) / STEP;
-            double b = (p[0] - miss[0]) / STEP;
-            double c = (r[1] - miss[1]) / STEP;
-            double d = (p[1] - miss[1]) / STEP;
-            double determinant = a * d - b * c;
-            if (Math.abs(determinant) < 1e-9) {
-                return null;
-            }
-            respiration -= stride((d * miss[0] - b * miss[1]) / determinant);
-            production -= stride((a * miss[1] - c * miss[0]) / determinant);
-            if (Math.exp(respiration) > 0.5 || Math.exp(production) > 1 || Math.exp(respiration) < 1e-4) {
-                return null;
-            }
+        } catch (InputException leftWhatWaterCanBe) {
+            return null;
         }
         return null;
     }
@@ -73,15 +145,30 @@ public final class LogFit {
         return Math.max(-LARGEST_STRIDE, Math.min(LARGEST_STRIDE, wanted));
     }
 
-    private static double[] miss(
-            Setup setup, Instant at, double factor, double respiration, double production, double trough, double peak) {
-        Forecast forecast = new Forecast(setup, living(factor, respiration, production));
-        TwinState today = forecast.today(at);
-        SettledDay day = Forecast.settled(forecast.run(today, Remedies.NONE, java.time.Duration.ofDays(1)));
-        return new double[] {day.troughPh() - trough, day.peakPh() - peak};
+    /** Mean over the days of computed less measured trough, and of peak. */
+    private double[] miss(Living living, double phError) {
+        Forecast forecast = new Forecast(setup, living, room);
+        Instant from = days.get(0).start();
+        Instant to = days.get(days.size() - 1).end();
+        List<TwinState> run = forecast.run(forecast.today(from), Remedies.NONE, Duration.between(from, to));
+        double trough = 0;
+        double peak = 0;
+        for (LoggedDay day : days) {
+            double low = Double.MAX_VALUE;
+            double high = 0;
+            for (TwinState state : run) {
+                if (!state.at().isBefore(day.start()) && state.at().isBefore(day.end())) {
+                    low = Math.min(low, state.phNbs());
+                    high = Math.max(high, state.phNbs());
+                }
+            }
+            trough += (low - day.troughPh() - phError) / days.size();
+            peak += (high - day.peakPh() - phError) / days.size();
+        }
+        return new double[] {trough, peak};
     }
 
-    private static Living living(double factor, double respiration, double production) {
-        return new Living(factor, Math.exp(respiration), Math.exp(production));
+    private static Living living(double skimmer, double surface, double respiration, double production) {
+        return new Living(skimmer, Math.exp(respiration), Math.exp(production), surface);
     }
 }

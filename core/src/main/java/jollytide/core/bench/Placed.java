@@ -16,6 +16,7 @@ final class Placed implements Conditions {
     /** A switch further away than this is met later. */
     private static final Duration LONGEST = Duration.ofHours(12);
 
+    private final @Nullable RoomCourse logged;
     private final Setup setup;
     private final Remedies remedies;
     private final Fitted.Draw draw;
@@ -32,7 +33,8 @@ final class Placed implements Conditions {
     private final boolean dark;
     private final boolean gateOpen;
 
-    Placed(Setup setup, Remedies remedies, Instant from, Duration length) {
+    Placed(Setup setup, Remedies remedies, Instant from, Duration length, @Nullable RoomCourse logged) {
+        this.logged = logged;
         this.setup = setup;
         this.remedies = remedies;
         draw = Fitted.Draw.of(setup, remedies);
@@ -57,6 +59,7 @@ final class Placed implements Conditions {
     }
 
     private Placed(Placed other, boolean gateOpen) {
+        logged = other.logged;
         setup = other.setup;
         remedies = other.remedies;
         draw = other.draw;
@@ -130,7 +133,7 @@ final class Placed implements Conditions {
         return new Acting(
                 dark ? 0 : lamps.levelAt(t),
                 refugium == null || dark ? 0 : refugium.levelAt(t),
-                room(hour),
+                room(t, hour),
                 draw.share(),
                 intake(t, hour),
                 temperatureC,
@@ -138,7 +141,10 @@ final class Placed implements Conditions {
                 reactor);
     }
 
-    private Room room(double hour) {
+    private Room room(Instant t, double hour) {
+        if (roomAsMeasured && logged != null) {
+            return Room.known(logged.at(t).orElseGet(() -> setup.room().ppm().at(hour)));
+        }
         if (roomAsMeasured) {
             return Room.known(setup.room().ppm().at(hour));
         }

@@ -75,6 +75,7 @@ class BenchService {
      * @param tanks that could be behind the log: all of them have that trough and peak
      * @param lit when the lamps are on in the days that forecasts are drawn for
      * @param fitted false when there is no log to fit to, or no plausible tank fits it
+     * @param fitProblem why it is not, or what is doubtful about it; null when nothing is to be said
      * @param alkalinityUseDkhPerDay as described, or what the reactor brings; 0 when neither is known
      * @param contradiction in the description, in words; null when there is none
      * @param evaporationLPerDay assumed from surface and temperature: the most limewater that fits into a day
@@ -99,6 +100,7 @@ class BenchService {
             int daysUsed,
             List<Living> tanks,
             boolean fitted,
+            @Nullable String fitProblem,
             List<LightClock.Lit> lit,
             AlkalinitySource alkalinitySource,
             double alkalinityUseDkhPerDay,
@@ -195,6 +197,7 @@ class BenchService {
                 known.daysUsed(),
                 known.tanks(),
                 known.fitted(),
+                known.problem(),
                 tank.light().litBetween(known.start(), known.start().plus(Duration.ofDays(15)), setup.zone()),
                 setup.source(),
                 AlkalinityUnit.DKH.fromMeqPerL(setup.useMeqPerLPerDay()),

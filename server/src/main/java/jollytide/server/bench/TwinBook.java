@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -27,7 +28,9 @@ import jollytide.core.bench.DailyAir;
 import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Living;
 import jollytide.core.bench.LogFit;
+import jollytide.core.bench.LogFit.LoggedDay;
 import jollytide.core.bench.Remedies;
+import jollytide.core.bench.RoomCourse;
 import jollytide.core.bench.RoomDay;
 import jollytide.core.bench.Setup;
 import jollytide.core.evidence.Place;
@@ -77,7 +80,7 @@ public class TwinBook {
     private final EventService events;
     private final Clock clock;
     private final Recent<Settling, TwinState> settled = new Recent<>(64);
-    private final Recent<Fitting, List<Living>> fits = new Recent<>(32);
+    private final Recent<Fitting, LogFit.Fit> fits = new Recent<>(32);
     private final Recent<AsItIs, List<TwinState>> ahead = new Recent<>(12);
 
     TwinBook(LogSnapshots log, EventService events, Clock clock) {
@@ -90,7 +93,7 @@ public class TwinBook {
 
     private record AsItIs(Settling from, Duration length) {}
 
-    private record Fitting(Setup setup, Instant at, double trough, double peak) {}
+    private record Fitting(Setup setup, List<LoggedDay> days, RoomCourse room) {}
 
     /**
      * A tank as the twin knows it.
@@ -99,6 +102,7 @@ public class TwinBook {
      * @param troughPh mean of the whole days since the tank last changed; null without such days
      * @param tanks that could be behind the log
      * @param fitted false when there is no log to fit to, or no plausible tank fits it
+     * @param problem why it is not fitted, or what contradicts the description; null when nothing is to be said
      */
     public record Described(
             Setup setup,
@@ -109,7 +113,8 @@ public class TwinBook {
             @Nullable Double peakPh,
             int daysUsed,
             List<Living> tanks,
-            boolean fitted) {}
+            boolean fitted,
+            @Nullable String problem) {}
 
     /** The tank now, fitted to its log. */
     public Described describe(Tank tank) {
@@ -132,28 +137,55 @@ public class TwinBook {
     private Described describe(Tank tank, LogSnapshot ofTank, List<EventView> happened) {
         Instant now = ofTank.at();
         Known known = known(tank, ofTank);
-        List<double[]> sinceChange = wholeDays(tank, ofTank, asItIsSince(happened, now));
-        List<double[]> days =
-                sinceChange.size() >= LEAST_DAYS ? sinceChange : wholeDays(tank, ofTank, now.minus(LOOKED_BACK));
+        Instant since = asItIsSince(happened, now);
+        List<LoggedDay> days = wholeDays(tank, ofTank, since);
         boolean enough = days.size() >= LEAST_DAYS;
-        Double trough = enough ? Double.valueOf(mean(days, 0)) : null;
-        Double peak = enough ? Double.valueOf(mean(days, 1)) : null;
-        Instant start = start(tank, now);
-        List<Living> fitted = trough == null || peak == null
-                ? List.of()
-                : fits.of(
-                        new Fitting(known.setup(), start, trough, peak),
-                        f -> LogFit.tanks(f.setup(), f.at(), f.trough(), f.peak()));
+        LogFit.Fit fit = enough
+                ? fits.of(
+                        new Fitting(known.setup(), days, roomCourse(ofTank, known.setup())),
+                        f -> LogFit.of(f.setup(), f.days(), f.room()))
+                : new LogFit.Fit(
+                        List.of(),
+                        tooFew(
+                                days,
+                                happened,
+                                since,
+                                wholeDays(tank, ofTank, ago(now)).size()));
         return new Described(
                 known.setup(),
-                start,
+                start(tank, now),
                 known.alkalinityMeasured(),
                 known.roomMeasured(),
-                trough,
-                peak,
+                enough
+                        ? days.stream()
+                                .mapToDouble(LoggedDay::troughPh)
+                                .average()
+                                .orElseThrow()
+                        : null,
+                enough ? days.stream().mapToDouble(LoggedDay::peakPh).average().orElseThrow() : null,
                 days.size(),
-                fitted.isEmpty() ? unfitted(tank) : fitted,
-                !fitted.isEmpty());
+                fit.tanks().isEmpty() ? unfitted(tank) : fit.tanks(),
+                !fit.tanks().isEmpty(),
+                fit.problem());
+    }
+
+    private static Instant ago(Instant now) {
+        return now.minus(LOOKED_BACK);
+    }
+
+    /** Why there is nothing to fit to: what is true of this log. */
+    private static @Nullable String tooFew(List<LoggedDay> days, List<EventView> happened, Instant since, int inAll) {
+        if (inAll == 0) {
+            return null;
+        }
+        String logged = inAll == 1 ? "1 whole day" : inAll + " whole days";
+        return happened.stream()
+                .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
+                .filter(e -> e.at().plus(SETTLING).equals(since))
+                .findFirst()
+                .map(e -> "The last fortnight has " + logged + " of pH, but only " + days.size() + " since “"
+                        + e.title() + "” and two days of settling; three are needed.")
+                .orElse("The log has " + logged + " of pH in the last fortnight; three are needed.");
     }
 
     /** Of a tank whose log says nothing only its kind is known: a band around it, never a single answer. */
@@ -192,10 +224,6 @@ public class TwinBook {
         return ahead.of(
                 new AsItIs(new Settling(setup, living, at), length),
                 a -> new Forecast(setup, living).run(settled(setup, living, at), Remedies.NONE, a.length()));
-    }
-
-    private static double mean(List<double[]> days, int which) {
-        return days.stream().mapToDouble(d -> d[which]).average().orElseThrow();
     }
 
     private static Instant start(Tank tank, Instant now) {
@@ -316,7 +344,7 @@ public class TwinBook {
     }
 
     /** Trough and peak, NBS scale, of each day that was logged closely. */
-    private static List<double[]> wholeDays(Tank tank, LogSnapshot ofTank, Instant since) {
+    private static List<LoggedDay> wholeDays(Tank tank, LogSnapshot ofTank, Instant since) {
         ZoneId zone = tank.home().zone();
         Assumptions assumed = tank.assumptions();
         Seawater water = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
@@ -330,10 +358,34 @@ public class TwinBook {
                 byDay.computeIfAbsent(day, d -> new ArrayList<>()).add(h.unit().toStandard(h.mean(), water, pressure));
             }
         }
-        return byDay.values().stream()
-                .filter(means -> means.size() >= HALF_HOURS_OF_A_DAY)
-                .map(means -> new double[] {Collections.min(means), Collections.max(means)})
+        return byDay.entrySet().stream()
+                .filter(e -> e.getValue().size() >= HALF_HOURS_OF_A_DAY)
+                .map(e -> new LoggedDay(
+                        e.getKey().atStartOfDay(zone).toInstant(),
+                        e.getKey().plusDays(1).atStartOfDay(zone).toInstant(),
+                        Collections.min(e.getValue()),
+                        Collections.max(e.getValue())))
                 .toList();
+    }
+
+    /** The room hour by hour as it was logged in the last fortnight. */
+    private static RoomCourse roomCourse(LogSnapshot ofTank, Setup setup) {
+        Instant from = ago(ofTank.at()).truncatedTo(ChronoUnit.HOURS);
+        int hours = (int) Duration.between(from, ofTank.at()).toHours() + 1;
+        double[] sum = new double[hours];
+        int[] n = new int[hours];
+        for (HalfHour h : ofTank.halfHours(Quantity.CO2, Place.ROOM)) {
+            int i = (int) Duration.between(from, h.start()).toHours();
+            if (i >= 0 && i < hours) {
+                sum[i] += h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa());
+                n[i]++;
+            }
+        }
+        return new RoomCourse(
+                from,
+                IntStream.range(0, hours)
+                        .mapToObj(i -> n[i] == 0 ? Double.NaN : sum[i] / n[i])
+                        .toList());
     }
 
     /** What was computed last, by what it was computed from; the oldest falls out. */

@@ -108,6 +108,7 @@ class HelperTest extends ServerTest {
                         "GET /homes/{homeId}/due",
                         "GET /homes/{homeId}/due.ics",
                         "POST /homes/{homeId}/outages",
+                        "POST /homes/{homeId}/outages/{id}/began",
                         "POST /homes/{homeId}/outages/{id}/end",
                         "POST /homes/{homeId}/outages/{id}/notes");
         assertThat(open(visitor().withBearer(sensor), home, tank)).containsExactly("POST /homes/{homeId}/mains");

@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 class OutageApiTest extends ServerTest {
     private static final String PUMP = """
             {"name":"battery pump","place":"under the stairs","who":"Jonas","gives":"AIR","airLPerH":120,"loadW":3.4,
-             "energy":"UPS","upsW":100,"upsMinutes":23}""";
+             "energy":"UPS","upsW":100,"upsMinutes":23,"startsItself":false}""";
 
     private static String home(Visitor visitor) {
         return "/homes/" + visitor.get("/homes").body().path(0).path("id").asString();
@@ -59,7 +59,7 @@ class OutageApiTest extends ServerTest {
                 .isEqualTo("look");
         assertThat(clock.path("steps").toString())
                 .contains("Start: battery pump")
-                .contains("do not restart it dirty");
+                .doesNotContain("canister");
 
         UUID once = UUID.randomUUID();
         Instant now = PRESENT.plusSeconds(5);
@@ -91,14 +91,108 @@ class OutageApiTest extends ServerTest {
 
         JsonNode over = keeper.post(outage + "/end", "{}").body();
         assertThat(over.path("tanks").path(0).path("after").toString())
-                .contains("clean it before it runs")
-                .contains("every day until zero");
+                .contains("every day until zero")
+                .doesNotContain("clean it before it runs");
         assertThat(keeper.get(outages + "/current").body().path("outage").isNull()
                         || keeper.get(outages + "/current")
                                 .body()
                                 .path("outage")
                                 .isMissingNode())
                 .isTrue();
+    }
+
+    private static String pump(String change) {
+        return PUMP.replace("\"startsItself\":false", change).replace(",}", "}");
+    }
+
+    /** A power left empty is assumed and says so; a zero, or more than a UPS carries, is refused at the door. */
+    @Test
+    void noPumpRunsForEver() {
+        Visitor keeper = visitor().asNewKeeper();
+        Samples.tank(keeper);
+        String kit = home(keeper) + "/kit";
+        Visitor.Answer zero = keeper.post(kit, PUMP.replace("\"loadW\":3.4", "\"loadW\":0"));
+        assertThat(zero.status()).isEqualTo(422);
+        assertThat(zero.firstError().path("field").asString()).isEqualTo("loadW");
+        Visitor.Answer over = keeper.post(kit, PUMP.replace("\"loadW\":3.4", "\"loadW\":150"));
+        assertThat(over.status()).isEqualTo(422);
+        assertThat(over.problem()).contains("Overloaded");
+        JsonNode assumed = keeper.post(kit, PUMP.replace("\"loadW\":3.4,", "")).body();
+        assertThat(assumed.path("watts").asDouble()).isEqualTo(4);
+        assertThat(assumed.path("runTime").path("late").asDouble()).isLessThan(24);
+        JsonNode claimed = keeper.post(kit, pump("\"makerHours\":30")).body();
+        assertThat(claimed.path("runTime").path("early").asDouble()).isEqualTo(15);
+        String battery =
+                "{\"name\":\"bank\",\"place\":\"\",\"who\":\"\",\"gives\":\"AIR\",\"airLPerH\":120,\"loadW\":4,"
+                        + "\"energy\":\"LITHIUM_BATTERY\",\"wattHours\":500%s}";
+        double inverted = keeper.post(kit, battery.formatted(""))
+                .body()
+                .path("runTime")
+                .path("likely")
+                .asDouble();
+        double direct = keeper.post(kit, battery.formatted(",\"directCurrent\":true"))
+                .body()
+                .path("runTime")
+                .path("likely")
+                .asDouble();
+        assertThat(inverted).isBetween(0.25 * direct, 0.4 * direct);
+    }
+
+    /** On a plugged-in UPS a pump runs before anybody is there, and it is what a tank with nobody home has. */
+    @Test
+    void whatStartsByItselfRunsWithNobodyHome() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = Samples.tank(keeper);
+        String home = home(keeper);
+        keeper.post(home + "/kit", pump("\"tankId\":\"" + tank + "\""));
+        JsonNode night = keeper.get(home + "/readiness").body().path("tanks").path(0);
+        double alone = night.path("alone").path("early").asDouble();
+        assertThat(alone)
+                .isGreaterThan(night.path("bareSummer").path("early").asDouble() + 0.5)
+                .isEqualTo(night.path("keptSummer").path("early").asDouble());
+        JsonNode clock =
+                keeper.post(home + "/outages", "{}").body().path("tanks").path(0);
+        assertThat(clock.path("kit").path(0).path("running").asBoolean()).isTrue();
+        assertThat(clock.path("steps").toString()).contains("See that it runs: battery pump");
+    }
+
+    @Test
+    void beginningsAndTemperaturesMoveTheClock() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = Samples.tank(keeper);
+        String outages = home(keeper) + "/outages";
+        JsonNode begun = keeper.post(outages, "{}").body();
+        String outage = outages + "/" + begun.path("id").asString();
+        Instant at = Instant.parse(begun.path("startedAt").asString());
+        JsonNode earlier = keeper.post(outage + "/began", "{\"at\":\"" + at.minusSeconds(1800) + "\"}")
+                .body();
+        assertThat(Instant.parse(earlier.path("startedAt").asString())).isEqualTo(at.minusSeconds(1800));
+        assertThat(keeper.post(outage + "/began", "{\"at\":\"" + at.plusSeconds(60) + "\"}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(keeper.post(outage + "/began", "{\"at\":\"" + at.minus(Duration.ofDays(3)) + "\"}")
+                        .status())
+                .isEqualTo(422);
+        double before = danger(earlier);
+        JsonNode warm = keeper.post(
+                        outage + "/notes",
+                        note(UUID.randomUUID(), tank, at.plusSeconds(5), "WATER_TEMPERATURE", ",\"value\":30"))
+                .body();
+        assertThat(danger(warm)).isLessThan(before - 0.3);
+        assertThat(keeper.post(
+                                outage + "/notes",
+                                note(UUID.randomUUID(), tank, at.plusSeconds(5), "WATER_TEMPERATURE", ",\"value\":60"))
+                        .status())
+                .isEqualTo(422);
+    }
+
+    private static double danger(JsonNode outage) {
+        return outage.path("tanks")
+                .path(0)
+                .path("course")
+                .path("danger")
+                .path("likely")
+                .asDouble();
     }
 
     /** Power that flickers: fifty cuts within minutes are one outage. */
