@@ -67,5 +67,5 @@ export const METHOD: Record<Method, string> = {
   METER: 'meter',
   REFRACTOMETER: 'refractometer',
   HYDROMETER: 'hydrometer',
-  ESTIMATE: 'estimate, told by hand',
+  ESTIMATE: 'estimate, entered by hand',
 };

@@ -1,11 +1,11 @@
 import type { Method } from '../api/types';
 
-export type MarkKind = 'measured' | 'told' | 'estimated';
+export type MarkKind = 'measured' | 'entered' | 'estimated';
 
 export const markOf = (method: Method | undefined): MarkKind =>
-  method === undefined ? 'estimated' : method === 'ESTIMATE' ? 'told' : 'measured';
+  method === undefined ? 'estimated' : method === 'ESTIMATE' ? 'entered' : 'measured';
 
-/** Measured: solid dot. Told by hand: triangle. Estimated: ring. As an SVG group, centred on (x, y). */
+/** Measured: solid dot. Entered by hand: triangle. Estimated: ring. As an SVG group, centred on (x, y). */
 export function MarkShape({
   kind,
   x,
@@ -18,7 +18,7 @@ export function MarkShape({
   r?: number;
 }) {
   if (kind === 'measured') return <circle cx={x} cy={y} r={r} fill="currentColor" />;
-  if (kind === 'told')
+  if (kind === 'entered')
     return (
       <path
         d={`M${x},${y - r} L${x + r},${y + r * 0.8} L${x - r},${y + r * 0.8} Z`}
@@ -30,7 +30,7 @@ export function MarkShape({
 
 const WORDS: Record<MarkKind, string> = {
   measured: 'measured',
-  told: 'told by hand',
+  entered: 'entered by hand',
   estimated: 'assumed or estimated',
 };
 

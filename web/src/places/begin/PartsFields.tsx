@@ -25,6 +25,15 @@ export const SOURCES = [
   { value: 'LIMEWATER', label: 'limewater' },
 ] as const;
 
+const LIVESTOCK = [
+  { value: 'UNSAID', label: 'not said: a mixed reef is assumed' },
+  { value: 'FISH_ONLY', label: 'fish only' },
+  { value: 'SOFT_CORALS', label: 'soft corals' },
+  { value: 'MIXED_REEF', label: 'a mixed reef' },
+  { value: 'STONY_CORALS', label: 'stony corals' },
+  { value: 'PLANTS', label: 'plants and algae' },
+] as const;
+
 interface Props {
   form: UseFormReturn<TankForm>;
 }
@@ -79,8 +88,36 @@ export function AirAround({ form }: Props) {
           { value: 'NO', label: 'none' },
         ]}
         {...register('parts.canister')}
-        hint="Not said: plans reckon with one (assumed)."
+        hint="Plans have a step for it only where there is one."
       />
+      <label className="flex min-h-11 items-center gap-3 self-center">
+        <input type="checkbox" className="size-5" {...register('parts.skimmerDrawUnknown')} />A
+        skimmer whose air draw is not known (assumed: one tank volume an hour)
+      </label>
+      <p className="text-sm text-soft md:col-span-2">
+        To measure it: hold a bag of known volume flat over its air inlet and take the seconds until
+        it is drawn empty; 3600 × litres ÷ seconds is L/h.
+      </p>
+      <Field
+        label="An air stone that always runs"
+        inputMode="decimal"
+        unit="L/h"
+        {...register('parts.stone.airLPerH')}
+        error={errors?.stone?.airLPerH?.message}
+        hint="Empty: none."
+      />
+      <Field
+        label="it lies at"
+        inputMode="decimal"
+        unit="m"
+        {...register('parts.stone.depthM')}
+        error={errors?.stone?.depthM?.message}
+        hint="Empty: 0.4 m (assumed)."
+      />
+      <label className="flex min-h-11 items-center gap-3 self-center">
+        <input type="checkbox" className="size-5" {...register('parts.stone.outdoors')} />
+        Its pump draws outdoor air
+      </label>
       <div className="md:col-span-3">
         <p className="pb-2 text-soft">
           Where water falls through air: overflow, weir, drain pipe. It stops with the power.
@@ -136,6 +173,12 @@ export function Animals({ form }: Props) {
   return (
     <fieldset className="grid gap-4 md:grid-cols-3">
       <legend className="pb-2 text-lg font-bold">The animals</legend>
+      <Choice
+        label="What lives in it"
+        options={LIVESTOCK}
+        {...register('parts.livestock')}
+        hint="From it follows the respiration until a log says better."
+      />
       <div className="md:col-span-3">
         <p className="pb-2 text-soft">
           Fish, as you would point at them. A guess at their mass is enough: it counts for oxygen in
@@ -179,7 +222,7 @@ export function Animals({ form }: Props) {
         unit="dKH a day"
         {...register('parts.alkalinityUseDkhPerDay')}
         error={errors?.alkalinityUseDkhPerDay?.message}
-        hint="Empty: left out, as if nothing calcified."
+        hint="Empty: what a reactor brings, else left out."
       />
       <Choice
         label="Dosed as"

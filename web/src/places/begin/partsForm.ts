@@ -3,7 +3,7 @@ import { plain, readNumber } from '../../lib/number';
 import { z } from '../../lib/zod';
 import { number, numberOrNothing, time } from './checks';
 
-const over = z.enum(['ROOM', 'CANOPY', 'CABINET']);
+const over = z.enum(['ROOM', 'CANOPY', 'CABINET', 'OUTDOORS']);
 const door = z.enum(['NONE', 'SHUT', 'AJAR', 'OPEN', 'FAN']);
 
 /** What stands around the tank and lives in it, as it is typed. */
@@ -20,6 +20,13 @@ export const partsSchema = z.object({
   cabinet: door,
   skimmerInCabinet: z.boolean(),
   canister: z.enum(['UNSAID', 'YES', 'NO']),
+  livestock: z.enum(['UNSAID', 'FISH_ONLY', 'SOFT_CORALS', 'MIXED_REEF', 'STONY_CORALS', 'PLANTS']),
+  skimmerDrawUnknown: z.boolean(),
+  stone: z.object({
+    airLPerH: numberOrNothing('The air'),
+    depthM: numberOrNothing('The depth'),
+    outdoors: z.boolean(),
+  }),
   lineLengthM: numberOrNothing('The length'),
   lineBoreMm: numberOrNothing('The bore'),
   fish: z.array(
@@ -63,6 +70,13 @@ export function toPartsForm(parts: NonNullable<TankDescription['parts']>): Parts
     cabinet: parts.cabinet ?? 'NONE',
     skimmerInCabinet: parts.skimmerInCabinet ?? false,
     canister: parts.canister === undefined ? 'UNSAID' : parts.canister ? 'YES' : 'NO',
+    livestock: parts.livestock ?? 'UNSAID',
+    skimmerDrawUnknown: parts.skimmerDrawUnknown ?? false,
+    stone: {
+      airLPerH: text(parts.stones?.[0]?.airLPerH),
+      depthM: text(parts.stones?.[0]?.depthM),
+      outdoors: parts.stones?.[0]?.outdoors ?? false,
+    },
     lineLengthM: text(parts.skimmerLine?.lengthM),
     lineBoreMm: text(parts.skimmerLine?.boreMm),
     fish: (parts.fish ?? []).map((f) => ({
@@ -93,7 +107,20 @@ export function toParts(form: PartsForm): TankParts {
   const boreMm = readOptional(form.lineBoreMm);
   const flow = readOptional(form.reactor.effluentLPerH);
   const algae = readOptional(form.refugium.mmolPerH);
+  const air = readOptional(form.stone.airLPerH);
   return {
+    livestock: form.livestock === 'UNSAID' ? undefined : form.livestock,
+    skimmerDrawUnknown: form.skimmerDrawUnknown || undefined,
+    stones:
+      air === undefined
+        ? undefined
+        : [
+            {
+              airLPerH: air,
+              depthM: readOptional(form.stone.depthM),
+              outdoors: form.stone.outdoors,
+            },
+          ],
     falls: form.falls.map((f) => ({
       name: f.name,
       flowLPerH: read(f.flowLPerH),

@@ -15,7 +15,7 @@ export const tankSchema = z.object({
       name: z.string().trim().min(1, 'Name it: display, sump…'),
       areaM2: number('The area'),
       motion: z.enum(['STILL', 'RIPPLED', 'ROLLING', 'BROKEN']),
-      over: z.enum(['ROOM', 'CANOPY', 'CABINET']),
+      over: z.enum(['ROOM', 'CANOPY', 'CABINET', 'OUTDOORS']),
     }),
   ),
   on: time,

@@ -125,7 +125,7 @@ function InUse({ fill }: { fill: Fill }) {
               {Math.round(ahead.drownedAt * 100)}).
             </p>
             <p className="text-sm text-soft">
-              By their capacity alone {Math.round(ahead.daysByCo2)} days. Reckoned with{' '}
+              By their capacity alone {Math.round(ahead.daysByCo2)} days. Estimated with{' '}
               {Math.round(ahead.ppm)} ppm in the fresh air (
               {ahead.ppmMeasured ? 'mean of the log since the fill' : 'assumed'}), media 3 °C below
               the tank (assumed).
@@ -213,7 +213,7 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
       <p className="pb-2">
         {media.capacityLearnt
           ? `They teach a capacity of ${Math.round(media.capacityLPerKg)} L of CO2 a kilogram: the sums use it.`
-          : `None has told enough yet: ${Math.round(media.capacityLPerKg)} L of CO2 a kilogram is assumed (120 to 180). Note a colour above 30 % and it is learnt.`}
+          : `None says enough yet: ${Math.round(media.capacityLPerKg)} L of CO2 a kilogram is assumed (120 to 180). Note a colour above 30 % and it is learnt.`}
       </p>
       <table className="w-full text-left">
         <thead className="text-sm text-soft">

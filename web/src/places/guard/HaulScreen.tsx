@@ -37,7 +37,7 @@ export function HaulScreen() {
           { key: 'depthM', label: 'its stone lies at', unit: 'm', start: '0.15', optional: true },
           { key: 'binder', label: 'Ammonia bound', start: 'no', options: YES_NO },
           { key: 'tripHours', label: 'Trip', unit: 'h', start: '4' },
-          { key: 'delayHours', label: 'Delay to reckon with', unit: 'h', start: '2' },
+          { key: 'delayHours', label: 'Delay that may come', unit: 'h', start: '2' },
           { key: 'startC', label: 'Water at departure', unit: '°C', start: '25' },
           { key: 'outsideC', label: 'Around it', unit: '°C', start: '18' },
           {

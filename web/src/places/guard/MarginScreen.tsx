@@ -71,7 +71,7 @@ function Answered({ margin }: { margin: Margin }) {
         </table>
         <p className="text-sm text-soft">
           Demand and supply in mg/L an hour. Each figure is that of the worst tank that agrees with
-          the log; {margin.fish} fish counted. Bubbles are reckoned rigid, as safety asks. The lines
+          the log; {margin.fish} fish counted. Bubbles are taken as rigid, as safety asks. The lines
           at {margin.cautionMgPerL} and {margin.dangerMgPerL} mg/L are from memory, not measured
           here: animals that gasp override every number.
         </p>

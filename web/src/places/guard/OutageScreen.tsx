@@ -228,7 +228,7 @@ function Tank({
               look="main"
               className="min-h-14 flex-1 text-xl"
               onClick={() => {
-                // Having started it and saying so is one thing: the prediction reckons with it from now on.
+                // Having started it and saying so is one thing: the prediction has it from now on.
                 if (next.kitId && !view.endedAt)
                   note({ tankId, kind: 'BACKUP_ON', ref: next.kitId });
                 note({ tankId, kind: 'STEP_DONE', ref: next.step.id });

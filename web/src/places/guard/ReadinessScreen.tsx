@@ -126,7 +126,7 @@ function Loaded({ ready }: { ready: Readiness }) {
 }
 
 function Nights({ ready }: { ready: Readiness }) {
-  const told = (times: Times) => {
+  const inHours = (times: Times) => {
     const h = (v: number | undefined) =>
       v === undefined ? `over ${ready.hoursLookedAhead}` : v.toFixed(1);
     return times.early === undefined
@@ -149,11 +149,11 @@ function Nights({ ready }: { ready: Readiness }) {
         {ready.tanks.map((t) => (
           <tr key={t.tankId} className="border-t">
             <td className="py-1.5 font-semibold">{t.name}</td>
-            <td>{t.unlikely ? 'see above' : told(t.bareSummer)}</td>
-            <td>{told(t.bareWinter)}</td>
-            <td className="font-semibold">{t.unlikely ? 'see above' : told(t.keptSummer)}</td>
-            <td className="font-semibold">{told(t.keptWinter)}</td>
-            <td>{told(t.alone)}</td>
+            <td>{t.unlikely ? 'see above' : inHours(t.bareSummer)}</td>
+            <td>{inHours(t.bareWinter)}</td>
+            <td className="font-semibold">{t.unlikely ? 'see above' : inHours(t.keptSummer)}</td>
+            <td className="font-semibold">{inHours(t.keptWinter)}</td>
+            <td>{inHours(t.alone)}</td>
           </tr>
         ))}
       </tbody>

@@ -72,7 +72,7 @@ export function Notes() {
         </p>
         <p>
           <strong>“A second chamber on the reactor lifts pH.”</strong> Only when the effluent is
-          turned down for it: the chamber binds the same CO2 to more alkalinity. The Bench reckons
+          turned down for it: the chamber binds the same CO2 to more alkalinity. The Bench computes
           with the tap turned until the alkalinity is as before.
         </p>
       </section>

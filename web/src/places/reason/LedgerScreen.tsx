@@ -31,7 +31,7 @@ export function LedgerScreen() {
     <div className="grid gap-5">
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
         <h1 className="text-xl font-bold">
-          Both gases’ books
+          Gas balance
           <span className="font-normal text-soft">
             {' '}
             · an ordinary day of the twin, {clockTime(ledger.data.at, tank.zone)}

@@ -320,10 +320,9 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
         {bench.fitted && bench.troughPh !== undefined && bench.peakPh !== undefined ? (
           <>
             Fitted to {bench.daysUsed} whole days since the tank last changed, each in its own
-            room’s air: trough{' '}
-            {bench.troughPh.toFixed(2)}, peak {bench.peakPh.toFixed(2)}. Its respiration comes out as{' '}
-            {first?.respirationMmolPerLPerH.toFixed(4)} mmol/(L·h), its photosynthesis as{' '}
-            {first?.photosynthesisMmolPerLPerH.toFixed(4)}.{' '}
+            room’s air: trough {bench.troughPh.toFixed(2)}, peak {bench.peakPh.toFixed(2)}. Its
+            respiration comes out as {first?.respirationMmolPerLPerH.toFixed(4)} mmol/(L·h), its
+            photosynthesis as {first?.photosynthesisMmolPerLPerH.toFixed(4)}.{' '}
             {bench.tanks.length > 1 &&
               'The log cannot tell a weak skimmer from a quiet reef, nor a probe that is off from either, so the band is drawn between tanks that all agree with it; an oxygen log through a night would tell them apart.'}{' '}
             {bench.fitProblem}

@@ -96,7 +96,7 @@ export function AirPumpSum() {
       example="Worked example: a small pump on a stone 40 cm deep, and a claim to judge."
       asked={[
         { key: 'freeLPerH', label: 'The pump gives at no depth', unit: 'L/h', start: '300' },
-        { key: 'watts', label: 'It takes', unit: 'W', start: '4' },
+        { key: 'watts', label: 'Its power', unit: 'W', start: '4' },
         {
           key: 'stallKPa',
           label: 'It stands at',
@@ -247,7 +247,7 @@ export function BubblesSum() {
           <Answer label="skin in the water" value={a.rigid.areaM2.toFixed(2)} unit="m²" />
         </AnswerList>
       )}
-      source="Rise: Clift, Grace & Weber 1978. Transfer: Frössling 1938 for a skin held still by organics, Higbie 1935 for a clean one. The truth lies between, and a tank is nearer to the first: safety reckons with it. CO2 is limited by air, oxygen by the bubbles’ skin."
+      source="Rise: Clift, Grace & Weber 1978. Transfer: Frössling 1938 for a skin held still by organics, Higbie 1935 for a clean one. The truth lies between, and a tank is nearer to the first: safety holds to it. CO2 is limited by air, oxygen by the bubbles’ skin."
     />
   );
 }
@@ -343,7 +343,7 @@ export function RoomSum() {
           )}
         </>
       )}
-      source="Steady state: ASTM D6245. Decay: ASTM E741. Breath of adults: Persily & de Jonge 2017; children and pets from memory."
+      source="Steady state: ASTM D6245. Decay: ASTM E741. Respiration of adults: Persily & de Jonge 2017; children and pets from memory."
     />
   );
 }

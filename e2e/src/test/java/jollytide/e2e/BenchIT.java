@@ -97,7 +97,7 @@ class BenchIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Sums");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Air pump"))
                 .click();
-        page.getByLabel("It takes").fill("56");
+        page.getByLabel("Its power").fill("56");
         page.getByLabel("The stone lies at").fill("4.6");
         page.getByLabel("Claimed at that depth").fill("12000");
         assertThat(page.getByText("✕ impossible")).isVisible();

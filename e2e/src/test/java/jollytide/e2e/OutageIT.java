@@ -52,11 +52,11 @@ class OutageIT extends BrowserTest {
         button(page, "Note: Oxygen").first().click();
         button(page, "They are calm").first().click();
         assertThat(page.getByText("They gasp: aerate this minute")).isHidden();
-        page.getByText("Room, last meal").first().click();
+        page.getByText("Temperatures, last meal").first().click();
         page.getByLabel("Air of the room", new Page.GetByLabelOptions().setExact(true))
                 .fill("14");
         button(page, "Note: Air of the room").click();
-        assertThat(page.getByText("Reckoned with 14 °C.")).isVisible();
+        assertThat(page.getByText("Noted: 14 °C.")).isVisible();
         page.waitForResponse(
                 r -> r.url().endsWith("/end"),
                 () -> button(page, "The power is back").click());
@@ -147,7 +147,7 @@ class OutageIT extends BrowserTest {
         button(page, "Something for the kit").click();
         page.getByLabel("What it is").fill("battery pump");
         page.getByLabel("Air", new Page.GetByLabelOptions().setExact(true)).fill("90");
-        page.getByLabel("It takes").fill("0.6");
+        page.getByLabel("Its power").fill("0.6");
         page.getByLabel("How many cells").fill("4");
         button(page, "Into the kit").click();
         assertThat(page.getByText("battery pump: never tested").first()).isVisible();
@@ -211,11 +211,11 @@ class OutageIT extends BrowserTest {
     }
 
     @Test
-    void aHaulIsReckoned() {
+    void aHaulIsComputed() {
         Page page = demo(visitor(PHONE), "Heron", "Haul");
-        assertThat(page.getByText("They arrive")).isVisible();
+        assertThat(page.getByText("Within limits")).isVisible();
         page.getByLabel("Water", new Page.GetByLabelOptions().setExact(true)).fill("1");
-        assertThat(page.getByText("then oxygen falls below 5 mg/L")).isVisible();
+        assertThat(page.getByText("then oxygen may fall below 5 mg/L")).isVisible();
         assertThat(page.getByText("On arrival", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         assertThat(page.title()).isNotBlank();

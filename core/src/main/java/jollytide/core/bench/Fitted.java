@@ -9,6 +9,7 @@ import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Bubbles.Skin;
 import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Skimmer;
+import jollytide.core.exchange.Stone;
 import jollytide.core.exchange.Surface;
 import jollytide.core.media.Media;
 import jollytide.core.seawater.Seawater;
@@ -42,7 +43,9 @@ final class Fitted {
         }
         remedies.find(Remedy.Stone.class)
                 .ifPresent(stone -> openings.add(new Opening(
-                        new Channel(Channel.Kind.STONE, "stone"), Opening.Air.ROOM, betweenSkins(stone, water))));
+                        new Channel(Channel.Kind.STONE, "stone"),
+                        Opening.Air.ROOM,
+                        new Stone(stone.airLPerH(), stone.diameterMm(), stone.depthM()).conductance(water))));
         return new TwinTank(
                 setup.netVolumeL(),
                 water.salinity(),
@@ -85,13 +88,6 @@ final class Fitted {
         return remedies.find(Remedy.Refugium.class)
                 .map(refugium -> life.withRefugium(refugium.mmolPerH()))
                 .orElse(life);
-    }
-
-    /** Between the rigid and the mobile skin lies what a stone does; the middle on a scale of ratios. */
-    private static Conductance betweenSkins(Remedy.Stone stone, Seawater water) {
-        Conductance least = bubbles(stone, Skin.RIGID).conductance(water);
-        Conductance most = bubbles(stone, Skin.MOBILE).conductance(water);
-        return new Conductance(Math.sqrt(least.co2() * most.co2()), Math.sqrt(least.oxygen() * most.oxygen()));
     }
 
     static Bubbles bubbles(Remedy.Stone stone, Skin skin) {

@@ -10,8 +10,8 @@ import jollytide.core.units.InputException;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds the respiration and photosynthesis of a tank from its logged days: such that the mean trough and peak of these
- * days, each in its own room's air, are the measured ones. Two numbers cannot tell a weak skimmer from a quiet reef, nor a
+ * Finds the respiration and photosynthesis of a tank from its logged days: such that its pH before lights-on and before
+ * lights-off on these days, each in its own room's air, is the measured one. Two numbers cannot tell a weak skimmer from a quiet reef, nor a
  * probe that is off from either, so the fit is made for several exchanges and probes, and all of these tanks agree with
  * the log within its errors.
  */
@@ -40,8 +40,20 @@ public final class LogFit {
         this.room = room;
     }
 
-    /** A whole local day and its extremes, NBS scale. */
-    public record LoggedDay(Instant start, Instant end, double troughPh, double peakPh) {}
+    /** A stretch of a day and the mean pH in it, NBS scale. */
+    public record Window(Instant from, Instant to, double ph) {
+        boolean holds(Instant t) {
+            return !t.isBefore(from) && t.isBefore(to);
+        }
+    }
+
+    /**
+     * A whole local day, NBS scale.
+     *
+     * @param dark the hours before the lamps go on: they tell what the reef breathes, whoever fills the room by day
+     * @param lit the hours before they go off
+     */
+    public record LoggedDay(Instant start, Instant end, double troughPh, double peakPh, Window dark, Window lit) {}
 
     /**
      * The tanks that could be behind the log.
@@ -145,27 +157,28 @@ public final class LogFit {
         return Math.max(-LARGEST_STRIDE, Math.min(LARGEST_STRIDE, wanted));
     }
 
-    /** Mean over the days of computed less measured trough, and of peak. */
+    /** Mean over the days of computed less measured pH, before lights-on and before lights-off. */
     private double[] miss(Living living, double phError) {
         Forecast forecast = new Forecast(setup, living, room);
         Instant from = days.get(0).start();
         Instant to = days.get(days.size() - 1).end();
         List<TwinState> run = forecast.run(forecast.today(from), Remedies.NONE, Duration.between(from, to));
-        double trough = 0;
-        double peak = 0;
+        double dark = 0;
+        double lit = 0;
         for (LoggedDay day : days) {
-            double low = Double.MAX_VALUE;
-            double high = 0;
-            for (TwinState state : run) {
-                if (!state.at().isBefore(day.start()) && state.at().isBefore(day.end())) {
-                    low = Math.min(low, state.phNbs());
-                    high = Math.max(high, state.phNbs());
-                }
-            }
-            trough += (low - day.troughPh() - phError) / days.size();
-            peak += (high - day.peakPh() - phError) / days.size();
+            dark += (mean(run, day.dark()) - phError) / days.size();
+            lit += (mean(run, day.lit()) - phError) / days.size();
         }
-        return new double[] {trough, peak};
+        return new double[] {dark, lit};
+    }
+
+    private static double mean(List<TwinState> run, Window window) {
+        return run.stream()
+                        .filter(state -> window.holds(state.at()))
+                        .mapToDouble(TwinState::phNbs)
+                        .average()
+                        .orElse(window.ph())
+                - window.ph();
     }
 
     private static Living living(double skimmer, double surface, double respiration, double production) {

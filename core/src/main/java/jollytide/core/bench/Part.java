@@ -2,6 +2,7 @@ package jollytide.core.bench;
 
 import jollytide.core.exchange.Fall;
 import jollytide.core.exchange.Path;
+import jollytide.core.exchange.Stone;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.twin.Channel;
@@ -19,6 +20,10 @@ public record Part(String name, Channel.Kind kind, Opening.Air over, Path path) 
 
     public static Part fall(String name, Opening.Air over, Fall fall) {
         return new Part(name, Channel.Kind.FALL, over, fall);
+    }
+
+    public static Part stone(String name, Opening.Air air, Stone stone) {
+        return new Part(name, Channel.Kind.STONE, air, stone);
     }
 
     /** With every pump off: surfaces lie still, falls run dry, stones give nothing. */

@@ -168,7 +168,7 @@ public sealed interface Remedy {
             double meqPerLPerDay,
             @Nullable Double litresPerDay) implements Remedy {
         public OtherSource {
-            within("meqPerLPerDay", meqPerLPerDay, 0, 3, "meq/(L·day)");
+            within("meqPerLPerDay", meqPerLPerDay, 0, 50, "meq/(L·day)");
         }
 
         /** A dry amount. */

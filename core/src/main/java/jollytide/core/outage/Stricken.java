@@ -55,6 +55,23 @@ public record Stricken(
         within("fedWithinHours", fedWithinHours, 0, 1000, "h");
     }
 
+    /** The same with so much oxygen, which is known, and a temperature that stays. */
+    Stricken at(double mgPerL) {
+        return new Stricken(
+                litres,
+                salinity,
+                pressureHpa,
+                surfaceM2,
+                reefMmolPerLPerH,
+                fish,
+                mgPerL,
+                true,
+                startC,
+                roomC,
+                0,
+                fedWithinHours);
+    }
+
     Seawater water(double celsius) {
         return new Seawater(salinity, Math.max(0, Math.min(Seawater.MAX_TEMPERATURE_C, celsius)));
     }

@@ -16,7 +16,7 @@ import java.util.List;
  *
  * @param on lights-on by the lamp's own clock
  * @param off lights-off by the lamp's own clock; before {@code on} when the lit time crosses midnight; equal to it when
- *     the tank is never lit
+ *     the tank is never lit, but that from midnight to midnight is all day
  * @param followsClockChanges whether the lamp's clock moves with summer time; one that does not keeps standard time
  * @param rampMinutes how long the lamps take to come up after {@code on} and to go down before {@code off}, 0 to 360
  */
@@ -27,17 +27,27 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
     }
 
     public boolean neverLit() {
-        return on.equals(off);
+        return on.equals(off) && !alwaysLit();
+    }
+
+    /** From midnight to midnight. */
+    public boolean alwaysLit() {
+        return on.equals(off) && on.equals(LocalTime.MIDNIGHT);
+    }
+
+    /** Whether there is a lights-on and a lights-off at all. */
+    public boolean switches() {
+        return !on.equals(off);
     }
 
     /** Hours that the lamps are on in an ordinary day, ramps included. */
     public double litHours() {
-        return (Duration.between(on, off).toMinutes() / 60.0 + 24) % 24;
+        return alwaysLit() ? 24 : (Duration.between(on, off).toMinutes() / 60.0 + 24) % 24;
     }
 
     /** Whether the last switch was to on: in a night whose clocks go back, lamps that went off stay off. */
     public boolean litAt(Instant t, ZoneId zone) {
-        return !neverLit() && lastOn(t, zone).isAfter(lastOff(t, zone));
+        return alwaysLit() || (!neverLit() && lastOn(t, zone).isAfter(lastOff(t, zone)));
     }
 
     /** How bright the lamps are: 0 in the dark, 1 at full light, in between on the ramps. */
@@ -45,7 +55,7 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
         if (!litAt(t, zone)) {
             return 0;
         }
-        if (rampMinutes == 0) {
+        if (rampMinutes == 0 || alwaysLit()) {
             return 1;
         }
         double since = Duration.between(lastOn(t, zone), t).toMillis() / 60_000.0;
@@ -64,6 +74,9 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
     /** The lit times between {@code start} and {@code end}, in order. */
     public List<Lit> litBetween(Instant start, Instant end, ZoneId zone) {
         List<Lit> lit = new ArrayList<>();
+        if (alwaysLit()) {
+            return List.of(new Lit(start, end, false, false));
+        }
         Instant t = start;
         while (!neverLit() && t.isBefore(end)) {
             Instant change = nextSwitch(t, zone);

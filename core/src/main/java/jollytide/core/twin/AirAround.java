@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class AirAround {
     private final double room;
+    private final double outdoors;
     private final double canopy;
     private final double cabinet;
     private final double entering;
@@ -33,6 +34,7 @@ final class AirAround {
             double pass,
             double skimmerShare) {
         this.room = room;
+        this.outdoors = line;
         double inCanopy = tank.canopy() == null ? 0 : tank.canopy().conductance(at);
         double underCanopy = open(tank, Opening.Air.CANOPY, gas);
         canopy = tank.canopy() == null ? room : (inCanopy * room + underCanopy * water) / (inCanopy + underCanopy);
@@ -76,6 +78,7 @@ final class AirAround {
             case ROOM -> room;
             case CANOPY -> canopy;
             case CABINET -> cabinet;
+            case OUTDOORS -> outdoors;
         };
     }
 

@@ -12,6 +12,8 @@ public record Opening(Channel channel, Air over, Conductance conductance) {
     public enum Air {
         ROOM,
         CANOPY,
-        CABINET
+        CABINET,
+        /** A stone whose pump draws outdoor air. */
+        OUTDOORS
     }
 }

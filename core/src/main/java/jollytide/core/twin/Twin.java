@@ -249,11 +249,16 @@ public final class Twin {
                 acting.room().second() == null ? acting.room().ppm(y[ROOM]) : y[SECOND],
                 water.phNbs(),
                 water.pco2Uatm(),
-                water.omegaAragonite() * y[CALCIUM] / system.calcium(),
+                omega(water, y[CALCIUM], system),
                 usualOversaturation,
                 acting.temperatureC(),
                 tank.media() == null ? null : new Media.State(y[MEDIA_CO2], y[MEDIA_WATER]),
                 Ledger.of(channels, y, FLOWS));
+    }
+
+    /** At this calcium; fresh water has none of the sea's, and nothing to be saturated with. */
+    private static double omega(CarbonateState carbonate, double calcium, CarbonateSystem system) {
+        return system.calcium() > 0 ? carbonate.omegaAragonite() * calcium / system.calcium() : 0;
     }
 
     /** What hangs on the temperature alone. */
@@ -425,8 +430,7 @@ public final class Twin {
                     -metabolism * life.refugiumMmolPerH() / 1000 * acting.refugiumLight(),
                     rates);
             breathed(Channel.Kind.FISH, warmth.fishMolPerH() * breath, rates);
-            double omega =
-                    carbonate.omegaAragonite() * y[CALCIUM] / warmth.system().calcium();
+            double omega = omega(carbonate, y[CALCIUM], warmth.system());
             // Neither before the ordinary day is known, nor where it hardly exceeds saturation.
             boolean follows = usualOversaturation >= LEAST_OVERSATURATION;
             double times = follows ? Math.max(0, omega - 1) / usualOversaturation : 1;

@@ -16,6 +16,7 @@ import jollytide.core.air.People;
 import jollytide.core.air.RoomAir;
 import jollytide.core.bench.Forecast.SettledDay;
 import jollytide.core.bench.LogFit.LoggedDay;
+import jollytide.core.bench.LogFit.Window;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -220,9 +221,40 @@ class ForecastTest {
     }
 
     private static LoggedDay day(List<TwinState> run, int i) {
-        SettledDay day = SettledDay.of(run.subList(96 * i, 96 * (i + 1)));
+        List<TwinState> states = run.subList(96 * i, 96 * (i + 1));
+        SettledDay day = SettledDay.of(states);
         Instant start = MIDNIGHT.plus(Duration.ofDays(i));
-        return new LoggedDay(start, start.plus(Duration.ofDays(1)), day.troughPh(), day.peakPh());
+        return new LoggedDay(
+                start,
+                start.plus(Duration.ofDays(1)),
+                day.troughPh(),
+                day.peakPh(),
+                window(states, start, 8),
+                window(states, start, 19));
+    }
+
+    /** Two hours from a local hour on; the lamps are lit from 10 to 21. */
+    private static Window window(List<TwinState> states, Instant start, int hour) {
+        Instant from = start.plus(Duration.ofHours(hour));
+        Instant to = from.plus(Duration.ofHours(2));
+        double ph = states.stream()
+                .filter(s -> !s.at().isBefore(from) && s.at().isBefore(to))
+                .mapToDouble(TwinState::phNbs)
+                .average()
+                .orElseThrow();
+        return new Window(from, to, ph);
+    }
+
+    private static LoggedDay plain(double dark, double lit) {
+        Instant on = MIDNIGHT.plus(Duration.ofHours(10));
+        Instant off = MIDNIGHT.plus(Duration.ofHours(21));
+        return new LoggedDay(
+                MIDNIGHT,
+                MIDNIGHT.plus(Duration.ofDays(1)),
+                dark,
+                lit,
+                new Window(on.minus(Duration.ofHours(2)), on, dark),
+                new Window(off.minus(Duration.ofHours(2)), off, lit));
     }
 
     private static RoomCourse hours(int days, IntToDoubleFunction ppm) {
@@ -276,13 +308,13 @@ class ForecastTest {
     @Test
     void anImpossibleLogIsSaid() {
         RoomCourse room = hours(1, h -> 700);
-        LoggedDay wild = new LoggedDay(MIDNIGHT, MIDNIGHT.plus(Duration.ofDays(1)), 6.5, 9.5);
+        LoggedDay wild = plain(6.5, 9.5);
         LogFit.Fit none = LogFit.of(LANTERN, List.of(wild), room);
         assertThat(none.tanks()).isEmpty();
         assertThat(none.problem()).contains("check the probe");
         // A room meter that reads 1200 too much: the reef would have to live on making more than it breathes.
         RoomCourse high = hours(1, h -> 2100);
-        LoggedDay clean = new LoggedDay(MIDNIGHT, MIDNIGHT.plus(Duration.ofDays(1)), 8.1, 8.4);
+        LoggedDay clean = plain(8.1, 8.4);
         LogFit.Fit refused = LogFit.of(LANTERN, List.of(clean), high);
         assertThat(refused.tanks()).isEmpty();
         assertThat(refused.problem()).contains("room meter");

@@ -318,6 +318,35 @@ class OutageTest {
         assertThat(claimed.tested()).isFalse();
     }
 
+    /** The card's tables are the clock's own way: from any level they lead where the clock leads. */
+    @Test
+    void theCardsTablesFollowTheClock() {
+        Stricken tank = tank(REEF, 6.3, 25.5);
+        Backup pump = stone(200, 2, 0.5);
+        for (List<Backup> running : List.of(List.<Backup>of(), List.of(pump))) {
+            OxygenFlow flow = OxygenFlow.of(tank, running);
+            List<OxygenClock.OxygenPoint> points = new OxygenClock(
+                            tank,
+                            running.stream().map(b -> new Running(b, 0, null)).toList(),
+                            List.of())
+                    .run(12)
+                    .points();
+            List<Double> way = flow.early().falling();
+            int begins = 0;
+            while (way.get(begins) > 6.3) {
+                begins++;
+            }
+            double share = (way.get(begins - 1) - 6.3) / (way.get(begins - 1) - way.get(begins));
+            for (int i = 0; i < 40; i += 8) {
+                double at = begins - 1 + share + i;
+                int k = (int) at;
+                double value = way.get(k) + (at - k) * (way.get(k + 1) - way.get(k));
+                assertThat(value).isCloseTo(points.get(i).early(), within(0.02));
+            }
+            assertThat(flow.late().rising()).isSorted();
+        }
+    }
+
     /** The sums say 0.4 mg/L on an ordinary night; the animals live: the sums lack something. */
     @Test
     void livingAnimalsContradictASumThatHasThemSuffocating() {

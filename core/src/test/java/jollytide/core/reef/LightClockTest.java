@@ -3,6 +3,7 @@ package jollytide.core.reef;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -66,5 +67,24 @@ class LightClockTest {
         assertThat(ramped.levelAt(Instant.parse("2026-11-12T15:00:00Z"), utc)).isEqualTo(1);
         assertThat(ramped.levelAt(Instant.parse("2026-11-12T20:30:00Z"), utc)).isEqualTo(0.5);
         assertThat(ramped.levelAt(Instant.parse("2026-11-12T21:00:00Z"), utc)).isZero();
+    }
+
+    /** From midnight to midnight lamps are never off; from ten to ten they are never on. */
+    @Test
+    void lampsMayBurnAllDay() {
+        LightClock always = new LightClock(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT, true, 30);
+        assertThat(always.litHours()).isEqualTo(24);
+        assertThat(always.neverLit()).isFalse();
+        assertThat(always.switches()).isFalse();
+        Instant noon = t("2026-10-25T12:00:00Z");
+        assertThat(always.litAt(noon, ZONE)).isTrue();
+        assertThat(always.levelAt(noon, ZONE)).isEqualTo(1);
+        assertThat(always.litBetween(noon, noon.plusSeconds(90_000), ZONE)).hasSize(1);
+        LightCourse course = new LightCourse(always, ZONE, noon, Duration.ofDays(2));
+        assertThat(course.levelAt(noon.plusSeconds(40_000))).isEqualTo(1);
+        LightClock never = new LightClock(LocalTime.of(10, 0), LocalTime.of(10, 0), true, 30);
+        assertThat(never.neverLit()).isTrue();
+        assertThat(never.litHours()).isZero();
+        assertThat(never.litAt(noon, ZONE)).isFalse();
     }
 }

@@ -104,7 +104,7 @@ class LedgerService {
     /** The first such moment that has a whole day of the run behind it. */
     private Instant moment(Tank tank, Instant start, Hour hour) {
         Instant dayAfter = start.plus(Duration.ofDays(1));
-        if (hour == Hour.NOW || tank.light().neverLit()) {
+        if (hour == Hour.NOW || !tank.light().switches()) {
             Duration since = Duration.between(start, clock.instant());
             return dayAfter.plus(Duration.ofMinutes(since.toMinutes()));
         }

@@ -29,10 +29,12 @@ import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Living;
 import jollytide.core.bench.LogFit;
 import jollytide.core.bench.LogFit.LoggedDay;
+import jollytide.core.bench.LogFit.Window;
 import jollytide.core.bench.Remedies;
 import jollytide.core.bench.RoomCourse;
 import jollytide.core.bench.RoomDay;
 import jollytide.core.bench.Setup;
+import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.Skimmer;
@@ -64,6 +66,10 @@ public class TwinBook {
     private static final Duration TWO_MONTHS = Duration.ofDays(60);
     /** A day with fewer logged half hours does not tell its trough and peak. */
     private static final int HALF_HOURS_OF_A_DAY = 40;
+
+    private static final Duration MIDDLE = Duration.ofMinutes(15);
+    /** The last hours before a switch of the lamps, in which a tank shows what it does in the dark or in the light. */
+    private static final Duration BEFORE = Duration.ofHours(2);
 
     private static final int LEAST_DAYS = 3;
     /** Common practice: two days. */
@@ -351,21 +357,52 @@ public class TwinBook {
         double pressure = tank.home().pressureHpa();
         LocalDate first = LocalDate.ofInstant(since, zone).plusDays(1);
         LocalDate today = LocalDate.ofInstant(ofTank.at(), zone);
-        Map<LocalDate, List<Double>> byDay = new TreeMap<>();
+        Map<LocalDate, List<Observation>> byDay = new TreeMap<>();
         for (HalfHour h : ofTank.halfHours(Quantity.PH, Place.TANK)) {
             LocalDate day = LocalDate.ofInstant(h.start(), zone);
             if (!day.isBefore(first) && day.isBefore(today)) {
-                byDay.computeIfAbsent(day, d -> new ArrayList<>()).add(h.unit().toStandard(h.mean(), water, pressure));
+                double ph = h.unit().toStandard(h.mean(), water, pressure);
+                byDay.computeIfAbsent(day, d -> new ArrayList<>())
+                        .add(new Observation(ph, h.method(), h.start().plus(MIDDLE)));
             }
         }
         return byDay.entrySet().stream()
                 .filter(e -> e.getValue().size() >= HALF_HOURS_OF_A_DAY)
-                .map(e -> new LoggedDay(
-                        e.getKey().atStartOfDay(zone).toInstant(),
-                        e.getKey().plusDays(1).atStartOfDay(zone).toInstant(),
-                        Collections.min(e.getValue()),
-                        Collections.max(e.getValue())))
+                .map(e -> loggedDay(tank, e.getKey(), e.getValue()))
                 .toList();
+    }
+
+    private static LoggedDay loggedDay(Tank tank, LocalDate day, List<Observation> readings) {
+        ZoneId zone = tank.home().zone();
+        Instant start = day.atStartOfDay(zone).toInstant();
+        Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
+        Observation trough = Collections.min(readings, Comparator.comparingDouble(Observation::value));
+        Observation peak = Collections.max(readings, Comparator.comparingDouble(Observation::value));
+        // Lamps that never switch leave the extremes themselves.
+        boolean switches = tank.light().switches();
+        Instant on = switches
+                ? tank.light().lastOn(end.minusMillis(1), zone)
+                : trough.at().plus(BEFORE.dividedBy(2));
+        Instant off = switches
+                ? tank.light().lastOff(end.minusMillis(1), zone)
+                : peak.at().plus(BEFORE.dividedBy(2));
+        return new LoggedDay(
+                start,
+                end,
+                trough.value(),
+                peak.value(),
+                window(on, readings, trough.value()),
+                window(off, readings, peak.value()));
+    }
+
+    private static Window window(Instant until, List<Observation> readings, double otherwise) {
+        Instant from = until.minus(BEFORE);
+        double ph = readings.stream()
+                .filter(o -> !o.at().isBefore(from) && o.at().isBefore(until))
+                .mapToDouble(Observation::value)
+                .average()
+                .orElse(otherwise);
+        return new Window(from, until, ph);
     }
 
     /** The room hour by hour as it was logged in the last fortnight. */
@@ -382,7 +419,7 @@ public class TwinBook {
             }
         }
         return new RoomCourse(
-                from,
+                from.plus(MIDDLE.multipliedBy(2)),
                 IntStream.range(0, hours)
                         .mapToObj(i -> n[i] == 0 ? Double.NaN : sum[i] / n[i])
                         .toList());

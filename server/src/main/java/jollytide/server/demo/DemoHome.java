@@ -276,7 +276,8 @@ class DemoHome implements SmartInitializingSingleton {
     }
 
     private static TankParts with(Livestock livestock, FishGroup... groups) {
-        return new TankParts(null, null, null, null, null, List.of(groups), null, null, null, null, false, livestock);
+        return new TankParts(
+                null, null, null, null, null, List.of(groups), null, null, null, null, false, livestock, null, null);
     }
 
     private void keep(UUID keeper, UUID tank, TankHistory history) {

@@ -11,11 +11,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
-import java.util.stream.IntStream;
 import jollytide.core.outage.Backup;
+import jollytide.core.outage.Guess;
 import jollytide.core.outage.OxygenClock;
-import jollytide.core.outage.OxygenClock.OxygenCourse;
-import jollytide.core.outage.OxygenClock.OxygenPoint;
+import jollytide.core.outage.OxygenFlow;
 import jollytide.core.outage.Plan;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
@@ -36,9 +35,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class PocketCard {
     private static final double AHEAD_H = 24;
-    /** Every half hour is enough for a card. */
-    private static final int EVERY = 3;
-
     private static final double HOTTEST_K = 4;
 
     private final HomeService homes;
@@ -58,19 +54,35 @@ class PocketCard {
         this.clock = clock;
     }
 
-    /** A curve as the card holds it: hours, early, likely, late. */
-    record CardPoint(double h, double early, double likely, double late) {
-        static List<CardPoint> of(OxygenCourse course) {
-            List<OxygenPoint> points = course.points();
-            return IntStream.range(0, points.size())
-                    .filter(i -> i % EVERY == 0)
-                    .mapToObj(points::get)
-                    .map(p -> new CardPoint(p.hours(), round(p.early()), round(p.likely()), round(p.late())))
-                    .toList();
+    /** What one side of the not known begins with, mg/L, or how long air lasts on it, h. */
+    record Sides(double early, double likely, double late) {}
+
+    /**
+     * A tank in one season.
+     *
+     * @param bare how its oxygen goes without air, {@code kept} with all that the plan starts at once
+     * @param airH how long that air lasts
+     */
+    record CardSeason(Sides start, OxygenFlow bare, OxygenFlow kept, Sides airH) {
+        static CardSeason of(Stricken tank, List<Backup> running) {
+            double start = tank.startMgPerL();
+            Sides begins = new Sides(
+                    start + Guess.EARLY.startMgPerL(),
+                    start + Guess.LIKELY.startMgPerL(),
+                    start + Guess.LATE.startMgPerL());
+            return new CardSeason(
+                    begins, OxygenFlow.of(tank, List.of()), OxygenFlow.of(tank, running), lasting(running));
         }
 
-        private static double round(double mgPerL) {
-            return Math.round(mgPerL * 100) / 100.0;
+        /** As long as the first of them ends, on the careful side; at least that long on the others. */
+        private static Sides lasting(List<Backup> running) {
+            return new Sides(
+                    running.stream().mapToDouble(b -> b.runTime().early()).min().orElse(0),
+                    running.stream()
+                            .mapToDouble(b -> b.runTime().likely())
+                            .min()
+                            .orElse(0),
+                    running.stream().mapToDouble(b -> b.runTime().late()).max().orElse(0));
         }
     }
 
@@ -80,10 +92,8 @@ class PocketCard {
             UUID id,
             String name,
             double litres,
-            List<CardPoint> bareSummer,
-            List<CardPoint> bareWinter,
-            List<CardPoint> keptSummer,
-            List<CardPoint> keptWinter,
+            CardSeason summer,
+            CardSeason winter,
             double bucketsPerH,
             List<CardKit> kit,
             List<Step> during,
@@ -96,6 +106,7 @@ class PocketCard {
             double caution,
             double danger,
             double loss,
+            List<Integer> warmMonths,
             List<CardTank> tanks) {}
 
     String make(UUID keeperId, UUID homeId) {
@@ -113,6 +124,7 @@ class PocketCard {
                 OxygenClock.CAUTION,
                 OxygenClock.DANGER,
                 OxygenClock.LOSS,
+                Season.warmMonths(home.zone()),
                 all.stream()
                         .map(t -> tank(
                                 t,
@@ -124,23 +136,26 @@ class PocketCard {
                         .toList());
         // A name may hold anything: closing tags inside the data must not end the script.
         String data = json.writeValueAsString(card).replace("<", "\\u003c");
-        return template().replace("\"CARD-DATA\"", data);
+        return resource("/card.html")
+                .replace("CARD-PREDICT", resource("/card-predict.js"))
+                .replace("\"CARD-DATA\"", data);
     }
 
     private CardTank tank(
             Tank tank, List<Tank> all, List<KitView> kit, Stricken summer, Stricken winter, List<Backup> backups) {
         List<KitShare> usable = KitShare.usable(tank, all, kit);
-        OxygenCourse bareWinter = run(winter, List.of());
-        Plan.Situation situation = stricture.situation(
-                tank, summer, Schedule.best(summer, backups, AHEAD_H).running(), bareWinter);
+        Schedule schedule = Schedule.best(summer, backups, AHEAD_H);
+        Plan.Situation situation = stricture.situation(tank, summer, schedule.running(), schedule.course());
+        List<Backup> atOnce = schedule.running().stream()
+                .filter(running -> running.fromH() == 0)
+                .map(OxygenClock.Running::backup)
+                .toList();
         return new CardTank(
                 tank.id(),
                 tank.name(),
                 tank.netVolumeL(),
-                CardPoint.of(run(summer, List.of())),
-                CardPoint.of(bareWinter),
-                CardPoint.of(run(summer, backups)),
-                CardPoint.of(run(winter, backups)),
+                CardSeason.of(summer, atOnce),
+                CardSeason.of(winter, atOnce),
                 situation.bucketsPerH(),
                 usable.stream()
                         .map(KitShare::thing)
@@ -157,12 +172,8 @@ class PocketCard {
                 Plan.after(situation));
     }
 
-    private static OxygenCourse run(Stricken tank, List<Backup> backups) {
-        return Schedule.best(tank, backups, AHEAD_H).course();
-    }
-
-    private static String template() {
-        try (InputStream in = PocketCard.class.getResourceAsStream("/card.html")) {
+    private static String resource(String name) {
+        try (InputStream in = PocketCard.class.getResourceAsStream(name)) {
             return new String(Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);

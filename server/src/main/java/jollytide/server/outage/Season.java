@@ -5,6 +5,7 @@ import java.time.Month;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 
 /** The season at a home, from its zone: where clocks are put forward for our winter, summer is then. */
@@ -18,6 +19,20 @@ enum Season {
     private static final Set<Month> COLD_IN_THE_NORTH = EnumSet.of(Month.DECEMBER, Month.JANUARY, Month.FEBRUARY);
     private static final int HALF_A_YEAR = 6;
 
+    /** In the south clocks are forward in January; a zone without summer time is taken for the north's. */
+    private static boolean south(ZoneId zone) {
+        return zone.getRules().isDaylightSavings(Instant.parse("2026-01-15T00:00:00Z"));
+    }
+
+    /** Months, 1 to 12, whose nights are warm at a home. */
+    static List<Integer> warmMonths(ZoneId zone) {
+        return WARM_IN_THE_NORTH.stream()
+                .map(month -> south(zone) ? month.plus(HALF_A_YEAR) : month)
+                .map(Month::getValue)
+                .sorted()
+                .toList();
+    }
+
     private final double unheatedRoomC;
 
     Season(double unheatedRoomC) {
@@ -30,9 +45,7 @@ enum Season {
 
     static Season of(Instant at, ZoneId zone) {
         ZonedDateTime local = at.atZone(zone);
-        Instant january = local.withMonth(1).withDayOfMonth(15).toInstant();
-        boolean south = zone.getRules().isDaylightSavings(january);
-        Month month = south ? local.getMonth().plus(HALF_A_YEAR) : local.getMonth();
+        Month month = south(zone) ? local.getMonth().plus(HALF_A_YEAR) : local.getMonth();
         return WARM_IN_THE_NORTH.contains(month) ? SUMMER : COLD_IN_THE_NORTH.contains(month) ? WINTER : BETWEEN;
     }
 }

@@ -2,6 +2,7 @@ package jollytide.server.outage;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -79,7 +80,8 @@ class Stricture {
             double passes = roomC + (water.celsius() - roomC) * Math.exp(cooling * water.hours());
             startC = Math.max(5, Math.min(38, passes));
         }
-        return stricken(known, mgPerL, oxygen != null, startC, roomC, fedH == null ? FED_H : fedH);
+        return stricken(
+                known, known.tanks().get(0), mgPerL, oxygen != null, startC, roomC, fedH == null ? FED_H : fedH);
     }
 
     /** What was read so shortly before an instant that it counts as the oxygen of the start, by tank. */
@@ -87,22 +89,39 @@ class Stricture {
         return log.newestInWater(tanks, Quantity.OXYGEN, at.minus(FRESH), at);
     }
 
-    /** A tank struck at the worst hour of a night: before lights-on, so many degrees warmer than today. */
+    /**
+     * A tank struck at the worst hour of a night: before lights-on, so many degrees warmer than today. Of the tanks that
+     * could be behind the log it is the worst; one whose animals would have suffocated long ago is none of them.
+     */
     Stricken atNight(Described known, double warmerByK, double roomC) {
-        Living living = known.tanks().get(0);
+        double celsius = known.setup().water().temperatureC() + warmerByK;
+        List<Stricken> all = known.tanks().stream()
+                .map(living -> stricken(known, living, lowest(known, living, warmerByK), false, celsius, roomC, FED_H))
+                .toList();
+        return all.stream()
+                .filter(tank -> !tank.contradictedByItsAnimals())
+                .min(Comparator.comparingDouble(Stricken::startMgPerL))
+                .orElse(all.get(0));
+    }
+
+    private double lowest(Described known, Living living, double warmerByK) {
         TwinState settled = book.settled(known.setup(), living, known.start());
         Remedies heat = warmerByK == 0 ? Remedies.NONE : Remedies.of(new Remedy.Warmth(warmerByK));
         List<TwinState> run = new Forecast(known.setup(), living).run(settled, heat, Duration.ofDays(3));
-        double lowest = run.subList(run.size() - SAMPLES_A_DAY, run.size()).stream()
+        return run.subList(run.size() - SAMPLES_A_DAY, run.size()).stream()
                 .mapToDouble(TwinState::oxygenMgPerL)
                 .min()
                 .orElseThrow();
-        double celsius = known.setup().water().temperatureC() + warmerByK;
-        return stricken(known, lowest, false, celsius, roomC, FED_H);
     }
 
     private static Stricken stricken(
-            Described known, double oxygen, boolean measured, double celsius, double roomC, double fedH) {
+            Described known,
+            Living living,
+            double oxygen,
+            boolean measured,
+            double celsius,
+            double roomC,
+            double fedH) {
         Setup setup = known.setup();
         double surface = setup.parts().stream()
                 .mapToDouble(part -> part.path() instanceof Surface s ? s.areaM2() : 0)
@@ -112,7 +131,7 @@ class Stricture {
                 setup.water().salinity(),
                 setup.pressureHpa(),
                 surface,
-                known.tanks().get(0).respirationMmolPerLPerH(),
+                living.respirationMmolPerLPerH(),
                 setup.life().fish(),
                 oxygen,
                 measured,

@@ -62,7 +62,9 @@ class GlanceController {
                 last(tank, Quantity.TEMPERATURE, Place.TANK, now),
                 last(tank, Quantity.SALINITY, Place.TANK, now),
                 neverLit ? null : tank.light().litAt(now, tank.home().zone()),
-                neverLit ? null : tank.light().nextSwitch(now, tank.home().zone()));
+                tank.light().switches()
+                        ? tank.light().nextSwitch(now, tank.home().zone())
+                        : null);
     }
 
     private @Nullable ReadingView last(Tank tank, Quantity quantity, Place place, Instant now) {

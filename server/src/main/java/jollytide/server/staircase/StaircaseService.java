@@ -132,7 +132,7 @@ class StaircaseService {
 
     private Optional<ReadingRow> beforeSwitch(Tank tank, Instant now, Switch which) {
         LightClock light = tank.light();
-        if (light.neverLit()) {
+        if (!light.switches()) {
             return Optional.empty();
         }
         Instant until = now.plus(BEFORE_SWITCH);

@@ -148,6 +148,7 @@ public class Tank {
         List<Part> all = new ArrayList<>();
         surfaces.forEach(row -> all.add(Part.surface(row.name, row.over, new Surface(row.areaM2, row.motion))));
         parts.fallParts().forEach(fall -> all.add(Part.fall(fall.name(), fall.air(), fall.toCore())));
+        parts.stoneParts().forEach(stone -> all.add(Part.stone("stone", stone.air(), stone.toCore())));
         return all;
     }
 
@@ -160,9 +161,11 @@ public class Tank {
         return surfaces.stream().mapToDouble(row -> row.areaM2).sum();
     }
 
-    /** Air that the skimmer draws; null without skimmer. */
+    /** Air that the skimmer draws, L/h: measured, else one tank volume an hour, assumed; null without skimmer. */
     public @Nullable Double skimmerAirDrawLPerH() {
-        return skimmerAirDrawLPerH;
+        return skimmerAirDrawLPerH == null && Boolean.TRUE.equals(parts.skimmerDrawUnknown())
+                ? Double.valueOf(netVolumeL)
+                : skimmerAirDrawLPerH;
     }
 
     /** Sum of the described paths' conductances for CO2, mol/(h·atm); 0 when none is described. */
@@ -171,6 +174,7 @@ public class Tank {
         for (Part part : openings()) {
             sum += part.path().conductance(Gas.CO2, water);
         }
-        return skimmerAirDrawLPerH == null ? sum : sum + new Skimmer(skimmerAirDrawLPerH).conductance(Gas.CO2, water);
+        Double draw = skimmerAirDrawLPerH();
+        return draw == null ? sum : sum + new Skimmer(draw).conductance(Gas.CO2, water);
     }
 }

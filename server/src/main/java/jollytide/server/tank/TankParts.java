@@ -10,6 +10,7 @@ import jollytide.core.air.AirLine;
 import jollytide.core.air.Enclosure.Door;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Fall;
+import jollytide.core.exchange.Stone;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Livestock;
@@ -29,6 +30,8 @@ import org.jspecify.annotations.Nullable;
  * @param alkalinitySource what today's alkalinity is dosed with; soda ash when null
  * @param canister whether a sealed filter runs on it
  * @param livestock what lives in it besides the fish; a mixed reef when null
+ * @param stones that run all the time
+ * @param skimmerDrawUnknown whether there is a skimmer whose air draw nobody measured: then it is assumed
  * @param alkalinityUseDkhPerDay what the animals use; not reckoned with when null
  */
 public record TankParts(
@@ -43,8 +46,11 @@ public record TankParts(
         @Valid @Nullable ReactorPart reactor,
         @Valid @Nullable RefugiumPart refugium,
         @Nullable Boolean canister,
-        @Nullable Livestock livestock) {
-    static final TankParts NONE = new TankParts(null, null, null, null, null, null, null, null, null, null, null, null);
+        @Nullable Livestock livestock,
+        @Nullable @Size(max = 8) List<@NotNull @Valid StonePart> stones,
+        @Nullable Boolean skimmerDrawUnknown) {
+    static final TankParts NONE =
+            new TankParts(null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
     /**
      * Water that falls through air.
@@ -65,6 +71,33 @@ public record TankParts(
         public Opening.Air air() {
             return over == null ? Opening.Air.ROOM : over;
         }
+    }
+
+    /**
+     * A stone.
+     *
+     * @param bubbleMm assumed when null; {@code depthM} likewise
+     * @param outdoors whether its pump draws outdoor air
+     */
+    public record StonePart(
+            @NotNull Double airLPerH,
+            @Nullable Double bubbleMm,
+            @Nullable Double depthM,
+            @Nullable Boolean outdoors) {
+        private static final double BUBBLE_MM = 2;
+        private static final double DEPTH_M = 0.4;
+
+        public Stone toCore() {
+            return new Stone(airLPerH, bubbleMm == null ? BUBBLE_MM : bubbleMm, depthM == null ? DEPTH_M : depthM);
+        }
+
+        public Opening.Air air() {
+            return Boolean.TRUE.equals(outdoors) ? Opening.Air.OUTDOORS : Opening.Air.ROOM;
+        }
+    }
+
+    public List<StonePart> stoneParts() {
+        return stones == null ? List.of() : stones;
     }
 
     /** A hose that stays. */
@@ -152,6 +185,7 @@ public record TankParts(
     /** Makes every core record once, so that nothing impossible is stored. */
     void check() {
         fallParts().forEach(FallPart::toCore);
+        stoneParts().forEach(StonePart::toCore);
         fishes();
         line();
         calciumReactor();

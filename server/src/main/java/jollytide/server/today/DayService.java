@@ -170,7 +170,7 @@ class DayService {
             warnings.add("Every reading of the last two weeks was taken in the light. The lowest pH of the day comes"
                     + " before lights-on: these readings may flatter the tank.");
         }
-        if (!light.neverLit()) {
+        if (light.switches()) {
             Trace.extremes(ofDay)
                     .filter(Trace.Extremes::surrounded)
                     .map(e -> Duration.between(

@@ -3,6 +3,8 @@ package jollytide.server.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Collections;
+import java.util.List;
 import java.util.stream.StreamSupport;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
@@ -35,7 +37,7 @@ class BenchTest extends ServerTest {
         JsonNode bench = visitor.get(tank(visitor, "Lantern Reef") + "/bench").body();
         assertThat(bench.path("fitted").asBoolean()).isTrue();
         assertThat(bench.path("roomMeasured").asBoolean()).isTrue();
-        assertThat(bench.path("tanks")).hasSize(3);
+        assertThat(bench.path("tanks")).hasSize(5);
         JsonNode expected = bench.path("tanks").path(0);
         assertThat(expected.path("respirationMmolPerLPerH").asDouble()).isBetween(0.014, 0.024);
         assertThat(expected.path("photosynthesisMmolPerLPerH").asDouble()).isBetween(0.027, 0.044);
@@ -82,9 +84,63 @@ class BenchTest extends ServerTest {
         JsonNode bench = keeper.get(tank + "/bench").body();
         assertThat(bench.path("fitted").asBoolean()).isFalse();
         assertThat(bench.path("roomMeasured").asBoolean()).isFalse();
-        assertThat(bench.path("tanks")).hasSize(1);
+        // A band, never a single answer; a narrower one where its kind is described cannot be had without a log.
+        assertThat(bench.path("tanks")).hasSize(3);
         JsonNode as = forecast(keeper, tank, bench, "{}").path(0);
-        assertThat(as.path("gainPh").path("value").asDouble()).isCloseTo(0, within(0.01));
+        assertThat(as.path("gainPh").path("high").asDouble()).isCloseTo(0, within(1e-9));
+        assertThat(as.path("troughPh").path("high").asDouble())
+                .isGreaterThan(as.path("troughPh").path("low").asDouble() + 0.05);
+    }
+
+    /** Against docs/demo-history.md: what the classroom's reef breathes, and that its skimmer helps. */
+    @Test
+    void roomSixIsFittedDayByDay() {
+        Visitor visitor = visitor();
+        visitor.post("/session/demo", "");
+        String tank = tank(visitor, "Room 6");
+        JsonNode bench = visitor.get(tank + "/bench").body();
+        assertThat(bench.path("fitted").asBoolean())
+                .as(bench.path("fitProblem").asString())
+                .isTrue();
+        List<Double> respiration = StreamSupport.stream(bench.path("tanks").spliterator(), false)
+                .map(t -> t.path("respirationMmolPerLPerH").asDouble())
+                .toList();
+        assertThat(Collections.min(respiration)).isLessThan(0.016);
+        assertThat(Collections.max(respiration)).isGreaterThan(0.016);
+        assertThat(respiration.get(0)).isBetween(0.011, 0.023);
+        JsonNode off = forecast(visitor, tank, bench, "{\"skimmerShare\":0}").path(0);
+        assertThat(off.path("gainPh").path("value").asDouble()).isBetween(-0.25, -0.03);
+        assertThat(off.path("lowestOxygenMgPerL").path("low").asDouble()).isLessThan(5.6);
+    }
+
+    /** A gain is the difference to the same day as it is: the two bands and the as-is trough fit together. */
+    @Test
+    void gainsAndTroughsAreOfTheSameDay() {
+        Visitor visitor = visitor();
+        visitor.post("/session/demo", "");
+        String tank = tank(visitor, "Lantern Reef");
+        JsonNode bench = visitor.get(tank + "/bench").body();
+        JsonNode both = forecast(visitor, tank, bench, "{},{\"line\":{\"lengthM\":6,\"boreMm\":12.7}}");
+        assertThat(both.path(0).path("gainPh").path("value").asDouble()).isZero();
+        double asItIs = both.path(0).path("troughPh").path("value").asDouble();
+        assertThat(both.path(1).path("troughPh").path("value").asDouble() - asItIs)
+                .isCloseTo(both.path(1).path("gainPh").path("value").asDouble(), within(1e-9));
+    }
+
+    /** Six litres of limewater a day are not offered: the most that fits is drawn, and said. */
+    @Test
+    void aDoseBeyondItsLimitsIsStopped() {
+        Visitor visitor = visitor();
+        visitor.post("/session/demo", "");
+        String tank = tank(visitor, "Heron");
+        JsonNode bench = visitor.get(tank + "/bench").body();
+        JsonNode dosed = forecast(visitor, tank, bench, "{\"limewaterMlPerDay\":6000},{\"limewaterMlPerDay\":20}");
+        JsonNode stopped = dosed.path(0).path("stopped");
+        assertThat(stopped.path("asked").asDouble()).isCloseTo(6000, within(1e-6));
+        assertThat(stopped.path("allowed").asDouble())
+                .isLessThanOrEqualTo(bench.path("evaporationLPerDay").asDouble() * 1000 + 1e-6);
+        assertThat(stopped.path("because").asString()).isNotBlank();
+        assertThat(dosed.path(1).has("stopped")).isFalse();
     }
 
     @Test
@@ -158,6 +214,42 @@ class BenchTest extends ServerTest {
         assertThat(tried.path(3).path("troughPh").path("value").asDouble()).isLessThan(asItIs - 0.05);
         assertThat(tried.path(4).path("troughPh").path("value").asDouble()).isGreaterThan(asItIs);
         assertThat(cared.path(0).path("troughPh").path("value").asDouble()).isGreaterThan(asItIs);
+    }
+
+    /** A permanent stone, a skimmer of unknown draw, and what lives in a tank: each is counted. */
+    @Test
+    void whatIsDescribedIsCounted() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        double plain = trough(keeper, tank, "{}", "500");
+        assertThat(trough(keeper, tank, "{\"stones\":[{\"airLPerH\":400,\"outdoors\":true}]}", "500"))
+                .isGreaterThan(plain + 0.02);
+        assertThat(trough(keeper, tank, "{\"livestock\":\"FISH_ONLY\"}", "500")).isGreaterThan(plain + 0.02);
+        double none = trough(keeper, tank, "{}", "null");
+        assertThat(trough(keeper, tank, "{\"skimmerDrawUnknown\":true}", "null"))
+                .isGreaterThan(none + 0.02);
+        assertThat(described(keeper, tank, "{\"stones\":[{\"airLPerH\":-1}]}", "500")
+                        .problem())
+                .contains("airLPerH is -1");
+    }
+
+    private static Visitor.Answer described(Visitor keeper, String tank, String parts, String draw) {
+        String description = Samples.TANK
+                .replace("\"assumptions\":{}", "\"assumptions\":{},\"parts\":" + parts)
+                .replace("\"skimmerAirDrawLPerH\":500", "\"skimmerAirDrawLPerH\":" + draw);
+        String version = keeper.get(tank).body().path("version").toString();
+        return keeper.put(tank, "{\"version\":" + version + ",\"description\":" + description + "}");
+    }
+
+    private double trough(Visitor keeper, String tank, String parts, String draw) {
+        Visitor.Answer saved = described(keeper, tank, parts, draw);
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        JsonNode bench = keeper.get(tank + "/bench").body();
+        return forecast(keeper, tank, bench, "{}")
+                .path(0)
+                .path("troughPh")
+                .path("value")
+                .asDouble();
     }
 
     @Test

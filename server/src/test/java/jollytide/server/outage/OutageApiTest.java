@@ -14,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 
 class OutageApiTest extends ServerTest {
     private static final String PUMP = """
-            {"name":"battery pump","place":"under the stairs","who":"Jonas","gives":"AIR","airLPerH":120,"loadW":3.4,
+            {"name":"battery pump","place":"under the stairs","who":"Jonas","gives":"AIR","airLPerH":600,"loadW":3.4,
              "energy":"UPS","upsW":100,"upsMinutes":23,"startsItself":false}""";
 
     private static String home(Visitor visitor) {
@@ -276,7 +276,7 @@ class OutageApiTest extends ServerTest {
         Visitor keeper = visitor().asNewKeeper();
         String tank = Samples.tank(keeper);
         String home = home(keeper);
-        assertThat(keeper.post(home + "/kit", PUMP.replace("\"airLPerH\":120", "\"airLPerH\":0"))
+        assertThat(keeper.post(home + "/kit", PUMP.replace("\"airLPerH\":600", "\"airLPerH\":0"))
                         .problem())
                 .contains("backupAirLPerH is 0");
         assertThat(keeper.post(home + "/kit", PUMP.replace(",\"upsMinutes\":23", ""))
