@@ -16,10 +16,12 @@ const filesForServiceWorker = (): Plugin => ({
 });
 
 export default defineConfig({
-  // The pocket card's module lies with the server, which puts it into the card; its test reads it there.
-  server: { fs: { allow: ['..'] } },
   plugins: [react(), tailwindcss(), filesForServiceWorker()],
-  server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
+  server: {
+    proxy: { '/api': 'http://127.0.0.1:8080' },
+    // The pocket card's module lies with the server, which puts it into the card; its test reads it there.
+    fs: { allow: ['..'] },
+  },
   build: {
     assetsInlineLimit: 0,
     rolldownOptions: {

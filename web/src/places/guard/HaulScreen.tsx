@@ -5,6 +5,13 @@ import { CurveDrawing } from '../try/sums/CurveDrawing';
 import { PlainSum } from '../try/sums/PlainSum';
 
 const n0 = (value: number | undefined) => value ?? 0;
+/** Two sides of one figure, the smaller first; one figure where they are the same. */
+function between(a: number, b: number, digits: number): string {
+  const low = Math.min(a, b).toFixed(digits);
+  const high = Math.max(a, b).toFixed(digits);
+  return low === high ? low : `${low} to ${high}`;
+}
+
 const YES_NO = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
@@ -23,13 +30,13 @@ export function HaulScreen() {
       </h1>
       <PlainSum
         name="haul"
-        example="Worked example: two small fish in three litres, four hours and a traffic jam."
+        example="Worked example: two small fish in four and a half litres, four hours and a traffic jam."
         asked={[
           { key: 'count', label: 'Animals', start: '2', field: 'fishCount' },
           { key: 'massG', label: 'One weighs about', unit: 'g', start: '15', field: 'fishMassG' },
           { key: 'count2', label: 'Animals of another kind', start: '0' },
           { key: 'massG2', label: 'One of them weighs about', unit: 'g', start: '50' },
-          { key: 'waterL', label: 'Water', unit: 'L', start: '3' },
+          { key: 'waterL', label: 'Water', unit: 'L', start: '4.5' },
           { key: 'headspaceL', label: 'Air over it', unit: 'L', start: '6' },
           { key: 'oxygen', label: 'filled with oxygen', start: 'no', options: YES_NO },
           { key: 'aerated', label: 'Aerated on the way', start: 'no', options: YES_NO },
@@ -111,18 +118,18 @@ export function HaulScreen() {
                     a.early.hoursToCaution === undefined
                       ? 'Within limits'
                       : a.trip.hoursToCaution === undefined
-                        ? `From ${a.early.hoursToCaution.toFixed(1)} h on doubtful`
+                        ? `Doubtful from ${a.early.hoursToCaution.toFixed(1)} h on`
                         : `✕ ${a.early.hoursToCaution.toFixed(1)} to ${a.trip.hoursToCaution.toFixed(1)} h`
                   }
                 />
                 <Answer
                   label="lowest oxygen, the limit is 5"
-                  value={`${a.early.lowestOxygenMgPerL.toFixed(1)} to ${a.trip.lowestOxygenMgPerL.toFixed(1)}`}
+                  value={between(a.early.lowestOxygenMgPerL, a.trip.lowestOxygenMgPerL, 1)}
                   unit="mg/L"
                 />
                 <Answer
                   label="most un-ionised ammonia, the limit is 0.05"
-                  value={`${a.trip.highestUnionisedMgPerL.toFixed(3)} to ${a.early.highestUnionisedMgPerL.toFixed(3)}`}
+                  value={between(a.trip.highestUnionisedMgPerL, a.early.highestUnionisedMgPerL, 3)}
                   unit="mg/L"
                 />
                 <Answer label="oxygen on arrival" value={end.oxygenMgPerL.toFixed(1)} unit="mg/L" />

@@ -171,18 +171,28 @@ function Brings({
   return (
     <>
       {then.stopped && <Stopped stopped={then.stopped} turnTo={turnTo} />}
-      <p className="text-lg leading-snug">
-        <strong className="text-2xl">{signedRange(then.gainPh)}</strong> on the trough once settled
-        {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
-        {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
-        {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
-        <em className="not-italic">{inWords(set.put)}</em>: {means(then.ways)}. Settled after about{' '}
-        {Math.round(then.settleHours.value)} h
-        {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
-          ? `; about € ${Math.round(then.cost.toFit)} to fit and € ${Math.round(then.cost.perMonth)} a month (assumed prices)`
-          : ''}
-        {then.cost.effort === 'NONE' ? '' : `; work: ${EFFORT[then.cost.effort]}`}.
-      </p>
+      {then === now ? (
+        <p className="text-lg leading-snug">
+          As it is the trough settles at{' '}
+          <strong className="text-2xl">{range(now.troughPh, 2)}</strong> at{' '}
+          {clockTime(now.troughAt, zone)}, the peak at {range(now.peakPh, 2)}; lowest oxygen{' '}
+          {range(now.lowestOxygenMgPerL, 1)} mg/L. Put something on it at the left.
+        </p>
+      ) : (
+        <p className="text-lg leading-snug">
+          <strong className="text-2xl">{signedRange(then.gainPh)}</strong> on the trough once
+          settled
+          {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
+          {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
+          {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
+          <em className="not-italic">{inWords(set.put)}</em>: {means(then.ways)}. Settled after
+          about {Math.round(then.settleHours.value)} h
+          {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
+            ? `; about € ${Math.round(then.cost.toFit)} to fit and € ${Math.round(then.cost.perMonth)} a month (assumed prices)`
+            : ''}
+          {then.cost.effort === 'NONE' ? '' : `; work: ${EFFORT[then.cost.effort]}`}.
+        </p>
+      )}
       {then.media && (
         <p>
           The media last {mediaDays(then)}

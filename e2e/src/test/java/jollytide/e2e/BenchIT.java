@@ -16,7 +16,7 @@ class BenchIT extends BrowserTest {
     void remediesArePlacedComparedAndLinked() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
         Locator brings = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it brings"));
-        assertThat(brings).containsText("as it is: changes nothing");
+        assertThat(brings).containsText("As it is the trough settles at");
         page.getByLabel("Outdoor line to the skimmer").check();
         assertThat(brings).containsText("6 m of 12.7 mm hose: removes the source");
         assertThat(brings).containsText("Before a wall is drilled");

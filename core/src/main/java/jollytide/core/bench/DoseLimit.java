@@ -52,8 +52,8 @@ public record DoseLimit(double allowedMeqPerLPerDay, String because) {
             limit = new DoseLimit(
                     most,
                     use == 0
-                            ? "More than 1 dKH a day on a tank whose use is not described: alkalinity would climb too fast."
-                                    + " Describe what the animals use."
+                            ? "Nobody said what the animals use, so more than 1 dKH a day is not tried blindly. Describe their"
+                                    + " use: it is what the doses of today come to."
                             : text(
                                     "More than 1 dKH a day beyond the %.2f dKH that the animals use: alkalinity would climb too fast.",
                                     AlkalinityUnit.DKH.fromMeqPerL(use)));

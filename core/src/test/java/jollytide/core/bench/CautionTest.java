@@ -94,7 +94,7 @@ class CautionTest {
         Setup small = tank(110, 0.3, 700);
         DoseLimit limit = limit(small, limewater(6, 110), 1.5);
         assertThat(limit).isNotNull();
-        assertThat(limit.because()).contains("1 dKH a day");
+        assertThat(limit.because()).contains("more than 1 dKH a day");
         assertThat(limit.allowedMeqPerLPerDay()).isLessThanOrEqualTo(AlkalinityUnit.DKH.toMeqPerL(1) + 1e-9);
         DoseLimit dry = limit(small, limewater(6, 110), 0.4);
         assertThat(dry).isNotNull();

@@ -293,7 +293,8 @@ class OutageService {
     private Scene scene(UUID keeperId, Outage outage, List<NoteView> told) {
         List<KitView> kit = kits.ofHome(outage.homeId);
         List<Tank> all = tanks.ofHome(keeperId, outage.homeId);
-        RunLog runs = new RunLog(outage.startedAt, told, kit);
+        RunLog runs = new RunLog(
+                outage.startedAt, told, kit, all.size() == 1 ? all.get(0).id() : null);
         Map<UUID, Described> known = stricture.describe(all);
         Map<UUID, ReadingRow> oxygen = stricture.oxygenBefore(all, outage.startedAt);
         Map<UUID, Stricken> stricken = new HashMap<>();

@@ -13,6 +13,7 @@ import jollytide.core.outage.OxygenClock.Running;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.outage.OutageNote.NoteKind;
 import jollytide.server.outage.OutageService.NoteView;
+import org.jspecify.annotations.Nullable;
 
 /** What of the kit ran where, as the notes tell it. A thing is at one tank at a time, a pump over several at all of its. */
 final class RunLog {
@@ -31,13 +32,15 @@ final class RunLog {
 
     private final List<Run> runs = new ArrayList<>();
 
-    RunLog(Instant startedAt, List<NoteView> notes, List<KitView> kit) {
+    /** @param onlyTank of the home, at which everything is then; null where there are several */
+    RunLog(Instant startedAt, List<NoteView> notes, List<KitView> kit, @Nullable UUID onlyTank) {
         Map<UUID, KitView> byId = kit.stream().collect(Collectors.toMap(KitView::id, k -> k));
         Map<UUID, Run> open = new HashMap<>();
         Map<UUID, Double> used = new HashMap<>();
         // What starts by itself is taken to run from the first minute, until somebody says that it does not.
         for (KitView thing : kit) {
-            UUID at = thing.description().firstTank();
+            UUID kept = thing.description().firstTank();
+            UUID at = kept == null ? onlyTank : kept;
             if (thing.startsItself() && at != null) {
                 open.put(thing.id(), new Run(thing, at, 0, Double.NaN, 0));
             }
