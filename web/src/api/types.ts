@@ -50,6 +50,7 @@ export type LedgerHour = Ledger['hour'];
 export type Margin = Schemas['MarginView'];
 export type Night = Schemas['Night'];
 export type Media = Schemas['MediaView'];
+export type MediaAhead = Schemas['Ahead'];
 export type Fill = Schemas['FillView'];
 export type NewFill = Schemas['NewFill'];
 export type FillEnd = NonNullable<Fill['endedBy']>;

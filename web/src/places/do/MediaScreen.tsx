@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useDeleteFill, useEndFill, useMedia, useReadColour, useReopenFill } from '../../api/hooks';
-import type { Fill, FillEnd, Media } from '../../api/types';
+import type { Fill, FillEnd, Media, MediaAhead } from '../../api/types';
 import { ColumnDrawing } from '../../drawings/ColumnDrawing';
 import { dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
@@ -62,6 +62,21 @@ function Loaded({ media }: { media: Media }) {
 const day = (seconds: number, zone: string) =>
   dayAndTime(new Date(seconds * 1000).toISOString(), zone);
 
+const DAY_MS = 86_400_000;
+
+function changeIn(changeAt: string): string {
+  const days = Math.floor((Date.parse(changeAt) - Date.now()) / DAY_MS);
+  if (days < 1) return 'change now';
+  return days === 1 ? 'change in a day' : `change in ${days} days`;
+}
+
+const BECAUSE: Record<MediaAhead['changeBecause'], string> = {
+  COLOUR: 'when the colour reaches the mark',
+  SPENT: 'before they may be spent',
+  DROWNED: 'before they may drown',
+  NOTHING_WITHIN_A_YEAR: 'at the latest: nothing ends them sooner',
+};
+
 function InUse({ fill }: { fill: Fill }) {
   const { tank } = useAtTank();
   const tell = useNotice();
@@ -102,25 +117,14 @@ function InUse({ fill }: { fill: Fill }) {
         {ahead && (
           <>
             <p className="text-lg">
-              <strong className="text-4xl">
-                {ahead.daysLeft < 1 ? 'due now' : `${Math.round(ahead.daysLeft)} days`}
-              </strong>{' '}
-              {ahead.daysLeft >= 1 && (
-                <>
-                  left, until{' '}
-                  {ahead.end === 'DROWNED'
-                    ? 'they are drowned'
-                    : ahead.end === 'SPENT'
-                      ? 'they are spent'
-                      : 'longer than a year'}
-                </>
-              )}
+              <strong className="text-4xl">{changeIn(ahead.changeAt)}</strong>{' '}
+              {BECAUSE[ahead.changeBecause]}
+              {ahead.drownedSince && `; drowned since ${dayAndTime(ahead.drownedSince, tank.zone)}`}
+              .
             </p>
             <p>
-              Between {day(ahead.ends.low, tank.zone)} and {day(ahead.ends.high, tank.zone)}
-              {ahead.colourAt &&
-                `; change them by colour around ${dayAndTime(ahead.colourAt, tank.zone)}`}
-              . Now {Math.round(ahead.usedShare * 100)} % used,{' '}
+              The end itself may come between {day(ahead.ends.low, tank.zone)} and{' '}
+              {day(ahead.ends.high, tank.zone)}. Now {Math.round(ahead.usedShare * 100)} % used,{' '}
               {Math.round(ahead.waterPerGram * 100)} g of water in 100 g (they stop at{' '}
               {Math.round(ahead.drownedAt * 100)}).
             </p>
@@ -128,7 +132,7 @@ function InUse({ fill }: { fill: Fill }) {
               By their capacity alone {Math.round(ahead.daysByCo2)} days. Estimated with{' '}
               {Math.round(ahead.ppm)} ppm in the fresh air (
               {ahead.ppmMeasured ? 'mean of the log since the fill' : 'assumed'}), media 3 °C below
-              the tank (assumed).
+              the tank, 0 to 5 (assumed).
             </p>
           </>
         )}

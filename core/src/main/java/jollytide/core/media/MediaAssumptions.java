@@ -39,4 +39,14 @@ public record MediaAssumptions(
         return new MediaAssumptions(
                 litresPerKg, fullUntil, fillWater, worksFromWater, worksUntilWater, drownedWater, cooling);
     }
+
+    /** Between what media may be colder than the tank, K. From memory. */
+    public static final double LEAST_COOLING = 0;
+
+    public static final double MOST_COOLING = 5;
+
+    public MediaAssumptions withCooling(double kelvin) {
+        return new MediaAssumptions(
+                capacityLPerKg, fullUntil, fillWater, worksFromWater, worksUntilWater, drownedWater, kelvin);
+    }
 }

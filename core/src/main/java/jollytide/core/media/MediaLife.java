@@ -135,17 +135,24 @@ public record MediaLife(
         return freshShare * freshPpm + (1 - freshShare) * exhaustPpm;
     }
 
-    /** The end day between the least and the most capacity that is assumed. */
+    /**
+     * The end day between the least and the most capacity and the most and the least cooling that are assumed: what
+     * drowns in two days in a cold corner may never drown in a warm one.
+     */
     public Estimate endDays() {
-        return new Estimate(
-                life().endDay(),
-                with(MediaAssumptions.LEAST_CAPACITY_L_PER_KG).life().endDay(),
-                with(MediaAssumptions.MOST_CAPACITY_L_PER_KG).life().endDay());
+        double low = with(MediaAssumptions.LEAST_CAPACITY_L_PER_KG, MediaAssumptions.MOST_COOLING)
+                .life()
+                .endDay();
+        double high = with(MediaAssumptions.MOST_CAPACITY_L_PER_KG, MediaAssumptions.LEAST_COOLING)
+                .life()
+                .endDay();
+        double likely = life().endDay();
+        return new Estimate(likely, Math.min(low, likely), Math.max(high, likely));
     }
 
-    private MediaLife with(double capacity) {
+    private MediaLife with(double capacity, double cooling) {
         return new MediaLife(
-                new Media(media.massKg(), media.assumed().withCapacity(capacity)),
+                new Media(media.massKg(), media.assumed().withCapacity(capacity).withCooling(cooling)),
                 tank,
                 litresPerH,
                 freshPpm,

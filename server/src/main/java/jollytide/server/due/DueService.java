@@ -1,7 +1,6 @@
 package jollytide.server.due;
 
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -11,7 +10,6 @@ import java.util.UUID;
 import jollytide.server.due.Due.Subject;
 import jollytide.server.home.HomeService;
 import jollytide.server.media.MediaService;
-import jollytide.server.media.MediaService.Ahead;
 import jollytide.server.media.MediaService.FillView;
 import jollytide.server.outage.KitDescription;
 import jollytide.server.outage.KitService;
@@ -53,7 +51,7 @@ class DueService {
         for (Tank tank : all) {
             for (FillView fill : media.list(keeperId, tank.id()).fills()) {
                 if (fill.ahead() != null) {
-                    LocalDate on = LocalDate.ofInstant(changeAt(fill.ahead()), zone);
+                    LocalDate on = LocalDate.ofInstant(fill.ahead().changeAt(), zone);
                     String what = "Change the media of " + tank.name() + ".";
                     due.add(new Due("media-" + fill.id(), what, on, !on.isAfter(today), Subject.MEDIA, tank.id()));
                 }
@@ -61,13 +59,6 @@ class DueService {
         }
         due.sort(Comparator.comparing(Due::on).thenComparing(Due::what));
         return due;
-    }
-
-    /** By colour where it gets there, else by the early side of its end. */
-    private static Instant changeAt(Ahead ahead) {
-        Instant end = Instant.ofEpochSecond((long) ahead.ends().low());
-        Instant colour = ahead.colourAt();
-        return colour != null && colour.isBefore(end) ? colour : end;
     }
 
     private static void ofKit(KitView item, LocalDate today, UUID tankId, List<Due> due) {

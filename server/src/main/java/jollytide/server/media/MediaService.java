@@ -66,6 +66,14 @@ public class MediaService {
     /** How far the colour had moved up the column. */
     public record ColourView(Instant at, double changedShare) {}
 
+    /** What asks for a change. */
+    public enum Because {
+        COLOUR,
+        SPENT,
+        DROWNED,
+        NOTHING_WITHIN_A_YEAR
+    }
+
     /**
      * What is ahead of the fill that is in use.
      *
@@ -74,6 +82,9 @@ public class MediaService {
      * @param daysLeft until then
      * @param ends when, between the early and the late side, seconds since 1970
      * @param colourAt when to change it by colour; null when it never gets there
+     * @param changeAt the one date that counts: by colour once a colour was read, else the early side of its end
+     * @param changeBecause COLOUR, or how it ends
+     * @param drownedSince since when it has stopped; null while it works
      * @param daysByCo2 that its capacity alone lasts from now
      * @param ppm of CO2 in the fresh air that is reckoned with
      * @param ppmMeasured whether that is from the log
@@ -86,6 +97,9 @@ public class MediaService {
             double daysLeft,
             Estimate ends,
             @Nullable Instant colourAt,
+            Instant changeAt,
+            Because changeBecause,
+            @Nullable Instant drownedSince,
             double daysByCo2,
             double ppm,
             boolean ppmMeasured) {}
@@ -290,35 +304,57 @@ public class MediaService {
         MediaLife life = life(tank, fill, draw, media, fresh.ppm());
         Media.State state = stateNow(life, fill, now);
         MediaLife.Life rest = life.from(state);
-        double low = restDays(tank, fill, draw, fresh.ppm(), MediaAssumptions.LEAST_CAPACITY_L_PER_KG, capacity, now);
-        double high = restDays(tank, fill, draw, fresh.ppm(), MediaAssumptions.MOST_CAPACITY_L_PER_KG, capacity, now);
+        double low = Math.min(rest.endDay(), restDays(tank, fill, draw, fresh.ppm(), true, capacity, now));
+        double high = Math.max(rest.endDay(), restDays(tank, fill, draw, fresh.ppm(), false, capacity, now));
         Double colour = rest.colourDay();
+        Instant colourAt = colour == null ? null : Instant.ofEpochSecond((long) at(now, colour));
+        boolean byColour = colourAt != null && !fill.colours.isEmpty() && rest.end() != MediaLife.End.DROWNED;
         return new Ahead(
                 media.used(state),
                 media.waterPerGram(state),
                 capacity.assumed().drownedWater(),
                 rest.end(),
                 rest.endDay(),
-                new Estimate(
-                        at(now, rest.endDay()),
-                        at(now, Math.min(low, rest.endDay())),
-                        at(now, Math.max(high, rest.endDay()))),
-                colour == null ? null : now.plusSeconds(Math.round(colour * 86_400)),
+                new Estimate(at(now, rest.endDay()), at(now, low), at(now, high)),
+                colourAt,
+                byColour ? colourAt : Instant.ofEpochSecond((long) at(now, low)),
+                byColour ? Because.COLOUR : because(rest.end()),
+                media.drowned(state) ? drownedSince(life, fill) : null,
                 rest.daysByCo2(),
                 fresh.ppm(),
                 fresh.measured());
+    }
+
+    private static Because because(MediaLife.End end) {
+        return switch (end) {
+            case SPENT -> Because.SPENT;
+            case DROWNED -> Because.DROWNED;
+            case NEITHER -> Because.NOTHING_WITHIN_A_YEAR;
+        };
+    }
+
+    private static Instant drownedSince(MediaLife life, MediaFill fill) {
+        return Instant.ofEpochSecond((long) at(fill.filledAt, life.life().endDay()));
     }
 
     private static double at(Instant now, double days) {
         return now.getEpochSecond() + days * 86_400;
     }
 
-    /** Days left were the capacity another; a capacity that fills have taught is taken to a tenth. */
+    /**
+     * Days left on the early or the late side: another capacity, of which fills have taught to a tenth, and media that are
+     * colder or warmer than assumed.
+     */
     private double restDays(
-            Tank tank, MediaFill fill, double draw, double ppm, double assumed, Capacity capacity, Instant now) {
+            Tank tank, MediaFill fill, double draw, double ppm, boolean early, Capacity capacity, Instant now) {
         double known = capacity.assumed().capacityLPerKg();
-        double litres = !capacity.learnt() ? assumed : assumed < known ? known * 0.9 : known * 1.1;
-        Media media = new Media(fill.massKg, capacity.assumed().withCapacity(Math.min(260, litres)));
+        double litres = capacity.learnt()
+                ? known * (early ? 0.9 : 1.1)
+                : early ? MediaAssumptions.LEAST_CAPACITY_L_PER_KG : MediaAssumptions.MOST_CAPACITY_L_PER_KG;
+        double cooling = early ? MediaAssumptions.MOST_COOLING : MediaAssumptions.LEAST_COOLING;
+        Media media = new Media(
+                fill.massKg,
+                capacity.assumed().withCapacity(Math.min(260, litres)).withCooling(cooling));
         MediaLife life = life(tank, fill, draw, media, ppm);
         return life.from(stateNow(life, fill, now)).endDay();
     }

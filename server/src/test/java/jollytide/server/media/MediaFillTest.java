@@ -52,6 +52,9 @@ class MediaFillTest extends ServerTest {
                         colour(PRESENT.minus(Duration.ofHours(1)), 0.5))
                 .body();
         assertThat(read.path("ahead").path("usedShare").asDouble()).isGreaterThan(0.49);
+        // Once a colour was read it is the colour that says when.
+        assertThat(second.path("ahead").path("changeBecause").asString()).isEqualTo("SPENT");
+        assertThat(read.path("ahead").path("changeBecause").asString()).isEqualTo("COLOUR");
     }
 
     @Test
@@ -65,6 +68,27 @@ class MediaFillTest extends ServerTest {
         assertThat(ahead.path("waterPerGram").asDouble()).isGreaterThan(0.17);
         double days = (ahead.path("ends").path("value").asDouble() - PRESENT.getEpochSecond()) / 86_400;
         assertThat(days).isBetween(1.5, 4.0);
+        // One date to act on, and it is the early side: what drowns unseen lets the pH sag.
+        assertThat(ahead.path("changeBecause").asString()).isEqualTo("DROWNED");
+        assertThat(Instant.parse(ahead.path("changeAt").asString()))
+                .isBefore(Instant.ofEpochSecond(ahead.path("ends").path("value").asLong()));
+        assertThat(ahead.path("drownedSince").isNull()
+                        || ahead.path("drownedSince").isMissingNode())
+                .isTrue();
+    }
+
+    @Test
+    void aFillThatDrownedSaysSinceWhen() {
+        Visitor keeper = visitor().asNewKeeper();
+        Instant filled = PRESENT.minus(Duration.ofDays(12));
+        JsonNode ahead = keeper.post("/tanks/" + Samples.tank(keeper) + "/media", fill(filled, 0))
+                .body()
+                .path("ahead");
+        Instant since = Instant.parse(ahead.path("drownedSince").asString());
+        // The same fill seen on its first day was to last 1.5 to 4 days from then.
+        assertThat(since).isBetween(filled.plus(Duration.ofDays(2)), filled.plus(Duration.ofDays(6)));
+        // To change now, but for the sum's own step.
+        assertThat(Instant.parse(ahead.path("changeAt").asString())).isBefore(PRESENT.plusSeconds(60));
     }
 
     @Test
