@@ -133,31 +133,59 @@ function Nights({ ready }: { ready: Readiness }) {
       ? `over ${ready.hoursLookedAhead} h`
       : `${h(times.early)} to ${h(times.late)} h`;
   };
+  const columns: { what: string; of: (t: Readiness['tanks'][number]) => string; kept?: boolean }[] =
+    [
+      {
+        what: 'summer night, nothing',
+        of: (t) => (t.unlikely ? 'see above' : inHours(t.bareSummer)),
+      },
+      { what: 'winter night, nothing', of: (t) => inHours(t.bareWinter) },
+      {
+        what: 'summer, with the kit',
+        of: (t) => (t.unlikely ? 'see above' : inHours(t.keptSummer)),
+        kept: true,
+      },
+      { what: 'winter, with the kit', of: (t) => inHours(t.keptWinter), kept: true },
+      { what: 'summer, nobody home', of: (t) => inHours(t.alone) },
+    ];
   return (
-    <table className="w-full text-left">
-      <thead className="text-sm text-soft">
-        <tr>
-          <th className="font-normal">tank</th>
-          <th className="font-normal">summer night, nothing</th>
-          <th className="font-normal">winter night, nothing</th>
-          <th className="font-normal">summer, with the kit</th>
-          <th className="font-normal">winter, with the kit</th>
-          <th className="font-normal">summer, nobody home</th>
-        </tr>
-      </thead>
-      <tbody>
-        {ready.tanks.map((t) => (
-          <tr key={t.tankId} className="border-t">
-            <td className="py-1.5 font-semibold">{t.name}</td>
-            <td>{t.unlikely ? 'see above' : inHours(t.bareSummer)}</td>
-            <td>{inHours(t.bareWinter)}</td>
-            <td className="font-semibold">{t.unlikely ? 'see above' : inHours(t.keptSummer)}</td>
-            <td className="font-semibold">{inHours(t.keptWinter)}</td>
-            <td>{inHours(t.alone)}</td>
+    <>
+      <table className="hidden w-full text-left md:table">
+        <thead className="text-sm text-soft">
+          <tr>
+            <th className="font-normal">tank</th>
+            {columns.map((c) => (
+              <th key={c.what} className="font-normal">
+                {c.what}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {ready.tanks.map((t) => (
+            <tr key={t.tankId} className="border-t">
+              <td className="py-1.5 font-semibold">{t.name}</td>
+              {columns.map((c) => (
+                <td key={c.what} className={c.kept ? 'font-semibold' : ''}>
+                  {c.of(t)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {ready.tanks.map((t) => (
+        <dl key={t.tankId} className="grid grid-cols-2 border-t pt-2 md:hidden">
+          <dt className="col-span-2 font-semibold">{t.name}</dt>
+          {columns.map((c) => (
+            <div key={c.what} className="contents">
+              <dt className="text-soft">{c.what}</dt>
+              <dd className={c.kept ? 'font-semibold' : ''}>{c.of(t)}</dd>
+            </div>
+          ))}
+        </dl>
+      ))}
+    </>
   );
 }
 
