@@ -25,7 +25,8 @@ export function MarginScreen() {
 function Answered({ margin }: { margin: Margin }) {
   const { tank } = useAtTank();
   const [ref, width] = useWidth();
-  const { nights, still, changes, stoneNeeded, stone } = margin.answer;
+  const { nights, still, changes, stoneNeeded, stone, contradicted } = margin.answer;
+  const asItIs = nights.find((night) => night.strain === 'AS_IT_IS')?.lowestMgPerL ?? 0;
   const worst = nights.reduce((a, b) => (b.lowestMgPerL < a.lowestMgPerL ? b : a));
   const first = changes[0];
   return (
@@ -34,7 +35,17 @@ function Answered({ margin }: { margin: Margin }) {
         <h1 id="margin" className="text-xl font-bold">
           Oxygen at its worst hour
         </h1>
-        <p className="max-w-prose text-2xl leading-snug font-semibold">{verdict(margin, worst)}</p>
+        <p className="max-w-prose text-2xl leading-snug font-semibold">
+          {contradicted ? 'The description cannot be right.' : verdict(margin, worst)}
+        </p>
+        {contradicted && (
+          <p className="max-w-prose border-l-4 border-alk pl-3">
+            As described, even an ordinary night would fall to {asItIs.toFixed(1)} mg/L, where
+            animals suffocate. If yours do not gasp before lights-on, something else brings them
+            air, or they breathe less: count the fish again, describe the overflow and every air
+            stone, measure oxygen at dawn. If they do gasp, give them air now.
+          </p>
+        )}
         <div ref={ref}>
           {width > 0 && (
             <MarginDrawing

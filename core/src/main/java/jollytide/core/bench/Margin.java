@@ -6,10 +6,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import jollytide.core.exchange.Bubbles.Skin;
 import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Surface;
+import jollytide.core.reef.Fish;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Ledger;
@@ -98,12 +100,35 @@ public final class Margin {
      * The answer for a tank.
      *
      * @param stoneNeeded whether the worst night falls below the caution line without a stone
+     * @param contradicted whether even ordinary nights are computed where no animals would live
      */
     public record Answer(
-            List<Night> nights, Stillness still, List<Change> changes, boolean stoneNeeded, Change stone) {}
+            List<Night> nights,
+            Stillness still,
+            List<Change> changes,
+            boolean stoneNeeded,
+            Change stone,
+            boolean contradicted) {}
 
-    /** From settled states, one for each tank, in their order. */
+    /**
+     * From settled states, one for each tank, in their order. A tank whose animals would have suffocated long ago is not
+     * the one that the keeper has, so it is left out, unless they all are such.
+     */
     public Answer answer(List<TwinState> settled) {
+        List<Integer> living = IntStream.range(0, tanks.size())
+                .filter(i -> night(tanks.get(i), settled.get(i), Strain.AS_IT_IS, List.of())
+                                .lowestMgPerL()
+                        >= Fish.UNLIKELY_MG_PER_L)
+                .boxed()
+                .toList();
+        if (living.isEmpty() || living.size() == tanks.size()) {
+            return answer(settled, living.isEmpty());
+        }
+        return new Margin(setup, living.stream().map(tanks::get).toList())
+                .answer(living.stream().map(settled::get).toList(), false);
+    }
+
+    private Answer answer(List<TwinState> settled, boolean contradicted) {
         List<Night> nights = new ArrayList<>();
         for (Strain strain : Strain.values()) {
             if (setup.skimmer() != null || !strain.skimmerOff) {
@@ -128,7 +153,7 @@ public final class Margin {
                             .lowestMgPerL()));
         }
         changes.sort(Comparator.comparingDouble(Change::lowestMgPerL).reversed());
-        return new Answer(nights, still(settled), changes, worst.lowestMgPerL() < CAUTION, stone);
+        return new Answer(nights, still(settled), changes, worst.lowestMgPerL() < CAUTION, stone, contradicted);
     }
 
     /** The stone as safety reckons it: with rigid bubbles, as a surface that gives as much oxygen. */

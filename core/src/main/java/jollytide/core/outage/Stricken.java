@@ -102,15 +102,12 @@ public record Stricken(
         return Ammonia.nitrogenMgPerH(breathed / OXYGEN_MG_PER_MMOL);
     }
 
-    /** Below this oxygen no living tank is found on an ordinary night, mg/L. From memory. */
-    public static final double UNLIKELY_START_MG_PER_L = 3;
-
     /**
      * Whether a sum, not a reading, says that the animals were suffocating before the power failed: they live, so
      * something else brings them air, and the sum is no ground for alarm.
      */
     public boolean contradictedByItsAnimals() {
-        return !startMeasured && startMgPerL < UNLIKELY_START_MG_PER_L;
+        return !startMeasured && startMgPerL < Fish.UNLIKELY_MG_PER_L;
     }
 
     /** Oxygen that backups bring into water held at {@code OxygenClock.DANGER}, mg/(L·h), on the careful side. */

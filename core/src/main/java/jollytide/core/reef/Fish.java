@@ -15,6 +15,9 @@ public record Fish(List<Group> groups) {
     /** Moles of ammonia nitrogen for each mole of oxygen. From memory. */
     public static final double AMMONIA_PER_OXYGEN = 0.15;
 
+    /** Below this oxygen no living tank is found on an ordinary night, mg/L. From memory. */
+    public static final double UNLIKELY_MG_PER_L = 3;
+
     private static final double REFERENCE_G = 50;
     private static final double MASS_EXPONENT = 0.79;
     private static final double OXYGEN_MG_PER_MMOL = 31.9988;

@@ -124,6 +124,22 @@ class ForecastTest {
         assertThat(settled(closedLoop(0.1)).lowestOxygenMgPerL()).isCloseTo(6.5, within(0.2));
     }
 
+    /** Animals that would have suffocated long ago are not those that the keeper has. */
+    @Test
+    void aTankThatCannotLiveIsNotWarnedFor() {
+        Forecast ordinary = new Forecast(LANTERN, Living.ORDINARY);
+        Living breathless = new Living(0.3, 0.3, 0.034, 0.3);
+        Forecast impossible = new Forecast(LANTERN, breathless);
+        Margin.Answer alone = new Margin(LANTERN, List.of(Living.ORDINARY)).answer(List.of(ordinary.today(MIDNIGHT)));
+        Margin.Answer both = new Margin(LANTERN, List.of(Living.ORDINARY, breathless))
+                .answer(List.of(ordinary.today(MIDNIGHT), impossible.today(MIDNIGHT)));
+        assertThat(both).isEqualTo(alone);
+        assertThat(alone.contradicted()).isFalse();
+        Margin.Answer none = new Margin(LANTERN, List.of(breathless)).answer(List.of(impossible.today(MIDNIGHT)));
+        assertThat(none.contradicted()).isTrue();
+        assertThat(none.nights().get(0).lowestMgPerL()).isLessThan(3);
+    }
+
     /** Oxygen at the worst hour: each strain costs, still pumps most; and the answer names what to change first. */
     @Test
     void theMarginOfTheWorstHour() {
