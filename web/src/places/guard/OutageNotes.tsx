@@ -96,7 +96,7 @@ export function MoreNotes({
               unit="°C"
               least={-20}
               most={45}
-              hint={`Assumed so far: ${clock.roomC} °C$.`}
+              hint={`${noted('ROOM_TEMPERATURE') ? 'Noted' : 'Assumed'}: ${clock.roomC} °C.`}
               note={(value) => note({ kind: 'ROOM_TEMPERATURE', value })}
             />
             <NoteNumber

@@ -26,9 +26,9 @@ class DemoIT extends BrowserTest {
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("before lights-off"))
                 .click();
         assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("lit");
-        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "IN_BAND");
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "IN_BAND_NOW");
         page.reload();
-        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "IN_BAND");
+        assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "IN_BAND_NOW");
     }
 
     @Test
