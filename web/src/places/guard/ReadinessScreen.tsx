@@ -175,15 +175,17 @@ function Nights({ ready }: { ready: Readiness }) {
         </tbody>
       </table>
       {ready.tanks.map((t) => (
-        <dl key={t.tankId} className="grid grid-cols-2 border-t pt-2 md:hidden">
-          <dt className="col-span-2 font-semibold">{t.name}</dt>
-          {columns.map((c) => (
-            <div key={c.what} className="contents">
-              <dt className="text-soft">{c.what}</dt>
-              <dd className={c.kept ? 'font-semibold' : ''}>{c.of(t)}</dd>
-            </div>
-          ))}
-        </dl>
+        <section key={t.tankId} aria-label={t.name} className="border-t pt-2 md:hidden">
+          <h2 className="font-semibold">{t.name}</h2>
+          <dl className="grid grid-cols-2">
+            {columns.map((c) => (
+              <div key={c.what} className="contents">
+                <dt className="text-soft">{c.what}</dt>
+                <dd className={c.kept ? 'font-semibold' : ''}>{c.of(t)}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
       ))}
     </>
   );
