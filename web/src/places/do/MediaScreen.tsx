@@ -66,8 +66,8 @@ const DAY_MS = 86_400_000;
 
 function changeIn(changeAt: string): string {
   const days = Math.floor((Date.parse(changeAt) - Date.now()) / DAY_MS);
-  if (days < 1) return 'change now';
-  return days === 1 ? 'change in a day' : `change in ${days} days`;
+  if (days < 1) return 'Change now';
+  return days === 1 ? 'Change in a day' : `Change in ${days} days`;
 }
 
 const BECAUSE: Record<MediaAhead['changeBecause'], string> = {
