@@ -45,7 +45,7 @@ export const api = createClient<paths>({ baseUrl: '/' });
 api.use(forgeryToken, serverClock);
 
 /** The data of an answer, or the problem thrown. */
-export async function told<T>(
+export async function bodyOf<T>(
   answer: Promise<{ data?: T; error?: unknown; response: Response }>,
 ): Promise<T> {
   let settled;

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, told } from './client';
+import { api, bodyOf } from './client';
 import { useChange } from './query';
 import type { KitDescription } from './types';
 
@@ -7,28 +7,30 @@ export const useReadiness = (homeId: string) =>
   useQuery({
     queryKey: ['guard', homeId],
     queryFn: () =>
-      told(api.GET('/api/v1/homes/{homeId}/readiness', { params: { path: { homeId } } })),
+      bodyOf(api.GET('/api/v1/homes/{homeId}/readiness', { params: { path: { homeId } } })),
     staleTime: 60_000,
   });
 
 export const useAddKit = (homeId: string) =>
   useChange(
     (body: KitDescription) =>
-      told(api.POST('/api/v1/homes/{homeId}/kit', { params: { path: { homeId } }, body })),
+      bodyOf(api.POST('/api/v1/homes/{homeId}/kit', { params: { path: { homeId } }, body })),
     ['guard', 'due'],
   );
 
 export const useEditKit = (homeId: string) =>
   useChange(
     ({ id, ...body }: { id: string; version: number; description: KitDescription }) =>
-      told(api.PUT('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } }, body })),
+      bodyOf(
+        api.PUT('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } }, body }),
+      ),
     ['guard', 'due'],
   );
 
 export const useDeleteKit = (homeId: string) =>
   useChange(
     (id: string) =>
-      told(api.DELETE('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } } })),
+      bodyOf(api.DELETE('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } } })),
     ['guard', 'due'],
   );
 
@@ -37,7 +39,7 @@ export const useCuts = (homeId: string, from: string, hours: number | null) =>
   useQuery({
     queryKey: ['guard', homeId, 'cuts', from, hours],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/homes/{homeId}/cuts', {
           params: { path: { homeId }, query: { from, hours: hours ?? 0 } },
         }),
@@ -50,6 +52,6 @@ export const useCuts = (homeId: string, from: string, hours: number | null) =>
 export const useDue = (homeId: string) =>
   useQuery({
     queryKey: ['due', homeId],
-    queryFn: () => told(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
+    queryFn: () => bodyOf(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
     staleTime: 300_000,
   });

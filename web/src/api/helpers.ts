@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, told } from './client';
+import { api, bodyOf } from './client';
 import { EVERYTHING, useChange } from './query';
 
 export const useEnterToHelp = () =>
   useChange(
-    (code: string) => told(api.POST('/api/v1/session/helper', { body: { code } })),
+    (code: string) => bodyOf(api.POST('/api/v1/session/helper', { body: { code } })),
     EVERYTHING,
   );
 
@@ -12,13 +12,13 @@ export const useHelpers = (homeId: string) =>
   useQuery({
     queryKey: ['helpers', homeId],
     queryFn: () =>
-      told(api.GET('/api/v1/homes/{homeId}/helpers', { params: { path: { homeId } } })),
+      bodyOf(api.GET('/api/v1/homes/{homeId}/helpers', { params: { path: { homeId } } })),
   });
 
 export const useInvite = (homeId: string) =>
   useChange(
     (name: string) =>
-      told(
+      bodyOf(
         api.POST('/api/v1/homes/{homeId}/helpers', {
           params: { path: { homeId } },
           body: { name },
@@ -30,6 +30,8 @@ export const useInvite = (homeId: string) =>
 export const useWithdraw = (homeId: string) =>
   useChange(
     (id: string) =>
-      told(api.DELETE('/api/v1/homes/{homeId}/helpers/{id}', { params: { path: { homeId, id } } })),
+      bodyOf(
+        api.DELETE('/api/v1/homes/{homeId}/helpers/{id}', { params: { path: { homeId, id } } }),
+      ),
     ['helpers'],
   );

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, told } from './client';
+import { api, bodyOf } from './client';
 import { EVERYTHING, useChange } from './query';
 import type {
   Bench,
@@ -18,24 +18,25 @@ import type {
 } from './types';
 
 export const useSession = () =>
-  useQuery({ queryKey: ['session'], queryFn: () => told(api.GET('/api/v1/session')) });
+  useQuery({ queryKey: ['session'], queryFn: () => bodyOf(api.GET('/api/v1/session')) });
 
 export const useHomes = () =>
-  useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/v1/homes')) });
+  useQuery({ queryKey: ['homes'], queryFn: () => bodyOf(api.GET('/api/v1/homes')) });
 
 export const useTanks = () =>
-  useQuery({ queryKey: ['tanks'], queryFn: () => told(api.GET('/api/v1/tanks')) });
+  useQuery({ queryKey: ['tanks'], queryFn: () => bodyOf(api.GET('/api/v1/tanks')) });
 
 export const useTank = (id: string) =>
   useQuery({
     queryKey: ['tank', id],
-    queryFn: () => told(api.GET('/api/v1/tanks/{id}', { params: { path: { id } } })),
+    queryFn: () => bodyOf(api.GET('/api/v1/tanks/{id}', { params: { path: { id } } })),
   });
 
 export const useGlance = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'glance'],
-    queryFn: () => told(api.GET('/api/v1/tanks/{tankId}/glance', { params: { path: { tankId } } })),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/glance', { params: { path: { tankId } } })),
     refetchInterval: 60_000,
   });
 
@@ -43,7 +44,7 @@ export const useReadings = (tankId: string, after: string | undefined) =>
   useQuery({
     queryKey: ['readings', tankId, 'page', after],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/tanks/{tankId}/readings', {
           params: { path: { tankId }, query: { limit: 25, after } },
         }),
@@ -58,7 +59,7 @@ export const useStaircase = (
   useQuery({
     queryKey: ['readings', tankId, 'staircase', moment, at],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/tanks/{tankId}/staircase', {
           params: { path: { tankId }, query: { moment, at } },
         }),
@@ -70,7 +71,9 @@ export const useDay = (tankId: string, day: string | undefined) =>
   useQuery({
     queryKey: ['readings', tankId, 'day', day],
     queryFn: () =>
-      told(api.GET('/api/v1/tanks/{tankId}/day', { params: { path: { tankId }, query: { day } } })),
+      bodyOf(
+        api.GET('/api/v1/tanks/{tankId}/day', { params: { path: { tankId }, query: { day } } }),
+      ),
     placeholderData: (previous) => previous,
   });
 
@@ -78,7 +81,7 @@ export const useHistory = (tankId: string, window: { from?: string; to?: string;
   useQuery({
     queryKey: ['readings', tankId, 'history', window],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/tanks/{tankId}/history', { params: { path: { tankId }, query: window } }),
       ),
     placeholderData: (previous) => previous,
@@ -88,7 +91,8 @@ export const useHistory = (tankId: string, window: { from?: string; to?: string;
 export const useBench = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'bench'],
-    queryFn: () => told(api.GET('/api/v1/tanks/{tankId}/bench', { params: { path: { tankId } } })),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/bench', { params: { path: { tankId } } })),
     staleTime: 300_000,
   });
 
@@ -101,7 +105,7 @@ export const useForecast = (
   useQuery({
     queryKey: ['readings', tankId, 'forecast', tanks, variants, days],
     queryFn: () =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/bench/forecast', {
           params: { path: { tankId } },
           body: { tanks: tanks ?? [], variants, days },
@@ -116,14 +120,14 @@ export const useLogSpan = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'span'],
     queryFn: () =>
-      told(api.GET('/api/v1/tanks/{tankId}/history/span', { params: { path: { tankId } } })),
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/history/span', { params: { path: { tankId } } })),
   });
 
 export const useImports = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'imports'],
     queryFn: () =>
-      told(api.GET('/api/v1/tanks/{tankId}/imports', { params: { path: { tankId } } })),
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/imports', { params: { path: { tankId } } })),
   });
 
 /** An import; asked for again and again while it runs. */
@@ -131,7 +135,7 @@ export const useImport = (tankId: string, id: number) =>
   useQuery({
     queryKey: ['import', tankId, id],
     queryFn: () =>
-      told(api.GET('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } })),
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } })),
     refetchInterval: (query) => (query.state.data?.state === 'RUNNING' ? 400 : false),
   });
 
@@ -139,7 +143,7 @@ export const useOffer = (tankId: string, id: number) =>
   useQuery({
     queryKey: ['offer', tankId, id],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/tanks/{tankId}/imports/{id}/offer', { params: { path: { tankId, id } } }),
       ),
     staleTime: Infinity,
@@ -149,7 +153,7 @@ export const usePreview = (tankId: string, id: number, plan: ImportPlan | null) 
   useQuery({
     queryKey: ['preview', tankId, id, plan],
     queryFn: () =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/imports/{id}/preview', {
           params: { path: { tankId, id } },
           body: plan ?? { channels: [] },
@@ -163,7 +167,7 @@ export const useBadLines = (tankId: string, id: number) =>
   useQuery({
     queryKey: ['import', tankId, id, 'bad'],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/tanks/{tankId}/imports/{id}/bad', { params: { path: { tankId, id } } }),
       ),
   });
@@ -172,7 +176,7 @@ export const useConflicts = (tankId: string, id: number) =>
   useQuery({
     queryKey: ['import', tankId, id, 'conflicts'],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/tanks/{tankId}/imports/{id}/conflicts', {
           params: { path: { tankId, id } },
         }),
@@ -183,7 +187,7 @@ export const useLedger = (tankId: string, hour: LedgerHour) =>
   useQuery({
     queryKey: ['readings', tankId, 'ledger', hour],
     queryFn: () =>
-      told(
+      bodyOf(
         api.GET('/api/v1/tanks/{tankId}/ledger', {
           params: { path: { tankId }, query: { hour } },
         }),
@@ -195,93 +199,99 @@ export const useLedger = (tankId: string, hour: LedgerHour) =>
 export const useMargin = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'margin'],
-    queryFn: () => told(api.GET('/api/v1/tanks/{tankId}/margin', { params: { path: { tankId } } })),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/margin', { params: { path: { tankId } } })),
     staleTime: 60_000,
   });
 
 export const useMedia = (tankId: string) =>
   useQuery({
     queryKey: ['readings', tankId, 'media'],
-    queryFn: () => told(api.GET('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } } })),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } } })),
   });
 
 export const useKeptSets = (tankId: string) =>
   useQuery({
     queryKey: ['sets', tankId],
     queryFn: () =>
-      told(api.GET('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } } })),
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } } })),
   });
 
 export const useSignIn = () =>
   useChange(
-    (body: { name: string; password: string }) => told(api.POST('/api/v1/session', { body })),
+    (body: { name: string; password: string }) => bodyOf(api.POST('/api/v1/session', { body })),
     EVERYTHING,
   );
 
 export const useCreateKeeper = () =>
   useChange(
     (body: { name: string; password: string; setupCode?: string }) =>
-      told(api.POST('/api/v1/keepers', { body })),
+      bodyOf(api.POST('/api/v1/keepers', { body })),
     EVERYTHING,
   );
 
 export const useEnterDemo = () =>
-  useChange(() => told(api.POST('/api/v1/session/demo')), EVERYTHING);
+  useChange(() => bodyOf(api.POST('/api/v1/session/demo')), EVERYTHING);
 
-export const useSignOut = () => useChange(() => told(api.DELETE('/api/v1/session')), ['session']);
+export const useSignOut = () => useChange(() => bodyOf(api.DELETE('/api/v1/session')), ['session']);
 
 export const useSaveUnits = () =>
-  useChange((body: Units) => told(api.PUT('/api/v1/me/units', { body })), ['session']);
+  useChange((body: Units) => bodyOf(api.PUT('/api/v1/me/units', { body })), ['session']);
 
 export const useCreateHome = () =>
-  useChange((body: HomeDescription) => told(api.POST('/api/v1/homes', { body })), ['homes']);
+  useChange((body: HomeDescription) => bodyOf(api.POST('/api/v1/homes', { body })), ['homes']);
 
 export const useEditHome = (id: string) =>
   useChange(
     (body: { version: number; description: HomeDescription }) =>
-      told(api.PUT('/api/v1/homes/{id}', { params: { path: { id } }, body })),
+      bodyOf(api.PUT('/api/v1/homes/{id}', { params: { path: { id } }, body })),
     ['homes', 'tanks', 'tank', 'readings'],
   );
 
 export const useCreateRoom = () =>
   useChange(
     ({ homeId, room }: { homeId: string; room: RoomDescription }) =>
-      told(api.POST('/api/v1/homes/{id}/rooms', { params: { path: { id: homeId } }, body: room })),
+      bodyOf(
+        api.POST('/api/v1/homes/{id}/rooms', { params: { path: { id: homeId } }, body: room }),
+      ),
     ['homes'],
   );
 
 export const useEditRoom = (id: string) =>
   useChange(
     (body: { version: number; description: RoomDescription }) =>
-      told(api.PUT('/api/v1/rooms/{id}', { params: { path: { id } }, body })),
+      bodyOf(api.PUT('/api/v1/rooms/{id}', { params: { path: { id } }, body })),
     ['homes', 'readings'],
   );
 
 export const useCreateTank = () =>
   useChange(
     ({ roomId, tank }: { roomId: string; tank: TankDescription }) =>
-      told(api.POST('/api/v1/rooms/{id}/tanks', { params: { path: { id: roomId } }, body: tank })),
+      bodyOf(
+        api.POST('/api/v1/rooms/{id}/tanks', { params: { path: { id: roomId } }, body: tank }),
+      ),
     ['tanks'],
   );
 
 export const useEditTank = (id: string) =>
   useChange(
     (body: { version: number; description: TankDescription }) =>
-      told(api.PUT('/api/v1/tanks/{id}', { params: { path: { id } }, body })),
+      bodyOf(api.PUT('/api/v1/tanks/{id}', { params: { path: { id } }, body })),
     ['tank', 'tanks', 'readings'],
   );
 
 export const useSaveReadings = (tankId: string) =>
   useChange(
     (body: NewReadings) =>
-      told(api.POST('/api/v1/tanks/{tankId}/readings', { params: { path: { tankId } }, body })),
+      bodyOf(api.POST('/api/v1/tanks/{tankId}/readings', { params: { path: { tankId } }, body })),
     ['readings'],
   );
 
 export const useCorrectReading = (tankId: string) =>
   useChange(
     ({ id, body }: { id: string; body: NewReadings }) =>
-      told(
+      bodyOf(
         api.PUT('/api/v1/tanks/{tankId}/readings/{id}', {
           params: { path: { tankId, id } },
           body,
@@ -295,7 +305,7 @@ export const useDeleteReadings = (tankId: string) =>
     (ids: string[]) =>
       Promise.all(
         ids.map((id) =>
-          told(
+          bodyOf(
             api.DELETE('/api/v1/tanks/{tankId}/readings/{id}', {
               params: { path: { tankId, id } },
             }),
@@ -308,28 +318,30 @@ export const useDeleteReadings = (tankId: string) =>
 export const useAddEvent = (tankId: string) =>
   useChange(
     (body: { kind: EventKind; at: string; title: string; note: string }) =>
-      told(api.POST('/api/v1/tanks/{tankId}/events', { params: { path: { tankId } }, body })),
+      bodyOf(api.POST('/api/v1/tanks/{tankId}/events', { params: { path: { tankId } }, body })),
     ['readings'],
   );
 
 export const useDeleteEvent = (tankId: string) =>
   useChange(
     (id: string) =>
-      told(api.DELETE('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } } })),
+      bodyOf(
+        api.DELETE('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } } }),
+      ),
     ['readings'],
   );
 
 export const useFillMedia = (tankId: string) =>
   useChange(
     (body: NewFill) =>
-      told(api.POST('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } }, body })),
+      bodyOf(api.POST('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } }, body })),
     ['readings'],
   );
 
 export const useReadColour = (tankId: string) =>
   useChange(
     ({ id, ...body }: { id: string; at: string; changedShare: number }) =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/media/{id}/colours', {
           params: { path: { tankId, id } },
           body,
@@ -341,7 +353,7 @@ export const useReadColour = (tankId: string) =>
 export const useEndFill = (tankId: string) =>
   useChange(
     ({ id, ...body }: { id: string; at: string; by: FillEnd }) =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/media/{id}/end', {
           params: { path: { tankId, id } },
           body,
@@ -353,7 +365,7 @@ export const useEndFill = (tankId: string) =>
 export const useReopenFill = (tankId: string) =>
   useChange(
     (id: string) =>
-      told(
+      bodyOf(
         api.DELETE('/api/v1/tanks/{tankId}/media/{id}/end', { params: { path: { tankId, id } } }),
       ),
     ['readings'],
@@ -362,21 +374,21 @@ export const useReopenFill = (tankId: string) =>
 export const useDeleteFill = (tankId: string) =>
   useChange(
     (id: string) =>
-      told(api.DELETE('/api/v1/tanks/{tankId}/media/{id}', { params: { path: { tankId, id } } })),
+      bodyOf(api.DELETE('/api/v1/tanks/{tankId}/media/{id}', { params: { path: { tankId, id } } })),
     ['readings'],
   );
 
 export const useKeepSet = (tankId: string) =>
   useChange(
     (body: { name: string; variant: Variant }) =>
-      told(api.POST('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } }, body })),
+      bodyOf(api.POST('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } }, body })),
     ['sets'],
   );
 
 export const useDropSet = (tankId: string) =>
   useChange(
     (id: string) =>
-      told(
+      bodyOf(
         api.DELETE('/api/v1/tanks/{tankId}/bench/sets/{id}', { params: { path: { tankId, id } } }),
       ),
     ['sets'],
@@ -385,7 +397,7 @@ export const useDropSet = (tankId: string) =>
 export const useUpload = (tankId: string) =>
   useChange(
     (file: File) =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/imports', {
           params: { path: { tankId }, query: { name: file.name.slice(0, 200) } },
           headers: { 'Content-Type': 'application/octet-stream' },
@@ -400,7 +412,7 @@ export const useUpload = (tankId: string) =>
 export const useStartImport = (tankId: string, id: number) =>
   useChange(
     (body: ImportPlan) =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/imports/{id}/start', {
           params: { path: { tankId, id } },
           body,
@@ -412,7 +424,7 @@ export const useStartImport = (tankId: string, id: number) =>
 export const useStopImport = (tankId: string, id: number) =>
   useChange(
     () =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/imports/{id}/stop', { params: { path: { tankId, id } } }),
       ),
     ['import', 'readings'],
@@ -421,7 +433,7 @@ export const useStopImport = (tankId: string, id: number) =>
 export const useReplaceConflicts = (tankId: string, id: number) =>
   useChange(
     (byTheFile: boolean) =>
-      told(
+      bodyOf(
         api.POST('/api/v1/tanks/{tankId}/imports/{id}/replace', {
           params: { path: { tankId, id }, query: { byTheFile } },
         }),
@@ -432,20 +444,22 @@ export const useReplaceConflicts = (tankId: string, id: number) =>
 export const useUndoImport = (tankId: string) =>
   useChange(
     (id: number) =>
-      told(api.DELETE('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } })),
+      bodyOf(
+        api.DELETE('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } }),
+      ),
     ['readings'],
   );
 
 export const useTokens = () =>
-  useQuery({ queryKey: ['tokens'], queryFn: () => told(api.GET('/api/v1/tokens')) });
+  useQuery({ queryKey: ['tokens'], queryFn: () => bodyOf(api.GET('/api/v1/tokens')) });
 
 /** A token for everything, or for a sensor that may only tell of the mains of one home. */
 export const useCreateToken = () =>
   useChange(
     ({ label, mainsHomeId }: { label: string; mainsHomeId: string | undefined }) =>
       mainsHomeId === undefined
-        ? told(api.POST('/api/v1/tokens', { body: { label } }))
-        : told(
+        ? bodyOf(api.POST('/api/v1/tokens', { body: { label } }))
+        : bodyOf(
             api.POST('/api/v1/homes/{homeId}/mains/tokens', {
               params: { path: { homeId: mainsHomeId } },
               body: { label },
@@ -456,13 +470,13 @@ export const useCreateToken = () =>
 
 export const useRevokeToken = () =>
   useChange(
-    (id: string) => told(api.DELETE('/api/v1/tokens/{id}', { params: { path: { id } } })),
+    (id: string) => bodyOf(api.DELETE('/api/v1/tokens/{id}', { params: { path: { id } } })),
     ['tokens'],
   );
 
 export const useChangePassword = () =>
   useChange(
     (body: { current: string; next: string; revokeTokens: boolean }) =>
-      told(api.PUT('/api/v1/me/password', { body })),
+      bodyOf(api.PUT('/api/v1/me/password', { body })),
     ['tokens'],
   );

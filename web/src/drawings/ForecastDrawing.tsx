@@ -205,7 +205,7 @@ function Spread({
 }
 
 function inWords(now: Forecast, then: Forecast | null): string {
-  const told = (f: Forecast) =>
+  const inWords = (f: Forecast) =>
     `trough ${f.troughPh.value.toFixed(2)}, peak ${f.peakPh.value.toFixed(2)}, lowest oxygen ${f.lowestOxygenMgPerL.value.toFixed(1)} mg/L`;
-  return `Forecast. As it is: ${told(now)}.${then ? ` With the remedies, once settled: ${told(then)}.` : ''}`;
+  return `Forecast. As it is: ${inWords(now)}.${then ? ` With the remedies, once settled: ${inWords(then)}.` : ''}`;
 }

@@ -71,7 +71,7 @@ export function LedgerDrawing({
               >
                 <span className="leading-tight">{rowName(row)}</span>
                 <Bar {...amount(row)} widest={widest} ink={INK[gas]} id={`${gas}-${key}`} />
-                <span className="text-right font-semibold">{told(amount(row).value)}</span>
+                <span className="text-right font-semibold">{inWords(amount(row).value)}</span>
               </button>
             </li>
           );
@@ -86,7 +86,7 @@ export function LedgerDrawing({
             ink="var(--soft)"
             id={`${gas}-stored`}
           />
-          <span className="text-right font-semibold">{told(-stored)}</span>
+          <span className="text-right font-semibold">{inWords(-stored)}</span>
         </li>
       </ul>
       <p className="flex justify-between pt-1 text-sm text-soft">
@@ -151,7 +151,7 @@ function Bar({
   );
 }
 
-const told = (mmol: number) => {
+const inWords = (mmol: number) => {
   const digits = Math.abs(mmol) < 10 ? 1 : 0;
   const text = Math.abs(mmol).toFixed(digits);
   return Number(text) === 0 ? '0' : `${mmol < 0 ? '−' : '+'}${text}`;

@@ -61,9 +61,9 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
       });
       void navigate({ to: '/tank/$tankId/enter', params: { tankId: made.id } });
     } catch (e) {
-      const told = e as Problem;
-      setProblem(told);
-      refuse(told);
+      const problem = e as Problem;
+      setProblem(problem);
+      refuse(problem);
     }
   };
 

@@ -1,4 +1,4 @@
-import { api, told } from '../../api/client';
+import { api, bodyOf } from '../../api/client';
 import type { HaulMoment } from '../../api/types';
 import { Answer, AnswerList } from '../try/sums/Answers';
 import { CurveDrawing } from '../try/sums/CurveDrawing';
@@ -67,7 +67,7 @@ export function HaulScreen() {
           { key: 'fuseA', label: 'its fuse', unit: 'A', start: '10', optional: true },
         ]}
         ask={(n, text) =>
-          told(
+          bodyOf(
             api.POST('/api/v1/sums/haul', {
               body: {
                 fish: [

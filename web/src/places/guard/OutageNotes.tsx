@@ -4,7 +4,7 @@ import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 
-type Note = (told: Omit<NewNote, 'id' | 'at'>) => void;
+type Note = (noted: Omit<NewNote, 'id' | 'at'>) => void;
 
 /** One number, noted with one thumb. */
 function NoteNumber({

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, Problem, told } from '../../api/client';
+import { api, Problem, bodyOf } from '../../api/client';
 import { serverNow } from '../../api/clock';
 import type { NewNote, OutageView } from '../../api/types';
 import {
@@ -78,8 +78,8 @@ export function useOutage(homeId: string) {
     };
   }, [refresh]);
 
-  const note = (told: Omit<NewNote, 'id' | 'at'>) => {
-    const fresh: NewNote = { id: newId(), at: serverNow().toISOString(), ...told };
+  const note = (noted: Omit<NewNote, 'id' | 'at'>) => {
+    const fresh: NewNote = { id: newId(), at: serverNow().toISOString(), ...noted };
     store((before) => ({ ...before, waiting: [...before.waiting, fresh] }));
     void refresh();
   };
@@ -88,7 +88,7 @@ export function useOutage(homeId: string) {
   const start = () =>
     inLine(async () => {
       try {
-        const view = await told(
+        const view = await bodyOf(
           api.POST('/api/v1/homes/{homeId}/outages', { params: { path: { homeId } }, body: {} }),
         );
         store(() => ({ ...NOTHING, view }));
@@ -115,7 +115,7 @@ export function useOutage(homeId: string) {
       if (!known) return;
       const at = new Date(Date.parse(known.startedAt) - minutes * 60_000).toISOString();
       try {
-        const view = await told(
+        const view = await bodyOf(
           api.POST('/api/v1/homes/{homeId}/outages/{id}/began', {
             params: { path: { homeId, id: known.id } },
             body: { at },
@@ -130,7 +130,7 @@ export function useOutage(homeId: string) {
   /** Brings a card's log in: the same card again changes nothing. */
   const bring = (card: { startedAt: string; endedAt: string | null; notes: NewNote[] }) =>
     inLine(async () => {
-      let view = await told(
+      let view = await bodyOf(
         api.POST('/api/v1/homes/{homeId}/outages', {
           params: { path: { homeId } },
           body: { at: card.startedAt },
@@ -138,14 +138,14 @@ export function useOutage(homeId: string) {
       );
       const path = { homeId, id: view.id };
       if (card.notes.length > 0)
-        view = await told(
+        view = await bodyOf(
           api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
             params: { path },
             body: { notes: card.notes },
           }),
         );
       if (card.endedAt)
-        view = await told(
+        view = await bodyOf(
           api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
             params: { path },
             body: { at: card.endedAt },
@@ -182,7 +182,7 @@ async function tellAndAsk(
 ): Promise<OutageView | null> {
   let view = began ? null : known;
   if (began) {
-    view = await told(
+    view = await bodyOf(
       api.POST('/api/v1/homes/{homeId}/outages', {
         params: { path: { homeId } },
         body: { at: began.at },
@@ -190,7 +190,7 @@ async function tellAndAsk(
     );
   }
   if (view && waiting.length > 0) {
-    view = await told(
+    view = await bodyOf(
       api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
         params: { path: { homeId, id: view.id } },
         body: { notes: waiting },
@@ -198,7 +198,7 @@ async function tellAndAsk(
     );
   }
   if (view && ended) {
-    return told(
+    return bodyOf(
       api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
         params: { path: { homeId, id: view.id } },
         body: { at: ended },
@@ -206,7 +206,7 @@ async function tellAndAsk(
     );
   }
   if (view && (began || waiting.length > 0)) return view;
-  const current = await told(
+  const current = await bodyOf(
     api.GET('/api/v1/homes/{homeId}/outages/current', { params: { path: { homeId } } }),
   );
   // One that is over stays on the screen for its restart and report until it is closed.

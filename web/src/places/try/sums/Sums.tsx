@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
-import { api, told, type Problem } from '../../../api/client';
+import { api, bodyOf, type Problem } from '../../../api/client';
 import { useGlance } from '../../../api/hooks';
 import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../../api/types';
 import { plain, readNumber, signed } from '../../../lib/number';
@@ -139,7 +139,7 @@ function WaterSum({ typed, set, units }: Props) {
     calciumMgPerL: calcium ?? undefined,
   };
   const sum = useSum('water', body, () =>
-    told(api.POST('/api/v1/sums/water', { body: body ?? NOTHING })),
+    bodyOf(api.POST('/api/v1/sums/water', { body: body ?? NOTHING })),
   );
   const a = sum.error || !body ? undefined : sum.data;
   return (
@@ -240,7 +240,7 @@ function BalanceSum({ typed, set, units }: Props) {
     salinity: n[4] ?? 0,
   };
   const sum = useSum('balance', body, () =>
-    told(api.POST('/api/v1/sums/equilibrium', { body: body ?? { ...NOTHING, airCo2Ppm: 0 } })),
+    bodyOf(api.POST('/api/v1/sums/equilibrium', { body: body ?? { ...NOTHING, airCo2Ppm: 0 } })),
   );
   const a = sum.error || !body ? undefined : sum.data;
   return (
@@ -288,7 +288,7 @@ function OxygenSum({ typed, set }: Props) {
   const n = need(typed.temperature, typed.salinity, typed.hPa);
   const body = n && { temperatureC: n[0] ?? 0, salinity: n[1] ?? 0, pressureHpa: n[2] ?? 0 };
   const sum = useSum('oxygen', body, () =>
-    told(api.POST('/api/v1/sums/oxygen', { body: body ?? NOTHING })),
+    bodyOf(api.POST('/api/v1/sums/oxygen', { body: body ?? NOTHING })),
   );
   const a = sum.error || !body ? undefined : sum.data;
   return (

@@ -1,4 +1,4 @@
-import { api, told } from '../../../api/client';
+import { api, bodyOf } from '../../../api/client';
 import { Answer, AnswerList } from './Answers';
 import { CurveDrawing } from './CurveDrawing';
 import { PlainSum } from './PlainSum';
@@ -41,7 +41,7 @@ export function AirlineSum() {
         },
       ]}
       ask={(n) =>
-        told(
+        bodyOf(
           api.POST('/api/v1/sums/airline', {
             body: {
               freeDrawLPerH: n0(n.freeDrawLPerH),
@@ -135,7 +135,7 @@ export function AirPumpSum() {
         { key: 'tankL', label: 'Tank', unit: 'L', start: '420', optional: true },
       ]}
       ask={(n, text) =>
-        told(
+        bodyOf(
           api.POST('/api/v1/sums/airpump', {
             body: {
               freeLPerH: n0(n.freeLPerH),
@@ -206,7 +206,7 @@ export function BubblesSum() {
         { key: 'salinity', label: 'Salinity', unit: 'psu', start: '35' },
       ]}
       ask={(n) =>
-        told(
+        bodyOf(
           api.POST('/api/v1/sums/bubbles', {
             body: {
               airLPerH: n0(n.airLPerH),
@@ -294,7 +294,7 @@ export function RoomSum() {
         { key: 'hours', label: 'after', unit: 'h', start: '', optional: true },
       ]}
       ask={(n) =>
-        told(
+        bodyOf(
           api.POST('/api/v1/sums/room', {
             body: {
               volumeM3: n0(n.volumeM3),

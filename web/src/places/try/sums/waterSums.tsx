@@ -1,4 +1,4 @@
-import { api, told } from '../../../api/client';
+import { api, bodyOf } from '../../../api/client';
 import { Answer, AnswerList } from './Answers';
 import { PlainSum } from './PlainSum';
 
@@ -70,7 +70,7 @@ export function MediaSum() {
         },
       ]}
       ask={(n, text) =>
-        told(
+        bodyOf(
           api.POST('/api/v1/sums/media', {
             body: {
               massKg: n0(n.massKg),
@@ -127,7 +127,7 @@ export function AlkalinitySum() {
         ...WATER,
       ]}
       ask={(n) =>
-        told(
+        bodyOf(
           api.POST('/api/v1/sums/alkalinity', {
             body: {
               litres: n0(n.litres),
@@ -211,7 +211,7 @@ export function SettlingSum() {
         ...WATER,
       ]}
       ask={(n) =>
-        told(
+        bodyOf(
           api.POST('/api/v1/sums/settling', {
             body: {
               litres: n0(n.litres),
