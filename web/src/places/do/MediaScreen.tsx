@@ -119,7 +119,8 @@ function InUse({ fill }: { fill: Fill }) {
             <p className="text-lg">
               <strong className="text-4xl">{changeIn(ahead.changeAt)}</strong>{' '}
               {BECAUSE[ahead.changeBecause]}
-              {ahead.drownedSince && `; drowned since ${dayAndTime(ahead.drownedSince, tank.zone)}`}
+              {ahead.drownedSince &&
+                `; drowned since ${dayAndTime(ahead.drownedSince, tank.zone)}, estimated`}
               .
             </p>
             <p>
