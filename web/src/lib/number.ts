@@ -20,3 +20,20 @@ export function signed(value: number, digits = 0): string {
   const text = Math.abs(value).toFixed(digits);
   return `${value < 0 ? '−' : '+'}${text}`;
 }
+
+/** A value and the band that its inputs' errors leave open. */
+interface Band {
+  value: number;
+  low: number;
+  high: number;
+}
+
+/** From low to high; the value alone where both would read the same. */
+export const range = (e: Band, digits: number) =>
+  e.high - e.low < 0.5 * 10 ** -digits
+    ? e.value.toFixed(digits)
+    : `${e.low.toFixed(digits)} to ${e.high.toFixed(digits)}`;
+
+/** A change of pH, from low to high. */
+export const signedRange = (e: Band) =>
+  e.high - e.low < 0.005 ? signed(e.value, 2) : `${signed(e.low, 2)} to ${signed(e.high, 2)}`;

@@ -173,7 +173,7 @@ export function RoomFields({
             ? NOT_A_NUMBER
             : problem?.at('airChangesPerH')
         }
-        hint="Windows shut. Empty: 0.5 (assumed). Sealed 0.15; Sums, Room finds it."
+        hint="Windows shut. Empty: 0.15 to 0.5 (assumed). Sums, Room finds it from a decay."
       />
     </>
   );

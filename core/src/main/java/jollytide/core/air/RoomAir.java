@@ -3,13 +3,18 @@ package jollytide.core.air;
 import static jollytide.core.units.Quantities.within;
 
 import jollytide.core.evidence.Estimate;
+import org.jspecify.annotations.Nullable;
 
 /** CO2 in a well-mixed room. */
 public final class RoomAir {
-    /** Air changes per hour of a sealed and of an ordinary room with its windows shut. From memory. */
-    public static final double SEALED_PER_H = 0.15;
+    /** Air changes per hour of a room with its windows shut that nobody measured: sealed to draughty. From memory. */
+    public static final Estimate ASSUMED_PER_H = new Estimate(0.3, 0.15, 0.5);
 
-    public static final double ORDINARY_PER_H = 0.5;
+    /** How far the keeper's own figure may be off, up or down, by a factor: a decay by one meter. From memory. */
+    static final double OWN_DOUBT = 1.25;
+
+    /** Of a day at home, the share asleep. From memory. */
+    static final double ASLEEP_SHARE = 1.0 / 3;
 
     private RoomAir() {}
 
@@ -27,11 +32,31 @@ public final class RoomAir {
         return outdoorPpm + 1e6 * generationM3PerH / (airChangesPerH * volumeM3);
     }
 
-    /** What to expect with the windows shut and everybody at home: asleep and ordinary, up to awake and sealed. */
-    public static Estimate expectedShutPpm(double outdoorPpm, People people, double volumeM3) {
-        double low = steadyStatePpm(outdoorPpm, people.asleepLPerS(), volumeM3, ORDINARY_PER_H);
-        double high = steadyStatePpm(outdoorPpm, people.awakeLPerS(), volumeM3, SEALED_PER_H);
-        return new Estimate(Math.sqrt(low * high), low, high);
+    /**
+     * Air changes per hour to reckon with: the keeper's own figure, or the assumed one.
+     *
+     * @param own null when not known
+     */
+    public static Estimate airChangesPerH(@Nullable Double own) {
+        if (own == null) {
+            return ASSUMED_PER_H;
+        }
+        within("airChangesPerH", own, 0.02, 50, "1/h");
+        return new Estimate(own, own / OWN_DOUBT, own * OWN_DOUBT);
+    }
+
+    /**
+     * What to expect with the windows shut and everybody at home: the mean of a day, from all asleep with the most air to
+     * all awake with the least.
+     *
+     * @param airChangesPerH as {@link #airChangesPerH} gives it
+     */
+    public static Estimate expectedShutPpm(double outdoorPpm, People people, double volumeM3, Estimate airChangesPerH) {
+        double mean = ASLEEP_SHARE * people.asleepLPerS() + (1 - ASLEEP_SHARE) * people.awakeLPerS();
+        return new Estimate(
+                steadyStatePpm(outdoorPpm, mean, volumeM3, airChangesPerH.value()),
+                steadyStatePpm(outdoorPpm, people.asleepLPerS(), volumeM3, airChangesPerH.high()),
+                steadyStatePpm(outdoorPpm, people.awakeLPerS(), volumeM3, airChangesPerH.low()));
     }
 
     /** Time constant of a room, hours: how long until 63 % of a change has come through. */

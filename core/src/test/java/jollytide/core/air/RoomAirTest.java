@@ -3,7 +3,9 @@ package jollytide.core.air;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
+import jollytide.core.bench.RoomDay;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
@@ -20,17 +22,50 @@ class RoomAirTest {
     /** Common practice, no source: a sealed flat with two adults and a child passes 1500 ppm, a class 2000 ppm. */
     @Test
     void closedRoomsFillUp() {
-        Estimate flat = RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180);
+        Estimate flat = RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180, RoomAir.ASSUMED_PER_H);
         assertThat(flat.high()).isGreaterThan(1500);
         assertThat(flat.low()).isLessThan(1000);
-        assertThat(RoomAir.expectedShutPpm(420, new People(1, 26, 0), 200).high())
+        assertThat(RoomAir.expectedShutPpm(420, new People(1, 26, 0), 200, RoomAir.ASSUMED_PER_H)
+                        .high())
                 .isGreaterThan(2000);
     }
 
     @Test
     void anEmptyRoomIsAsOutdoors() {
-        assertThat(RoomAir.expectedShutPpm(420, new People(0, 0, 0), 50).high()).isCloseTo(420, within(1e-9));
+        assertThat(RoomAir.expectedShutPpm(420, new People(0, 0, 0), 50, RoomAir.ASSUMED_PER_H)
+                        .high())
+                .isCloseTo(420, within(1e-9));
         assertThat(new People(0, 0, 0).nobody()).isTrue();
+    }
+
+    /** The keeper's own air changes take the place of the assumed ones, and narrow what is expected. */
+    @Test
+    void ownAirChangesCount() {
+        People family = new People(2, 1, 1);
+        Estimate assumed = RoomAir.expectedShutPpm(420, family, 180, RoomAir.airChangesPerH(null));
+        Estimate own = RoomAir.expectedShutPpm(420, family, 180, RoomAir.airChangesPerH(0.3));
+        assertThat(own.value()).isEqualTo(assumed.value());
+        assertThat(own.high() - own.low()).isLessThan((assumed.high() - assumed.low()) / 2);
+        // Twice the ventilation halves what stands above outdoors (ASTM D6245).
+        Estimate airy = RoomAir.expectedShutPpm(420, family, 180, RoomAir.airChangesPerH(0.6));
+        assertThat(airy.value() - 420).isCloseTo((own.value() - 420) / 2, within(1e-9));
+        assertThatThrownBy(() -> RoomAir.airChangesPerH(0.0))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("airChangesPerH");
+    }
+
+    /** One room, one number: the mean of the hours the Bench draws is what the Staircase expects. */
+    @Test
+    void theDayOfARoomHasTheMeanThatIsExpected() {
+        People family = new People(2, 1, 1);
+        Estimate changes = RoomAir.airChangesPerH(null);
+        RoomDay day = RoomDay.ofPeople(family, 180, changes.value(), 420);
+        double mean = day.ppm().hourlyPpm().stream()
+                .mapToDouble(Double::doubleValue)
+                .average()
+                .orElseThrow();
+        assertThat(mean)
+                .isCloseTo(RoomAir.expectedShutPpm(420, family, 180, changes).value(), withinPercentage(1));
     }
 
     @Test

@@ -335,7 +335,7 @@ class VerdictTest {
                 TargetBand.DEFAULT,
                 Stance.LIFT,
                 new Estimate(12, 7, 20),
-                RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180),
+                RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180, RoomAir.ASSUMED_PER_H),
                 false,
                 DayAround.UNKNOWN,
                 Assumptions.DEFAULT);
@@ -371,7 +371,7 @@ class VerdictTest {
                 TargetBand.DEFAULT,
                 Stance.LIFT,
                 new Estimate(12, 7, 20),
-                RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180),
+                RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180, RoomAir.ASSUMED_PER_H),
                 false,
                 DayAround.UNKNOWN,
                 Assumptions.DEFAULT);

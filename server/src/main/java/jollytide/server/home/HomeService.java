@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import jollytide.core.air.People;
 import jollytide.core.air.RoomAir;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.seawater.Gases;
 import jollytide.server.account.Accounts;
 import jollytide.server.problem.FieldError;
@@ -138,11 +139,11 @@ public class HomeService {
 
     private static void describe(Room room, RoomDescription description) {
         People people = new People(description.adults(), description.children(), description.pets());
+        Estimate changes = RoomAir.airChangesPerH(description.airChangesPerH());
         if (description.volumeM3() != null) {
-            RoomAir.expectedShutPpm(0, people, description.volumeM3());
+            RoomAir.expectedShutPpm(0, people, description.volumeM3(), changes);
         }
-        Double changes = description.airChangesPerH();
-        room.airChangesPerH = changes == null ? null : within("airChangesPerH", changes, 0.02, 50, "1/h");
+        room.airChangesPerH = description.airChangesPerH();
         room.name = description.name().strip();
         room.volumeM3 = description.volumeM3();
         room.adults = people.adults();

@@ -304,7 +304,11 @@ class StaircaseService {
         Double volume = tank.room().volumeM3();
         return volume == null || tank.room().people().nobody()
                 ? null
-                : RoomAir.expectedShutPpm(outdoorPpm, tank.room().people(), volume);
+                : RoomAir.expectedShutPpm(
+                        outdoorPpm,
+                        tank.room().people(),
+                        volume,
+                        RoomAir.airChangesPerH(tank.room().airChangesPerH()));
     }
 
     private static Seawater water(StaircaseInputs inputs) {
