@@ -77,6 +77,14 @@ const BECAUSE: Record<MediaAhead['changeBecause'], string> = {
   NOTHING_WITHIN_A_YEAR: 'at the latest: nothing ends them sooner',
 };
 
+const ONCE_SOAKED = {
+  UNKNOWN:
+    'Once soaked they take out nothing, and they may choke the skimmer: look whether it still draws.',
+  PASSES: 'Once soaked they take out nothing, and the air passes them as it is.',
+  CHOKED:
+    'Once soaked they choke the skimmer: it gives no oxygen either. Take them out before; the Bench shows the nights after.',
+} as const;
+
 function InUse({ fill }: { fill: Fill }) {
   const { tank } = useAtTank();
   const tell = useNotice();
@@ -128,6 +136,13 @@ function InUse({ fill }: { fill: Fill }) {
               {day(ahead.ends.high, tank.zone)}. Now {Math.round(ahead.usedShare * 100)} % used,{' '}
               {Math.round(ahead.waterPerGram * 100)} g of water in 100 g (they stop at{' '}
               {Math.round(ahead.drownedAt * 100)}).
+            </p>
+            <p>
+              {
+                ONCE_SOAKED[
+                  fill.chokes === undefined ? 'UNKNOWN' : fill.chokes ? 'CHOKED' : 'PASSES'
+                ]
+              }
             </p>
             <p className="text-sm text-soft">
               By their capacity alone {Math.round(ahead.daysByCo2)} days. Estimated with{' '}

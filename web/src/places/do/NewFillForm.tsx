@@ -9,6 +9,8 @@ import { useNotice } from '../../parts/Notices';
 import { Slider } from '../../parts/Slider';
 import { useAtTank } from '../../TankContext';
 
+const CHOKES = { UNKNOWN: undefined, PASSES: false, CHOKED: true } as const;
+
 /** What goes into the column, what it breathes, and when. */
 export function NewFillForm({ done }: { done: () => void }) {
   const { tank } = useAtTank();
@@ -21,6 +23,7 @@ export function NewFillForm({ done }: { done: () => void }) {
   const [hours, setHours] = useState<NewFill['hours']>('ALWAYS');
   const [gate, setGate] = useState('8.2');
   const [dries, setDries] = useState(false);
+  const [soaked, setSoaked] = useState<keyof typeof CHOKES>('UNKNOWN');
   const massKg = readNumber(mass);
   const save = (e: FormEvent) => {
     e.preventDefault();
@@ -33,6 +36,7 @@ export function NewFillForm({ done }: { done: () => void }) {
         hours,
         gatePh: hours === 'BELOW_PH' ? (readNumber(gate) ?? undefined) : undefined,
         driesBetween: dries,
+        chokes: CHOKES[soaked],
       },
       {
         onSuccess: () => {
@@ -123,6 +127,17 @@ export function NewFillForm({ done }: { done: () => void }) {
           Fresh air passes and dries them while they are not in use
         </label>
       )}
+      <Choice
+        label="Once they are soaked, the air"
+        value={soaked}
+        onChange={(e) => setSoaked(e.target.value as keyof typeof CHOKES)}
+        options={[
+          { value: 'UNKNOWN', label: 'not known' },
+          { value: 'PASSES', label: 'still passes them' },
+          { value: 'CHOKED', label: 'is choked' },
+        ]}
+        hint="A wide column lets it pass; a narrow one, or fine dust, chokes it."
+      />
       {fill.error && (
         <p role="alert" className="font-semibold md:col-span-3">
           ✕ {fill.error.message}

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.SettlingTime;
@@ -148,14 +149,20 @@ public final class Forecast {
 
     /** The same with media that never fill: what a fresh fill gives once the water has settled. Others as they are. */
     public static Remedies withFreshMedia(Remedies remedies) {
+        return withMedia(remedies, media -> new Media(ENDLESS_KG, media.assumed()));
+    }
+
+    /** The same with a loop that lets no fresh air seep in: what its oxygen falls to at worst. Others as they are. */
+    public static Remedies withTightLoop(Remedies remedies) {
+        return withMedia(
+                remedies, media -> new Media(media.massKg(), media.assumed().tight()));
+    }
+
+    private static Remedies withMedia(Remedies remedies, UnaryOperator<Media> change) {
         return new Remedies(remedies.all().stream()
                 .map(remedy -> remedy instanceof Remedy.Scrubber s
                         ? new Remedy.Scrubber(
-                                new Media(ENDLESS_KG, s.media().assumed()),
-                                s.freshShare(),
-                                s.hours(),
-                                s.gatePh(),
-                                s.driesBetween())
+                                change.apply(s.media()), s.freshShare(), s.hours(), s.gatePh(), s.driesBetween())
                         : remedy)
                 .toList());
     }

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param freshPpm CO2 of the fresh air, dry ppm
  * @param freshVapourGPerM3 water vapour of the fresh air
  * @param exhaustPpm CO2 of the skimmer's exhaust, dry ppm
- * @param freshShare of the air in use; the rest is exhaust led back, 0 to 1
+ * @param freshShare of the air in use; the rest is exhaust led back, 0 to 1. A loop leaks at least what is assumed
  * @param hoursPerDay in use, 0 to 24; for the rest of the day the same draw of fresh air passes them only if
  *     {@code driesBetween}
  */
@@ -121,7 +121,7 @@ public record MediaLife(
         if (!inUse && !driesBetween) {
             return state;
         }
-        double fresh = inUse ? freshShare : 1;
+        double fresh = inUse ? media.assumed().fresh(freshShare) : 1;
         Stream stream = new Stream(
                 litresPerH,
                 inUse ? mixedPpm() : freshPpm,
@@ -132,7 +132,8 @@ public record MediaLife(
     }
 
     private double mixedPpm() {
-        return freshShare * freshPpm + (1 - freshShare) * exhaustPpm;
+        double fresh = media.assumed().fresh(freshShare);
+        return fresh * freshPpm + (1 - fresh) * exhaustPpm;
     }
 
     /**
@@ -140,19 +141,23 @@ public record MediaLife(
      * drowns in two days in a cold corner may never drown in a warm one.
      */
     public Estimate endDays() {
-        double low = with(MediaAssumptions.LEAST_CAPACITY_L_PER_KG, MediaAssumptions.MOST_COOLING)
+        MediaAssumptions assumed = media.assumed();
+        double low = with(assumed.withCapacity(MediaAssumptions.LEAST_CAPACITY_L_PER_KG)
+                        .withCooling(MediaAssumptions.MOST_COOLING)
+                        .tight())
                 .life()
                 .endDay();
-        double high = with(MediaAssumptions.MOST_CAPACITY_L_PER_KG, MediaAssumptions.LEAST_COOLING)
+        double high = with(assumed.withCapacity(MediaAssumptions.MOST_CAPACITY_L_PER_KG)
+                        .withCooling(MediaAssumptions.LEAST_COOLING))
                 .life()
                 .endDay();
         double likely = life().endDay();
         return new Estimate(likely, Math.min(low, likely), Math.max(high, likely));
     }
 
-    private MediaLife with(double capacity, double cooling) {
+    private MediaLife with(MediaAssumptions assumed) {
         return new MediaLife(
-                new Media(media.massKg(), media.assumed().withCapacity(capacity).withCooling(cooling)),
+                new Media(media.massKg(), assumed),
                 tank,
                 litresPerH,
                 freshPpm,

@@ -374,7 +374,8 @@ public final class Twin {
             double pass = intake.mediaPass() * (held == null || media == null ? 1 : 1 - media.efficiency(held));
             double roomPpm = acting.room().ppm(y[ROOM]) * 1e-6;
             double oxygenInAir = Gas.OXYGEN_IN_AIR * dryAtm;
-            double share = acting.skimmerShare();
+            boolean choked = held != null && media != null && media.assumed().chokes() && media.drowned(held);
+            double share = choked ? 0 : acting.skimmerShare();
             AirAround carbon = new AirAround(
                     tank,
                     water,

@@ -145,7 +145,7 @@ class DemoHome implements SmartInitializingSingleton {
         UUID fill = media.fill(
                         keeper,
                         tank,
-                        new NewFill(filled.toString(), 0.4, FillIntake.ROOM, 1.0, MediaHours.ALWAYS, null, false))
+                        new NewFill(filled.toString(), 0.4, FillIntake.ROOM, 1.0, MediaHours.ALWAYS, null, false, null))
                 .id();
         media.colour(keeper, tank, fill, filled.plus(Duration.ofHours(40)).toString(), 0.4);
         media.colour(keeper, tank, fill, filled.plus(Duration.ofHours(88)).toString(), 0.9);

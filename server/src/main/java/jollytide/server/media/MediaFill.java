@@ -45,6 +45,7 @@ public class MediaFill {
     Double gatePh;
 
     boolean driesBetween;
+    Boolean chokes;
     Instant endedAt;
 
     @Enumerated(EnumType.STRING)

@@ -107,6 +107,7 @@ public class MediaService {
     /**
      * A fill.
      *
+     * @param chokes whether it stops the air once it is soaked; null when not known
      * @param co2L that had passed it by its last colour, litres; null without a colour
      * @param ahead null once it has ended, or without a skimmer that draws air
      */
@@ -120,6 +121,7 @@ public class MediaService {
             MediaHours hours,
             @Nullable Double gatePh,
             boolean driesBetween,
+            @Nullable Boolean chokes,
             @Nullable Instant endedAt,
             @Nullable FillEnd endedBy,
             List<ColourView> colours,
@@ -159,6 +161,7 @@ public class MediaService {
         fill.hours = body.hours();
         fill.gatePh = body.gatePh() == null ? null : within("gatePh", body.gatePh(), 7, 9, "pH");
         fill.driesBetween = body.driesBetween();
+        fill.chokes = body.chokes();
         // A new fill ends the one before it.
         all.stream()
                 .filter(before -> before.endedAt == null && before.filledAt.isBefore(fill.filledAt))
@@ -288,6 +291,7 @@ public class MediaService {
                 fill.hours,
                 fill.gatePh,
                 fill.driesBetween,
+                fill.chokes,
                 fill.endedAt,
                 fill.endedBy,
                 fill.colours.stream()

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param at with an offset, or without one in the home's zone
  * @param freshShare of the air in use; the rest is the skimmer's exhaust
+ * @param chokes whether the fill stops the air once it is soaked; null when not known
  */
 public record NewFill(
         @NotNull @Size(max = 40) String at,
@@ -19,4 +20,5 @@ public record NewFill(
         @NotNull Double freshShare,
         @NotNull MediaHours hours,
         @Nullable Double gatePh,
-        @NotNull Boolean driesBetween) {}
+        @NotNull Boolean driesBetween,
+        @Nullable Boolean chokes) {}

@@ -133,4 +133,17 @@ class MediaFillTest extends ServerTest {
                 .contains("before the fill");
         assertThat(visitor().asNewKeeper().get(tank + "/media").status()).isEqualTo(404);
     }
+
+    /** What soaked media do to the air is asked, kept, and left unknown where nobody looked. */
+    @Test
+    void whetherAFillChokesIsKept() {
+        Visitor keeper = visitor().asNewKeeper();
+        String media = "/tanks/" + Samples.tank(keeper) + "/media";
+        String asked = fill(PRESENT.minus(Duration.ofDays(2)), 1).replace("}", ",\"chokes\":true}");
+        assertThat(keeper.post(media, asked).body().path("chokes").asBoolean()).isTrue();
+        keeper.post(media, fill(PRESENT.minus(Duration.ofDays(1)), 1));
+        JsonNode fills = keeper.get(media).body().path("fills");
+        assertThat(fills.path(0).hasNonNull("chokes")).isFalse();
+        assertThat(fills.path(1).path("chokes").asBoolean()).isTrue();
+    }
 }
