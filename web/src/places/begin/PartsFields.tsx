@@ -80,6 +80,14 @@ export function AirAround({ form }: Props) {
         {...register('parts.lineBoreMm')}
         error={errors?.lineBoreMm?.message}
       />
+      <Field
+        label="the skimmer draws through it"
+        inputMode="decimal"
+        unit="L/h"
+        {...register('parts.lineDrawnLPerH')}
+        error={errors?.lineDrawnLPerH?.message}
+        hint="Empty: estimated from length and diameter."
+      />
       <Choice
         label="Sealed canister filter"
         options={[

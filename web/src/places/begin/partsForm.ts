@@ -7,50 +7,73 @@ const over = z.enum(['ROOM', 'CANOPY', 'CABINET', 'OUTDOORS']);
 const door = z.enum(['NONE', 'SHUT', 'AJAR', 'OPEN', 'FAN']);
 
 /** What stands around the tank and lives in it, as it is typed. */
-export const partsSchema = z.object({
-  falls: z.array(
-    z.object({
-      name: z.string().trim().min(1, 'Name it: overflow, drain…'),
-      flowLPerH: number('The flow'),
-      over,
-      efficiency: numberOrNothing('The share'),
+export const partsSchema = z
+  .object({
+    falls: z.array(
+      z.object({
+        name: z.string().trim().min(1, 'Name it: overflow, drain…'),
+        flowLPerH: number('The flow'),
+        over,
+        efficiency: numberOrNothing('The share'),
+      }),
+    ),
+    canopy: door,
+    cabinet: door,
+    skimmerInCabinet: z.boolean(),
+    canister: z.enum(['UNSAID', 'YES', 'NO']),
+    livestock: z.enum([
+      'UNSAID',
+      'FISH_ONLY',
+      'SOFT_CORALS',
+      'MIXED_REEF',
+      'STONY_CORALS',
+      'PLANTS',
+    ]),
+    skimmerDrawUnknown: z.boolean(),
+    stone: z.object({
+      airLPerH: numberOrNothing('The air'),
+      depthM: numberOrNothing('The depth'),
+      outdoors: z.boolean(),
     }),
-  ),
-  canopy: door,
-  cabinet: door,
-  skimmerInCabinet: z.boolean(),
-  canister: z.enum(['UNSAID', 'YES', 'NO']),
-  livestock: z.enum(['UNSAID', 'FISH_ONLY', 'SOFT_CORALS', 'MIXED_REEF', 'STONY_CORALS', 'PLANTS']),
-  skimmerDrawUnknown: z.boolean(),
-  stone: z.object({
-    airLPerH: numberOrNothing('The air'),
-    depthM: numberOrNothing('The depth'),
-    outdoors: z.boolean(),
-  }),
-  lineLengthM: numberOrNothing('The length'),
-  lineBoreMm: numberOrNothing('The bore'),
-  fish: z.array(
-    z.object({
-      name: z.string().trim().min(1, 'Which?').max(80, 'At most 80 characters.'),
-      count: number('How many'),
-      massG: number('The mass'),
+    lineLengthM: numberOrNothing('The length'),
+    lineBoreMm: numberOrNothing('The bore'),
+    lineDrawnLPerH: numberOrNothing('The draw'),
+    fish: z.array(
+      z.object({
+        name: z.string().trim().min(1, 'Which?').max(80, 'At most 80 characters.'),
+        count: number('How many'),
+        massG: number('The mass'),
+      }),
+    ),
+    alkalinitySource: z.enum([
+      'SODA_ASH',
+      'BICARBONATE',
+      'SODIUM_HYDROXIDE',
+      'POTASSIUM_HYDROXIDE',
+      'LIMEWATER',
+    ]),
+    alkalinityUseDkhPerDay: numberOrNothing('The use'),
+    reactor: z.object({
+      effluentLPerH: numberOrNothing('The flow'),
+      effluentPhNbs: numberOrNothing('The pH'),
+      effluentDkh: numberOrNothing('The alkalinity'),
     }),
-  ),
-  alkalinitySource: z.enum([
-    'SODA_ASH',
-    'BICARBONATE',
-    'SODIUM_HYDROXIDE',
-    'POTASSIUM_HYDROXIDE',
-    'LIMEWATER',
-  ]),
-  alkalinityUseDkhPerDay: numberOrNothing('The use'),
-  reactor: z.object({
-    effluentLPerH: numberOrNothing('The flow'),
-    effluentPhNbs: numberOrNothing('The pH'),
-    effluentDkh: numberOrNothing('The alkalinity'),
-  }),
-  refugium: z.object({ mmolPerH: numberOrNothing('The uptake'), on: time, off: time }),
-});
+    refugium: z.object({ mmolPerH: numberOrNothing('The uptake'), on: time, off: time }),
+  })
+  .superRefine((form, context) => {
+    const hose = ['lineLengthM', 'lineBoreMm'] as const;
+    const given = hose.filter((key) => form[key].trim() !== '');
+    if (given.length === 2 || (given.length === 0 && form.lineDrawnLPerH.trim() === '')) return;
+    hose
+      .filter((key) => form[key].trim() === '')
+      .forEach((key) =>
+        context.addIssue({
+          code: 'custom',
+          path: [key],
+          message: 'A hose needs its length and its diameter.',
+        }),
+      );
+  });
 
 export type PartsForm = z.infer<typeof partsSchema>;
 
@@ -79,6 +102,7 @@ export function toPartsForm(parts: NonNullable<TankDescription['parts']>): Parts
     },
     lineLengthM: text(parts.skimmerLine?.lengthM),
     lineBoreMm: text(parts.skimmerLine?.boreMm),
+    lineDrawnLPerH: text(parts.skimmerLine?.drawnLPerH),
     fish: (parts.fish ?? []).map((f) => ({
       name: f.name,
       count: String(f.count),
@@ -131,7 +155,10 @@ export function toParts(form: PartsForm): TankParts {
     cabinet: form.cabinet === 'NONE' ? undefined : form.cabinet,
     skimmerInCabinet: form.skimmerInCabinet,
     canister: form.canister === 'UNSAID' ? undefined : form.canister === 'YES',
-    skimmerLine: lengthM !== undefined && boreMm !== undefined ? { lengthM, boreMm } : undefined,
+    skimmerLine:
+      lengthM !== undefined && boreMm !== undefined
+        ? { lengthM, boreMm, drawnLPerH: readOptional(form.lineDrawnLPerH) }
+        : undefined,
     fish: form.fish.map((f) => ({
       name: f.name,
       count: Math.trunc(read(f.count)),

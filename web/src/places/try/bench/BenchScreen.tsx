@@ -11,7 +11,9 @@ import { useWidth } from '../../../parts/useWidth';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
 import { Remedies } from './Remedies';
-import { Compared, EFFORT, mediaDays, range, signedRange } from './Compared';
+import { range, signedRange } from '../../../lib/number';
+import { Compared, EFFORT, mediaDays } from './Compared';
+import { hoseInWords } from './hose';
 import { Kept } from './Kept';
 import { bare, inWords, means, type NamedSet } from './sets';
 import { useSets } from './useSets';
@@ -362,6 +364,7 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
         {bench.alkalinityMeasured ? '' : ' (assumed)'}; {bench.temperatureC.toFixed(1)} °C, S{' '}
         {bench.salinityPsu.toFixed(1)}. Surfaces, falls, fish and skimmer as described; air changes{' '}
         {bench.airChangesPerH.toFixed(2)} an hour.
+        {bench.hose && ` ${hoseInWords(bench.hose)}`}
       </p>
       {bench.contradiction && (
         <p className="mt-2 border-l-4 border-alk pl-3 text-ink">{bench.contradiction}</p>

@@ -1,15 +1,7 @@
-import type { Estimate, Forecast } from '../../../api/types';
-import { signed } from '../../../lib/number';
+import type { Forecast } from '../../../api/types';
+import { range, signedRange } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { inWords, means, type NamedSet } from './sets';
-
-export const range = (e: Estimate, digits: number) =>
-  e.high - e.low < 0.5 * 10 ** -digits
-    ? e.value.toFixed(digits)
-    : `${e.low.toFixed(digits)} to ${e.high.toFixed(digits)}`;
-
-export const signedRange = (e: Estimate) =>
-  e.high - e.low < 0.005 ? signed(e.value, 2) : `${signed(e.low, 2)} to ${signed(e.high, 2)}`;
 
 export const EFFORT: Record<Forecast['cost']['effort'], string> = {
   NONE: 'nothing to do',

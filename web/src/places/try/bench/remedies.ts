@@ -95,6 +95,15 @@ function mediaKnobs(media: Media): Knob[] {
       percent(1 - media.freshShare),
       (back) => put({ freshShare: Math.round((1 - back) * 100) / 100 }),
     ),
+    choose(
+      'once they are soaked, the air',
+      media.chokes ? 'choked' : 'passes',
+      [
+        { value: 'passes', label: 'still passes them' },
+        { value: 'choked', label: 'is choked' },
+      ],
+      (way) => put({ chokes: way === 'choked' }),
+    ),
     choose('in use', media.hours, HOURS, (hours) => put({ hours: hours as Media['hours'] })),
     ...(media.hours === 'BELOW_PH'
       ? [

@@ -1,4 +1,5 @@
 import { api, bodyOf } from '../../../api/client';
+import { range } from '../../../lib/number';
 import { Answer, AnswerList } from './Answers';
 import { CurveDrawing } from './CurveDrawing';
 import { PlainSum } from './PlainSum';
@@ -17,11 +18,20 @@ export function AirlineSum() {
         { key: 'lengthM', label: 'Length of the hose', unit: 'm', start: '6' },
         { key: 'boreMm', label: 'Inner diameter', unit: 'mm', start: '12.7' },
         {
-          key: 'lossCoefficient',
-          label: 'Loss of ends, bends and filter',
+          key: 'bends',
+          label: 'Bends of 90°',
           start: '',
           optional: true,
-          hint: 'Multiples of ρv²/2. Empty: 2.5 (assumed).',
+          hint: 'Empty: two (assumed). Both ends and a rain cap are counted in.',
+        },
+        {
+          key: 'filter',
+          label: 'Filter at its mouth',
+          start: 'no',
+          options: [
+            { value: 'no', label: 'none' },
+            { value: 'yes', label: 'yes' },
+          ],
         },
         {
           key: 'suctionPa',
@@ -39,17 +49,28 @@ export function AirlineSum() {
           optional: true,
           hint: 'Empty: all plugged.',
         },
+        {
+          key: 'measuredLPerH',
+          label: 'It draws with the hose on, measured',
+          unit: 'L/h',
+          start: '',
+          optional: true,
+          field: 'drawnLPerH',
+          hint: 'A bag of known volume over the far end: 3600 × litres ÷ seconds until it is empty.',
+        },
       ]}
-      ask={(n) =>
+      ask={(n, text) =>
         bodyOf(
           api.POST('/api/v1/sums/airline', {
             body: {
               freeDrawLPerH: n0(n.freeDrawLPerH),
               lengthM: n0(n.lengthM),
               boreMm: n0(n.boreMm),
-              lossCoefficient: n.lossCoefficient,
+              bends: n.bends,
+              filter: text.filter === 'yes',
               suctionPa: n.suctionPa,
               leakMm: n.leakMm,
+              measuredLPerH: n.measuredLPerH,
             },
           }),
         )
@@ -75,6 +96,13 @@ export function AirlineSum() {
               unit="mm"
             />
           </AnswerList>
+          {a.likeMetresMore !== undefined && (
+            <p className="mt-3">
+              {a.likeMetresMore < 1
+                ? 'It draws as such a hose should: nothing chokes it.'
+                : `It draws as if it were ${a.likeMetresMore.toFixed(0)} m longer: look for a kink, water in a sag, a clogged mouth or filter; or the skimmer sucks less than assumed.`}
+            </p>
+          )}
           <CurveDrawing
             points={a.curve.map((p) => ({ x: p.lengthM, y: 100 * p.keptShare }))}
             at={{ x: n0(n.lengthM), y: 100 * a.keptShare.value }}
@@ -273,7 +301,7 @@ export function RoomSum() {
           label: 'Air changes an hour',
           start: '0.18',
           optional: true,
-          hint: 'Sealed 0.1–0.2, ordinary 0.3–0.5, window open 2–5 (from memory).',
+          hint: 'Empty: 0.15 to 0.5, assumed. Sealed 0.1–0.2, ordinary 0.3–0.5, window open 2–5 (from memory).',
         },
         {
           key: 'outdoorPpm',
@@ -315,14 +343,19 @@ export function RoomSum() {
           <AnswerList>
             <Answer
               label="settles at, asleep to awake"
-              value={`${a.asleepPpm.toFixed(0)} to ${a.awakePpm.toFixed(0)}`}
+              value={range(a.shutPpm, 0)}
               unit="ppm"
               large
             />
             <Answer
               label={a.fromDecay ? 'air changes, from the decay' : 'air changes'}
-              value={a.airChangesPerH.toFixed(2)}
+              value={`${a.airChangesPerH.value.toFixed(2)} (${range(a.airChangesPerH, 2)})`}
               unit="an hour"
+            />
+            <Answer
+              label="at just that many, asleep and awake"
+              value={`${a.asleepPpm.toFixed(0)} and ${a.awakePpm.toFixed(0)}`}
+              unit="ppm"
             />
             <Answer label="63 % of a change after" value={a.timeConstantH.toFixed(1)} unit="h" />
             <Answer

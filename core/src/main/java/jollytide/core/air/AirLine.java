@@ -14,8 +14,13 @@ import jollytide.core.evidence.Estimate;
  * @param lossCoefficient entrance, bends, filter: multiples of ρv²/2
  */
 public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
-    /** An open end, a rain cap, two bends. From memory. */
-    public static final double ASSUMED_LOSS = 2.5;
+    /** Losses in multiples of ρv²/2: both ends with a rain cap, a bend of 90°, a filter. From memory. */
+    private static final double ENDS = 1.5;
+
+    private static final double BEND = 0.5;
+    private static final double FILTER = 5;
+    public static final int ASSUMED_BENDS = 2;
+    public static final double ASSUMED_LOSS = loss(ASSUMED_BENDS, false);
     /** What a skimmer sucks at no flow, Pa, and between what it may lie. From memory. */
     public static final double ASSUMED_SUCTION_PA = 1000;
 
@@ -35,6 +40,30 @@ public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
         within("lengthM", lengthM, 0, 200, "m");
         within("boreMm", boreMm, 1, 100, "mm");
         within("lossCoefficient", lossCoefficient, 0, 100, "");
+    }
+
+    /**
+     * The loss coefficient of what is put on a hose.
+     *
+     * @param bends of 90°, 0 to 40
+     */
+    public static double loss(int bends, boolean filter) {
+        within("bends", bends, 0, 40, "");
+        return ENDS + BEND * bends + (filter ? FILTER : 0);
+    }
+
+    /**
+     * How much longer a clear hose would have to be to resist as this one does: what a kink, a clogged filter or water in
+     * a sag amounts to, m. 0 when it draws as its length lets expect, or more.
+     *
+     * @param drawnLPerH measured with the hose on, at most {@code freeDrawLPerH}
+     */
+    public double likeMetresMore(double freeDrawLPerH, double drawnLPerH, double suctionPa) {
+        within("freeDrawLPerH", freeDrawLPerH, 1, 20_000, "L/h");
+        within("drawnLPerH", drawnLPerH, 1, freeDrawLPerH, "L/h");
+        double left = suctionPa * (1 - drawnLPerH / freeDrawLPerH);
+        double perMetre = new AirLine(1, boreMm, 0).pressureDropPa(drawnLPerH);
+        return Math.max(0, (left - pressureDropPa(drawnLPerH)) / perMetre);
     }
 
     /** Pressure in Pa that it takes to draw {@code litresPerH} through. */

@@ -101,15 +101,18 @@ final class Fitted {
                     .map(Remedy.SkimmerDraw::times)
                     .orElse(1.0);
             Remedy.OutdoorLine placed = remedies.find(Remedy.OutdoorLine.class).orElse(null);
-            AirLine line = placed == null ? setup.line() : placed.line();
+            FixedLine fixed = setup.line();
             Skimmer skimmer = setup.skimmer();
-            if (skimmer == null || line == null) {
+            double free = skimmer == null ? 0 : skimmer.airDrawLPerH();
+            if (skimmer != null && placed == null && fixed != null) {
+                return new Draw(share * fixed.kept(free), fixed.fromOutdoors(), null);
+            }
+            if (skimmer == null || placed == null) {
                 return new Draw(share, 0, null);
             }
-            double free = skimmer.airDrawLPerH();
-            AirLine.Drawn drawn = line.withLeak(free, AirLine.ASSUMED_SUCTION_PA, placed == null ? 0 : placed.leakMm());
+            AirLine.Drawn drawn = placed.line().withLeak(free, AirLine.ASSUMED_SUCTION_PA, placed.leakMm());
             double kept = (drawn.lineLPerH() + drawn.leakLPerH()) / free;
-            return new Draw(share * kept, drawn.lineShare(), placed == null ? null : placed.mouth());
+            return new Draw(share * kept, drawn.lineShare(), placed.mouth());
         }
     }
 }

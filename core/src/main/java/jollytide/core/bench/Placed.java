@@ -167,7 +167,7 @@ final class Placed implements Conditions {
                 linePpm,
                 inside,
                 1,
-                scrubber != null && inUse ? scrubber.freshShare() : 1,
+                scrubber != null && inUse ? scrubber.media().assumed().fresh(scrubber.freshShare()) : 1,
                 through);
     }
 

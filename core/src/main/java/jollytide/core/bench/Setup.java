@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
-import jollytide.core.air.AirLine;
 import jollytide.core.air.Enclosure;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Inflow;
@@ -49,7 +48,7 @@ public record Setup(
         @Nullable Enclosure cabinet,
         @Nullable Skimmer skimmer,
         boolean inCabinet,
-        @Nullable AirLine line,
+        @Nullable FixedLine line,
         double outdoorPpm,
         RoomDay room,
         LightClock light,

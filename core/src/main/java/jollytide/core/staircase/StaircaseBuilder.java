@@ -16,7 +16,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Estimate.Spread;
 import jollytide.core.evidence.Observation;
@@ -35,9 +37,6 @@ import org.jspecify.annotations.Nullable;
 /** Builds a {@link Staircase} from what was measured. Not reusable: one builder, one staircase. */
 public final class StaircaseBuilder {
     private static final double CALCIUM_MG_PER_MOL = 40_078;
-    /** Room and outdoors closer than this do not tell what an intake breathes. From memory. */
-    private static final double LEAST_GAP_PPM = 150;
-
     private final StaircaseInputs in;
     private final Assumptions assumed;
     private final Map<InputName, InputUse> uses = new EnumMap<>(InputName.class);
@@ -232,22 +231,20 @@ public final class StaircaseBuilder {
         return new Estimate(intake.value(), intake.value() - error, intake.value() + error);
     }
 
-    /**
-     * How much of what is breathed at the intake comes from outdoors: (room − intake) ÷ (room − outdoors). Null when room
-     * and outdoors are too alike to tell.
-     */
+    /** How much of what is breathed at the intake comes from outdoors. Null when room and outdoors are too alike to tell. */
     private @Nullable Estimate outdoorShare(Observation intake) {
-        double gap = measured.roomPpm() - measured.outdoorPpm();
-        if (gap < LEAST_GAP_PPM) {
-            return null;
-        }
-        double error = assumed.co2ErrorPpm(intake.method()) / gap;
-        double share = (measured.roomPpm() - intake.value()) / gap;
-        return new Estimate(clamped(share), clamped(share - error), clamped(share + error));
+        double error = assumed.co2ErrorPpm(intake.method());
+        OptionalDouble share = outdoorShareAt(intake.value());
+        return share.isEmpty()
+                ? null
+                : new Estimate(
+                        share.getAsDouble(),
+                        outdoorShareAt(intake.value() + error).getAsDouble(),
+                        outdoorShareAt(intake.value() - error).getAsDouble());
     }
 
-    private static double clamped(double share) {
-        return Math.max(0, Math.min(1, share));
+    private OptionalDouble outdoorShareAt(double intakePpm) {
+        return IntakeAir.outdoorShare(measured.roomPpm(), intakePpm, measured.outdoorPpm());
     }
 
     private Level level(Estimate ppm) {

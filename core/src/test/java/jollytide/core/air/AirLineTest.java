@@ -1,8 +1,10 @@
 package jollytide.core.air;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import jollytide.core.units.InputException;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -52,5 +54,29 @@ class AirLineTest {
         assertThat(kept).isBetween(0.0, 1.0);
         assertThat(new AirLine(length + 5, bore, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
         assertThat(new AirLine(length, bore * 0.8, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
+    }
+
+    /** Common practice: two bends and open ends are the ordinary hose; every bend and a filter add to it. */
+    @Test
+    void lossesAddUp() {
+        assertThat(AirLine.loss(AirLine.ASSUMED_BENDS, false)).isEqualTo(AirLine.ASSUMED_LOSS);
+        assertThat(AirLine.loss(6, false)).isGreaterThan(AirLine.loss(2, false));
+        assertThat(AirLine.loss(2, true)).isGreaterThan(AirLine.loss(6, false));
+        assertThatThrownBy(() -> AirLine.loss(-1, false))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("bends");
+    }
+
+    /** A hose that draws what one of 16 m would is ten metres too long for its 6; one that draws as it should, none. */
+    @Test
+    void aChokedHoseIsLikeALongerOne() {
+        AirLine six = new AirLine(6, 8, AirLine.ASSUMED_LOSS);
+        double asSixteen = 550 * new AirLine(16, 8, AirLine.ASSUMED_LOSS).kept(550, 1000);
+        assertThat(six.likeMetresMore(550, asSixteen, 1000)).isCloseTo(10, within(0.1));
+        assertThat(six.likeMetresMore(550, 550 * six.kept(550, 1000), 1000)).isCloseTo(0, within(0.01));
+        assertThat(six.likeMetresMore(550, 550, 1000)).isZero();
+        assertThatThrownBy(() -> six.likeMetresMore(550, 600, 1000))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("drawnLPerH");
     }
 }

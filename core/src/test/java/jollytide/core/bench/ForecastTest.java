@@ -1,6 +1,7 @@
 package jollytide.core.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
@@ -28,6 +29,7 @@ import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Channel;
 import jollytide.core.twin.TwinState;
+import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
 
 /** Lantern Reef on the bench: 420 L above a bakery, skimmer 550 L/h, a room between 500 and 950 ppm. */
@@ -65,6 +67,10 @@ class ForecastTest {
         return Remedies.of(new Remedy.Scrubber(kilo, freshShare, Remedy.MediaHours.ALWAYS, 8.2, false));
     }
 
+    private static Remedies tight(double freshShare) {
+        return Forecast.withTightLoop(closedLoop(freshShare));
+    }
+
     /** The rear window breathes the bakery's flue from 3 to 7: 780 ppm. */
     private static DailyAir bakery() {
         return new DailyAir(IntStream.range(0, 24)
@@ -92,7 +98,7 @@ class ForecastTest {
     void fullRecirculationStarvesTheNightAndDrownsItsMedia() {
         Forecast forecast = new Forecast(LANTERN, Living.ORDINARY);
         TwinState today = forecast.today(MIDNIGHT);
-        List<TwinState> run = forecast.run(today, closedLoop(0), Duration.ofDays(7));
+        List<TwinState> run = forecast.run(today, Forecast.withTightLoop(closedLoop(0)), Duration.ofDays(7));
         SettledDay open = settled(Remedies.NONE);
         TwinState firstMorning = run.get(4 * 34 - 1);
         assertThat(firstMorning.phNbs()).isGreaterThan(open.troughPh() + 0.05);
@@ -117,9 +123,9 @@ class ForecastTest {
     @Test
     void aLittleFreshAirBringsOxygenBack() {
         double open = settled(Remedies.NONE).lowestOxygenMgPerL();
-        double closed = settled(closedLoop(0)).lowestOxygenMgPerL();
+        double closed = settled(tight(0)).lowestOxygenMgPerL();
         assertThat(closed).isBetween(3.9, open - 1);
-        assertThat(settled(closedLoop(0.02)).lowestOxygenMgPerL()).isCloseTo(6.1, within(0.2));
+        assertThat(settled(tight(0.02)).lowestOxygenMgPerL()).isCloseTo(6.1, within(0.2));
         assertThat(settled(closedLoop(0.05)).lowestOxygenMgPerL()).isCloseTo(6.4, within(0.2));
         assertThat(settled(closedLoop(0.1)).lowestOxygenMgPerL()).isCloseTo(6.5, within(0.2));
     }
@@ -334,5 +340,72 @@ class ForecastTest {
         LogFit.Fit refused = LogFit.of(LANTERN, List.of(clean), high);
         assertThat(refused.tanks()).isEmpty();
         assertThat(refused.problem()).contains("room meter");
+    }
+
+    /** What was measured at a hose counts: a hose that brings an eighth of outdoor air does an eighth of the good. */
+    @Test
+    void aHoseThatStaysIsTakenAsMeasured() {
+        double none = troughWith(null);
+        double clear = troughWith(new FixedLine(HALF_INCH, null, null));
+        double leaking = troughWith(new FixedLine(HALF_INCH, null, 0.12));
+        double choked = troughWith(new FixedLine(HALF_INCH, 150.0, null));
+        assertThat(clear - none).isGreaterThan(0.05);
+        assertThat(leaking - none).isBetween(0.0, 0.3 * (clear - none));
+        assertThat(choked).isBetween(none - 0.1, clear - 0.02);
+        assertThatThrownBy(() -> new FixedLine(HALF_INCH, 0.0, null)).isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> new FixedLine(HALF_INCH, null, 1.2)).isInstanceOf(InputException.class);
+    }
+
+    /** A closed loop leaks: asked for no fresh air at all, it is taken as the few per cent that seep in anyway. */
+    @Test
+    void aClosedLoopLeaks() {
+        assertThat(settled(closedLoop(0))).isEqualTo(settled(closedLoop(MediaAssumptions.DEFAULT.leak())));
+        assertThat(settled(closedLoop(0)).lowestOxygenMgPerL())
+                .isLessThan(settled(closedLoop(0.3)).lowestOxygenMgPerL());
+    }
+
+    /** Soaked media that choke the air take the skimmer with them: as if it stood still from then on. */
+    @Test
+    void soakedMediaThatChokeStopTheSkimmer() {
+        SettledDay passing = settled(soaked(false));
+        SettledDay choking = settled(soaked(true));
+        SettledDay still = settled(Remedies.of(new Remedy.SkimmerDraw(0)));
+        assertThat(choking.troughPh()).isCloseTo(still.troughPh(), within(0.01));
+        assertThat(choking.lowestOxygenMgPerL()).isCloseTo(still.lowestOxygenMgPerL(), within(0.05));
+        assertThat(passing.lowestOxygenMgPerL()).isGreaterThan(choking.lowestOxygenMgPerL() + 0.1);
+    }
+
+    /** A small fill on a loop of wet exhaust in a cool corner, drowned within two days. */
+    private static Remedies soaked(boolean chokes) {
+        Media small = new Media(
+                0.3,
+                MediaAssumptions.DEFAULT
+                        .withCooling(MediaAssumptions.MOST_COOLING)
+                        .choking(chokes));
+        return Remedies.of(new Remedy.Scrubber(small, 0, Remedy.MediaHours.ALWAYS, 8.2, false));
+    }
+
+    private static double troughWith(FixedLine line) {
+        Setup setup = new Setup(
+                LANTERN.netVolumeL(),
+                LANTERN.water(),
+                LANTERN.alkalinityMeqPerL(),
+                LANTERN.pressureHpa(),
+                LANTERN.parts(),
+                null,
+                null,
+                LANTERN.skimmer(),
+                false,
+                line,
+                LANTERN.outdoorPpm(),
+                LANTERN.room(),
+                LANTERN.light(),
+                LANTERN.life(),
+                LANTERN.source(),
+                null,
+                null,
+                ZONE);
+        Forecast forecast = new Forecast(setup, Living.ORDINARY);
+        return forecast.settled(forecast.today(MIDNIGHT), Remedies.NONE).troughPh();
     }
 }

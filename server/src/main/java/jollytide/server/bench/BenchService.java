@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
 import jollytide.core.bench.Caution;
 import jollytide.core.bench.DoseLimit;
+import jollytide.core.bench.FixedLine;
 import jollytide.core.bench.Forecast;
 import jollytide.core.bench.Forecast.SettledDay;
 import jollytide.core.bench.Living;
@@ -71,6 +72,7 @@ class BenchService {
      * @param roomMeasured whether that is from the log; else assumed
      * @param airChangesPerH of the room: described, or at least what the log asks for
      * @param roomM3 null when not described
+     * @param hose that stays; null without one
      * @param troughPh mean of the whole days since the tank last changed, of a fortnight at most; null without such days
      * @param tanks that could be behind the log: all of them have that trough and peak
      * @param lit when the lamps are on in the days that forecasts are drawn for
@@ -92,6 +94,7 @@ class BenchService {
             double airChangesPerH,
             @Nullable Double roomM3,
             @Nullable Double skimmerAirDrawLPerH,
+            @Nullable HoseView hose,
             boolean cabinet,
             boolean canopy,
             boolean reactor,
@@ -109,6 +112,26 @@ class BenchService {
             boolean mediaCapacityLearnt,
             @Nullable String contradiction,
             CarbonateMap map) {}
+
+    /**
+     * The hose from outdoors as it stands.
+     *
+     * @param keptShare of the skimmer's free draw
+     * @param drawMeasured whether that was measured; else from length and bore
+     * @param outdoorShare of what is breathed, from CO2 at the intake; null when not measured, and everything is assumed
+     */
+    record HoseView(
+            double keptShare,
+            boolean drawMeasured,
+            @Nullable Double outdoorShare) {
+        static @Nullable HoseView of(Setup setup) {
+            FixedLine line = setup.line();
+            Skimmer skimmer = setup.skimmer();
+            return line == null || skimmer == null
+                    ? null
+                    : new HoseView(line.kept(skimmer.airDrawLPerH()), line.drawnLPerH() != null, line.outdoorShare());
+        }
+    }
 
     /** A quantity over time: value of the first tank, and the band between all of them. */
     record BandCourse(List<Double> value, List<Double> low, List<Double> high) {}
@@ -189,6 +212,7 @@ class BenchService {
                 setup.room().airChangesPerH(),
                 tank.room().volumeM3(),
                 skimmer == null ? null : skimmer.airDrawLPerH(),
+                HoseView.of(setup),
                 setup.cabinet() != null,
                 setup.canopy() != null,
                 setup.reactor() != null,
@@ -264,20 +288,34 @@ class BenchService {
     }
 
     /** A run as it will be, and the day on which it has settled, while media are fresh. */
-    private record Run(List<TwinState> states, SettledDay settled) {}
+    private record Run(List<TwinState> states, SettledDay settled, double lowestOxygen) {
+        static Run of(List<TwinState> states, SettledDay settled) {
+            return new Run(states, settled, lowest(states));
+        }
+    }
+
+    private static double lowest(List<TwinState> run) {
+        return run.stream().mapToDouble(TwinState::oxygenMgPerL).min().orElseThrow();
+    }
 
     private Run run(Setup setup, Living living, Remedies remedies, Instant at, Duration length) {
         if (remedies.all().isEmpty()) {
             List<TwinState> asItIs = book.asItIs(setup, living, at, length);
-            return new Run(asItIs, Forecast.settled(asItIs));
+            return Run.of(asItIs, Forecast.settled(asItIs));
         }
         Forecast forecast = new Forecast(setup, living);
         TwinState today = book.settled(setup, living, at);
         List<TwinState> states = forecast.run(today, remedies, length);
-        boolean media = remedies.find(Remedy.Scrubber.class).isPresent();
-        return new Run(
-                states,
-                Forecast.settled(media ? forecast.run(today, Forecast.withFreshMedia(remedies), length) : states));
+        Remedy.Scrubber media = remedies.find(Remedy.Scrubber.class).orElse(null);
+        if (media == null) {
+            return Run.of(states, Forecast.settled(states));
+        }
+        SettledDay fresh = Forecast.settled(forecast.run(today, Forecast.withFreshMedia(remedies), length));
+        // Nobody knows how tight a loop is: its oxygen is that of a tight one.
+        boolean loop = media.freshShare() < media.media().assumed().leak();
+        return loop
+                ? new Run(states, fresh, lowest(forecast.run(today, Forecast.withTightLoop(remedies), length)))
+                : Run.of(states, fresh);
     }
 
     private static double evaporationLPerDay(Tank tank, Setup setup) {
@@ -299,10 +337,7 @@ class BenchService {
                 .mapToObj(i -> settled.get(i).troughPh() - today.get(i).troughPh())
                 .toList();
         // What ends badly on the way counts, too: media drown, and oxygen is lowest before that.
-        Estimate oxygen = Forecast.band(runs.stream()
-                .map(run ->
-                        run.stream().mapToDouble(TwinState::oxygenMgPerL).min().orElseThrow())
-                .toList());
+        Estimate oxygen = Forecast.band(byTank.stream().map(Run::lowestOxygen).toList());
         Instant until = runs.get(0).get(0).at().plus(Duration.ofDays(days));
         int every = days > DRAWN_DAYS ? QUARTERS_OF_AN_HOUR : 1;
         List<Integer> drawn = IntStream.range(0, runs.get(0).size())

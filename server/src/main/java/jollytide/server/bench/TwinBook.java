@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -23,6 +24,7 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 import jollytide.core.air.Enclosure;
 import jollytide.core.air.Enclosure.Door;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.air.RoomAir;
 import jollytide.core.bench.DailyAir;
 import jollytide.core.bench.Forecast;
@@ -51,6 +53,7 @@ import jollytide.server.event.EventView;
 import jollytide.server.reading.HalfHour;
 import jollytide.server.reading.LogSnapshot;
 import jollytide.server.reading.LogSnapshots;
+import jollytide.server.reading.ReadingRow;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankParts;
 import org.jspecify.annotations.Nullable;
@@ -81,6 +84,8 @@ public class TwinBook {
     private static final double UNKNOWN_FACTOR = 1.65;
 
     private static final double ROOM_ASSUMED_PPM = 800;
+    /** Readings of room and intake further apart are of different airs. From memory. */
+    private static final Duration SAME_AIR = Duration.ofHours(1);
 
     private final LogSnapshots log;
     private final EventService events;
@@ -255,12 +260,43 @@ public class TwinBook {
                 .map(row -> row.standard(water, pressure).value());
         double alkalinity = measured.orElse(AlkalinityUnit.DKH.toMeqPerL(assumed.normalAlkalinityDkh()));
         Optional<DailyAir> room = room(tank, ofTank, water, pressure);
-        Double changes = tank.room().airChangesPerH();
-        double changesPerH = changes == null ? RoomAir.ORDINARY_PER_H : changes;
+        double changesPerH =
+                RoomAir.airChangesPerH(tank.room().airChangesPerH()).value();
         RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
                 .orElseGet(() -> reckoned(tank, assumed.outdoorPpm(), changesPerH));
-        Setup setup = setup(tank, water, alkalinity, pressure, day, tank.home().zone());
+        Setup setup = setup(
+                tank,
+                water,
+                alkalinity,
+                pressure,
+                day,
+                outdoorShare(tank, ofTank, water, pressure),
+                tank.home().zone());
         return new Known(setup, measured.isPresent(), room.isPresent());
+    }
+
+    /** What CO2 at the intake says of a hose, beside what the room's meter said then. Null where one of them is missing. */
+    private static @Nullable Double outdoorShare(Tank tank, LogSnapshot ofTank, Seawater water, double pressure) {
+        ReadingRow intake =
+                ofTank.latest(Quantity.CO2, Place.INTAKE, LOOKED_BACK).orElse(null);
+        if (intake == null) {
+            return null;
+        }
+        double outdoors = ofTank.latest(Quantity.CO2, Place.OUTDOORS, LOOKED_BACK)
+                .map(row -> row.standard(water, pressure).value())
+                .orElse(tank.assumptions().outdoorPpm());
+        Function<HalfHour, Duration> apart =
+                h -> Duration.between(h.start().plus(MIDDLE), intake.at()).abs();
+        return ofTank.halfHours(Quantity.CO2, Place.ROOM).stream()
+                .filter(h -> apart.apply(h).compareTo(SAME_AIR) <= 0)
+                .min(Comparator.comparing(apart))
+                .map(h -> IntakeAir.outdoorShare(
+                        h.unit().toStandard(h.mean(), water, pressure),
+                        intake.standard(water, pressure).value(),
+                        outdoors))
+                .filter(OptionalDouble::isPresent)
+                .map(OptionalDouble::getAsDouble)
+                .orElse(null);
     }
 
     /** A room that nobody measured: from who lives in it, or an ordinary one where its volume is not known either. */
@@ -271,9 +307,19 @@ public class TwinBook {
                 : RoomDay.ofPeople(tank.room().people(), volume, changesPerH, outdoorPpm);
     }
 
-    /** A described tank in such water and air. */
+    /**
+     * A described tank in such water and air.
+     *
+     * @param outdoorShare of what is breathed at the skimmer's intake, as its CO2 says; null when not measured
+     */
     public static Setup setup(
-            Tank tank, Seawater water, double alkalinity, double pressureHpa, RoomDay room, ZoneId zone) {
+            Tank tank,
+            Seawater water,
+            double alkalinity,
+            double pressureHpa,
+            RoomDay room,
+            @Nullable Double outdoorShare,
+            ZoneId zone) {
         TankParts parts = tank.parts();
         Double draw = tank.skimmerAirDrawLPerH();
         return new Setup(
@@ -286,7 +332,7 @@ public class TwinBook {
                 enclosure(parts.cabinet()),
                 draw == null ? null : new Skimmer(draw),
                 Boolean.TRUE.equals(parts.skimmerInCabinet()),
-                parts.line(),
+                parts.fixedLine(outdoorShare),
                 tank.assumptions().outdoorPpm(),
                 room,
                 tank.light(),

@@ -83,7 +83,8 @@ public record Variant(
             @NotNull Double freshShare,
             @NotNull MediaHours hours,
             @Nullable Double gatePh,
-            @NotNull Boolean driesBetween) {}
+            @NotNull Boolean driesBetween,
+            @Nullable Boolean chokes) {}
 
     /** A stone in room air. */
     public record AirStone(

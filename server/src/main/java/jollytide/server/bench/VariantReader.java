@@ -95,7 +95,7 @@ public final class VariantReader {
         Variant.ScrubberUse media = v.media();
         if (media != null) {
             all.add(new Remedy.Scrubber(
-                    new Media(media.massKg(), mediaAssumed),
+                    new Media(media.massKg(), mediaAssumed.choking(Boolean.TRUE.equals(media.chokes()))),
                     media.freshShare(),
                     media.hours(),
                     or(media.gatePh(), 8.2),

@@ -17,6 +17,8 @@ import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.seawater.Seawater;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
 import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -37,21 +39,28 @@ class AirSumsController {
      * A hose to a skimmer.
      *
      * @param suctionPa what the skimmer sucks at no flow; assumed when null, and the answer is a band
+     * @param bends of 90°; two when null
+     * @param filter whether one sits at its mouth
      * @param leakMm width of another inlet left open; plugged when null
+     * @param measuredLPerH drawn with the hose on; not compared when null
      */
     record AirlineRequest(
             @NotNull Double freeDrawLPerH,
             @NotNull Double lengthM,
             @NotNull Double boreMm,
-            @Nullable Double lossCoefficient,
+            @Nullable Integer bends,
+            @Nullable Boolean filter,
             @Nullable Double suctionPa,
-            @Nullable Double leakMm) {}
+            @Nullable Double leakMm,
+            @Nullable Double measuredLPerH) {}
 
     /**
      * What is kept of the draw.
      *
      * @param keptShare of the free draw, through the hose and any leak together
      * @param fromLineShare of what is drawn
+     * @param likeMetresMore how much longer a clear hose would draw what was measured; null without a measurement, 0 when
+     *     it draws as expected
      * @param boreKeeping95Mm the smallest bore sold that keeps 95 %
      * @param curve share kept over hose lengths from 0 to 20 m, with this bore
      */
@@ -60,6 +69,7 @@ class AirSumsController {
             double drawnLPerH,
             double fromLineShare,
             double dropPa,
+            @Nullable Double likeMetresMore,
             double boreKeeping95Mm,
             List<CurveOfHose> curve) {}
 
@@ -67,7 +77,8 @@ class AirSumsController {
 
     @PostMapping("/airline")
     AirlineAnswer airline(@Valid @RequestBody AirlineRequest body) {
-        double loss = body.lossCoefficient() == null ? AirLine.ASSUMED_LOSS : body.lossCoefficient();
+        double loss = AirLine.loss(
+                body.bends() == null ? AirLine.ASSUMED_BENDS : body.bends(), Boolean.TRUE.equals(body.filter()));
         AirLine line = new AirLine(body.lengthM(), body.boreMm(), loss);
         double free = within("freeDrawLPerH", body.freeDrawLPerH(), 1, 20_000, "L/h");
         double suction = body.suctionPa() == null
@@ -87,6 +98,7 @@ class AirSumsController {
                 total,
                 drawn.lineShare(),
                 line.pressureDropPa(drawn.lineLPerH()),
+                body.measuredLPerH() == null ? null : line.likeMetresMore(free, body.measuredLPerH(), suction),
                 line.boreKeeping(KEEPING, free, suction),
                 IntStream.range(0, CURVE_POINTS)
                         .mapToObj(i -> {
@@ -245,11 +257,14 @@ class AirSumsController {
      * Where it settles.
      *
      * @param airChangesPerH given, or found from the decay, or assumed for an ordinary room
+     * @param shutPpm everybody at home: the mean of a day, from all asleep to all awake, the doubt of the air changes in it
+     * @param asleepPpm at the air changes' value, as all that follow
      * @param hoursTo1500Ppm from outdoor air, asleep; null when it never gets there
      */
     record RoomAnswer(
-            double airChangesPerH,
+            Estimate airChangesPerH,
             boolean fromDecay,
+            Estimate shutPpm,
             double asleepPpm,
             double awakePpm,
             double timeConstantH,
@@ -269,17 +284,24 @@ class AirSumsController {
         Double later = body.laterPpm();
         Double hours = body.hours();
         boolean decay = first != null && later != null && hours != null;
-        double n = decay
-                ? RoomAir.airChangesFromDecay(outdoors, first, later, hours)
-                : body.airChangesPerH() == null
-                        ? RoomAir.ORDINARY_PER_H
-                        : within("airChangesPerH", body.airChangesPerH(), 0.001, 1000, "1/h");
+        if (!decay && (first != null || later != null || hours != null)) {
+            throw Problem.refused(new FieldError(
+                    first == null ? "firstPpm" : later == null ? "laterPpm" : "hours",
+                    null,
+                    "all three of a decay, or none",
+                    "A decay needs its first reading, its later one and the hours between them."));
+        }
+        Estimate changes = decay
+                ? RoomAir.airChangesPerH(RoomAir.airChangesFromDecay(outdoors, first, later, hours))
+                : RoomAir.airChangesPerH(body.airChangesPerH());
+        double n = changes.value();
         double asleep = RoomAir.steadyStatePpm(outdoors, people.asleepLPerS(), body.volumeM3(), n);
         double awake = RoomAir.steadyStatePpm(outdoors, people.awakeLPerS(), body.volumeM3(), n);
         Double to1500 = asleep <= ACT_PPM ? null : Math.log((asleep - outdoors) / (asleep - ACT_PPM)) / n;
         return new RoomAnswer(
-                n,
+                changes,
                 decay,
+                RoomAir.expectedShutPpm(outdoors, people, body.volumeM3(), changes),
                 asleep,
                 awake,
                 RoomAir.timeConstantH(n),

@@ -84,15 +84,13 @@ class WaterSumsController {
 
     @PostMapping("/media")
     MediaAnswer media(@Valid @RequestBody MediaRequest body) {
-        MediaAssumptions d = MediaAssumptions.DEFAULT;
-        MediaAssumptions assumed = new MediaAssumptions(
-                body.capacityLPerKg() == null ? d.capacityLPerKg() : body.capacityLPerKg(),
-                d.fullUntil(),
-                d.fillWater(),
-                d.worksFromWater(),
-                d.worksUntilWater(),
-                d.drownedWater(),
-                body.coolingK() == null ? d.cooling() : body.coolingK());
+        MediaAssumptions assumed = MediaAssumptions.DEFAULT;
+        if (body.capacityLPerKg() != null) {
+            assumed = assumed.withCapacity(body.capacityLPerKg());
+        }
+        if (body.coolingK() != null) {
+            assumed = assumed.withCooling(body.coolingK());
+        }
         MediaLife life = new MediaLife(
                 new Media(body.massKg(), assumed),
                 new Seawater(35, body.temperatureC()),
@@ -243,13 +241,14 @@ class WaterSumsController {
         RoomDay room = RoomDay.of(
                 air,
                 tank.assumptions().outdoorPpm(),
-                body.airChangesPerH() == null ? RoomAir.ORDINARY_PER_H : body.airChangesPerH());
+                RoomAir.airChangesPerH(body.airChangesPerH()).value());
         Setup setup = TwinBook.setup(
                 tank,
                 water,
                 meqPerL,
                 body.pressureHpa() == null ? Gases.STANDARD_HPA : body.pressureHpa(),
                 room,
+                null,
                 zone(body.zone()));
         Forecast forecast = new Forecast(setup, body.living() == null ? Living.ORDINARY : body.living());
         TwinState today = forecast.today(start(body.start()));

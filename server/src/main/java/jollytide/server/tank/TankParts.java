@@ -8,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import jollytide.core.air.AirLine;
 import jollytide.core.air.Enclosure.Door;
+import jollytide.core.bench.FixedLine;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Fall;
 import jollytide.core.exchange.Stone;
@@ -100,9 +101,15 @@ public record TankParts(
         return stones == null ? List.of() : stones;
     }
 
-    /** A hose that stays. */
+    /**
+     * A hose that stays.
+     *
+     * @param drawnLPerH what the skimmer draws with it on, as measured; from length and bore when null
+     */
     public record SkimmerLine(
-            @NotNull Double lengthM, @NotNull Double boreMm) {
+            @NotNull Double lengthM,
+            @NotNull Double boreMm,
+            @Nullable Double drawnLPerH) {
         AirLine toCore() {
             return new AirLine(lengthM, boreMm, AirLine.ASSUMED_LOSS);
         }
@@ -174,6 +181,15 @@ public record TankParts(
         return skimmerLine == null ? null : skimmerLine.toCore();
     }
 
+    /**
+     * The hose with what was measured at it.
+     *
+     * @param outdoorShare of what is breathed, from CO2 at the intake; null when not measured
+     */
+    public @Nullable FixedLine fixedLine(@Nullable Double outdoorShare) {
+        return skimmerLine == null ? null : new FixedLine(skimmerLine.toCore(), skimmerLine.drawnLPerH(), outdoorShare);
+    }
+
     public @Nullable CalciumReactor calciumReactor() {
         return reactor == null ? null : reactor.toCore();
     }
@@ -187,7 +203,7 @@ public record TankParts(
         fallParts().forEach(FallPart::toCore);
         stoneParts().forEach(StonePart::toCore);
         fishes();
-        line();
+        fixedLine(null);
         calciumReactor();
         if (alkalinityUseDkhPerDay != null) {
             Quantities.within("alkalinityUseDkhPerDay", alkalinityUseDkhPerDay, 0, 14, "dKH/day");

@@ -116,6 +116,10 @@ public class TankService {
         d.surfaces().forEach(s -> new Surface(s.areaM2(), s.motion()));
         if (d.skimmerAirDrawLPerH() != null) {
             new Skimmer(d.skimmerAirDrawLPerH());
+            TankParts.SkimmerLine hose = d.parts() == null ? null : d.parts().skimmerLine();
+            if (hose != null && hose.drawnLPerH() != null) {
+                Quantities.within("parts.skimmerLine.drawnLPerH", hose.drawnLPerH(), 1, d.skimmerAirDrawLPerH(), "L/h");
+            }
         }
         d.assumptions().toCore();
 

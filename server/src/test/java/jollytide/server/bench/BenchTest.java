@@ -317,4 +317,35 @@ class BenchTest extends ServerTest {
             assertThat(margin.path("fish").asInt()).isPositive();
         }
     }
+
+    /** Outdoors 410, room 830, intake 780: the bench reckons with 12 % of outdoor air, not with all of it. */
+    @Test
+    void theBenchUsesWhatTheIntakeSays() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        String hose = """
+                "skimmerAirDrawLPerH":500,"parts":{"skimmerLine":{"lengthM":6,"boreMm":12.7,"drawnLPerH":%s}}""";
+        String edit = "{\"version\":" + keeper.get(tank).body().path("version") + ",\"description\":"
+                + Samples.TANK.replace("\"skimmerAirDrawLPerH\":500", hose) + "}";
+        Visitor.Answer refused = keeper.put(tank, edit.formatted("600"));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("drawnLPerH");
+        assertThat(keeper.put(tank, edit.formatted("400")).status()).isEqualTo(200);
+        assertThat(keeper.get(tank + "/bench")
+                        .body()
+                        .path("hose")
+                        .path("keptShare")
+                        .asDouble())
+                .isEqualTo(0.8);
+        String at = PRESENT.minusSeconds(3600).toString();
+        Visitor.Answer entered = keeper.post(tank + "/readings", """
+                {"at":"%s","values":[
+                  {"unit":"CO2_PPM","place":"OUTDOORS","method":"METER","value":410},
+                  {"unit":"CO2_PPM","place":"ROOM","method":"METER","value":830},
+                  {"unit":"CO2_PPM","place":"INTAKE","method":"METER","value":780}]}""".formatted(at));
+        assertThat(entered.status()).as(entered.text()).isBetween(200, 299);
+        JsonNode measured = keeper.get(tank + "/bench").body().path("hose");
+        assertThat(measured.path("outdoorShare").asDouble()).isCloseTo(0.12, within(0.005));
+        assertThat(measured.path("drawMeasured").asBoolean()).isTrue();
+    }
 }

@@ -1,0 +1,33 @@
+package jollytide.core.air;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+class IntakeAirTest {
+    /** The issue's own case: outdoor 410, room 830, intake 780 is 12 % outdoor air. */
+    @Test
+    void aHoseThatHardlyDelivers() {
+        assertThat(IntakeAir.outdoorShare(830, 780, 410).orElseThrow()).isCloseTo(0.12, within(0.005));
+    }
+
+    @Test
+    void airsTooAlikeTellNothing() {
+        assertThat(IntakeAir.outdoorShare(500, 450, 410)).isEmpty();
+    }
+
+    /** Mixing two airs by a share and asking for the share gives it back. */
+    @Property
+    void mixedAndTakenApart(
+            @ForAll @DoubleRange(min = 0, max = 1) double share,
+            @ForAll @DoubleRange(min = 350, max = 600) double outdoors,
+            @ForAll @DoubleRange(min = 101, max = 4000) double above) {
+        double room = outdoors + above;
+        double intake = share * outdoors + (1 - share) * room;
+        assertThat(IntakeAir.outdoorShare(room, intake, outdoors).orElseThrow()).isCloseTo(share, within(1e-9));
+    }
+}

@@ -1,0 +1,28 @@
+import { expect, test } from 'vitest';
+import { NO_PARTS, partsSchema, toParts, toPartsForm } from './partsForm';
+
+const messages = (form: Partial<typeof NO_PARTS>) =>
+  partsSchema
+    .safeParse({ ...NO_PARTS, ...form })
+    .error?.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+
+test('a hose is described whole or not at all', () => {
+  expect(messages({})).toBeUndefined();
+  expect(messages({ lineLengthM: '6', lineBoreMm: '12.7' })).toBeUndefined();
+  expect(messages({ lineLengthM: '6' })).toEqual([
+    'lineBoreMm: A hose needs its length and its diameter.',
+  ]);
+  expect(messages({ lineDrawnLPerH: '400' })).toHaveLength(2);
+  expect(messages({ lineLengthM: 'long', lineBoreMm: '12' })).toEqual([
+    'lineLengthM: The length must be a number or empty.',
+  ]);
+});
+
+test('what was described comes back as it was', () => {
+  const parts = {
+    ...toParts(NO_PARTS),
+    skimmerLine: { lengthM: 6, boreMm: 12.7, drawnLPerH: 410 },
+    stones: [{ airLPerH: 90, depthM: 0.3, outdoors: true }],
+  };
+  expect(toParts(toPartsForm(parts))).toEqual(parts);
+});

@@ -1,0 +1,13 @@
+import type { Bench } from '../../../api/types';
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** The hose as it stands: what it leaves of the draw, and what is breathed through it. */
+export function hoseInWords(hose: NonNullable<Bench['hose']>): string {
+  const kept = `With its hose on, the skimmer keeps ${percent(hose.keptShare)} of its draw (${
+    hose.drawMeasured ? 'measured' : 'estimated from length and diameter'
+  })`;
+  return hose.outdoorShare === undefined
+    ? `${kept}; all of it is taken for outdoor air, since CO2 at the intake was not measured.`
+    : `${kept}; ${percent(hose.outdoorShare)} of what it breathes comes from outdoors, as CO2 at its intake says.`;
+}
