@@ -10,6 +10,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -63,17 +65,23 @@ class AccessibilityIT extends BrowserTest {
                 page.navigate("/" + screen);
             }
             default -> {
-                demo(page, "Lantern Reef", "Staircase");
-                if (screen.equals("probe sheet")) {
-                    button(page, "Check the probe").click();
-                } else if (screen.equals("working sheet")) {
-                    button(page, "Show the working").click();
-                } else if (screen.equals("questions")) {
-                    page.navigate(page.url().replaceAll("/staircase.*", "/bring"));
-                    fileInput(page).setInputFiles(LOGGER);
-                    page.getByText("So it would stand in the log").waitFor();
-                } else {
-                    page.navigate(page.url().replaceAll("/staircase.*", "/" + screen));
+                page.request().post("/api/v1/session/demo");
+                String tank = "/tank/" + tankOf(page, "Lantern Reef") + "/";
+                switch (screen) {
+                    case "probe sheet" -> {
+                        page.navigate(tank + "staircase");
+                        button(page, "Check the probe").click();
+                    }
+                    case "working sheet" -> {
+                        page.navigate(tank + "staircase");
+                        button(page, "Show the working").click();
+                    }
+                    case "questions" -> {
+                        page.navigate(tank + "bring");
+                        fileInput(page).setInputFiles(LOGGER);
+                        page.getByText("So it would stand in the log").waitFor();
+                    }
+                    default -> page.navigate(tank + screen);
                 }
             }
         }
@@ -85,6 +93,13 @@ class AccessibilityIT extends BrowserTest {
         assertThat(violations(page)).isEmpty();
         assertThat(page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth"))
                 .isEqualTo(0);
+    }
+
+    private static String tankOf(Page page, String name) {
+        Matcher tank = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"(?:(?!\"id\":).)*\"name\":\"" + name + "\"")
+                .matcher(page.request().get("/api/v1/tanks").text());
+        assertThat(tank.find()).isTrue();
+        return tank.group(1);
     }
 
     private static List<String> violations(Page page) throws IOException {
