@@ -74,6 +74,14 @@ public record Haul(
         within("fastedHours", fastedHours, 0, 500, "h");
     }
 
+    /**
+     * How deep a stone can lie in so much water, m: no bag or bucket is more than twice as tall as a cube of its water
+     * (common practice, no source).
+     */
+    public static double deepestM(double waterL) {
+        return 2 * Math.cbrt(waterL / 1000);
+    }
+
     /** A moment of the trip. */
     public record HaulMoment(
             double hours,

@@ -234,6 +234,9 @@ class OutageSumsController {
                 + within("delayHours", body.delayHours(), 0, 24, "h");
         Double volts = body.volts();
         Double fuse = body.fuseA();
+        if (body.depthM() != null) {
+            within("depthM", body.depthM(), 0.01, Haul.deepestM(body.waterL()), "m, for there is no more water");
+        }
         Haul asked = haul(body, body.waterL(), body.aerated());
         Haul.Trip trip = asked.trip(hours);
         Double limit = body.weightLimitKg();
@@ -274,7 +277,7 @@ class OutageSumsController {
         Bubbles air = new Bubbles(
                 or(body.airLPerH(), ASSUMED_AIR_L_PER_H),
                 or(body.bubbleMm(), ASSUMED_BUBBLE_MM),
-                or(body.depthM(), ASSUMED_DEPTH_M),
+                Math.min(or(body.depthM(), ASSUMED_DEPTH_M), Haul.deepestM(waterL)),
                 Bubbles.Skin.RIGID);
         return new Haul(
                 fish(body.fish()),

@@ -256,6 +256,7 @@ class SumsTest extends ServerTest {
             value = {
                 "airline | {\"freeDrawLPerH\":0,\"lengthM\":5,\"boreMm\":12} | freeDrawLPerH",
                 "bubbles | {\"airLPerH\":1e6,\"diameterMm\":2,\"depthM\":0.5,\"temperatureC\":25,\"salinity\":35} | airLPerH",
+                "haul | {\"fish\":[{\"count\":2,\"massG\":15}],\"waterL\":4.5,\"headspaceL\":6,\"oxygenFilled\":false,\"aerated\":true,\"depthM\":2,\"startC\":25,\"outsideC\":18,\"coolingPerH\":0.05,\"alkalinityDkh\":8,\"ph\":8.1,\"fastedHours\":24,\"tripHours\":4,\"delayHours\":2} | depthM",
                 "room | {\"volumeM3\":0,\"adults\":2,\"children\":1,\"pets\":0} | roomVolumeM3",
                 "room | {\"volumeM3\":50,\"adults\":2,\"children\":1,\"pets\":0,\"firstPpm\":700,\"laterPpm\":900,\"hours\":2} | laterPpm",
             })
