@@ -1,12 +1,13 @@
 import { useEffect, useState } from 'react';
 import { serverNow } from '../../api/clock';
-import type { OutageView, TankClock } from '../../api/types';
+import type { NewNote, OutageView, TankClock } from '../../api/types';
 import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
 import { applyTheme } from '../../frame/theme';
 import { clockTime, dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
+import { forWhich, houseSteps, type HouseStep } from './houseSteps';
 import { Report } from './Report';
 import { dangerAhead, nextStep, predictedAt, readCard } from './outageLog';
 import { MoreNotes, NoteOxygen } from './OutageNotes';
@@ -22,9 +23,7 @@ export function OutageScreen() {
   return (
     <div className="mx-auto grid max-w-3xl gap-6">
       <Head outage={outage} view={view} />
-      {view.tanks.map((clock) => (
-        <Tank key={clock.tankId} clock={clock} view={view} note={outage.note} />
-      ))}
+      <Tanks view={view} note={outage.note} />
       <NeverDo />
       {view.endedAt && <Report view={view} close={outage.close} />}
     </div>
@@ -185,15 +184,210 @@ function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
   );
 }
 
-function Tank({
-  clock,
-  view,
-  note,
+type Note = UsedOutage['note'];
+type Listed = TankClock['steps'][number];
+
+/** From so many on, the house has one list and its tanks are opened one by one. */
+const HOUSE_FROM = 4;
+
+/** Nothing moves under the finger: the tanks keep their order until somebody asks for the new one. */
+function Tanks({ view, note }: { view: OutageView; note: Note }) {
+  const [order, setOrder] = useState(() => view.tanks.map((t) => t.tankId));
+  const place = (t: TankClock) => {
+    const at = order.indexOf(t.tankId);
+    return at < 0 ? order.length : at;
+  };
+  const tanks = [...view.tanks].sort((a, b) => place(a) - place(b));
+  const moved = tanks.some((t, i) => t.tankId !== view.tanks[i]?.tankId);
+  const house = tanks.length >= HOUSE_FROM;
+  return (
+    <>
+      {house && <House view={view} tanks={tanks} note={note} />}
+      {moved && (
+        <Button
+          className="justify-self-start"
+          onClick={() => setOrder(view.tanks.map((t) => t.tankId))}
+        >
+          Put the tanks in order of danger again
+        </Button>
+      )}
+      {tanks.map((clock) =>
+        house ? (
+          <Folded key={clock.tankId} clock={clock} view={view} note={note} />
+        ) : (
+          <Tank key={clock.tankId} clock={clock} view={view} note={note} />
+        ),
+      )}
+    </>
+  );
+}
+
+/** What is due in the whole house. */
+function House({ view, tanks, note }: { view: OutageView; tanks: TankClock[]; note: Note }) {
+  const { tank } = useAtTank();
+  const h = since(view, useNow());
+  const over = view.endedAt !== undefined;
+  const steps = houseSteps(tanks, over ? 'after' : 'steps');
+  const { due, ahead } = nextStep(
+    steps.map((s) => s.listed),
+    h,
+  );
+  const next = steps.find((s) => s.listed === due);
+  const later = steps.find((s) => s.listed === ahead);
+  const say = (of: HouseStep, kind: NewNote['kind']) =>
+    of.tanks.forEach(({ tankId }) => note({ tankId, kind, ref: of.listed.step.id }));
+  const open = steps.filter((s) => s.listed.state === 'OPEN').length;
+  return (
+    <section aria-labelledby="house" className="grid gap-4 border-t pt-5">
+      <h2 id="house" className="text-2xl font-bold">
+        The whole house
+      </h2>
+      {next && (
+        <Next
+          key={next.key}
+          listed={next.listed}
+          at={forWhich(next)}
+          runs={Boolean(next.listed.kitId) && !over}
+          done={() => {
+            if (next.listed.kitId && !over)
+              next.tanks.forEach(({ tankId }) =>
+                note({ tankId, kind: 'BACKUP_ON', ref: next.listed.kitId }),
+              );
+            say(next, 'STEP_DONE');
+          }}
+          skip={() => say(next, 'STEP_SKIPPED')}
+        />
+      )}
+      {!next && later && !over && (
+        <p className="text-lg">
+          Nothing to do until {atClock(view, later.listed.step.atH, tank.zone)}:{' '}
+          {later.listed.step.what} ({forWhich(later)}).
+        </p>
+      )}
+      <details>
+        <summary className="min-h-11 text-lg">The whole list ({open} open)</summary>
+        <Listing
+          view={view}
+          steps={steps.map((s) => ({
+            key: s.key,
+            listed: s.listed,
+            at: forWhich(s),
+            undo: () => say(s, 'STEP_UNDONE'),
+          }))}
+        />
+      </details>
+    </section>
+  );
+}
+
+/** One tank of many: how it stands in a line, the rest behind it. */
+function Folded({ clock, view, note }: { clock: TankClock; view: OutageView; note: Note }) {
+  const [shown, setShown] = useState(false);
+  const h = since(view, useNow());
+  const at = predictedAt(clock.course.points, h);
+  const low = at !== undefined && at.early < view.lines.danger && !clock.unlikely;
+  return (
+    <details
+      className="border-t"
+      open={shown}
+      onToggle={(e) => setShown(e.currentTarget.open)}
+      data-tank={clock.name}
+    >
+      <summary className="min-h-14 content-center text-lg">
+        <strong>{clock.name}</strong>{' '}
+        {clock.gasping && !view.endedAt && (
+          <strong className="text-danger">✕ They gasp: aerate. </strong>
+        )}
+        {!view.endedAt && at && (
+          <span className={low ? 'text-danger' : 'text-soft'}>
+            {low && '✕ '}
+            {at.early.toFixed(1)} to {at.late.toFixed(1)} mg/L.{' '}
+            {dangerInWords(clock.course.points, view.lines.danger, h)}
+          </span>
+        )}
+      </summary>
+      {shown && <Tank clock={clock} view={view} note={note} />}
+    </details>
+  );
+}
+
+/** How long what has just come under the finger waits before it can be pressed, ms. */
+const SETTLES_MS = 700;
+
+/** The one thing to do now. It cannot be pressed by the second tap of the one before. */
+function Next({
+  listed,
+  at,
+  runs,
+  done,
+  skip,
 }: {
-  clock: TankClock;
-  view: OutageView;
-  note: UsedOutage['note'];
+  listed: Listed;
+  at?: string;
+  runs: boolean;
+  done: () => void;
+  skip: () => void;
 }) {
+  const [settled, setSettled] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(true), SETTLES_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  const { step } = listed;
+  return (
+    <div className="grid gap-2 border-l-8 border-accent pl-4">
+      <p className="text-3xl leading-tight font-bold">
+        {step.what}
+        {at && <span className="block text-lg font-normal text-soft">{at}</span>}
+      </p>
+      <p className="text-lg">
+        {step.why} {step.how}
+      </p>
+      {step.caution && <p className="border-l-4 border-danger pl-3">✕ Careful: {step.caution}</p>}
+      <div className="flex flex-wrap gap-3 pt-1">
+        <Button look="main" className="min-h-14 flex-1 text-xl" disabled={!settled} onClick={done}>
+          {runs ? 'It runs' : 'Done'}
+        </Button>
+        <Button className="min-h-14 text-lg" disabled={!settled} onClick={skip}>
+          Skip
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** All steps, with the time at which each is due. */
+function Listing({
+  view,
+  steps,
+}: {
+  view: OutageView;
+  steps: { key: string; listed: Listed; at?: string; undo: () => void }[];
+}) {
+  const { tank } = useAtTank();
+  return (
+    <ol className="grid gap-2 pt-2">
+      {steps.map(({ key, listed: { step, state }, at, undo }) => (
+        <li key={key} className="flex items-start justify-between gap-3 border-b pb-1">
+          <span className={state === 'OPEN' ? '' : 'text-soft'}>
+            {step.atH > 0 && !view.endedAt && `${atClock(view, step.atH, tank.zone)}: `}
+            {step.atH > 0 && view.endedAt && `after ${span(step.atH)}: `}
+            {step.what}
+            {at && ` (${at})`} {state === 'DONE' ? '✓' : state === 'SKIPPED' ? '(skipped)' : ''}
+            {step.caution && <span className="block text-sm">✕ Careful: {step.caution}</span>}
+          </span>
+          {state !== 'OPEN' && (
+            <Button look="quiet" aria-label={`Open again: ${step.what}`} onClick={undo}>
+              undo
+            </Button>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Tank({ clock, view, note }: { clock: TankClock; view: OutageView; note: Note }) {
   const now = useNow();
   const [ref, width] = useWidth();
   const h = since(view, now);
@@ -215,35 +409,17 @@ function Tank({
         </p>
       )}
       {next && (
-        <div className="grid gap-2 border-l-8 border-accent pl-4" key={next.step.id}>
-          <p className="text-3xl leading-tight font-bold">{next.step.what}</p>
-          <p className="text-lg">
-            {next.step.why} {next.step.how}
-          </p>
-          {next.step.caution && (
-            <p className="border-l-4 border-danger pl-3">✕ Careful: {next.step.caution}</p>
-          )}
-          <div className="flex flex-wrap gap-3 pt-1">
-            <Button
-              look="main"
-              className="min-h-14 flex-1 text-xl"
-              onClick={() => {
-                // Having started it and saying so is one thing: the prediction has it from now on.
-                if (next.kitId && !view.endedAt)
-                  note({ tankId, kind: 'BACKUP_ON', ref: next.kitId });
-                note({ tankId, kind: 'STEP_DONE', ref: next.step.id });
-              }}
-            >
-              {next.kitId && !view.endedAt ? 'It runs' : 'Done'}
-            </Button>
-            <Button
-              className="min-h-14 text-lg"
-              onClick={() => note({ tankId, kind: 'STEP_SKIPPED', ref: next.step.id })}
-            >
-              Skip
-            </Button>
-          </div>
-        </div>
+        <Next
+          key={next.step.id}
+          listed={next}
+          runs={Boolean(next.kitId) && !view.endedAt}
+          done={() => {
+            // Having started it and saying so is one thing: the prediction has it from now on.
+            if (next.kitId && !view.endedAt) note({ tankId, kind: 'BACKUP_ON', ref: next.kitId });
+            note({ tankId, kind: 'STEP_DONE', ref: next.step.id });
+          }}
+          skip={() => note({ tankId, kind: 'STEP_SKIPPED', ref: next.step.id })}
+        />
       )}
       {!next && ahead && !view.endedAt && (
         <p className="text-lg">
@@ -336,29 +512,14 @@ function Tank({
         <summary className="min-h-11 text-lg">
           {view.endedAt ? 'All of the restart' : 'The whole plan'} ({open.length} open)
         </summary>
-        <ol className="grid gap-2 pt-2">
-          {list.map((s) => (
-            <li key={s.step.id} className="flex items-start justify-between gap-3 border-b pb-1">
-              <span className={s.state === 'OPEN' ? '' : 'text-soft'}>
-                {s.step.atH > 0 && !view.endedAt && `${atClock(view, s.step.atH, zone)}: `}
-                {s.step.atH > 0 && view.endedAt && `after ${span(s.step.atH)}: `}
-                {s.step.what} {s.state === 'DONE' ? '✓' : s.state === 'SKIPPED' ? '(skipped)' : ''}
-                {s.step.caution && (
-                  <span className="block text-sm">✕ Careful: {s.step.caution}</span>
-                )}
-              </span>
-              {s.state !== 'OPEN' && (
-                <Button
-                  look="quiet"
-                  aria-label={`Open again: ${s.step.what}`}
-                  onClick={() => note({ tankId, kind: 'STEP_UNDONE', ref: s.step.id })}
-                >
-                  undo
-                </Button>
-              )}
-            </li>
-          ))}
-        </ol>
+        <Listing
+          view={view}
+          steps={list.map((listed) => ({
+            key: listed.step.id,
+            listed,
+            undo: () => note({ tankId, kind: 'STEP_UNDONE', ref: listed.step.id }),
+          }))}
+        />
       </details>
     </section>
   );

@@ -30,6 +30,7 @@ abstract class BrowserTest {
             "ERR_INTERNET_DISCONNECTED",
             "ERR_CONNECTION_REFUSED",
             "ERR_CONNECTION_RESET",
+            "ERR_SOCKET_NOT_CONNECTED",
             "ERR_EMPTY_RESPONSE");
 
     private Playwright playwright;

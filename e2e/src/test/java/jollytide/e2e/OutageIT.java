@@ -85,6 +85,47 @@ class OutageIT extends BrowserTest {
         backToTheReport(page, "Heron");
     }
 
+    /** A house of many tanks has one list; what is the same for all is done for all at once, and taken back so. */
+    @Test
+    void aHouseOfManyTanksHasOneList() {
+        Page page = visitor(DESKTOP);
+        newKeeperWithTank(page);
+        String id = page.url().replaceAll(".*/tank/([0-9a-f-]+).*", "$1");
+        page.evaluate("""
+                async (id) => {
+                  const get = async (path) => (await fetch('/api/v1' + path)).json();
+                  const tank = await get('/tanks/' + id);
+                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1];
+                  for (const name of ['Pool two', 'Pool three', 'Pool four']) {
+                    const made = await fetch('/api/v1/rooms/' + tank.roomId + '/tanks', {
+                      method: 'POST',
+                      headers: {
+                        'Content-Type': 'application/json',
+                        'X-XSRF-TOKEN': decodeURIComponent(token),
+                      },
+                      body: JSON.stringify({ ...tank.description, name }),
+                    });
+                    if (!made.ok) throw new Error(await made.text());
+                  }
+                }""", id);
+        page.navigate("/tank/" + id + "/outage");
+        button(page, "The power is out").click();
+        assertThat(page.getByText("The whole house")).isVisible();
+        assertThat(page.getByText("every tank", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        assertThat(page.locator("details[data-tank]")).hasCount(4);
+        // A second tap of the same hurry finds nothing to press.
+        button(page, "Done").click();
+        assertThat(button(page, "Done").first()).isDisabled();
+        page.getByText(Pattern.compile("^The whole list")).click();
+        assertThat(page.getByText("Look at the animals (every tank) ✓")).isVisible();
+        button(page, "Open again: Look at the animals").click();
+        assertThat(page.getByText("Look at the animals (every tank) ✓")).isHidden();
+        page.getByText("Pool three").click();
+        assertThat(page.locator("details[data-tank='Pool three']").getByText("Oxygen now, predicted:"))
+                .isVisible();
+    }
+
     /** The server stops in the middle; the page is closed, opened again without it, and tells what it holds afterwards. */
     @Test
     void lanternReefGoesThroughAnOutageWithTheServerStopped() throws IOException, InterruptedException {

@@ -168,6 +168,8 @@ public final class OxygenClock {
         double solubility = 0;
         double saturation = 0;
         double still = 0;
+        double wanted = 0;
+        boolean digesting = false;
         double[] given = new double[backups.size()];
         double[] lastsH = backups.stream()
                 .mapToDouble(b -> Math.max(0, lasts.applyAsDouble(b.backup().runTime()) - b.usedH()))
@@ -181,8 +183,10 @@ public final class OxygenClock {
         for (int i = first; i < last; i++) {
             double t = i * STEP_H;
             double celsius = tank.celsius(t);
-            if (!(Math.abs(celsius - made) <= GRAIN_C)) {
+            if (!(Math.abs(celsius - made) <= GRAIN_C) || digesting != tank.digestingAt(t)) {
                 made = celsius;
+                digesting = tank.digestingAt(t);
+                wanted = tank.demandMgPerLPerH(celsius, t, guess) * correction;
                 Seawater water = tank.water(celsius);
                 solubility = Gas.OXYGEN.solubility(water);
                 saturation = tank.saturationMgPerL(celsius);
@@ -202,7 +206,7 @@ public final class OxygenClock {
             }
             // 1/h: conductance over what the water holds for an atm.
             double rate = conductance / (solubility * tank.litres());
-            double demand = tank.demandMgPerLPerH(celsius, t, guess) * correction * fading(oxygen);
+            double demand = wanted * fading(oxygen);
             double rests = saturation - demand / rate;
             oxygen = Math.max(0, rests + (oxygen - rests) * Math.exp(-rate * STEP_H));
             all[i + 1] = oxygen;

@@ -2,6 +2,7 @@ package jollytide.core.outage;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Who gets what when several tanks lose their mains at once. What is kept for no tank in particular can be at one only:
@@ -25,10 +26,10 @@ public final class Sharing {
         if (tanks.size() <= 1 || free.isEmpty()) {
             return all;
         }
-        double[] early = new double[tanks.size()];
-        for (int i = 0; i < early.length; i++) {
-            early[i] = Schedule.best(tanks.get(i), all.get(i), hours).earlyDangerH();
-        }
+        double[] early = IntStream.range(0, tanks.size())
+                .parallel()
+                .mapToDouble(i -> Schedule.best(tanks.get(i), all.get(i), hours).earlyDangerH())
+                .toArray();
         for (Backup thing : free) {
             int neediest = 0;
             for (int i = 1; i < early.length; i++) {

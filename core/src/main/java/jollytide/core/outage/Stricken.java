@@ -92,8 +92,13 @@ public record Stricken(
     }
 
     private double fishMgPerLPerH(double celsius, double hours, Guess guess) {
-        double fed = fedWithinHours + hours < FED_H ? Fish.FED / Fish.ACTIVE : 1;
+        double fed = digestingAt(hours) ? Fish.FED / Fish.ACTIVE : 1;
         return fish.oxygenMgPerH(Math.max(0, Math.min(40, celsius))) * guess.fishActivity() * fed / litres;
+    }
+
+    /** Whether the last meal still makes the fish breathe more, so many hours into the outage. */
+    boolean digestingAt(double hours) {
+        return fedWithinHours + hours < FED_H;
     }
 
     /** Ammonia nitrogen that the fish give off, mg/(L·h); what rock and animals take up again is left out. */

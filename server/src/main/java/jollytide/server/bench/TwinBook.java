@@ -21,6 +21,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import jollytide.core.air.Enclosure;
 import jollytide.core.air.Enclosure.Door;
@@ -90,8 +91,10 @@ public class TwinBook {
     private final LogSnapshots log;
     private final EventService events;
     private final Clock clock;
-    private final Recent<Settling, TwinState> settled = new Recent<>(64);
-    private final Recent<Fitting, LogFit.Fit> fits = new Recent<>(32);
+    /** A home of sixty tanks, the most that one may have, is remembered whole. */
+    private final Recent<Settling, TwinState> settled = new Recent<>(400);
+
+    private final Recent<Fitting, LogFit.Fit> fits = new Recent<>(130);
     private final Recent<AsItIs, List<TwinState>> ahead = new Recent<>(12);
 
     TwinBook(LogSnapshots log, EventService events, Clock clock) {
@@ -137,12 +140,13 @@ public class TwinBook {
         Instant now = clock.instant();
         Map<UUID, LogSnapshot> logs = log.of(tanks, now.minus(LOOKED_BACK), now);
         Map<UUID, List<EventView>> happened = events.between(tanks, now.minus(LOOKED_BACK), now);
-        Map<UUID, Described> described = new LinkedHashMap<>();
-        for (Tank tank : tanks) {
-            LogSnapshot ofTank = Objects.requireNonNull(logs.get(tank.id()));
-            described.put(tank.id(), describe(tank, ofTank, happened.getOrDefault(tank.id(), List.of())));
-        }
-        return described;
+        return tanks.parallelStream()
+                .collect(Collectors.toConcurrentMap(
+                        Tank::id,
+                        tank -> describe(
+                                tank,
+                                Objects.requireNonNull(logs.get(tank.id())),
+                                happened.getOrDefault(tank.id(), List.of()))));
     }
 
     private Described describe(Tank tank, LogSnapshot ofTank, List<EventView> happened) {

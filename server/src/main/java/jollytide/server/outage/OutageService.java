@@ -5,12 +5,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Guess;
 import jollytide.core.outage.OxygenClock;
@@ -265,7 +265,7 @@ class OutageService {
                 .toList();
         Scene scene = scene(keeperId, outage, told);
         List<TankClock> clocks = new ArrayList<>(
-                scene.tanks().stream().map(tank -> clock(tank, scene)).toList());
+                scene.tanks().parallelStream().map(tank -> clock(tank, scene)).toList());
         clocks.sort(Comparator.comparing((TankClock c) -> !c.gasping())
                 .thenComparing(
                         c -> Optional.ofNullable(c.course().danger().early()).orElse(AHEAD_H)));
@@ -297,10 +297,15 @@ class OutageService {
                 outage.startedAt, told, kit, all.size() == 1 ? all.get(0).id() : null);
         Map<UUID, Described> known = stricture.describe(all);
         Map<UUID, ReadingRow> oxygen = stricture.oxygenBefore(all, outage.startedAt);
-        Map<UUID, Stricken> stricken = new HashMap<>();
-        all.forEach(tank -> stricken.put(
-                tank.id(),
-                struck(tank, Objects.requireNonNull(known.get(tank.id())), oxygen.get(tank.id()), outage, told)));
+        Map<UUID, Stricken> stricken = all.parallelStream()
+                .collect(Collectors.toConcurrentMap(
+                        Tank::id,
+                        tank -> struck(
+                                tank,
+                                Objects.requireNonNull(known.get(tank.id())),
+                                oxygen.get(tank.id()),
+                                outage,
+                                told)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, stricken, kit, runs.taken(), AHEAD_H);
         return new Scene(outage, all, told, kit, runs, stricken, planned);
     }
