@@ -11,6 +11,13 @@ import { useAtTank } from '../../TankContext';
 type Energy = KitDescription['energy'];
 type CellSize = NonNullable<KitDescription['cellSize']>;
 
+const STARTS = [
+  { value: 'HAND', label: 'somebody has to start it' },
+  { value: 'ITSELF', label: 'it starts by itself and can be switched off' },
+  { value: 'TO_THE_END', label: 'it starts by itself and cannot be switched off' },
+] as const;
+type Starts = (typeof STARTS)[number]['value'];
+
 const ENERGIES: readonly { value: Energy; label: string }[] = [
   { value: 'DRY_CELLS', label: 'dry cells' },
   { value: 'UPS', label: 'a computer’s UPS' },
@@ -96,8 +103,12 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
   const [energy, setEnergy] = useState<Energy>(before?.energy ?? 'DRY_CELLS');
   const [cellSize, setCellSize] = useState<CellSize>(before?.cellSize ?? 'D');
   const [direct, setDirect] = useState(before?.directCurrent ?? false);
-  const [startsItself, setStartsItself] = useState(
-    item?.startsItself ?? (before?.energy ?? 'DRY_CELLS') === 'UPS',
+  const [starts, setStarts] = useState<Starts>(
+    (item?.startsItself ?? (before?.energy ?? 'DRY_CELLS') === 'UPS')
+      ? before?.canSwitchOff
+        ? 'ITSELF'
+        : 'TO_THE_END'
+      : 'HAND',
   );
   const [over, setOver] = useState(before?.over ?? []);
   const [keptFor, setKeptFor] = useState(
@@ -140,7 +151,8 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       loadW: n('loadW'),
       makerHours: n('makerHours'),
       directCurrent: battery ? direct : undefined,
-      startsItself,
+      startsItself: starts !== 'HAND',
+      canSwitchOff: starts === 'ITSELF',
       energy,
       cellSize: energy === 'DRY_CELLS' ? cellSize : undefined,
       cells: n('cells') === undefined ? undefined : Math.trunc(n('cells') ?? 0),
@@ -200,18 +212,16 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         value={energy}
         onChange={(e) => {
           setEnergy(e.target.value as Energy);
-          setStartsItself(e.target.value === 'UPS');
+          setStarts(e.target.value === 'UPS' ? 'TO_THE_END' : 'HAND');
         }}
         options={ENERGIES}
       />
       <Choice
         label="When the mains fail"
-        value={startsItself ? 'itself' : 'hand'}
-        onChange={(e) => setStartsItself(e.target.value === 'itself')}
-        options={[
-          { value: 'hand', label: 'somebody has to start it' },
-          { value: 'itself', label: 'it starts by itself' },
-        ]}
+        value={starts}
+        onChange={(e) => setStarts(e.target.value as Starts)}
+        options={STARTS}
+        hint="What cannot be switched off runs from the first minute until it is empty."
       />
       {energy === 'DRY_CELLS' && (
         <Choice

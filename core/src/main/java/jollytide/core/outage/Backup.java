@@ -15,14 +15,32 @@ import org.jspecify.annotations.Nullable;
  *
  * @param loadW what it takes; 0 by hand
  * @param energy null by hand: then it lasts as long as somebody does it
- * @param startsItself whether it goes on by itself the moment the mains fail, such as a pump on a plugged-in UPS
+ * @param start who starts it
  */
 public record Backup(
-        String name, Way way, double loadW, @Nullable Energy energy, boolean startsItself) {
+        String name, Way way, double loadW, @Nullable Energy energy, Start start) {
+
+    /** What happens to it the moment the mains fail. */
+    public enum Start {
+        BY_HAND,
+        /** It goes on, and can be switched off to be kept for later. */
+        BY_ITSELF,
+        /** It goes on until it is empty, such as a pump on a plugged-in UPS. */
+        BY_ITSELF_TO_THE_END
+    }
 
     /** One that somebody has to start. */
     public Backup(String name, Way way, double loadW, @Nullable Energy energy) {
-        this(name, way, loadW, energy, false);
+        this(name, way, loadW, energy, Start.BY_HAND);
+    }
+
+    public boolean startsItself() {
+        return start != Start.BY_HAND;
+    }
+
+    /** Whether it runs from the first minute whatever is planned. */
+    boolean runsToTheEnd() {
+        return start == Start.BY_ITSELF_TO_THE_END;
     }
 
     /** How it gives gas: mol O2/(h·atm) between the least and the most that it may. */

@@ -122,6 +122,16 @@ public final class Plan {
     }
 
     private static void air(Situation s, List<Step> steps) {
+        if (s.schedule().isEmpty() && s.bucketsPerH() <= 0) {
+            steps.add(new Step(
+                    "air-by-hand",
+                    0,
+                    "Be ready to move air in by hand",
+                    "Nothing in the kit aerates without mains; by the sum this tank's still surface holds it.",
+                    "If they gasp or breathe fast: scoop and pour from half a metre.",
+                    null));
+            return;
+        }
         if (s.schedule().isEmpty()) {
             steps.add(new Step(
                     "air-by-hand",
@@ -218,6 +228,18 @@ public final class Plan {
             Backup backup = running.backup();
             if (running.fromH() > 0) {
                 i++;
+                if (backup.startsItself()) {
+                    steps.add(new Step(
+                            "hold-" + i,
+                            0,
+                            "Switch off for now: " + backup.name(),
+                            String.format(
+                                    Locale.ROOT,
+                                    "It went on by itself; what else runs is enough, and it is needed from %.1f h on.",
+                                    running.fromH()),
+                            "Only once the other one bubbles.",
+                            null));
+                }
                 steps.add(new Step(
                         "next-" + i,
                         Math.max(0.25, running.fromH() - 0.25),

@@ -42,18 +42,21 @@ public record Schedule(List<Running> running, OxygenCourse course) {
         return hours == null ? Double.MAX_VALUE : hours;
     }
 
-    /** What starts by itself runs from the first minute; the rest one after the other, as each ends on its early side. */
+    /**
+     * What starts by itself and cannot be switched off runs from the first minute; the rest one after the other, as each
+     * ends on its early side.
+     */
     private static List<Running> relay(List<Backup> kit, double hours) {
         List<Running> running = new ArrayList<>();
         double from = 0;
         for (Backup backup : kit) {
-            if (backup.startsItself()) {
+            if (backup.runsToTheEnd()) {
                 running.add(new Running(backup, 0, null));
                 from = Math.max(from, backup.runTime().early());
             }
         }
         for (Backup backup : kit) {
-            if (!backup.startsItself() && from < hours) {
+            if (!backup.runsToTheEnd() && from < hours) {
                 running.add(new Running(backup, from, null));
                 from += backup.runTime().early();
             }

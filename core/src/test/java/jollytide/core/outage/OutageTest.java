@@ -287,7 +287,12 @@ class OutageTest {
     @Test
     void whatStartsByItselfRunsFromTheFirstMinute() {
         Stricken tank = tank(REEF, 6.3, 25.5);
-        Backup ups = new Backup("ups pump", new Backup.Stone(420, 2, 0.4), 3.4, new Energy.Ups(100, 23, 0), true);
+        Backup ups = new Backup(
+                "ups pump",
+                new Backup.Stone(420, 2, 0.4),
+                3.4,
+                new Energy.Ups(100, 23, 0),
+                Backup.Start.BY_ITSELF_TO_THE_END);
         Backup battery = new Backup("battery pump", new Backup.Stone(420, 2, 0.5), 4, new Energy.Tested(20));
         Schedule planned = Schedule.best(tank, List.of(battery, ups), 48);
         assertThat(planned.running())
@@ -445,5 +450,45 @@ class OutageTest {
                 .findFirst()
                 .orElseThrow()
                 .euros();
+    }
+
+    /** What can be switched off is kept for later where that holds the tank longer; what cannot is running anyway. */
+    @Test
+    void whatCanBeSwitchedOffIsKeptForLater() {
+        Stricken tank = tank(REEF, 6.3, 25.5);
+        Backup.Way stone = new Backup.Stone(420, 2, 0.4);
+        Backup cells = new Backup("cells", stone, 4, new Energy.Tested(6));
+        Backup stays = new Backup("ups", stone, 4, new Energy.Tested(6), Backup.Start.BY_ITSELF_TO_THE_END);
+        Backup held = new Backup("ups", stone, 4, new Energy.Tested(6), Backup.Start.BY_ITSELF);
+        Schedule both = Schedule.best(tank, List.of(cells, held), 48);
+        assertThat(both.earlyDangerH())
+                .isGreaterThanOrEqualTo(
+                        Schedule.best(tank, List.of(cells, stays), 48).earlyDangerH());
+        assertThat(both.running()).extracting(r -> r.fromH()).contains(0.0).anyMatch(from -> from > 4);
+        List<Step> plan =
+                Plan.during(new Plan.Situation(false, false, false, true, 20, tank, both.running(), both.course()));
+        assertThat(plan)
+                .filteredOn(s -> s.id().startsWith("hold-"))
+                .singleElement()
+                .satisfies(hold -> assertThat(hold.what()).isEqualTo("Switch off for now: ups"));
+
+        Schedule alone = Schedule.best(tank, List.of(held, cells), 48);
+        assertThat(Schedule.unattended(tank, List.of(cells, held), 48).running())
+                .extracting(r -> r.backup().name())
+                .containsExactly("ups");
+        assertThat(alone.earlyDangerH()).isEqualTo(both.earlyDangerH());
+    }
+
+    /** A tank that its still surface holds is not told to pour nothing. */
+    @Test
+    void noBucketsAreNoAdvice() {
+        Stricken tank = tank(REEF, 6.3, 25.5);
+        Schedule nothing = Schedule.best(tank, List.of(), 24);
+        Step step = step(
+                Plan.during(
+                        new Plan.Situation(false, false, false, false, 0, tank, nothing.running(), nothing.course())),
+                "air-by-hand");
+        assertThat(step.why()).contains("still surface holds it");
+        assertThat(step.how()).doesNotContain("0 ten-litre").contains("gasp");
     }
 }

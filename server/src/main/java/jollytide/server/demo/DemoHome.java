@@ -260,6 +260,7 @@ class DemoHome implements SmartInitializingSingleton {
                 null,
                 energy == Source.LEAD_BATTERY ? true : null,
                 null,
+                null,
                 energy,
                 null,
                 cells,

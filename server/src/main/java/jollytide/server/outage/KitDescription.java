@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param makerHours that its maker says it runs, for things whose power is not known; counted on in part
  * @param directCurrent whether it runs on the battery itself; else an inverter is reckoned with, assumed where not known
  * @param startsItself whether it goes on by itself when the mains fail; a plugged-in UPS does when null, others do not
+ * @param canSwitchOff whether that can be switched off to keep it for later; it cannot when null
  * @param testedHours that it ran at the real load when it was tried; overrides every sum
  * @param testedOn when that was
  */
@@ -44,6 +45,7 @@ public record KitDescription(
         @Nullable Double makerHours,
         @Nullable Boolean directCurrent,
         @Nullable Boolean startsItself,
+        @Nullable Boolean canSwitchOff,
         @NotNull Source energy,
         Energy.@Nullable CellSize cellSize,
         @Nullable Integer cells,
@@ -101,7 +103,7 @@ public record KitDescription(
      * @param share of what it gives
      */
     Backup toCore(double share) {
-        return new Backup(name, way(share), watts(), testedHours == null ? energyToCore() : tested(), startsByItself());
+        return new Backup(name, way(share), watts(), testedHours == null ? energyToCore() : tested(), start());
     }
 
     /** As told, else assumed: a small pump on cells, an ordinary one on anything else. From memory. */
@@ -110,6 +112,13 @@ public record KitDescription(
             return loadW;
         }
         return gives == Gives.CIRCULATION ? 8 : energy == Source.DRY_CELLS ? 0.6 : 4;
+    }
+
+    private Backup.Start start() {
+        if (!startsByItself()) {
+            return Backup.Start.BY_HAND;
+        }
+        return Boolean.TRUE.equals(canSwitchOff) ? Backup.Start.BY_ITSELF : Backup.Start.BY_ITSELF_TO_THE_END;
     }
 
     boolean startsByItself() {
