@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { EVERYTHING, useChange } from './query';
 import type {
+  NewEvent,
   Bench,
-  EventKind,
   FillEnd,
   HomeDescription,
   ImportPlan,
@@ -40,15 +40,23 @@ export const useGlance = (tankId: string) =>
     refetchInterval: 60_000,
   });
 
-export const useReadings = (tankId: string, after: string | undefined) =>
+/** What people entered, or each reading of the sensors, too. */
+export const useReadings = (tankId: string, after: string | undefined, each: boolean) =>
   useQuery({
-    queryKey: ['readings', tankId, 'page', after],
+    queryKey: ['readings', tankId, 'page', after, each],
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/readings', {
-          params: { path: { tankId }, query: { limit: 25, after } },
+          params: { path: { tankId }, query: { limit: 25, byHand: !each, after } },
         }),
       ),
+  });
+
+export const useSensors = (tankId: string) =>
+  useQuery({
+    queryKey: ['readings', tankId, 'sensors'],
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/readings/sensors', { params: { path: { tankId } } })),
   });
 
 export const useStaircase = (
@@ -317,7 +325,7 @@ export const useDeleteReadings = (tankId: string) =>
 
 export const useAddEvent = (tankId: string) =>
   useChange(
-    (body: { kind: EventKind; at: string; title: string; note: string }) =>
+    (body: NewEvent) =>
       bodyOf(api.POST('/api/v1/tanks/{tankId}/events', { params: { path: { tankId } }, body })),
     ['readings'],
   );

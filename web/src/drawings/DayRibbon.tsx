@@ -44,6 +44,12 @@ export function DayRibbon({
     .range([HEIGHT - BOTTOM, TOP]);
   const at = (instant: string) => x(Date.parse(instant));
   const ofMinute = (minute: number) => x(start + ((end - start) * minute) / 1440);
+  // What began before this day stands at its edge, and what lasts has its line.
+  const flags = day.events.map((event) => ({
+    event,
+    left: Math.max(x(start), at(event.at)),
+    right: event.until === undefined ? undefined : Math.min(x(end), at(event.until)),
+  }));
   const curve = line<CurvePoint>()
     .x((p) => at(p.at))
     .y((p) => y(p.ph));
@@ -159,18 +165,25 @@ export function DayRibbon({
             ))
           ),
         )}
-        {day.events.map((e) => (
+        {flags.map(({ event: e, left, right }) => (
           <g key={e.id}>
             <path
-              d={`M${at(e.at)} ${HEIGHT - BOTTOM} V${HEIGHT - BOTTOM - 26} l14 6 l-14 6`}
+              d={`M${left} ${HEIGHT - BOTTOM} V${HEIGHT - BOTTOM - 26} l14 6 l-14 6`}
               fill="none"
               stroke="currentColor"
               strokeWidth={1.8}
             />
+            {right !== undefined && (
+              <path
+                d={`M${left} ${HEIGHT - BOTTOM - 4} H${right}`}
+                stroke="currentColor"
+                strokeWidth={1.8}
+              />
+            )}
             <text
-              x={at(e.at) > width - 200 ? at(e.at) - 6 : at(e.at) + 18}
+              x={left > width - 200 ? left - 6 : left + 18}
               y={HEIGHT - BOTTOM - 14}
-              textAnchor={at(e.at) > width - 200 ? 'end' : 'start'}
+              textAnchor={left > width - 200 ? 'end' : 'start'}
               className="fill-ink text-sm"
               {...THIN_HALO}
             >

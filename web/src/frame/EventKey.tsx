@@ -1,3 +1,4 @@
+import { useSearch } from '@tanstack/react-router';
 import { useEffect, useState, type FormEvent } from 'react';
 import { useAddEvent, useDeleteEvent } from '../api/hooks';
 import type { EventKind, Tank } from '../api/types';
@@ -38,18 +39,25 @@ export function EventKey({ tank }: { tank: Tank }) {
   );
 }
 
+/** On a past day's page an event is of that day, at noon; else it is now. */
+const inTheDayShown = (day: string | undefined, now: string) =>
+  day === undefined || now.startsWith(day) ? now : `${day}T12:00`;
+
 function EventForm({ tank, done }: { tank: Tank; done: () => void }) {
   const add = useAddEvent(tank.id);
   const remove = useDeleteEvent(tank.id);
   const tell = useNotice();
   const [title, setTitle] = useState('');
   const [kind, setKind] = useState<EventKind>('REMEDY');
-  const [at, setAt] = useState(() => localInput(new Date(), tank.zone));
+  const { day } = useSearch({ strict: false });
+  const [at, setAt] = useState(() => inTheDayShown(day, localInput(new Date(), tank.zone)));
+  const [until, setUntil] = useState('');
+  const [excludesDays, setExcludesDays] = useState(false);
   const [note, setNote] = useState('');
   const submit = (e: FormEvent) => {
     e.preventDefault();
     add.mutate(
-      { title, kind, at, note },
+      { title, kind, at, until: until === '' ? undefined : until, excludesDays, note },
       {
         onSuccess: (event) => {
           tell('Event noted.', () => remove.mutate(event.id));
@@ -76,12 +84,29 @@ function EventForm({ tank, done }: { tank: Tank; done: () => void }) {
           options={EVENT_KINDS.map((k) => ({ value: k, label: EVENT_NAMES[k] }))}
         />
         <Field
-          label="When"
+          label="When it began"
           type="datetime-local"
           value={at}
           onChange={(e) => setAt(e.target.value)}
           error={add.error?.at('at')}
         />
+        <Field
+          label="When it was over"
+          type="datetime-local"
+          value={until}
+          onChange={(e) => setUntil(e.target.value)}
+          error={add.error?.at('until')}
+          hint="Empty: a moment, or it lasts."
+        />
+        <label className="flex min-h-11 items-center gap-3 self-center">
+          <input
+            type="checkbox"
+            className="size-5 accent-accent"
+            checked={excludesDays}
+            onChange={(e) => setExcludesDays(e.target.checked)}
+          />
+          Leave its days out of what the twin is fitted to
+        </label>
       </div>
       <Field
         label="Note"

@@ -48,11 +48,12 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
   const make = async (tank: TankForm) => {
     setProblem(null);
     try {
-      const inHome = homeId === NEW ? (await createHome.mutateAsync(toHome(home))).id : homeId;
+      const inHome =
+        homeId === NEW ? (await createHome.mutateAsync(toHome(home, units))).id : homeId;
       setHomeId(inHome);
       const inRoom =
         roomId === NEW
-          ? (await createRoom.mutateAsync({ homeId: inHome, room: toRoom(room) })).id
+          ? (await createRoom.mutateAsync({ homeId: inHome, room: toRoom(room, units) })).id
           : roomId;
       setRoomId(inRoom);
       const made = await createTank.mutateAsync({
@@ -97,7 +98,9 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
             ]}
           />
         )}
-        {homeId === NEW && <HomeFields value={home} onChange={setHome} problem={problem} />}
+        {homeId === NEW && (
+          <HomeFields value={home} units={units} onChange={setHome} problem={problem} />
+        )}
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-6">
         <legend className="pb-2 text-lg font-bold">The room</legend>
@@ -113,7 +116,9 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
             ]}
           />
         )}
-        {roomId === NEW && <RoomFields value={room} onChange={setRoom} problem={problem} />}
+        {roomId === NEW && (
+          <RoomFields value={room} units={units} onChange={setRoom} problem={problem} />
+        )}
       </fieldset>
       <TankFields form={form} units={units} />
       {problem && (

@@ -1,5 +1,6 @@
 import type { Problem } from '../../api/client';
-import type { HomeDescription, RoomDescription } from '../../api/types';
+import type { HomeDescription, RoomDescription, Units } from '../../api/types';
+import { measure, readAs, typed } from '../../lib/measure';
 import { plain, readNumber } from '../../lib/number';
 import { Field } from '../../parts/Field';
 
@@ -8,6 +9,8 @@ export interface HomeForm {
   zone: string;
   altitude: string;
   tariff: string;
+  currency: string;
+  perEuro: string;
 }
 
 export interface RoomForm {
@@ -24,6 +27,8 @@ export const NEW_HOME: HomeForm = {
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   altitude: '0',
   tariff: '',
+  currency: 'EUR',
+  perEuro: '',
 };
 export const NEW_ROOM: RoomForm = {
   name: 'Living room',
@@ -34,16 +39,18 @@ export const NEW_ROOM: RoomForm = {
   airChanges: '',
 };
 
-export const homeForm = (h: HomeDescription): HomeForm => ({
+export const homeForm = (h: HomeDescription, units: Units): HomeForm => ({
   name: h.name,
   zone: h.zone,
-  altitude: plain(h.altitudeM),
+  altitude: typed(h.altitudeM, 'length', units),
   tariff: h.tariffPerKWh === undefined ? '' : plain(h.tariffPerKWh),
+  currency: h.currency ?? 'EUR',
+  perEuro: h.perEuro === undefined || h.perEuro === 1 ? '' : plain(h.perEuro, 4),
 });
 
-export const roomForm = (r: RoomDescription): RoomForm => ({
+export const roomForm = (r: RoomDescription, units: Units): RoomForm => ({
   name: r.name,
-  volume: r.volumeM3 === undefined ? '' : plain(r.volumeM3),
+  volume: typed(r.volumeM3, 'room', units),
   adults: String(r.adults),
   children: String(r.children),
   pets: String(r.pets),
@@ -52,16 +59,18 @@ export const roomForm = (r: RoomDescription): RoomForm => ({
 
 const count = (text: string) => Math.trunc(readNumber(text) ?? 0);
 
-export const toHome = (f: HomeForm): HomeDescription => ({
+export const toHome = (f: HomeForm, units: Units): HomeDescription => ({
   name: f.name,
   zone: f.zone,
-  altitudeM: readNumber(f.altitude) ?? 0,
+  altitudeM: readAs(f.altitude, 'length', units) ?? 0,
   tariffPerKWh: readNumber(f.tariff) ?? undefined,
+  currency: f.currency,
+  perEuro: readNumber(f.perEuro) ?? undefined,
 });
 
-export const toRoom = (f: RoomForm): RoomDescription => ({
+export const toRoom = (f: RoomForm, units: Units): RoomDescription => ({
   name: f.name,
-  volumeM3: readNumber(f.volume) ?? undefined,
+  volumeM3: readAs(f.volume, 'room', units),
   adults: count(f.adults),
   children: count(f.children),
   pets: count(f.pets),
@@ -72,10 +81,12 @@ const NOT_A_NUMBER = 'This is not a number.';
 
 export function HomeFields({
   value,
+  units,
   onChange,
   problem,
 }: {
   value: HomeForm;
+  units: Units;
   onChange: (value: HomeForm) => void;
   problem: Problem | null;
 }) {
@@ -101,7 +112,7 @@ export function HomeFields({
       <Field
         label="Above sea level"
         inputMode="decimal"
-        unit="m"
+        unit={measure('length', units).label}
         value={value.altitude}
         onChange={(e) => onChange({ ...value, altitude: e.target.value })}
         error={readNumber(value.altitude) === null ? NOT_A_NUMBER : problem?.at('altitudeM')}
@@ -116,18 +127,48 @@ export function HomeFields({
             ? NOT_A_NUMBER
             : problem?.at('tariffPerKWh')
         }
-        hint="Empty: 0.35 (assumed)."
+        unit={value.currency}
+        hint="Empty: 0.35 euros (assumed)."
       />
+      <Field
+        label="Money"
+        value={value.currency}
+        list="currencies"
+        onChange={(e) => onChange({ ...value, currency: e.target.value })}
+        error={problem?.at('currency')}
+      />
+      <datalist id="currencies">
+        {Intl.supportedValuesOf('currency').map((code) => (
+          <option key={code} value={code} />
+        ))}
+      </datalist>
+      {value.currency.trim().toUpperCase() !== 'EUR' && (
+        <Field
+          label="A euro is about"
+          inputMode="decimal"
+          unit={value.currency}
+          value={value.perEuro}
+          onChange={(e) => onChange({ ...value, perEuro: e.target.value })}
+          error={
+            value.perEuro !== '' && readNumber(value.perEuro) === null
+              ? NOT_A_NUMBER
+              : problem?.at('perEuro')
+          }
+          hint="Empty: 1. Assumed prices are in euros."
+        />
+      )}
     </>
   );
 }
 
 export function RoomFields({
   value,
+  units,
   onChange,
   problem,
 }: {
   value: RoomForm;
+  units: Units;
   onChange: (value: RoomForm) => void;
   problem: Problem | null;
 }) {
@@ -150,7 +191,7 @@ export function RoomFields({
       <Field
         label="Air in it, with open neighbours"
         inputMode="decimal"
-        unit="m³"
+        unit={measure('room', units).label}
         value={value.volume}
         onChange={(e) => onChange({ ...value, volume: e.target.value })}
         error={

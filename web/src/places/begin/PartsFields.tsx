@@ -1,4 +1,6 @@
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
+import type { Units } from '../../api/types';
+import { measure, show } from '../../lib/measure';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import type { TankForm } from './tankForm';
@@ -39,7 +41,7 @@ interface Props {
 }
 
 /** The next stops of the walk: where water falls, what shuts the air in, what the skimmer breathes. */
-export function AirAround({ form }: Props) {
+export function AirAround({ form, units }: Props & { units: Units }) {
   const { register, formState, control, watch } = form;
   const errors = formState.errors.parts;
   const falls = useFieldArray({ control, name: 'parts.falls' });
@@ -68,7 +70,7 @@ export function AirAround({ form }: Props) {
       <Field
         label="Fixed hose from outdoors to the skimmer"
         inputMode="decimal"
-        unit="m"
+        unit={measure('length', units).label}
         {...register('parts.lineLengthM')}
         error={errors?.lineLengthM?.message}
         hint="Empty: none."
@@ -76,7 +78,7 @@ export function AirAround({ form }: Props) {
       <Field
         label="its inner diameter"
         inputMode="decimal"
-        unit="mm"
+        unit={measure('bore', units).label}
         {...register('parts.lineBoreMm')}
         error={errors?.lineBoreMm?.message}
       />
@@ -117,10 +119,10 @@ export function AirAround({ form }: Props) {
       <Field
         label="it lies at"
         inputMode="decimal"
-        unit="m"
+        unit={measure('length', units).label}
         {...register('parts.stone.depthM')}
         error={errors?.stone?.depthM?.message}
-        hint="Empty: 0.4 m (assumed)."
+        hint={`Empty: ${show(0.4, 'length', units)} (assumed).`}
       />
       <label className="flex min-h-11 items-center gap-3 self-center">
         <input type="checkbox" className="size-5" {...register('parts.stone.outdoors')} />
@@ -143,7 +145,7 @@ export function AirAround({ form }: Props) {
             <Field
               label="Flow"
               inputMode="decimal"
-              unit="L/h"
+              unit={measure('flow', units).label}
               {...register(`parts.falls.${i}.flowLPerH`)}
               error={errors?.falls?.[i]?.flowLPerH?.message}
             />

@@ -1,6 +1,6 @@
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import type { SurfaceMotion, Units } from '../../api/types';
-import { LITRES } from '../../lib/units';
+import { measure } from '../../lib/measure';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { AirAround, Animals, OVER } from './PartsFields';
@@ -30,7 +30,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
         <Field
           label="Net water, without rock and sand, with the sump"
           inputMode="decimal"
-          unit={LITRES[units.volume].label}
+          unit={measure('volume', units).label}
           {...register('netVolume')}
           error={errors.netVolume?.message}
         />
@@ -59,7 +59,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
             <Field
               label="Area"
               inputMode="decimal"
-              unit="m²"
+              unit={measure('area', units).label}
               {...register(`surfaces.${i}.areaM2`)}
               error={errors.surfaces?.[i]?.areaM2?.message}
             />
@@ -117,7 +117,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           hint="Empty: no skimmer."
         />
       </fieldset>
-      <AirAround form={form} />
+      <AirAround form={form} units={units} />
       <Animals form={form} />
       <fieldset className="grid gap-4 md:grid-cols-3">
         <legend className="pb-2 text-lg font-bold">What you want</legend>

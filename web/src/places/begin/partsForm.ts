@@ -1,4 +1,5 @@
-import type { TankDescription, TankParts } from '../../api/types';
+import type { TankDescription, TankParts, Units } from '../../api/types';
+import { readAs, typed } from '../../lib/measure';
 import { plain, readNumber } from '../../lib/number';
 import { z } from '../../lib/zod';
 import { number, numberOrNothing, time } from './checks';
@@ -79,13 +80,22 @@ export type PartsForm = z.infer<typeof partsSchema>;
 
 const text = (value: number | undefined) => (value === undefined ? '' : plain(value, 4));
 
-export const NO_PARTS: PartsForm = toPartsForm({});
+/** Nothing is there: in no unit. */
+export const NO_PARTS: PartsForm = toPartsForm(
+  {},
+  {
+    alkalinity: 'DKH',
+    temperature: 'CELSIUS',
+    salinity: 'PSU',
+    volume: 'LITRE',
+  },
+);
 
-export function toPartsForm(parts: NonNullable<TankDescription['parts']>): PartsForm {
+export function toPartsForm(parts: NonNullable<TankDescription['parts']>, units: Units): PartsForm {
   return {
     falls: (parts.falls ?? []).map((f) => ({
       name: f.name,
-      flowLPerH: plain(f.flowLPerH),
+      flowLPerH: typed(f.flowLPerH, 'flow', units),
       over: f.over ?? 'ROOM',
       efficiency: text(f.efficiency),
     })),
@@ -97,11 +107,11 @@ export function toPartsForm(parts: NonNullable<TankDescription['parts']>): Parts
     skimmerDrawUnknown: parts.skimmerDrawUnknown ?? false,
     stone: {
       airLPerH: text(parts.stones?.[0]?.airLPerH),
-      depthM: text(parts.stones?.[0]?.depthM),
+      depthM: typed(parts.stones?.[0]?.depthM, 'length', units),
       outdoors: parts.stones?.[0]?.outdoors ?? false,
     },
-    lineLengthM: text(parts.skimmerLine?.lengthM),
-    lineBoreMm: text(parts.skimmerLine?.boreMm),
+    lineLengthM: typed(parts.skimmerLine?.lengthM, 'length', units),
+    lineBoreMm: typed(parts.skimmerLine?.boreMm, 'bore', units),
     lineDrawnLPerH: text(parts.skimmerLine?.drawnLPerH),
     fish: (parts.fish ?? []).map((f) => ({
       name: f.name,
@@ -126,9 +136,9 @@ export function toPartsForm(parts: NonNullable<TankDescription['parts']>): Parts
 const read = (typed: string) => readNumber(typed) ?? Number.NaN;
 const readOptional = (typed: string) => readNumber(typed) ?? undefined;
 
-export function toParts(form: PartsForm): TankParts {
-  const lengthM = readOptional(form.lineLengthM);
-  const boreMm = readOptional(form.lineBoreMm);
+export function toParts(form: PartsForm, units: Units): TankParts {
+  const lengthM = readAs(form.lineLengthM, 'length', units);
+  const boreMm = readAs(form.lineBoreMm, 'bore', units);
   const flow = readOptional(form.reactor.effluentLPerH);
   const algae = readOptional(form.refugium.mmolPerH);
   const air = readOptional(form.stone.airLPerH);
@@ -141,13 +151,13 @@ export function toParts(form: PartsForm): TankParts {
         : [
             {
               airLPerH: air,
-              depthM: readOptional(form.stone.depthM),
+              depthM: readAs(form.stone.depthM, 'length', units),
               outdoors: form.stone.outdoors,
             },
           ],
     falls: form.falls.map((f) => ({
       name: f.name,
-      flowLPerH: read(f.flowLPerH),
+      flowLPerH: readAs(f.flowLPerH, 'flow', units) ?? Number.NaN,
       over: f.over,
       efficiency: readOptional(f.efficiency),
     })),

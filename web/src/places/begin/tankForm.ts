@@ -1,6 +1,6 @@
 import type { TankDescription, Units } from '../../api/types';
+import { readAs, typed } from '../../lib/measure';
 import { plain, readNumber } from '../../lib/number';
-import { LITRES } from '../../lib/units';
 import { z } from '../../lib/zod';
 import { number, numberOrNothing, time } from './checks';
 import { NO_PARTS, partsSchema, toParts, toPartsForm } from './partsForm';
@@ -66,10 +66,10 @@ export function toForm(tank: TankDescription, units: Units): TankForm {
   return {
     name: tank.name,
     about: tank.about,
-    netVolume: plain(tank.netVolumeL / LITRES[units.volume].litres, 1),
+    netVolume: typed(tank.netVolumeL, 'volume', units),
     surfaces: tank.surfaces.map((s) => ({
       ...s,
-      areaM2: plain(s.areaM2, 4),
+      areaM2: typed(s.areaM2, 'area', units),
       over: s.over ?? 'ROOM',
     })),
     on: tank.light.on,
@@ -77,7 +77,7 @@ export function toForm(tank: TankDescription, units: Units): TankForm {
     followsClockChanges: tank.light.followsClockChanges,
     rampMinutes: tank.light.rampMinutes ? plain(tank.light.rampMinutes) : '',
     skimmerAirDrawLPerH: optional(tank.skimmerAirDrawLPerH),
-    parts: toPartsForm(tank.parts ?? {}),
+    parts: toPartsForm(tank.parts ?? {}, units),
     stance: tank.stance,
     troughAtLeast: plain(tank.band.troughAtLeast),
     peakAtMost: plain(tank.band.peakAtMost),
@@ -97,8 +97,11 @@ export function toDescription(form: TankForm, units: Units): TankDescription {
   return {
     name: form.name,
     about: form.about,
-    netVolumeL: read(form.netVolume) * LITRES[units.volume].litres,
-    surfaces: form.surfaces.map((s) => ({ ...s, areaM2: read(s.areaM2) })),
+    netVolumeL: readAs(form.netVolume, 'volume', units) ?? Number.NaN,
+    surfaces: form.surfaces.map((s) => ({
+      ...s,
+      areaM2: readAs(s.areaM2, 'area', units) ?? Number.NaN,
+    })),
     light: {
       on: form.on,
       off: form.off,
@@ -106,7 +109,7 @@ export function toDescription(form: TankForm, units: Units): TankDescription {
       rampMinutes: readOptional(form.rampMinutes),
     },
     skimmerAirDrawLPerH: readOptional(form.skimmerAirDrawLPerH),
-    parts: toParts(form.parts),
+    parts: toParts(form.parts, units),
     stance: form.stance,
     band: {
       troughAtLeast: read(form.troughAtLeast),
@@ -153,6 +156,7 @@ export function formPath(field: string): string {
     fishMassG: 'parts.fish.0.massG',
     lengthM: 'parts.lineLengthM',
     boreMm: 'parts.lineBoreMm',
+    'parts.skimmerLine.drawnLPerH': 'parts.lineDrawnLPerH',
     alkalinityUseDkhPerDay: 'parts.alkalinityUseDkhPerDay',
     effluentLPerH: 'parts.reactor.effluentLPerH',
     effluentPhNbs: 'parts.reactor.effluentPhNbs',

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useDeleteFill, useEndFill, useMedia, useReadColour, useReopenFill } from '../../api/hooks';
 import type { Fill, FillEnd, Media, MediaAhead } from '../../api/types';
 import { ColumnDrawing } from '../../drawings/ColumnDrawing';
+import { measure, show, shown } from '../../lib/measure';
 import { dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
@@ -86,7 +87,7 @@ const ONCE_SOAKED = {
 } as const;
 
 function InUse({ fill }: { fill: Fill }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const tell = useNotice();
   const colour = useReadColour(tank.id);
   const end = useEndFill(tank.id);
@@ -116,7 +117,7 @@ function InUse({ fill }: { fill: Fill }) {
       )}
       <div className="grid gap-3 md:col-start-2">
         <h1 id="in-use" className="text-xl font-bold">
-          {fill.massKg} kg of media
+          {show(fill.massKg, 'mass', units)} of media
           <span className="font-normal text-soft">
             {' '}
             · filled {dayAndTime(fill.filledAt, tank.zone)}, {use(fill)}
@@ -147,8 +148,8 @@ function InUse({ fill }: { fill: Fill }) {
             <p className="text-sm text-soft">
               By their capacity alone {Math.round(ahead.daysByCo2)} days. Estimated with{' '}
               {Math.round(ahead.ppm)} ppm in the fresh air (
-              {ahead.ppmMeasured ? 'mean of the log since the fill' : 'assumed'}), media 3 °C below
-              the tank, 0 to 5 (assumed).
+              {ahead.ppmMeasured ? 'mean of the log since the fill' : 'assumed'}), media{' '}
+              {show(3, 'warmth', units)} below the tank, 0 to {show(5, 'warmth', units)} (assumed).
             </p>
           </>
         )}
@@ -222,7 +223,7 @@ const ENDED: Record<FillEnd, string> = {
 };
 
 function Past({ fills, media }: { fills: Fill[]; media: Media }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const drop = useDeleteFill(tank.id);
   const tell = useNotice();
   return (
@@ -239,7 +240,7 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
         <thead className="text-sm text-soft">
           <tr>
             <th className="font-normal">filled</th>
-            <th className="font-normal">kg</th>
+            <th className="font-normal">{measure('mass', units).label}</th>
             <th className="font-normal">days</th>
             <th className="font-normal">last colour</th>
             <th className="font-normal">CO2 that passed</th>
@@ -255,7 +256,7 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
             return (
               <tr key={fill.id} className="border-t">
                 <td className="py-1">{dayAndTime(fill.filledAt, tank.zone)}</td>
-                <td>{fill.massKg}</td>
+                <td>{shown(fill.massKg, 'mass', units).value}</td>
                 <td>{typeof days === 'number' ? days.toFixed(1) : '–'}</td>
                 <td>{colour ? `${Math.round(colour.changedShare * 100)} %` : '–'}</td>
                 <td>{fill.co2L === undefined ? '–' : `${fill.co2L.toFixed(0)} L`}</td>

@@ -1,6 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { useFillMedia } from '../../api/hooks';
 import type { NewFill } from '../../api/types';
+import { measure, readAs } from '../../lib/measure';
 import { readNumber } from '../../lib/number';
 import { localInput } from '../../lib/time';
 import { Button } from '../../parts/Button';
@@ -13,7 +14,7 @@ const CHOKES = { UNKNOWN: undefined, PASSES: false, CHOKED: true } as const;
 
 /** What goes into the column, what it breathes, and when. */
 export function NewFillForm({ done }: { done: () => void }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const fill = useFillMedia(tank.id);
   const tell = useNotice();
   const [at, setAt] = useState(localInput(new Date(), tank.zone));
@@ -24,7 +25,7 @@ export function NewFillForm({ done }: { done: () => void }) {
   const [gate, setGate] = useState('8.2');
   const [dries, setDries] = useState(false);
   const [soaked, setSoaked] = useState<keyof typeof CHOKES>('UNKNOWN');
-  const massKg = readNumber(mass);
+  const massKg = readAs(mass, 'mass', units);
   const save = (e: FormEvent) => {
     e.preventDefault();
     fill.mutate(
@@ -62,11 +63,13 @@ export function NewFillForm({ done }: { done: () => void }) {
       <Field
         label="Mass"
         inputMode="decimal"
-        unit="kg"
+        unit={measure('mass', units).label}
         value={mass}
         onChange={(e) => setMass(e.target.value)}
         error={
-          mass !== '' && massKg === null ? 'This is not a number.' : fill.error?.at('mediaMassKg')
+          mass !== '' && massKg === undefined
+            ? 'This is not a number.'
+            : fill.error?.at('mediaMassKg')
         }
       />
       <Choice
@@ -144,7 +147,7 @@ export function NewFillForm({ done }: { done: () => void }) {
         </p>
       )}
       <div className="flex gap-2 md:col-span-3">
-        <Button look="main" type="submit" disabled={massKg === null || fill.isPending}>
+        <Button look="main" type="submit" disabled={massKg === undefined || fill.isPending}>
           Note the fill
         </Button>
         <Button look="quiet" onClick={done}>

@@ -2,6 +2,7 @@ import { api, bodyOf } from '../../api/client';
 import type { HaulMoment } from '../../api/types';
 import { Answer, AnswerList } from '../try/sums/Answers';
 import { CurveDrawing } from '../try/sums/CurveDrawing';
+import { show, shown } from '../../lib/measure';
 import { PlainSum } from '../try/sums/PlainSum';
 
 const n0 = (value: number | undefined) => value ?? 0;
@@ -36,17 +37,23 @@ export function HaulScreen() {
           { key: 'massG', label: 'One weighs about', unit: 'g', start: '15', field: 'fishMassG' },
           { key: 'count2', label: 'Animals of another kind', start: '0' },
           { key: 'massG2', label: 'One of them weighs about', unit: 'g', start: '50' },
-          { key: 'waterL', label: 'Water', unit: 'L', start: '4.5' },
-          { key: 'headspaceL', label: 'Air over it', unit: 'L', start: '6' },
+          { key: 'waterL', label: 'Water', as: 'volume', start: '4.5' },
+          { key: 'headspaceL', label: 'Air over it', as: 'volume', start: '6' },
           { key: 'oxygen', label: 'filled with oxygen', start: 'no', options: YES_NO },
           { key: 'aerated', label: 'Aerated on the way', start: 'no', options: YES_NO },
           { key: 'airLPerH', label: 'its pump gives', unit: 'L/h', start: '60', optional: true },
-          { key: 'depthM', label: 'its stone lies at', unit: 'm', start: '0.15', optional: true },
+          {
+            key: 'depthM',
+            label: 'its stone lies at',
+            as: 'length',
+            start: '0.15',
+            optional: true,
+          },
           { key: 'binder', label: 'Ammonia bound', start: 'no', options: YES_NO },
           { key: 'tripHours', label: 'Trip', unit: 'h', start: '4' },
           { key: 'delayHours', label: 'Delay that may come', unit: 'h', start: '2' },
-          { key: 'startC', label: 'Water at departure', unit: '°C', start: '25' },
-          { key: 'outsideC', label: 'Around it', unit: '°C', start: '18' },
+          { key: 'startC', label: 'Water at departure', as: 'temperature', start: '25' },
+          { key: 'outsideC', label: 'Around it', as: 'temperature', start: '18' },
           {
             key: 'cooling',
             label: 'Container',
@@ -59,8 +66,15 @@ export function HaulScreen() {
           { key: 'dkh', label: 'Alkalinity', unit: 'dKH', start: '8', field: 'alkalinityMeqPerL' },
           { key: 'ph', label: 'pH', start: '8.1', field: 'startPhNbs' },
           { key: 'fastedHours', label: 'Fasted before', unit: 'h', start: '24' },
-          { key: 'salinity', label: 'Salinity', start: '35', field: 'salinityPsu', optional: true },
-          { key: 'limitKg', label: 'You can carry', unit: 'kg', start: '', optional: true },
+          {
+            key: 'salinity',
+            label: 'Salinity',
+            as: 'salinity',
+            start: '35',
+            field: 'salinityPsu',
+            optional: true,
+          },
+          { key: 'limitKg', label: 'You can carry', as: 'mass', start: '', optional: true },
           { key: 'heaterW', label: 'Heater', unit: 'W', start: '', optional: true },
           { key: 'pumpW', label: 'Pump', unit: 'W', start: '4', optional: true },
           { key: 'volts', label: 'Vehicle socket', unit: 'V', start: '12', optional: true },
@@ -99,7 +113,7 @@ export function HaulScreen() {
             }),
           )
         }
-        answers={(a) => {
+        answers={(a, _, units) => {
           const end = a.trip.moments.at(-1);
           const other = a.other.moments.at(-1);
           if (!end || !other) return null;
@@ -134,14 +148,17 @@ export function HaulScreen() {
                 />
                 <Answer label="oxygen on arrival" value={end.oxygenMgPerL.toFixed(1)} unit="mg/L" />
                 <Answer label="pH on arrival" value={end.phNbs.toFixed(2)} />
-                <Answer label="temperature on arrival" value={end.celsius.toFixed(1)} unit="°C" />
+                <Answer
+                  label="temperature on arrival"
+                  {...shown(end.celsius, 'temperature', units)}
+                />
                 <Answer label="ammonia nitrogen" value={end.ammoniaMgPerL.toFixed(2)} unit="mg/L" />
                 <Answer
                   label="of it un-ionised"
                   value={end.unionisedMgPerL.toFixed(3)}
                   unit="mg/L"
                 />
-                <Answer label="to carry" value={a.trip.weightKg.toFixed(1)} unit="kg" />
+                <Answer label="to carry" {...shown(a.trip.weightKg, 'mass', units)} />
               </AnswerList>
               <CurveDrawing
                 points={a.trip.moments.map((m: HaulMoment) => ({ x: m.hours, y: m.oxygenMgPerL }))}
@@ -161,8 +178,8 @@ export function HaulScreen() {
                 <tbody>
                   {a.water.map((w) => (
                     <tr key={w.waterL} className="border-t">
-                      <td className="py-1">{w.waterL.toFixed(1)} L</td>
-                      <td>{w.weightKg.toFixed(1)} kg</td>
+                      <td className="py-1">{show(w.waterL, 'volume', units)}</td>
+                      <td>{show(w.weightKg, 'mass', units)}</td>
                       <td>
                         {w.hoursToCaution === undefined
                           ? 'within limits'

@@ -1,7 +1,8 @@
 import { useState, type FormEvent } from 'react';
 import { useAddKit, useEditKit } from '../../api/guard';
 import { useTanks } from '../../api/hooks';
-import type { KitDescription, KitItem } from '../../api/types';
+import type { KitDescription, KitItem, Units } from '../../api/types';
+import { measure, readAs, show, typed, type Measure } from '../../lib/measure';
 import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -68,7 +69,7 @@ const ASKED: Record<Energy, readonly Asked[]> = {
     { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
   ],
   GENERATOR: [
-    { key: 'fuelL', label: 'Fuel, in tank and safe cans', unit: 'L' },
+    { key: 'fuelL', label: 'Fuel, in tank and safe cans' },
     {
       key: 'idleLPerH',
       label: 'It burns without load',
@@ -81,24 +82,30 @@ const ASKED: Record<Energy, readonly Asked[]> = {
 const INVERTER = new Set<Asked['key']>(['idleW', 'inverterEfficiency']);
 const SEVERAL = 'several';
 
+/** Asked in the keeper's own units. */
+const MEASURED: Record<string, Measure> = { fuelL: 'volume', depthM: 'length', movedM2: 'area' };
+
 /** The numbers and words of a thing, as they stand in the fields. */
-const inFields = (d: KitDescription | undefined): Record<string, string> =>
+const inFields = (d: KitDescription | undefined, units: Units): Record<string, string> =>
   Object.fromEntries(
-    Object.entries({ name: '', place: '', who: '', ...d }).flatMap(([key, value]) =>
-      typeof value === 'string' || typeof value === 'number' ? [[key, String(value)]] : [],
-    ),
+    Object.entries({ name: '', place: '', who: '', ...d }).flatMap(([key, value]) => {
+      if (typeof value === 'string') return [[key, value]];
+      if (typeof value !== 'number') return [];
+      const kind = MEASURED[key];
+      return [[key, kind ? typed(value, kind, units) : String(value)]];
+    }),
   );
 
 /** What works without the mains: what it gives, what drives it, where it lies. A new thing, or one that is changed. */
 export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const tanks = (useTanks().data ?? []).filter((t) => t.homeId === tank.homeId);
   const add = useAddKit(tank.homeId);
   const edit = useEditKit(tank.homeId);
   const saving = item ? edit : add;
   const tell = useNotice();
   const before = item?.description;
-  const [text, setText] = useState(() => inFields(before));
+  const [text, setText] = useState(() => inFields(before, units));
   const [gives, setGives] = useState<KitDescription['gives']>(before?.gives ?? 'AIR');
   const [energy, setEnergy] = useState<Energy>(before?.energy ?? 'DRY_CELLS');
   const [cellSize, setCellSize] = useState<CellSize>(before?.cellSize ?? 'D');
@@ -116,12 +123,16 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
   );
   const set = (key: string) => (e: { target: { value: string } }) =>
     setText({ ...text, [key]: e.target.value });
-  const n = (key: string) => readNumber(text[key] ?? '') ?? undefined;
+  const n = (key: string) => {
+    const kind = MEASURED[key];
+    const word = text[key] ?? '';
+    return kind ? readAs(word, kind, units) : (readNumber(word) ?? undefined);
+  };
   const field = (key: string, label: string, unit?: string, hint?: string) => (
     <Field
       key={key}
       label={label}
-      unit={unit}
+      unit={MEASURED[key] ? measure(MEASURED[key], units).label : unit}
       hint={hint}
       inputMode="decimal"
       value={text[key] ?? ''}
@@ -203,9 +214,14 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       {gives === 'AIR'
         ? [
             field('airLPerH', 'Air', 'L/h'),
-            field('depthM', 'Stone lies at', 'm', 'Empty: 0.4 m, 2 mm bubbles (assumed).'),
+            field(
+              'depthM',
+              'Stone lies at',
+              undefined,
+              `Empty: ${show(0.4, 'length', units)}, 2 mm bubbles (assumed).`,
+            ),
           ]
-        : field('movedM2', 'Surface that it moves', 'm²')}
+        : field('movedM2', 'Surface that it moves')}
       {field('loadW', 'Its power', 'W', 'Empty: assumed by kind, 0.6 to 8 W. A zero is refused.')}
       <Choice
         label="Driven by"

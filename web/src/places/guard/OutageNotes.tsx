@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import type { NewNote, OutageView, TankClock } from '../../api/types';
+import { measure, show } from '../../lib/measure';
 import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
+import { useAtTank } from '../../TankContext';
 
 type Note = (noted: Omit<NewNote, 'id' | 'at'>) => void;
 
@@ -72,6 +74,9 @@ export function MoreNotes({
   ammonia: number | undefined;
   note: Note;
 }) {
+  const { units } = useAtTank();
+  const celsius = measure('temperature', units);
+  const degrees = (c: number) => Number(celsius.from(c).toFixed(0));
   const tankId = clock.tankId;
   const [words, setWords] = useState('');
   const noted = (kind: NewNote['kind']) =>
@@ -85,19 +90,21 @@ export function MoreNotes({
           <>
             <NoteNumber
               label="Water of this tank"
-              unit="°C"
-              least={5}
-              most={38}
+              unit={celsius.label}
+              least={degrees(5)}
+              most={degrees(38)}
               hint="Moves the clock: warm water holds less and is used faster."
-              note={number('WATER_TEMPERATURE')}
+              note={(value) =>
+                note({ tankId, kind: 'WATER_TEMPERATURE', value: celsius.to(value) })
+              }
             />
             <NoteNumber
               label="Air of the room"
-              unit="°C"
-              least={-20}
-              most={45}
-              hint={`${noted('ROOM_TEMPERATURE') ? 'Noted' : 'Assumed'}: ${clock.roomC} °C.`}
-              note={(value) => note({ kind: 'ROOM_TEMPERATURE', value })}
+              unit={celsius.label}
+              least={degrees(-20)}
+              most={degrees(45)}
+              hint={`${noted('ROOM_TEMPERATURE') ? 'Noted' : 'Assumed'}: ${show(clock.roomC, 'temperature', units)}.`}
+              note={(value) => note({ kind: 'ROOM_TEMPERATURE', value: celsius.to(value) })}
             />
             <NoteNumber
               label="Last fed, before the power failed"

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { useAddKit, useDeleteKit, useDue, useReadiness } from '../../api/guard';
 import type { KitItem, Readiness, Times } from '../../api/types';
+import { show } from '../../lib/measure';
+import { money } from '../../lib/money';
 import { useHelper } from '../../frame/useHelper';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
@@ -22,7 +24,7 @@ export function ReadinessScreen() {
 const CARD_SAVED = 'pocket-card-saved';
 
 function Loaded({ ready }: { ready: Readiness }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const helper = useHelper();
   const [adding, setAdding] = useState(false);
   const [saved, setSaved] = useState(() => localStorage.getItem(CARD_SAVED) === tank.homeId);
@@ -36,9 +38,9 @@ function Loaded({ ready }: { ready: Readiness }) {
         <Nights ready={ready} />
         <p className="text-sm text-soft">
           Hours until the danger line of 3.5 mg/L, early to late, from the worst hour of a night: in
-          summer 4 °C warmer, in winter in a room of 17 °C. Plans hold to the early figure. Only a
-          tested run counts as known; everything else is a sum. With nobody home only what starts by
-          itself runs.
+          summer {show(4, 'warmth', units)} warmer, in winter in a room of{' '}
+          {show(17, 'temperature', units)}. Plans hold to the early figure. Only a tested run counts
+          as known; everything else is a sum. With nobody home only what starts by itself runs.
         </p>
       </section>
       <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
@@ -106,7 +108,7 @@ function Loaded({ ready }: { ready: Readiness }) {
                   <td className="pr-4 font-semibold whitespace-nowrap">
                     +{p.gainedH.toFixed(1)} h
                   </td>
-                  <td className="whitespace-nowrap">about € {p.euros}</td>
+                  <td className="whitespace-nowrap">about {money(p.price, tank.currency)}</td>
                 </tr>
               ))}
             </tbody>
@@ -220,6 +222,7 @@ function WhatIsDue({ homeId }: { homeId: string }) {
 
 /** From nothing: what an outage of some length asks for. */
 function Tiers({ ready }: { ready: Readiness }) {
+  const { tank } = useAtTank();
   const n = ready.tanks.length;
   return (
     <section aria-labelledby="tiers" className="border-t pt-4">
@@ -240,7 +243,7 @@ function Tiers({ ready }: { ready: Readiness }) {
                   'none of these alone: more fuel or batteries, or a place to take the animals'}
               </td>
               <td className="whitespace-nowrap">
-                {t.euros !== undefined && `about € ${Math.round(t.euros)}`}
+                {t.price !== undefined && `about ${money(t.price, tank.currency)}`}
               </td>
             </tr>
           ))}

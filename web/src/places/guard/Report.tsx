@@ -1,4 +1,5 @@
-import type { OutageView } from '../../api/types';
+import type { OutageView, Units } from '../../api/types';
+import { show } from '../../lib/measure';
 import { clockTime, dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
 import { useAtTank } from '../../TankContext';
@@ -20,11 +21,16 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
   NOTE: '',
 };
 
-const UNIT: Partial<typeof KIND> = { ROOM_TEMPERATURE: '°C', WATER_TEMPERATURE: '°C', FED: 'h' };
+/** A noted value with its unit, as its keeper reads it. */
+function withUnit(kind: keyof typeof KIND, value: number, units: Units): string {
+  if (kind === 'ROOM_TEMPERATURE' || kind === 'WATER_TEMPERATURE')
+    return show(value, 'temperature', units);
+  return `${value} ${kind === 'FED' ? 'h' : 'mg/L'}`;
+}
 
 /** What happened, in short, to keep or print. */
 export function Report({ view, close }: { view: OutageView; close: () => void }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const name = (id: string | undefined) => view.tanks.find((t) => t.tankId === id)?.name ?? 'home';
   const what = (note: OutageView['notes'][number]) => {
     const clock = view.tanks.find((t) => t.tankId === note.tankId);
@@ -49,7 +55,7 @@ export function Report({ view, close }: { view: OutageView; close: () => void })
         {view.notes.map((note) => (
           <li key={note.id} className="border-b py-1">
             {clockTime(note.at, tank.zone)} {name(note.tankId)}: {what(note)} {KIND[note.kind]}
-            {note.value !== undefined && ` ${note.value} ${UNIT[note.kind] ?? 'mg/L'}`}
+            {note.value !== undefined && ` ${withUnit(note.kind, note.value, units)}`}
             {note.byWhom && `, ${note.byWhom}`}
           </li>
         ))}

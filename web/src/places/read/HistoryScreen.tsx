@@ -251,6 +251,8 @@ function Flags({ history, shown }: { history: History; shown: Window }) {
             </Link>{' '}
             <span className="text-soft">
               {EVENT_NAMES[e.kind]}, {dayAndTime(e.at, tank.zone)}
+              {e.until && ` to ${dayAndTime(e.until, tank.zone)}`}
+              {e.excludesDays && '; its days are left out'}
             </span>
             {e.note && <span className="block">{e.note}</span>}
           </li>

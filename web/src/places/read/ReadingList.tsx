@@ -1,7 +1,7 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useDeleteReadings, useReadings, useSaveReadings } from '../../api/hooks';
-import type { Reading } from '../../api/types';
+import { useDeleteReadings, useReadings, useSaveReadings, useSensors } from '../../api/hooks';
+import type { Reading, SensorLine } from '../../api/types';
 import { useHelper } from '../../frame/useHelper';
 import { dayAndTime } from '../../lib/time';
 import { METHOD, RAW_UNIT } from '../../lib/units';
@@ -19,7 +19,9 @@ export function ReadingList() {
   const helper = useHelper();
   const [pages, setPages] = useState<(string | undefined)[]>([undefined]);
   const after = pages.at(-1);
-  const query = useReadings(tank.id, after);
+  const [each, setEach] = useState(false);
+  const query = useReadings(tank.id, after, each);
+  const sensors = useSensors(tank.id).data ?? [];
   const remove = useDeleteReadings(tank.id);
   const restore = useSaveReadings(tank.id);
   const tell = useNotice();
@@ -38,12 +40,34 @@ export function ReadingList() {
       <h2 id="log" className="pb-2 text-xl font-bold">
         In the log
       </h2>
+      {sensors.length > 0 && (
+        <div className="pb-4">
+          <ul>
+            {sensors.map((s) => (
+              <Sensor key={`${s.place} ${s.method} ${s.unit}`} line={s} />
+            ))}
+          </ul>
+          <label className="flex min-h-11 items-center gap-3 border-t text-sm">
+            <input
+              type="checkbox"
+              className="size-5 accent-accent"
+              checked={each}
+              onChange={(e) => {
+                setEach(e.target.checked);
+                setPages([undefined]);
+              }}
+            />
+            List each of their readings below
+          </label>
+        </div>
+      )}
       {!query.data ? (
         <Waiting error={query.error} retry={() => void query.refetch()} />
       ) : query.data.readings.length === 0 ? (
         <p className="text-soft">
-          Nothing yet. Begin with pH in the last hour before the lights go on, alkalinity, and the
-          CO2 of the room: these three answer the first question.
+          {sensors.length > 0 ? 'Nothing entered by hand yet.' : 'Nothing yet.'} Begin with pH in
+          the last hour before the lights go on, alkalinity, and the CO2 of the room: these three
+          answer the first question.
         </p>
       ) : (
         <>
@@ -116,6 +140,31 @@ export function ReadingList() {
       )}
       {correcting && <CorrectSheet reading={correcting} close={() => setCorrecting(null)} />}
     </section>
+  );
+}
+
+/** A sensor in a line: what it says, and between what it moved on its last day. */
+function Sensor({ line }: { line: SensorLine }) {
+  const { tank } = useAtTank();
+  const { digits, label } = RAW_UNIT[line.unit];
+  return (
+    <li className="border-t py-1">
+      <p className="flex items-center gap-2">
+        <Mark kind={markOf(line.method)} />
+        <span>
+          {NAMES[line.quantity]}
+          {PLACE[line.place]}{' '}
+          <strong>
+            {line.value.toFixed(digits)}
+            {line.unit !== 'PH_NBS' && ` ${label}`}
+          </strong>
+        </span>
+      </p>
+      <p className="text-sm text-soft">
+        {dayAndTime(line.at, tank.zone)}, {METHOD[line.method]}; {line.low.toFixed(digits)} to{' '}
+        {line.high.toFixed(digits)} in {line.n} readings of its last day
+      </p>
+    </li>
   );
 }
 

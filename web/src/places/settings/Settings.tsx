@@ -7,7 +7,7 @@ import { Frame } from '../../frame/Frame';
 import { useHelper } from '../../frame/useHelper';
 import { useLastTank } from '../../frame/lastTank';
 import { toggleTheme } from '../../frame/theme';
-import { ALKALINITY, LITRES, RAW_UNIT } from '../../lib/units';
+import { ALKALINITY, RAW_UNIT } from '../../lib/units';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
 import { Helpers } from './Helpers';
@@ -19,6 +19,7 @@ import { Tokens } from './Tokens';
 /** Units, home and rooms, tokens, leaving. */
 export function Settings() {
   const session = useSession().data;
+  const units = session?.units;
   const helper = useHelper();
   const homes = useHomes().data ?? [];
   const tank = useLastTank();
@@ -56,10 +57,11 @@ export function Settings() {
           </p>
         ) : (
           <>
-            {session?.units && <UnitChoices units={session.units} />}
-            {homes.map((home) => (
-              <HomeEditor key={home.id} home={home} />
-            ))}
+            {units && <UnitChoices units={units} />}
+            {units &&
+              homes.map((home) => (
+                <HomeEditor key={`${home.id} ${units.volume}`} home={home} units={units} />
+              ))}
             <Helpers homes={homes} now={now} />
             <Tokens homes={homes} now={now} />
             {session?.demo === false && <Password />}
@@ -104,12 +106,12 @@ function UnitChoices({ units }: { units: Units }) {
         }))}
       />
       <Choice
-        label="Volume"
+        label="Volume, length, weight"
         value={units.volume}
         onChange={(e) => set({ volume: e.target.value as Units['volume'] })}
         options={(['LITRE', 'US_GALLON'] as const).map((u) => ({
           value: u,
-          label: LITRES[u].label,
+          label: u === 'LITRE' ? 'L, m, kg' : 'US gal, ft, in, lb',
         }))}
       />
     </fieldset>

@@ -3,7 +3,7 @@ import { METHOD, RAW_UNIT } from '../../../lib/units';
 import { Choice } from '../../../parts/Field';
 import { OneOf } from '../../../parts/OneOf';
 import { EVERYTHING } from '../quantities';
-import { chosen, measurable, unitsOf, type Answer } from './answers';
+import { chosen, measurable, unitsOf, whyProposed, type Answer } from './answers';
 
 /** One column: its name and first numbers, what it is, and in which unit. */
 export function ChannelQuestion({
@@ -43,6 +43,9 @@ export function ChannelQuestion({
             options={units.map((u) => ({ value: u, label: RAW_UNIT[u].label }))}
             onChange={(unit) => onChange({ ...answer, unit })}
           />
+        )}
+        {m && whyProposed(units, answer.unit) && (
+          <p className="text-sm text-soft">{whyProposed(units, answer.unit)}</p>
         )}
         {m && answer.unit && (
           <div className="flex flex-wrap items-end gap-x-6">

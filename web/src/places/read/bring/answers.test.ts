@@ -51,10 +51,10 @@ describe('what a file cannot say', () => {
   it('is asked, not guessed', () => {
     const asked = offer([PH, AIR, NOTE]);
     const answers = firstAnswers(asked);
-    expect(answers.channels['1']).toMatchObject({ what: 'ph', unit: null });
+    expect(answers.channels['1']).toMatchObject({ what: 'ph', unit: 'PH_NBS' });
     expect(answers.channels['2']?.what).toBeNull();
     expect(answers.channels['3']?.what).toBe('nothing');
-    expect(open(asked, answers)).toBe(4);
+    expect(open(asked, answers)).toBe(3);
     expect(plan(asked, answers)).toBeNull();
   });
 

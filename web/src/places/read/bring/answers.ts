@@ -24,7 +24,21 @@ export function unitsOf(channel: Channel, m: Measurable): readonly RawUnit[] {
   return allowed.length > 0 ? allowed : m.units;
 }
 
-/** What the file leaves no doubt about is answered; the rest is not guessed at. */
+/** What is proposed where a column's numbers allow several units, and why. */
+const PROPOSED: Partial<Record<RawUnit, string>> = {
+  PH_NBS:
+    'Proposed: meters, controllers and kits are calibrated in buffers of the NBS scale; only a laboratory reports the total scale.',
+};
+
+/** The only unit there is, or the one that is proposed. */
+const likely = (units: readonly RawUnit[]): RawUnit | null =>
+  (units.length === 1 ? units[0] : units.find((u) => PROPOSED[u])) ?? null;
+
+/** Why a unit stands there that nobody chose; undefined when the file itself says it. */
+export const whyProposed = (units: readonly RawUnit[], unit: RawUnit | null): string | undefined =>
+  unit !== null && units.length > 1 ? PROPOSED[unit] : undefined;
+
+/** What the file leaves no doubt about is answered, and a pH scale is proposed; the rest is not guessed at. */
 export function firstAnswers(offer: Offer): Answers {
   return {
     channels: Object.fromEntries(offer.channels.map((c) => [c.key, firstAnswer(c)])),
@@ -42,7 +56,7 @@ function firstAnswer(channel: Channel): Answer {
   const only = fitting.length === 1 ? fitting[0] : undefined;
   return {
     what: only?.key ?? null,
-    unit: guess.units.length === 1 ? (guess.units[0] ?? null) : null,
+    unit: likely(guess.units),
     method: guess.method,
   };
 }
@@ -55,7 +69,7 @@ export function chosen(channel: Channel, answer: Answer, what: string): Answer {
   const unit = answer.unit && units.includes(answer.unit) ? answer.unit : null;
   return {
     what,
-    unit: unit ?? (units.length === 1 ? (units[0] ?? null) : null),
+    unit: unit ?? likely(units),
     method: m.methods.includes(answer.method) ? answer.method : (m.methods[0] ?? 'METER'),
   };
 }

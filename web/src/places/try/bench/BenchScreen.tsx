@@ -5,6 +5,8 @@ import type { Bench, Forecast } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
 import { RemedyMapDrawing } from '../../../drawings/RemedyMapDrawing';
 import { clockTime } from '../../../lib/time';
+import { show } from '../../../lib/measure';
+import { money } from '../../../lib/money';
 import { alkalinityToMeq, showAlkalinity } from '../../../lib/units';
 import { Button } from '../../../parts/Button';
 import { useWidth } from '../../../parts/useWidth';
@@ -15,7 +17,7 @@ import { range, signedRange } from '../../../lib/number';
 import { Compared, EFFORT, mediaDays } from './Compared';
 import { hoseInWords } from './hose';
 import { Kept } from './Kept';
-import { bare, inWords, means, type NamedSet } from './sets';
+import { bare, inWords, isPlaced, means, type NamedSet } from './sets';
 import { useSets } from './useSets';
 
 const route = getRouteApi('/signed-in/tank/$tankId/bench');
@@ -38,7 +40,7 @@ export function BenchScreen() {
 }
 
 function OnTheBench({ bench }: { bench: Bench }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const { days = 2 } = route.useSearch();
   const navigate = route.useNavigate();
   const [sets, save] = useSets();
@@ -47,7 +49,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
   const variants = useMemo(() => [{}, ...sets.map((s) => bare(s.put))], [sets]);
   const forecast = useForecast(tank.id, bench.tanks, variants, days);
   const [now, then, ...kept] = forecast.data ?? [];
-  const changed = inWords(current.put) !== 'as it is';
+  const changed = isPlaced(current.put);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-labelledby="remedies" className="order-2 lg:order-1 lg:border-r lg:pr-6">
@@ -57,6 +59,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
         <Remedies
           bench={bench}
           put={current.put}
+          units={units}
           onChange={(put) => save([{ ...current, put }, ...sets.slice(1)])}
         />
         {changed && (
@@ -170,6 +173,7 @@ function Brings({
   days: number;
   turnTo: (change: NamedSet['put']) => void;
 }) {
+  const { tank, units } = useAtTank();
   return (
     <>
       {then.stopped && <Stopped stopped={then.stopped} turnTo={turnTo} />}
@@ -187,10 +191,10 @@ function Brings({
           {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
           {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
           {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
-          <em className="not-italic">{inWords(set.put)}</em>: {means(then.ways)}. Settled after
-          about {Math.round(then.settleHours.value)} h
+          <em className="not-italic">{inWords(set.put, units)}</em>: {means(then.ways)}. Settled
+          after about {Math.round(then.settleHours.value)} h
           {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
-            ? `; about € ${Math.round(then.cost.toFit)} to fit and € ${Math.round(then.cost.perMonth)} a month (assumed prices)`
+            ? `; about ${money(then.cost.toFit, tank.currency)} to fit and ${money(then.cost.perMonth, tank.currency)} a month (assumed prices)`
             : ''}
           {then.cost.effort === 'NONE' ? '' : `; work: ${EFFORT[then.cost.effort]}`}.
         </p>
@@ -207,8 +211,10 @@ function Brings({
       {then.drawKept && (
         <p>
           The hose keeps {Math.round(then.drawKept.low * 100)} to{' '}
-          {Math.round(then.drawKept.high * 100)} % of the draw (the skimmer’s suction is assumed);{' '}
-          {then.boreKeeping95Mm} mm would keep 95 %.
+          {Math.round(then.drawKept.high * 100)} % of the draw (the skimmer’s suction is assumed)
+          {then.boreKeeping95Mm !== undefined &&
+            `; ${show(then.boreKeeping95Mm, 'bore', units)} would keep 95 %`}
+          .
         </p>
       )}
       {then.cautions.map((c) => (
@@ -361,9 +367,10 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
             : 'estimated from who lives there, asleep from 23 to 7 h (assumed)'}
         ; outdoors {bench.outdoorPpm} ppm; alkalinity{' '}
         {showAlkalinity(bench.alkalinityMeqPerL, units.alkalinity)}
-        {bench.alkalinityMeasured ? '' : ' (assumed)'}; {bench.temperatureC.toFixed(1)} °C, S{' '}
-        {bench.salinityPsu.toFixed(1)}. Surfaces, falls, fish and skimmer as described; air changes{' '}
-        {bench.airChangesPerH.toFixed(2)} an hour.
+        {bench.alkalinityMeasured ? '' : ' (assumed)'};{' '}
+        {show(bench.temperatureC, 'temperature', units)}, salinity{' '}
+        {show(bench.salinityPsu, 'salinity', units)}. Surfaces, falls, fish and skimmer as
+        described; air changes {bench.airChangesPerH.toFixed(2)} an hour.
         {bench.hose && ` ${hoseInWords(bench.hose)}`}
       </p>
       {bench.contradiction && (

@@ -1,6 +1,8 @@
 import type { Forecast } from '../../../api/types';
+import { money } from '../../../lib/money';
 import { range, signedRange } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
+import { useAtTank } from '../../../TankContext';
 import { inWords, means, type NamedSet } from './sets';
 
 export const EFFORT: Record<Forecast['cost']['effort'], string> = {
@@ -9,8 +11,6 @@ export const EFFORT: Record<Forecast['cost']['effort'], string> = {
   AN_EVENING: 'an evening',
   A_WEEKEND: 'a weekend',
 };
-
-const money = (euros: number) => (euros < 0.5 ? '0' : String(Math.round(euros)));
 
 /** Up to four sets beside each other, line by line. */
 export function Compared({
@@ -22,6 +22,7 @@ export function Compared({
   open: (i: number) => void;
   drop: (i: number) => void;
 }) {
+  const { tank, units } = useAtTank();
   const lines: { what: string; of: (f: Forecast, set: NamedSet) => string }[] = [
     { what: 'trough', of: (f) => range(f.troughPh, 2) },
     { what: 'gain on it', of: (f) => signedRange(f.gainPh) },
@@ -30,8 +31,8 @@ export function Compared({
     { what: 'lowest oxygen, mg/L', of: (f) => range(f.lowestOxygenMgPerL, 1) },
     { what: 'settled after', of: (f) => `${Math.round(f.settleHours.value)} h` },
     { what: 'next media change', of: (f) => mediaDays(f) },
-    { what: 'to fit, €', of: (f) => money(f.cost.toFit) },
-    { what: 'a month, €', of: (f) => money(f.cost.perMonth) },
+    { what: 'to fit', of: (f) => money(f.cost.toFit, tank.currency) },
+    { what: 'a month', of: (f) => money(f.cost.perMonth, tank.currency) },
     { what: 'work', of: (f) => EFFORT[f.cost.effort] },
     { what: 'does', of: (f) => means(f.ways) },
   ];
@@ -56,7 +57,7 @@ export function Compared({
                     ✕
                   </Button>
                 </span>
-                <span className="block text-sm text-soft">{inWords(set.put)}</span>
+                <span className="block text-sm text-soft">{inWords(set.put, units)}</span>
               </th>
             ))}
           </tr>

@@ -5,7 +5,7 @@ import { Button } from '../../../parts/Button';
 import { Field } from '../../../parts/Field';
 import { useNotice } from '../../../parts/Notices';
 import { useAtTank } from '../../../TankContext';
-import { bare, inWords, type NamedSet } from './sets';
+import { bare, isPlaced, type NamedSet } from './sets';
 
 /** Sets under a name, to come back to; the address of this page holds what is on the bench now. */
 export function Kept({ current, take }: { current: NamedSet; take: (put: Variant) => void }) {
@@ -15,7 +15,7 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: Variant
   const drop = useDropSet(tank.id);
   const tell = useNotice();
   const [name, setName] = useState('');
-  const changed = inWords(current.put) !== 'as it is';
+  const changed = isPlaced(current.put);
   const save = (e: FormEvent) => {
     e.preventDefault();
     keep.mutate(

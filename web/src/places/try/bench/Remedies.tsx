@@ -1,4 +1,4 @@
-import type { Bench, Variant } from '../../../api/types';
+import type { Bench, Units, Variant } from '../../../api/types';
 import { Choice } from '../../../parts/Field';
 import { Slider } from '../../../parts/Slider';
 import { REMEDIES, type Knob } from './remedies';
@@ -7,10 +7,12 @@ import { REMEDIES, type Knob } from './remedies';
 export function Remedies({
   bench,
   put,
+  units,
   onChange,
 }: {
   bench: Bench;
   put: Variant;
+  units: Units;
   onChange: (put: Variant) => void;
 }) {
   const set = (change: Partial<Variant>) => onChange({ ...put, ...change });
@@ -18,7 +20,7 @@ export function Remedies({
     <div>
       {REMEDIES.filter((remedy) => remedy.here(bench)).map((remedy) => {
         const on = remedy.on(put);
-        const knobs = on ? remedy.knobs(put, bench) : [];
+        const knobs = on ? remedy.knobs(put, bench, units) : [];
         return (
           <div key={remedy.name} className="border-b py-0.5">
             <label className="flex min-h-11 cursor-pointer items-center gap-3">

@@ -1,4 +1,5 @@
-import type { Bench, Variant } from '../../../api/types';
+import type { Bench, Units, Variant } from '../../../api/types';
+import { show } from '../../../lib/measure';
 
 /** A number or a choice that a remedy opens. */
 export type Knob =
@@ -28,9 +29,9 @@ export interface RemedyKind {
   on: (put: Variant) => boolean;
   place: (bench: Bench) => Partial<Variant>;
   take: Partial<Variant>;
-  knobs: (put: Variant, bench: Bench) => Knob[];
+  knobs: (put: Variant, bench: Bench, units: Units) => Knob[];
   /** The set in a few words, once it is on. */
-  words: (put: Variant) => string;
+  words: (put: Variant, units: Units) => string;
 }
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
@@ -57,10 +58,7 @@ function choose(
   return { kind: 'choose', label, value, options, set };
 }
 
-const BORES = [4, 6, 8, 9.5, 12.7, 16, 19].map((b) => ({
-  value: String(b),
-  label: `${b} mm${b === 12.7 ? ' (half an inch)' : ''}`,
-}));
+const BORES = [4, 6, 8, 9.5, 12.7, 16, 19];
 
 const DOORS = [
   { value: 'AJAR', label: 'ajar' },
@@ -84,10 +82,12 @@ const HYDROXIDES = [
   { value: 'POTASSIUM_HYDROXIDE', label: 'potassium hydroxide' },
 ] as const;
 
-function mediaKnobs(media: Media): Knob[] {
+function mediaKnobs(media: Media, units: Units): Knob[] {
   const put = (change: Partial<Media>) => ({ media: { ...media, ...change } });
   return [
-    slide('fill', media.massKg, [0.1, 3, 0.1], `${media.massKg} kg`, (massKg) => put({ massKg })),
+    slide('fill', media.massKg, [0.1, 3, 0.1], show(media.massKg, 'mass', units), (massKg) =>
+      put({ massKg }),
+    ),
     slide(
       'of the skimmer’s air is its own exhaust, led back',
       1 - media.freshShare,
@@ -132,19 +132,24 @@ function mediaKnobs(media: Media): Knob[] {
   ];
 }
 
-function lineKnobs(line: NonNullable<Variant['line']>): Knob[] {
+function lineKnobs(line: NonNullable<Variant['line']>, units: Units): Knob[] {
   const put = (change: Partial<typeof line>) => ({ line: { ...line, ...change } });
   const flue = line.flue;
   return [
-    slide('length', line.lengthM, [0.5, 20, 0.5], `${line.lengthM} m`, (lengthM) =>
+    slide('length', line.lengthM, [0.5, 20, 0.5], show(line.lengthM, 'length', units), (lengthM) =>
       put({ lengthM }),
     ),
-    choose('inner diameter', String(line.boreMm), BORES, (b) => put({ boreMm: Number(b) })),
+    choose(
+      'inner diameter',
+      String(line.boreMm),
+      BORES.map((b) => ({ value: String(b), label: show(b, 'bore', units) })),
+      (b) => put({ boreMm: Number(b) }),
+    ),
     slide(
       'another inlet left open',
       line.leakMm ?? 0,
       [0, 12, 1],
-      line.leakMm ? `${line.leakMm} mm` : 'all plugged',
+      line.leakMm ? show(line.leakMm, 'bore', units) : 'all plugged',
       (leakMm) => put({ leakMm: leakMm === 0 ? undefined : leakMm }),
     ),
     choose(
@@ -172,7 +177,7 @@ function lineKnobs(line: NonNullable<Variant['line']>): Knob[] {
   ];
 }
 
-function stoneKnobs(stone: NonNullable<Variant['stone']>): Knob[] {
+function stoneKnobs(stone: NonNullable<Variant['stone']>, units: Units): Knob[] {
   const put = (change: Partial<typeof stone>) => ({ stone: { ...stone, ...change } });
   return [
     slide('air', stone.airLPerH, [10, 1500, 10], `${stone.airLPerH} L/h`, (airLPerH) =>
@@ -181,9 +186,14 @@ function stoneKnobs(stone: NonNullable<Variant['stone']>): Knob[] {
     slide('bubbles', stone.diameterMm, [0.5, 8, 0.5], `${stone.diameterMm} mm`, (diameterMm) =>
       put({ diameterMm }),
     ),
-    slide('depth', stone.depthM, [0.1, 2, 0.05], `${stone.depthM} m`, (depthM) => put({ depthM })),
+    slide('depth', stone.depthM, [0.1, 2, 0.05], show(stone.depthM, 'length', units), (depthM) =>
+      put({ depthM }),
+    ),
   ];
 }
+
+const warmer = (put: Variant, units: Units) =>
+  `${(put.warmerByK ?? 0) > 0 ? '+' : ''}${show(put.warmerByK ?? 0, 'warmth', units)}`;
 
 /** From cheap to dear, then what may go wrong. */
 export const REMEDIES: readonly RemedyKind[] = [
@@ -249,7 +259,7 @@ export const REMEDIES: readonly RemedyKind[] = [
     on: (put) => put.stone !== undefined,
     place: () => ({ stone: { airLPerH: 100, diameterMm: 2, depthM: 0.4 } }),
     take: { stone: undefined },
-    knobs: (put) => (put.stone ? stoneKnobs(put.stone) : []),
+    knobs: (put, _, units) => (put.stone ? stoneKnobs(put.stone, units) : []),
     words: (put) => `stone ${put.stone?.airLPerH ?? 0} L/h`,
   },
   {
@@ -258,9 +268,9 @@ export const REMEDIES: readonly RemedyKind[] = [
     on: (put) => put.line !== undefined,
     place: () => ({ line: { lengthM: 6, boreMm: 12.7 } }),
     take: { line: undefined },
-    knobs: (put) => (put.line ? lineKnobs(put.line) : []),
-    words: (put) =>
-      `${put.line?.lengthM ?? 0} m of ${put.line?.boreMm ?? 0} mm hose${put.line?.flue ? ' by a flue' : ''}${put.line?.leakMm ? ' with a leak' : ''}`,
+    knobs: (put, _, units) => (put.line ? lineKnobs(put.line, units) : []),
+    words: (put, units) =>
+      `${show(put.line?.lengthM ?? 0, 'length', units)} of ${show(put.line?.boreMm ?? 0, 'bore', units)} hose${put.line?.flue ? ' by a flue' : ''}${put.line?.leakMm ? ' with a leak' : ''}`,
   },
   {
     name: 'Scrubber media before the skimmer',
@@ -268,9 +278,9 @@ export const REMEDIES: readonly RemedyKind[] = [
     on: (put) => put.media !== undefined,
     place: () => ({ media: { massKg: 1, freshShare: 1, hours: 'ALWAYS', driesBetween: false } }),
     take: { media: undefined },
-    knobs: (put) => (put.media ? mediaKnobs(put.media) : []),
-    words: (put) =>
-      `${put.media?.massKg ?? 0} kg of media${(put.media?.freshShare ?? 1) < 1 ? `, ${percent(1 - (put.media?.freshShare ?? 1))} recirculated` : ''}${put.media?.hours === 'BELOW_PH' ? ` below pH ${(put.media.gatePh ?? 8.2).toFixed(2)}` : put.media?.hours === 'LAMPS_OFF' ? ' by night' : ''}`,
+    knobs: (put, _, units) => (put.media ? mediaKnobs(put.media, units) : []),
+    words: (put, units) =>
+      `${show(put.media?.massKg ?? 0, 'mass', units)} of media${(put.media?.freshShare ?? 1) < 1 ? `, ${percent(1 - (put.media?.freshShare ?? 1))} recirculated` : ''}${put.media?.hours === 'BELOW_PH' ? ` below pH ${(put.media.gatePh ?? 8.2).toFixed(2)}` : put.media?.hours === 'LAMPS_OFF' ? ' by night' : ''}`,
   },
   {
     name: 'Limewater in place of today’s alkalinity source',
@@ -482,15 +492,11 @@ export const REMEDIES: readonly RemedyKind[] = [
     on: (put) => put.warmerByK !== undefined,
     place: () => ({ warmerByK: 3 }),
     take: { warmerByK: undefined },
-    knobs: (put) => [
-      slide(
-        'against today',
-        put.warmerByK ?? 0,
-        [-4, 6, 0.5],
-        `${(put.warmerByK ?? 0) > 0 ? '+' : ''}${put.warmerByK ?? 0} °C`,
-        (warmerByK) => ({ warmerByK }),
-      ),
+    knobs: (put, _, units) => [
+      slide('against today', put.warmerByK ?? 0, [-4, 6, 0.5], warmer(put, units), (warmerByK) => ({
+        warmerByK,
+      })),
     ],
-    words: (put) => `${(put.warmerByK ?? 0) > 0 ? '+' : ''}${put.warmerByK ?? 0} °C`,
+    words: warmer,
   },
 ];

@@ -1,4 +1,4 @@
-import type { Forecast, Variant } from '../../../api/types';
+import type { Forecast, Units, Variant } from '../../../api/types';
 import { REMEDIES } from './remedies';
 
 /** A set of remedies with a name, as it stands in the address. */
@@ -27,10 +27,15 @@ export const means = (ways: Forecast['ways']) =>
   ways.map((way) => WAYS[way]).join(', ') || 'changes nothing';
 
 /** A set in a few words. */
-export function inWords(put: Variant): string {
-  const words = REMEDIES.filter((remedy) => remedy.on(put)).map((remedy) => remedy.words(put));
+export function inWords(put: Variant, units: Units): string {
+  const words = REMEDIES.filter((remedy) => remedy.on(put)).map((remedy) =>
+    remedy.words(put, units),
+  );
   return words.join(', ') || 'as it is';
 }
+
+/** Whether anything is on the tank at all. */
+export const isPlaced = (put: Variant) => REMEDIES.some((remedy) => remedy.on(put));
 
 /** A set as the server is asked for it: what is not set is not sent. */
 export const bare = (put: Variant): Variant =>

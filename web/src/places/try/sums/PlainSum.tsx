@@ -1,9 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Problem } from '../../../api/client';
-import { readNumber } from '../../../lib/number';
+import type { Units } from '../../../api/types';
+import { measure, readAs, type Measure } from '../../../lib/measure';
+import { plain, readNumber } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { Choice, Field } from '../../../parts/Field';
+import { useAtTank } from '../../../TankContext';
 import { Answers, Source } from './Answers';
 import { saveText, sumCsv } from './csv';
 
@@ -12,11 +15,13 @@ export interface Asked {
   key: string;
   label: string;
   unit?: string;
-  /** Of the worked example. */
+  /** Asked in the keeper's own unit; `ask` has it in the server's. */
+  as?: Measure;
+  /** Of the worked example, in the server's unit. */
   start: string;
   /** May stay empty; the hint says what is taken instead. */
   optional?: boolean;
-  hint?: string;
+  hint?: string | ((units: Units) => string);
   /** Where the server names it differently. */
   field?: string;
   options?: readonly { value: string; label: string }[];
@@ -28,17 +33,24 @@ export interface PlainSumProps<A> {
   asked: readonly Asked[];
   /** `n` holds the numbers that were given, `text` every field as typed. */
   ask: (n: Record<string, number | undefined>, text: Record<string, string>) => Promise<A>;
-  answers: (answer: A, n: Record<string, number | undefined>) => ReactNode;
+  answers: (answer: A, n: Record<string, number | undefined>, units: Units) => ReactNode;
   source: ReactNode;
 }
 
+const startText = (a: Asked, units: Units): string => {
+  const value = readNumber(a.start);
+  return a.as && value !== null ? plain(measure(a.as, units).from(value), 4) : a.start;
+};
+
+const read = (a: Asked, text: string, units: Units): number | undefined =>
+  a.as ? readAs(text, a.as, units) : (readNumber(text) ?? undefined);
+
 /** A sum of plain numbers: fields at the left, the answer at the right as one types. */
 export function PlainSum<A>({ name, example, asked, ask, answers, source }: PlainSumProps<A>) {
-  const start = Object.fromEntries(asked.map((a) => [a.key, a.start]));
+  const { units } = useAtTank();
+  const start = Object.fromEntries(asked.map((a) => [a.key, startText(a, units)]));
   const [typed, setTyped] = useState<Record<string, string>>(start);
-  const numbers = Object.fromEntries(
-    asked.map((a) => [a.key, readNumber(typed[a.key] ?? '') ?? undefined]),
-  );
+  const numbers = Object.fromEntries(asked.map((a) => [a.key, read(a, typed[a.key] ?? '', units)]));
   const unread = (a: Asked) =>
     a.options === undefined &&
     numbers[a.key] === undefined &&
@@ -72,8 +84,8 @@ export function PlainSum<A>({ name, example, asked, ask, answers, source }: Plai
               key={a.key}
               label={a.label}
               inputMode="decimal"
-              unit={a.unit}
-              hint={a.hint}
+              unit={a.as ? measure(a.as, units).label : a.unit}
+              hint={typeof a.hint === 'function' ? a.hint(units) : a.hint}
               value={typed[a.key]}
               onChange={(e) => set(a.key, e.target.value)}
               error={
@@ -98,7 +110,7 @@ export function PlainSum<A>({ name, example, asked, ask, answers, source }: Plai
       <Answers problem={sum.error} incomplete={incomplete}>
         {answer !== undefined && (
           <>
-            {answers(answer, numbers)}
+            {answers(answer, numbers, units)}
             <Source extrapolated={false}>{source}</Source>
             <Button
               look="quiet"

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, bodyOf, type Problem } from '../../../api/client';
 import { useGlance } from '../../../api/hooks';
 import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../../api/types';
+import { measure, readAs, typed as asTyped } from '../../../lib/measure';
 import { plain, readNumber, signed } from '../../../lib/number';
 import { ALKALINITY } from '../../../lib/units';
 import { Choice, Field } from '../../../parts/Field';
@@ -127,8 +128,14 @@ const need = (...texts: string[]): number[] | null => {
   return numbers.every((n) => n !== null) ? numbers : null;
 };
 
+/** Temperature and salinity as the server reads them. */
+const water = (typed: Typed, units: Units): string[] =>
+  (['temperature', 'salinity'] as const).map((kind) =>
+    String(readAs(typed[kind], kind, units) ?? ''),
+  );
+
 function WaterSum({ typed, set, units }: Props) {
-  const n = need(typed.ph, typed.alkalinity, typed.temperature, typed.salinity);
+  const n = need(typed.ph, typed.alkalinity, ...water(typed, units));
   const calcium = readNumber(typed.calcium);
   const body = n && {
     ph: n[0] ?? 0,
@@ -231,7 +238,7 @@ function WaterSum({ typed, set, units }: Props) {
 }
 
 function BalanceSum({ typed, set, units }: Props) {
-  const n = need(typed.ppm, typed.hPa, typed.alkalinity, typed.temperature, typed.salinity);
+  const n = need(typed.ppm, typed.hPa, typed.alkalinity, ...water(typed, units));
   const body = n && {
     airCo2Ppm: n[0] ?? 0,
     pressureHpa: n[1] ?? 0,
@@ -284,8 +291,8 @@ function BalanceSum({ typed, set, units }: Props) {
   );
 }
 
-function OxygenSum({ typed, set }: Props) {
-  const n = need(typed.temperature, typed.salinity, typed.hPa);
+function OxygenSum({ typed, set, units }: Props) {
+  const n = need(...water(typed, units), typed.hPa);
   const body = n && { temperatureC: n[0] ?? 0, salinity: n[1] ?? 0, pressureHpa: n[2] ?? 0 };
   const sum = useSum('oxygen', body, () =>
     bodyOf(api.POST('/api/v1/sums/oxygen', { body: body ?? NOTHING })),
@@ -297,12 +304,18 @@ function OxygenSum({ typed, set }: Props) {
         <Num
           label="Temperature"
           at="temperature"
-          unit="°C"
+          unit={measure('temperature', units).label}
           field="temperatureC"
           problem={sum.error}
           {...{ typed, set }}
         />
-        <Num label="Salinity" at="salinity" unit="psu" problem={sum.error} {...{ typed, set }} />
+        <Num
+          label="Salinity"
+          at="salinity"
+          unit={measure('salinity', units).label}
+          problem={sum.error}
+          {...{ typed, set }}
+        />
         <Num
           label="Air pressure"
           at="hPa"
@@ -348,12 +361,18 @@ function Water({ typed, set, units, problem }: Props & { problem: Problem | null
       <Num
         label="Temperature"
         at="temperature"
-        unit="°C"
+        unit={measure('temperature', units).label}
         field="temperatureC"
         problem={problem}
         {...{ typed, set }}
       />
-      <Num label="Salinity" at="salinity" unit="psu" problem={problem} {...{ typed, set }} />
+      <Num
+        label="Salinity"
+        at="salinity"
+        unit={measure('salinity', units).label}
+        problem={problem}
+        {...{ typed, set }}
+      />
     </>
   );
 }
@@ -413,8 +432,8 @@ function startWith(glance: Glance, units: Units): Typed {
     alkalinity:
       same(glance.alkalinity, units.alkalinity) ??
       { DKH: '8', MEQ_PER_L: '2.9', PPM_CACO3: '143' }[units.alkalinity],
-    temperature: same(glance.temperature, 'CELSIUS') ?? '25',
-    salinity: same(glance.salinity, 'PSU') ?? '35',
+    temperature: same(glance.temperature, units.temperature) ?? asTyped(25, 'temperature', units),
+    salinity: same(glance.salinity, units.salinity) ?? asTyped(35, 'salinity', units),
     calcium: '',
     ppm: same(glance.roomCo2, 'CO2_PPM') ?? '420',
     hPa: '1013.25',

@@ -1,4 +1,5 @@
 import { api, bodyOf } from '../../../api/client';
+import { measure, show, shown } from '../../../lib/measure';
 import { range } from '../../../lib/number';
 import { Answer, AnswerList } from './Answers';
 import { CurveDrawing } from './CurveDrawing';
@@ -15,8 +16,8 @@ export function AirlineSum() {
       example="Worked example: six metres of half-inch hose on a skimmer that draws 550 L/h freely."
       asked={[
         { key: 'freeDrawLPerH', label: 'The skimmer draws freely', unit: 'L/h', start: '550' },
-        { key: 'lengthM', label: 'Length of the hose', unit: 'm', start: '6' },
-        { key: 'boreMm', label: 'Inner diameter', unit: 'mm', start: '12.7' },
+        { key: 'lengthM', label: 'Length of the hose', as: 'length', start: '6' },
+        { key: 'boreMm', label: 'Inner diameter', as: 'bore', start: '12.7' },
         {
           key: 'bends',
           label: 'Bends of 90°',
@@ -44,7 +45,7 @@ export function AirlineSum() {
         {
           key: 'leakMm',
           label: 'Another inlet left open, wide',
-          unit: 'mm',
+          as: 'bore',
           start: '',
           optional: true,
           hint: 'Empty: all plugged.',
@@ -75,43 +76,45 @@ export function AirlineSum() {
           }),
         )
       }
-      answers={(a, n) => (
-        <>
-          <AnswerList>
-            <Answer
-              label="of the draw is kept"
-              value={
-                a.keptShare.high - a.keptShare.low > 0.01
-                  ? span(a.keptShare)
-                  : percent(a.keptShare.value)
-              }
-              large
+      answers={(a, n, units) => {
+        const length = measure('length', units);
+        return (
+          <>
+            <AnswerList>
+              <Answer
+                label="of the draw is kept"
+                value={
+                  a.keptShare.high - a.keptShare.low > 0.01
+                    ? span(a.keptShare)
+                    : percent(a.keptShare.value)
+                }
+                large
+              />
+              <Answer label="drawn" value={a.drawnLPerH.toFixed(0)} unit="L/h" />
+              <Answer label="of it through the hose" value={percent(a.fromLineShare)} />
+              <Answer label="pressure lost in it" value={a.dropPa.toFixed(0)} unit="Pa" />
+              <Answer
+                label="smallest inner diameter sold that keeps 95 %"
+                {...shown(a.boreKeeping95Mm, 'bore', units)}
+              />
+            </AnswerList>
+            {a.likeMetresMore !== undefined && (
+              <p className="mt-3">
+                {a.likeMetresMore < 1
+                  ? 'It draws as such a hose should: nothing chokes it.'
+                  : `It draws as if it were ${show(Math.round(a.likeMetresMore), 'length', units)} longer: look for a kink, water in a sag, a clogged mouth or filter; or the skimmer sucks less than assumed.`}
+              </p>
+            )}
+            <CurveDrawing
+              points={a.curve.map((p) => ({ x: length.from(p.lengthM), y: 100 * p.keptShare }))}
+              at={{ x: length.from(n0(n.lengthM)), y: 100 * a.keptShare.value }}
+              x={`length, ${length.label}`}
+              y="kept, %"
+              top={100}
             />
-            <Answer label="drawn" value={a.drawnLPerH.toFixed(0)} unit="L/h" />
-            <Answer label="of it through the hose" value={percent(a.fromLineShare)} />
-            <Answer label="pressure lost in it" value={a.dropPa.toFixed(0)} unit="Pa" />
-            <Answer
-              label="smallest bore sold that keeps 95 %"
-              value={String(a.boreKeeping95Mm)}
-              unit="mm"
-            />
-          </AnswerList>
-          {a.likeMetresMore !== undefined && (
-            <p className="mt-3">
-              {a.likeMetresMore < 1
-                ? 'It draws as such a hose should: nothing chokes it.'
-                : `It draws as if it were ${a.likeMetresMore.toFixed(0)} m longer: look for a kink, water in a sag, a clogged mouth or filter; or the skimmer sucks less than assumed.`}
-            </p>
-          )}
-          <CurveDrawing
-            points={a.curve.map((p) => ({ x: p.lengthM, y: 100 * p.keptShare }))}
-            at={{ x: n0(n.lengthM), y: 100 * a.keptShare.value }}
-            x="length, m"
-            y="kept, %"
-            top={100}
-          />
-        </>
-      )}
+          </>
+        );
+      }}
       source="Darcy & Weisbach with the friction law of Churchill 1977, against a suction that falls with the flow, p0 (1 − Q/Q0). A leak is a sharp orifice (ISO 5167). Before a wall is drilled: cables, pipes, gas, structure, the landlord and the local code; try a loose hose for a day."
     />
   );
@@ -131,11 +134,11 @@ export function AirPumpSum() {
           unit: 'kPa',
           start: '',
           optional: true,
-          hint: 'Empty: 25 (assumed). 10 kPa are a metre of water.',
+          hint: 'Empty: 25 (assumed). 10 kPa are a metre or 3.3 ft of water.',
         },
-        { key: 'depthM', label: 'The stone lies at', unit: 'm', start: '0.4' },
-        { key: 'tubeLengthM', label: 'Tube', unit: 'm', start: '2', field: 'lengthM' },
-        { key: 'tubeBoreMm', label: 'its inner diameter', unit: 'mm', start: '4', field: 'boreMm' },
+        { key: 'depthM', label: 'The stone lies at', as: 'length', start: '0.4' },
+        { key: 'tubeLengthM', label: 'Tube', as: 'length', start: '2', field: 'lengthM' },
+        { key: 'tubeBoreMm', label: 'its inner diameter', as: 'bore', start: '4', field: 'boreMm' },
         {
           key: 'oneWayValve',
           label: 'One-way valve',
@@ -160,7 +163,7 @@ export function AirPumpSum() {
           optional: true,
           hint: 'Empty: 0.35 (assumed).',
         },
-        { key: 'tankL', label: 'Tank', unit: 'L', start: '420', optional: true },
+        { key: 'tankL', label: 'Tank', as: 'volume', start: '420', optional: true },
       ]}
       ask={(n, text) =>
         bodyOf(
@@ -180,42 +183,45 @@ export function AirPumpSum() {
           }),
         )
       }
-      answers={(a, n) => (
-        <>
-          <AnswerList>
-            <Answer
-              label="arrives at the stone"
-              value={a.deliveredLPerH.toFixed(0)}
-              unit="L/h"
-              large
-            />
-            <Answer label="it pushes against" value={a.loadKPa.toFixed(1)} unit="kPa" />
-            <Answer label="least power for that" value={a.idealW.toFixed(2)} unit="W" />
-            {a.claimPossible !== undefined && a.claimIdealW !== undefined && (
+      answers={(a, n, units) => {
+        const length = measure('length', units);
+        return (
+          <>
+            <AnswerList>
               <Answer
-                label={`the claim takes ${a.claimIdealW.toFixed(1)} W at the least`}
-                value={a.claimPossible ? 'possible' : '✕ impossible'}
-              />
-            )}
-            {a.firstSizeLPerH !== undefined && (
-              <Answer
-                label="one tank volume an hour, a first size"
-                value={a.firstSizeLPerH.toFixed(0)}
+                label="arrives at the stone"
+                value={a.deliveredLPerH.toFixed(0)}
                 unit="L/h"
+                large
               />
-            )}
-            <Answer label="a year" value={a.kWhPerYear.toFixed(0)} unit="kWh" />
-            <Answer label="costs" value={a.costPerYear.toFixed(0)} unit="a year" />
-          </AnswerList>
-          <CurveDrawing
-            points={a.curve.map((p) => ({ x: p.depthM, y: p.deliveredLPerH }))}
-            at={{ x: n0(n.depthM), y: a.deliveredLPerH }}
-            x="depth, m"
-            y="air, L/h"
-            top={n0(n.freeLPerH)}
-          />
-        </>
-      )}
+              <Answer label="it pushes against" value={a.loadKPa.toFixed(1)} unit="kPa" />
+              <Answer label="least power for that" value={a.idealW.toFixed(2)} unit="W" />
+              {a.claimPossible !== undefined && a.claimIdealW !== undefined && (
+                <Answer
+                  label={`the claim takes ${a.claimIdealW.toFixed(1)} W at the least`}
+                  value={a.claimPossible ? 'possible' : '✕ impossible'}
+                />
+              )}
+              {a.firstSizeLPerH !== undefined && (
+                <Answer
+                  label="one tank volume an hour, a first size"
+                  value={a.firstSizeLPerH.toFixed(0)}
+                  unit="L/h"
+                />
+              )}
+              <Answer label="a year" value={a.kWhPerYear.toFixed(0)} unit="kWh" />
+              <Answer label="costs" value={a.costPerYear.toFixed(0)} unit="a year" />
+            </AnswerList>
+            <CurveDrawing
+              points={a.curve.map((p) => ({ x: length.from(p.depthM), y: p.deliveredLPerH }))}
+              at={{ x: length.from(n0(n.depthM)), y: a.deliveredLPerH }}
+              x={`depth, ${length.label}`}
+              y="air, L/h"
+              top={n0(n.freeLPerH)}
+            />
+          </>
+        );
+      }}
       source="Flow falls along a straight line to the pressure at which the pump stands; water 10 kPa a metre, valve 1 and stone 2 kPa (from memory). Least power: isothermal compression, p0 Q ln(p/p0); no pump does it with less. One tank volume an hour is common practice. The pump sits above the water or behind a one-way valve in the right direction: valves fail."
     />
   );
@@ -229,9 +235,9 @@ export function BubblesSum() {
       asked={[
         { key: 'airLPerH', label: 'Air', unit: 'L/h', start: '100' },
         { key: 'diameterMm', label: 'Bubbles', unit: 'mm', start: '2' },
-        { key: 'depthM', label: 'Depth of the stone', unit: 'm', start: '0.5' },
-        { key: 'temperatureC', label: 'Temperature', unit: '°C', start: '25.5' },
-        { key: 'salinity', label: 'Salinity', unit: 'psu', start: '35' },
+        { key: 'depthM', label: 'Depth of the stone', as: 'length', start: '0.5' },
+        { key: 'temperatureC', label: 'Temperature', as: 'temperature', start: '25.5' },
+        { key: 'salinity', label: 'Salinity', as: 'salinity', start: '35' },
       ]}
       ask={(n) =>
         bodyOf(
@@ -289,7 +295,7 @@ export function RoomSum() {
         {
           key: 'volumeM3',
           label: 'Air in the room',
-          unit: 'm³',
+          as: 'room',
           start: '180',
           field: 'roomVolumeM3',
         },

@@ -5,8 +5,8 @@ import { PlainSum } from './PlainSum';
 const n0 = (value: number | undefined) => value ?? 0;
 const WATER = [
   { key: 'dkh', label: 'Alkalinity', unit: 'dKH', start: '7.5', field: 'alkalinity.value' },
-  { key: 'temperatureC', label: 'Temperature', unit: '°C', start: '25.5' },
-  { key: 'salinity', label: 'Salinity', unit: 'psu', start: '35' },
+  { key: 'temperatureC', label: 'Temperature', as: 'temperature', start: '25.5' },
+  { key: 'salinity', label: 'Salinity', as: 'salinity', start: '35' },
 ] as const;
 
 const END = { SPENT: 'spent', DROWNED: 'drowned', NEITHER: 'neither, within 400 days' } as const;
@@ -17,7 +17,7 @@ export function MediaSum() {
       name="media"
       example="Worked example: a kilogram on 600 L/h of room air, always."
       asked={[
-        { key: 'massKg', label: 'Fill', unit: 'kg', start: '1', field: 'mediaMassKg' },
+        { key: 'massKg', label: 'Fill', as: 'mass', start: '1', field: 'mediaMassKg' },
         {
           key: 'airLPerH',
           label: 'Air through it',
@@ -50,7 +50,7 @@ export function MediaSum() {
             { value: 'dry', label: 'dry fresh air passes it' },
           ],
         },
-        { key: 'temperatureC', label: 'Tank', unit: '°C', start: '25.5' },
+        { key: 'temperatureC', label: 'Tank', as: 'temperature', start: '25.5' },
         {
           key: 'capacityLPerKg',
           label: 'Capacity',
@@ -62,7 +62,7 @@ export function MediaSum() {
         {
           key: 'coolingK',
           label: 'Media colder than the tank by',
-          unit: '°C',
+          as: 'warmth',
           start: '',
           optional: true,
           field: 'cooling',
@@ -121,7 +121,7 @@ export function AlkalinitySum() {
       name="alkalinity"
       example="Worked example: one dKH more in 420 L, by each source."
       asked={[
-        { key: 'litres', label: 'Net water', unit: 'L', start: '420' },
+        { key: 'litres', label: 'Net water', as: 'volume', start: '420' },
         { key: 'changeDkh', label: 'Wanted change', unit: 'dKH', start: '1' },
         { key: 'ph', label: 'pH now, NBS', start: '8.0' },
         ...WATER,
@@ -199,7 +199,7 @@ export function SettlingSum() {
       name="settling"
       example="Worked example: the reference tank, 25 mol/(h·atm) in all."
       asked={[
-        { key: 'litres', label: 'Net water', unit: 'L', start: '420', field: 'netVolumeL' },
+        { key: 'litres', label: 'Net water', as: 'volume', start: '420', field: 'netVolumeL' },
         {
           key: 'conductance',
           label: 'Conductance of all paths for CO2',

@@ -29,11 +29,28 @@ public final class Outlay {
             double reactorChamber) {
         public static final Prices ASSUMED = new Prices(0.35, 0.12, 2.5, 15, 45, 16, 35, 70, 15, 600, 120, 80);
 
+        /** In a money of which a euro is so much. */
+        public Prices times(double perEuro) {
+            return new Prices(
+                    electricityPerKWh * perEuro,
+                    heatPerKWh * perEuro,
+                    hosePerM * perEuro,
+                    filterAndFittings * perEuro,
+                    canister * perEuro,
+                    mediaPerKg * perEuro,
+                    airPump * perEuro,
+                    smallPump * perEuro,
+                    fan * perEuro,
+                    ventilator * perEuro,
+                    refugiumLamp * perEuro,
+                    reactorChamber * perEuro);
+        }
+
         public Prices withElectricity(@Nullable Double perKWh) {
             return perKWh == null
                     ? this
                     : new Prices(
-                            within("tariffPerKWh", perKWh, 0, 10, "per kWh"),
+                            within("tariffPerKWh", perKWh, 0, 1e6, "per kWh"),
                             heatPerKWh,
                             hosePerM,
                             filterAndFittings,

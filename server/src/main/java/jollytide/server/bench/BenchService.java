@@ -260,7 +260,9 @@ class BenchService {
                 .map(living -> Forecast.settled(book.asItIs(setup, living, at, run)))
                 .toList();
         Outlay outlay = new Outlay(
-                Outlay.Prices.ASSUMED.withElectricity(tank.home().tariffPerKWh()),
+                Outlay.Prices.ASSUMED
+                        .times(tank.home().perEuro())
+                        .withElectricity(tank.home().tariffPerKWh()),
                 setup,
                 roomM3 == null ? ORDINARY_ROOM_M3 : roomM3);
         return IntStream.range(0, variants.size())

@@ -140,20 +140,23 @@ public class TwinBook {
         Instant now = clock.instant();
         Map<UUID, LogSnapshot> logs = log.of(tanks, now.minus(LOOKED_BACK), now);
         Map<UUID, List<EventView>> happened = events.between(tanks, now.minus(LOOKED_BACK), now);
-        return tanks.parallelStream()
+        Map<UUID, Described> known = tanks.parallelStream()
                 .collect(Collectors.toConcurrentMap(
                         Tank::id,
                         tank -> describe(
                                 tank,
                                 Objects.requireNonNull(logs.get(tank.id())),
                                 happened.getOrDefault(tank.id(), List.of()))));
+        Map<UUID, Described> inOrder = new LinkedHashMap<>();
+        tanks.forEach(tank -> inOrder.put(tank.id(), Objects.requireNonNull(known.get(tank.id()))));
+        return inOrder;
     }
 
     private Described describe(Tank tank, LogSnapshot ofTank, List<EventView> happened) {
         Instant now = ofTank.at();
         Known known = known(tank, ofTank);
         Instant since = asItIsSince(happened, now);
-        List<LoggedDay> days = wholeDays(tank, ofTank, since);
+        List<LoggedDay> days = wholeDays(tank, ofTank, happened, since);
         boolean enough = days.size() >= LEAST_DAYS;
         LogFit.Fit fit = enough
                 ? fits.of(
@@ -165,7 +168,7 @@ public class TwinBook {
                                 days,
                                 happened,
                                 since,
-                                wholeDays(tank, ofTank, ago(now)).size()));
+                                wholeDays(tank, ofTank, happened, ago(now)).size()));
         return new Described(
                 known.setup(),
                 start(tank, now),
@@ -399,8 +402,8 @@ public class TwinBook {
                 .orElse(now.minus(LOOKED_BACK));
     }
 
-    /** Trough and peak, NBS scale, of each day that was logged closely. */
-    private static List<LoggedDay> wholeDays(Tank tank, LogSnapshot ofTank, Instant since) {
+    /** Trough and peak, NBS scale, of each day that was logged closely and that its keeper did not leave out. */
+    private static List<LoggedDay> wholeDays(Tank tank, LogSnapshot ofTank, List<EventView> happened, Instant since) {
         ZoneId zone = tank.home().zone();
         Assumptions assumed = tank.assumptions();
         Seawater water = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
@@ -419,6 +422,7 @@ public class TwinBook {
         return byDay.entrySet().stream()
                 .filter(e -> e.getValue().size() >= HALF_HOURS_OF_A_DAY)
                 .map(e -> loggedDay(tank, e.getKey(), e.getValue()))
+                .filter(day -> happened.stream().noneMatch(e -> e.excludes(day.start(), day.end())))
                 .toList();
     }
 

@@ -18,6 +18,7 @@ import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventService;
+import jollytide.server.event.NewEvent;
 import jollytide.server.home.HomeDescription;
 import jollytide.server.home.HomeService;
 import jollytide.server.home.RoomDescription;
@@ -103,7 +104,7 @@ class DemoHome implements SmartInitializingSingleton {
 
     private void lanternReef(UUID keeper) {
         ZoneId zone = ZoneId.of("Europe/Amsterdam");
-        UUID home = homes.create(keeper, new HomeDescription("Quayside House", zone.getId(), 12.0, null))
+        UUID home = homes.create(keeper, new HomeDescription("Quayside House", zone.getId(), 12.0, null, null, null))
                 .id();
         UUID room = homes.createRoom(keeper, home, new RoomDescription("Living room", 180.0, 2, 1, 1, null))
                 .id();
@@ -154,7 +155,7 @@ class DemoHome implements SmartInitializingSingleton {
 
     private void room6(UUID keeper) {
         ZoneId zone = ZoneId.of("Europe/Amsterdam");
-        UUID home = homes.create(keeper, new HomeDescription("Millbrook School", zone.getId(), 35.0, null))
+        UUID home = homes.create(keeper, new HomeDescription("Millbrook School", zone.getId(), 35.0, null, null, null))
                 .id();
         UUID room = homes.createRoom(keeper, home, new RoomDescription("Room 6", 200.0, 1, 26, 0, null))
                 .id();
@@ -181,7 +182,7 @@ class DemoHome implements SmartInitializingSingleton {
 
     private void heron(UUID keeper) {
         ZoneId zone = ZoneId.of("Europe/London");
-        UUID home = homes.create(keeper, new HomeDescription("Narrowboat", zone.getId(), 40.0, null))
+        UUID home = homes.create(keeper, new HomeDescription("Narrowboat", zone.getId(), 40.0, null, null, null))
                 .id();
         UUID room = homes.createRoom(keeper, home, new RoomDescription("Saloon", 28.0, 1, 0, 0, null))
                 .id();
@@ -293,6 +294,14 @@ class DemoHome implements SmartInitializingSingleton {
         }
         history.happenings()
                 .forEach(h -> events.add(
-                        keeper, tank, EventKind.valueOf(h.kind().name()), h.at().toString(), h.title(), h.note()));
+                        keeper,
+                        tank,
+                        new NewEvent(
+                                EventKind.valueOf(h.kind().name()),
+                                h.at().toString(),
+                                null,
+                                null,
+                                h.title(),
+                                h.note())));
     }
 }

@@ -1,9 +1,6 @@
 package jollytide.server.event;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import jollytide.server.account.SignedIn;
 import org.springframework.http.HttpStatus;
@@ -26,21 +23,10 @@ class EventController {
         this.events = events;
     }
 
-    /**
-     * A new event.
-     *
-     * @param at with an offset, or without one in the home's zone
-     */
-    record NewEvent(
-            @NotNull EventKind kind,
-            @NotNull @Size(max = 40) String at,
-            @NotBlank @Size(max = 120) String title,
-            @NotNull @Size(max = 1000) String note) {}
-
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     EventView add(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewEvent body) {
-        return events.add(who.keeperId(), tankId, body.kind(), body.at(), body.title(), body.note());
+        return events.add(who.keeperId(), tankId, body);
     }
 
     @DeleteMapping("/{id}")

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import jollytide.server.home.LocalTimes;
+import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -29,7 +30,7 @@ public class EventService {
 
     @Transactional(readOnly = true)
     public List<EventView> between(Tank tank, Instant from, Instant to) {
-        return events.findByTankIdAndAtBetweenOrderByAt(tank.id(), from, to).stream()
+        return events.around(List.of(tank.id()), from, to).stream()
                 .map(EventView::of)
                 .toList();
     }
@@ -37,22 +38,27 @@ public class EventService {
     /** Of several tanks at once, by tank. */
     @Transactional(readOnly = true)
     public Map<UUID, List<EventView>> between(List<Tank> tanks, Instant from, Instant to) {
-        return events
-                .findByTankIdInAndAtBetweenOrderByAt(
-                        tanks.stream().map(Tank::id).toList(), from, to)
-                .stream()
+        return events.around(tanks.stream().map(Tank::id).toList(), from, to).stream()
                 .collect(Collectors.groupingBy(e -> e.tankId, Collectors.mapping(EventView::of, Collectors.toList())));
     }
 
-    public EventView add(UUID keeperId, UUID tankId, EventKind kind, String at, String title, String note) {
+    public EventView add(UUID keeperId, UUID tankId, NewEvent body) {
         Tank tank = tanks.tank(keeperId, tankId);
         TankEvent event = new TankEvent();
         event.id = UUID.randomUUID();
         event.tankId = tank.id();
-        event.kind = kind;
-        event.at = LocalTimes.resolve("at", at, tank.home().zone(), clock.instant());
-        event.title = title.strip();
-        event.note = note.strip();
+        event.kind = body.kind();
+        event.at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
+        event.until = body.until() == null
+                ? null
+                : LocalTimes.resolve("until", body.until(), tank.home().zone(), clock.instant());
+        if (event.until != null && event.until.isBefore(event.at)) {
+            throw Problem.refused(
+                    new FieldError("until", body.until(), "not before its beginning", "It ended before it began."));
+        }
+        event.excludesDays = Boolean.TRUE.equals(body.excludesDays());
+        event.title = body.title().strip();
+        event.note = body.note().strip();
         return EventView.of(events.save(event));
     }
 

@@ -20,6 +20,8 @@ class TankEvent {
     EventKind kind;
 
     Instant at;
+    Instant until;
+    boolean excludesDays;
     String title;
     String note;
 }

@@ -6,11 +6,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface TankEvents extends JpaRepository<TankEvent, UUID> {
-    List<TankEvent> findByTankIdAndAtBetweenOrderByAt(UUID tankId, Instant from, Instant to);
-
-    List<TankEvent> findByTankIdInAndAtBetweenOrderByAt(Collection<UUID> tankIds, Instant from, Instant to);
+    /** Those that began between two times, or were not over before the first. */
+    @Query("""
+            from TankEvent e where e.tankId in :tankIds and e.at <= :to and (e.at >= :from or e.until >= :from)
+            order by e.at""")
+    List<TankEvent> around(Collection<UUID> tankIds, Instant from, Instant to);
 
     Optional<TankEvent> findByIdAndTankId(UUID id, UUID tankId);
 }

@@ -32,6 +32,11 @@ public class Home {
     @Column(name = "tariff_per_k_wh")
     Double tariffPerKWh;
 
+    @Column(columnDefinition = "CHAR(3)")
+    String currency;
+
+    double perEuro;
+
     public UUID id() {
         return id;
     }
@@ -51,6 +56,16 @@ public class Home {
 
     public @Nullable Double tariffPerKWh() {
         return tariffPerKWh;
+    }
+
+    /** What a euro is in the home's money, by which assumed prices are shown. */
+    public double perEuro() {
+        return perEuro;
+    }
+
+    /** ISO 4217. */
+    public String currency() {
+        return currency;
     }
 
     /** Air pressure of the standard atmosphere at the home's altitude. */

@@ -4,7 +4,9 @@ import static jollytide.core.units.Quantities.within;
 
 import java.time.DateTimeException;
 import java.time.ZoneId;
+import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import jollytide.core.air.People;
 import jollytide.core.air.RoomAir;
@@ -13,6 +15,7 @@ import jollytide.core.seawater.Gases;
 import jollytide.server.account.Accounts;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -134,7 +137,26 @@ public class HomeService {
         home.zone = description.zone();
         home.altitudeM = description.altitudeM();
         Double tariff = description.tariffPerKWh();
-        home.tariffPerKWh = tariff == null ? null : within("tariffPerKWh", tariff, 0, 10, "per kWh");
+        double perEuro =
+                description.perEuro() == null ? 1 : within("perEuro", description.perEuro(), 0.01, 100_000, "");
+        home.tariffPerKWh = tariff == null ? null : within("tariffPerKWh", tariff, 0, 10 * perEuro, "per kWh");
+        home.currency = currency(description.currency());
+        home.perEuro = perEuro;
+    }
+
+    private static String currency(@Nullable String code) {
+        try {
+            return code == null
+                    ? "EUR"
+                    : Currency.getInstance(code.strip().toUpperCase(Locale.ROOT))
+                            .getCurrencyCode();
+        } catch (IllegalArgumentException e) {
+            throw Problem.refused(new FieldError(
+                    "currency",
+                    code,
+                    "a code of three letters such as EUR, USD or GBP",
+                    "The currency " + code + " is not known."));
+        }
     }
 
     private static void describe(Room room, RoomDescription description) {
@@ -155,7 +177,8 @@ public class HomeService {
         return new HomeView(
                 home.id,
                 home.version,
-                new HomeDescription(home.name, home.zone, home.altitudeM, home.tariffPerKWh),
+                new HomeDescription(
+                        home.name, home.zone, home.altitudeM, home.tariffPerKWh, home.currency, home.perEuro),
                 rooms.stream().map(HomeService::view).toList());
     }
 

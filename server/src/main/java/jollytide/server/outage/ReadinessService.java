@@ -83,17 +83,18 @@ class ReadinessService {
      * Something that would help.
      *
      * @param gainedH hours on the early side, for the tank that needs it most
+     * @param price assumed, in the home's money
      */
-    record Purchase(String what, double gainedH, double euros) {}
+    record Purchase(String what, double gainedH, double price) {}
 
     /**
      * What an outage of some length asks for.
      *
      * @param what the cheapest step of the ladder that holds every tank, on the early side; null when none does
-     * @param euros for all the tanks
+     * @param price for all the tanks, assumed, in the home's money
      */
     record TierFor(
-            double hours, @Nullable String what, @Nullable Double euros) {}
+            double hours, @Nullable String what, @Nullable Double price) {}
 
     /**
      * All of it.
@@ -132,8 +133,10 @@ class ReadinessService {
                 nights,
                 kit,
                 weakest(nights, kit),
-                nights.isEmpty() || nights.get(0).unlikely() ? List.of() : purchases(nights.get(0), summer, planned),
-                tiers(List.copyOf(summer.values())),
+                nights.isEmpty() || nights.get(0).unlikely()
+                        ? List.of()
+                        : purchases(nights.get(0), summer, planned, home.perEuro()),
+                tiers(List.copyOf(summer.values()), home.perEuro()),
                 LOOKED_AHEAD_H);
     }
 
@@ -253,9 +256,9 @@ class ReadinessService {
                 kit.stream().noneMatch(k -> k.runTime().tested()) ? ", and nothing of it has been tested" : "");
     }
 
-    /** What could be bought, by hours gained for a euro at the tank that needs it most. */
+    /** What could be bought, by hours gained for its price at the tank that needs it most. */
     private static List<Purchase> purchases(
-            TankNights neediest, Map<UUID, Stricken> summer, Map<UUID, List<Backup>> planned) {
+            TankNights neediest, Map<UUID, Stricken> summer, Map<UUID, List<Backup>> planned, double perEuro) {
         Stricken tank = Objects.requireNonNull(summer.get(neediest.tankId()));
         double allLitres =
                 summer.values().stream().mapToDouble(Stricken::litres).sum();
@@ -266,22 +269,22 @@ class ReadinessService {
             with.add(tier.at(tank, allLitres));
             double gained = earlyH(danger(tank, with)) - before;
             if (gained > WORTH_H) {
-                all.add(new Purchase(tier.what(), gained, tier.euros()));
+                all.add(new Purchase(tier.what(), gained, perEuro * tier.euros()));
             }
         }
-        all.sort(Comparator.comparingDouble((Purchase p) -> p.gainedH() / p.euros())
+        all.sort(Comparator.comparingDouble((Purchase p) -> p.gainedH() / p.price())
                 .reversed());
         return all;
     }
 
-    private static List<TierFor> tiers(List<Stricken> summer) {
+    private static List<TierFor> tiers(List<Stricken> summer, double perEuro) {
         if (summer.isEmpty()) {
             return List.of();
         }
         List<Tier.Holding> ladder = Tier.ladder(summer, LOOKED_AHEAD_H);
         return LENGTHS_H.stream()
                 .map(h -> Tier.cheapest(ladder, h)
-                        .map(step -> new TierFor(h, step.tier().what(), step.euros()))
+                        .map(step -> new TierFor(h, step.tier().what(), perEuro * step.euros()))
                         .orElse(new TierFor(h, null, null)))
                 .toList();
     }

@@ -65,9 +65,15 @@ class ReadingController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID tankId,
             @RequestParam(required = false) Quantity quantity,
+            @RequestParam(defaultValue = "false") boolean byHand,
             @RequestParam(required = false) String after,
             @RequestParam(defaultValue = "50") int limit) {
-        return readings.page(who.keeperId(), tankId, quantity, after, limit);
+        return readings.page(who.keeperId(), tankId, quantity, byHand, after, limit);
+    }
+
+    @GetMapping("/sensors")
+    List<ReadingService.SensorLine> sensors(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return readings.sensors(who.keeperId(), tankId);
     }
 
     @PostMapping

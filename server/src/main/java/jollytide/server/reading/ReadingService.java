@@ -7,13 +7,17 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
@@ -71,6 +75,27 @@ public class ReadingService {
 
     public record Page(List<ReadingView> readings, @Nullable String next) {}
 
+    /**
+     * A series that no person types: what it said last, and its last day.
+     *
+     * @param n readings in the 24 hours until the last one, their lowest and highest in the series' unit
+     */
+    public record SensorLine(
+            Quantity quantity,
+            Place place,
+            Method method,
+            RawUnit unit,
+            Instant at,
+            double value,
+            long n,
+            double low,
+            double high) {}
+
+    /** Nobody reads by hand more often than that in a day. From memory. */
+    private static final int MOST_BY_HAND = 12;
+
+    private static final int HALF_HOURS_OF_A_DAY = 48;
+
     public List<ReadingView> save(UUID keeperId, UUID tankId, NewReadings request) {
         Tank tank = tanks.tank(keeperId, tankId);
         Instant at = LocalTimes.resolve("at", request.at(), tank.home().zone(), clock.instant());
@@ -127,14 +152,23 @@ public class ReadingService {
     }
 
     @Transactional(readOnly = true)
-    public Page page(UUID keeperId, UUID tankId, @Nullable Quantity quantity, @Nullable String after, int limit) {
+    public Page page(
+            UUID keeperId,
+            UUID tankId,
+            @Nullable Quantity quantity,
+            boolean byHand,
+            @Nullable String after,
+            int limit) {
         Tank tank = tanks.tank(keeperId, tankId);
         Reading.Key from = after == null
                 ? new Reading.Key(Long.MAX_VALUE, Instant.parse("9999-01-01T00:00:00Z"))
                 : ReadingId.parse(after);
         int size = Math.min(MAX_PAGE, Math.max(1, limit));
-        List<ReadingRow> rows = series.findBySubjectIdIn(subjects(tank)).stream()
+        List<Series> all = series.findBySubjectIdIn(subjects(tank));
+        Set<Long> sensors = byHand ? lastDays(all).keySet() : Set.of();
+        List<ReadingRow> rows = all.stream()
                 .filter(s -> quantity == null || s.quantity == quantity)
+                .filter(s -> !sensors.contains(s.id))
                 .flatMap(s -> {
                     // Times that several series share stand in the order of the series.
                     Instant before = s.id < from.seriesId() ? from.at().plus(1, ChronoUnit.MICROS) : from.at();
@@ -148,6 +182,43 @@ public class ReadingService {
                 .toList();
         List<ReadingView> page = rows.stream().limit(size).map(ReadingView::of).toList();
         return new Page(page, rows.size() > size ? page.get(size - 1).id() : null);
+    }
+
+    /** What sensors say around a tank: a line each. */
+    @Transactional(readOnly = true)
+    public List<SensorLine> sensors(UUID keeperId, UUID tankId) {
+        List<Series> all = series.findBySubjectIdIn(subjects(tanks.tank(keeperId, tankId)));
+        Map<Long, LastDay> days = lastDays(all);
+        return all.stream()
+                .filter(s -> days.containsKey(s.id))
+                .flatMap(s -> readings.newestBefore(s.id, Instant.parse("9999-01-01T00:00:00Z"), Limit.of(1)).stream()
+                        .map(r -> days.get(s.id).line(s, r)))
+                .sorted(Comparator.comparing(SensorLine::at).reversed())
+                .toList();
+    }
+
+    private record LastDay(long n, double low, double high) {
+        SensorLine line(Series s, Reading newest) {
+            return new SensorLine(s.quantity, s.place, s.method, s.unit, newest.id.at(), newest.value, n, low, high);
+        }
+    }
+
+    /** The last day of those series that are a sensor's. */
+    private Map<Long, LastDay> lastDays(List<Series> all) {
+        Map<Long, LastDay> days = new HashMap<>();
+        if (all.isEmpty()) {
+            return days;
+        }
+        String wanted = all.stream().map(s -> s.id.toString()).collect(Collectors.joining(","));
+        jdbc.query(
+                "select h.series_id, sum(h.n), min(h.low), max(h.high) from reading_half_hour h join"
+                        + " (select series_id, max(bucket) newest from reading_half_hour where series_id in (" + wanted
+                        + ") group by series_id) m on m.series_id = h.series_id and h.bucket > m.newest - "
+                        + HALF_HOURS_OF_A_DAY + " group by h.series_id having sum(h.n) > " + MOST_BY_HAND,
+                row -> {
+                    days.put(row.getLong(1), new LastDay(row.getLong(2), row.getDouble(3), row.getDouble(4)));
+                });
+        return days;
     }
 
     /** Readings of one quantity at one place around the tank, newest first. */

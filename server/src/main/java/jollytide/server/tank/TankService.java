@@ -33,8 +33,19 @@ public class TankService {
         this.homes = homes;
     }
 
-    /** A tank with its place. */
-    public record TankView(UUID id, UUID roomId, UUID homeId, String zone, long version, TankDescription description) {}
+    /**
+     * A tank with its place.
+     *
+     * @param currency of its home, ISO 4217
+     */
+    public record TankView(
+            UUID id,
+            UUID roomId,
+            UUID homeId,
+            String zone,
+            String currency,
+            long version,
+            TankDescription description) {}
 
     @Transactional(readOnly = true)
     public List<TankView> list(UUID keeperId) {
@@ -163,6 +174,13 @@ public class TankService {
                 t.skimmerAirDrawLPerH,
                 OwnAssumptions.from(t.assumptions),
                 t.parts);
-        return new TankView(t.id, t.room.id(), t.home().id(), t.home().zone().getId(), t.version, description);
+        return new TankView(
+                t.id,
+                t.room.id(),
+                t.home().id(),
+                t.home().zone().getId(),
+                t.home().currency(),
+                t.version,
+                description);
     }
 }

@@ -3,6 +3,8 @@ package jollytide.server.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.StreamSupport;
@@ -347,5 +349,29 @@ class BenchTest extends ServerTest {
         JsonNode measured = keeper.get(tank + "/bench").body().path("hose");
         assertThat(measured.path("outdoorShare").asDouble()).isCloseTo(0.12, within(0.005));
         assertThat(measured.path("drawMeasured").asBoolean()).isTrue();
+    }
+
+    /** A day that its keeper left out is not learnt from, and counts again once that is taken back. */
+    @Test
+    void daysThatAreLeftOutAreNotFittedTo() {
+        Visitor visitor = visitor();
+        visitor.post("/session/demo", "");
+        String tank = tank(visitor, "Lantern Reef");
+        int days = visitor.get(tank + "/bench").body().path("daysUsed").asInt();
+        Instant noon = PRESENT.minus(Duration.ofDays(2));
+        Visitor.Answer left = visitor.post(tank + "/events", """
+                {"kind":"SMOKE","at":"%s","until":"%s","excludesDays":true,"title":"party","note":""}""".formatted(noon, noon.plusSeconds(3600)));
+        assertThat(left.status()).as(left.text()).isEqualTo(201);
+        try {
+            assertThat(visitor.get(tank + "/bench").body().path("daysUsed").asInt())
+                    .isEqualTo(days - 1);
+        } finally {
+            visitor.delete(tank + "/events/" + left.body().path("id").asString());
+        }
+        assertThat(visitor.get(tank + "/bench").body().path("daysUsed").asInt()).isEqualTo(days);
+        Visitor.Answer backwards = visitor.post(tank + "/events", """
+                {"kind":"SMOKE","at":"%s","until":"%s","title":"party","note":""}""".formatted(noon, noon.minusSeconds(3600)));
+        assertThat(backwards.status()).isEqualTo(422);
+        assertThat(backwards.firstError().path("field").asString()).isEqualTo("until");
     }
 }

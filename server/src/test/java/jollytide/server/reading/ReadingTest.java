@@ -12,6 +12,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
 
 class ReadingTest extends ServerTest {
     private Visitor keeper;
@@ -162,5 +163,36 @@ class ReadingTest extends ServerTest {
                 .path("readings")
                 .forEach(r -> values.add(r.path("value").asDouble()));
         return values;
+    }
+
+    /** What people entered is listed; a sensor is a line, however often it speaks. */
+    @Test
+    void aSensorIsALineAndDoesNotBuryWhatPeopleEntered() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        keeper.post(tank + "/readings", Samples.reading("2026-11-10T08:00:00Z", "DKH", "TANK", "TITRATION_KIT", 8.1));
+        for (int i = 0; i < 20; i++) {
+            keeper.post(
+                    tank + "/readings",
+                    Samples.reading(
+                            "2026-11-11T%02d:%02d:00Z".formatted(8 + i / 6, i % 6 * 10),
+                            "PH_NBS",
+                            "TANK",
+                            "PROBE",
+                            8 + i / 100.0));
+        }
+        JsonNode byHand = keeper.get(tank + "/readings?byHand=true").body().path("readings");
+        assertThat(byHand).hasSize(1);
+        assertThat(byHand.path(0).path("quantity").asString()).isEqualTo("ALKALINITY");
+        assertThat(keeper.get(tank + "/readings?limit=100").body().path("readings"))
+                .hasSize(21);
+        JsonNode sensors = keeper.get(tank + "/readings/sensors").body();
+        assertThat(sensors).hasSize(1);
+        assertThat(sensors.path(0).path("n").asInt()).isEqualTo(20);
+        assertThat(sensors.path(0).path("value").asDouble()).isEqualTo(8.19);
+        assertThat(sensors.path(0).path("low").asDouble()).isEqualTo(8.0);
+        assertThat(sensors.path(0).path("high").asDouble()).isEqualTo(8.19);
+        assertThat(visitor().asNewKeeper().get(tank + "/readings/sensors").status())
+                .isEqualTo(404);
     }
 }
