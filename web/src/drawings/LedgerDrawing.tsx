@@ -1,4 +1,4 @@
-import type { GasBook, LedgerRow } from '../api/types';
+import type { GasBalance, LedgerRow } from '../api/types';
 
 const INK = { co2: 'var(--co2)', oxygen: 'var(--o2)' } as const;
 
@@ -30,7 +30,7 @@ export function LedgerDrawing({
   choose,
 }: {
   gas: 'co2' | 'oxygen';
-  book: GasBook;
+  book: GasBalance;
   over: 'hour' | 'day';
   chosen: string | null;
   choose: (row: LedgerRow) => void;

@@ -120,9 +120,12 @@ export function shown(value: number, kind: Measure, units: Units): { value: stri
   return { value: from(value).toFixed(digits), unit: label };
 }
 
+/** Digits that count of what stands in a form. */
+const FINE = 6;
+
 /** As it stands in a form: finer than it is shown, so that saving it again moves nothing. */
 export const typed = (value: number | undefined, kind: Measure, units: Units): string =>
-  value === undefined ? '' : plain(measure(kind, units).from(value), 4);
+  value === undefined ? '' : String(Number(measure(kind, units).from(value).toPrecision(FINE)));
 
 /** What was typed, in the server's unit; undefined when it is no number. */
 export function readAs(text: string, kind: Measure, units: Units): number | undefined {

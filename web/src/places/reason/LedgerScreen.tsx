@@ -1,7 +1,7 @@
 import { getRouteApi } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useLedger } from '../../api/hooks';
-import type { GasBook, Ledger, LedgerHour, LedgerRow } from '../../api/types';
+import type { GasBalance, Ledger, LedgerHour, LedgerRow } from '../../api/types';
 import { LedgerDrawing, rowName } from '../../drawings/LedgerDrawing';
 import { clockTime } from '../../lib/time';
 import { OneOf } from '../../parts/OneOf';
@@ -69,7 +69,7 @@ function Gas({
 }: {
   gas: 'co2' | 'oxygen';
   name: string;
-  book: GasBook;
+  book: GasBalance;
   over: 'hour' | 'day';
 }) {
   const [open, setOpen] = useState<string | null>(null);
@@ -156,7 +156,7 @@ function Working({ row, water, gas }: { row: LedgerRow; water: number; gas: 'co2
 /** The two questions that keepers argue about, answered for this tank. */
 function Answers({ ledger }: { ledger: Ledger }) {
   const percent = (share: number) => `${Math.round(share * 100)} %`;
-  const skimmer = (book: GasBook) => book.rows.find((row) => row.kind === 'SKIMMER');
+  const skimmer = (book: GasBalance) => book.rows.find((row) => row.kind === 'SKIMMER');
   const limit = (row: LedgerRow | undefined) =>
     row?.conductance !== undefined && row.airLimit ? row.conductance / row.airLimit : undefined;
   const co2 = limit(skimmer(ledger.co2));

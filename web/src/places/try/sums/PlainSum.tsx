@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Problem } from '../../../api/client';
 import type { Units } from '../../../api/types';
-import { measure, readAs, type Measure } from '../../../lib/measure';
-import { plain, readNumber } from '../../../lib/number';
+import { measure, readAs, typed as typedAs, type Measure } from '../../../lib/measure';
+import { readNumber } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { Choice, Field } from '../../../parts/Field';
 import { useAtTank } from '../../../TankContext';
@@ -39,7 +39,7 @@ export interface PlainSumProps<A> {
 
 const startText = (a: Asked, units: Units): string => {
   const value = readNumber(a.start);
-  return a.as && value !== null ? plain(measure(a.as, units).from(value), 4) : a.start;
+  return a.as && value !== null ? typedAs(value, a.as, units) : a.start;
 };
 
 const read = (a: Asked, text: string, units: Units): number | undefined =>

@@ -137,6 +137,7 @@ const water = (typed: Typed, units: Units): string[] =>
 function WaterSum({ typed, set, units }: Props) {
   const n = need(typed.ph, typed.alkalinity, ...water(typed, units));
   const calcium = readNumber(typed.calcium);
+  const degree = measure('warmth', units);
   const body = n && {
     ph: n[0] ?? 0,
     phScale: typed.scale,
@@ -204,8 +205,8 @@ function WaterSum({ typed, set, units }: Props) {
                 unit="µatm"
               />
               <Answer
-                label="1 °C warmer, same reading"
-                value={signed(a.sensitivities.co2UatmPerDegC)}
+                label={`1 ${degree.label} warmer, same reading`}
+                value={signed(a.sensitivities.co2UatmPerDegC * degree.to(1))}
                 unit="µatm"
               />
               <Answer
@@ -219,8 +220,8 @@ function WaterSum({ typed, set, units }: Props) {
                 unit="pH"
               />
               <Answer
-                label="the same water 1 °C warmer"
-                value={signed(a.sensitivities.phPerDegC, 3)}
+                label={`the same water 1 ${degree.label} warmer`}
+                value={signed(a.sensitivities.phPerDegC * degree.to(1), 3)}
                 unit="pH"
               />
             </AnswerList>

@@ -33,7 +33,7 @@ public final class RoomAir {
     }
 
     /**
-     * Air changes per hour to reckon with: the keeper's own figure, or the assumed one.
+     * Air changes per hour to compute with: the keeper's own figure, or the assumed one.
      *
      * @param own null when not known
      */

@@ -84,7 +84,7 @@ final class Fitted {
     private static Life life(Setup setup, Living living, Remedies remedies) {
         Life life = setup.life()
                 .withUse(setup.useMeqPerLPerDay())
-                .withBreath(living.respirationMmolPerLPerH(), living.photosynthesisMmolPerLPerH());
+                .withRespiration(living.respirationMmolPerLPerH(), living.photosynthesisMmolPerLPerH());
         return remedies.find(Remedy.Refugium.class)
                 .map(refugium -> life.withRefugium(refugium.mmolPerH()))
                 .orElse(life);

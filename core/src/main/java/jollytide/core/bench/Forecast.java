@@ -186,7 +186,7 @@ public final class Forecast {
     }
 
     /**
-     * Both gases' books.
+     * The balance of both gases.
      *
      * @param at of {@code rates}
      * @param rates mol/h at that moment
@@ -195,7 +195,7 @@ public final class Forecast {
      * @param storedCo2 by how much the water's inorganic carbon grew in those hours, mol
      * @param storedOxygen likewise
      */
-    public record Books(
+    public record Balance(
             Instant at,
             TwinTank tank,
             Ledger rates,
@@ -205,15 +205,15 @@ public final class Forecast {
             double storedCo2,
             double storedOxygen) {}
 
-    /** The books at a moment after {@code today}, at least a day later, and over the day before it. */
-    public Books books(TwinState today, Remedies remedies, Instant at) {
+    /** The balance at a moment after {@code today}, at least a day later, and over the day before it. */
+    public Balance balance(TwinState today, Remedies remedies, Instant at) {
         Duration before = Duration.between(today.at(), at).minus(DAY);
         TwinState first = before.isZero() ? today : lastOf(run(today, remedies, before, before));
         Twin twin = twin(remedies, first.at(), DAY);
         TwinState from = twin.carriedOver(first);
         TwinState then = lastOf(twin.run(from, at, DAY));
         double kg = setup.netVolumeL() * setup.water().densityKgPerL();
-        return new Books(
+        return new Balance(
                 at,
                 Fitted.tank(setup, living, remedies),
                 twin.rates(then),

@@ -156,7 +156,7 @@ public final class Margin {
         return new Answer(nights, still(settled), changes, worst.lowestMgPerL() < CAUTION, stone, contradicted);
     }
 
-    /** The stone as safety reckons it: with rigid bubbles, as a surface that gives as much oxygen. */
+    /** The stone as safety counts it: with rigid bubbles, as a surface that gives as much oxygen. */
     private double withStone(List<TwinState> settled, Night worst, Remedy.Stone stone) {
         Seawater water = setup.water();
         double rigid = Fitted.bubbles(stone, Skin.RIGID).conductance(Gas.OXYGEN, water);
@@ -189,9 +189,9 @@ public final class Margin {
         TwinState lowest = run.subList(run.size() - 96, run.size()).stream()
                 .min(Comparator.comparingDouble(TwinState::oxygenMgPerL))
                 .orElseThrow();
-        Forecast.Books books = forecast.books(settled, remedies, lowest.at());
+        Forecast.Balance balance = forecast.balance(settled, remedies, lowest.at());
         double demand = 0;
-        for (Ledger.Entry entry : books.rates().entries()) {
+        for (Ledger.Entry entry : balance.rates().entries()) {
             demand -= entry.channel().kind().air() ? 0 : Math.min(0, entry.oxygen());
         }
         double perL = MG_PER_MOL / setup.netVolumeL();
@@ -201,7 +201,7 @@ public final class Margin {
                 lowest.oxygenMgPerL(),
                 lowest.at(),
                 demand * perL,
-                supply(books.tank(), lowest.temperatureC()) * perL);
+                supply(balance.tank(), lowest.temperatureC()) * perL);
     }
 
     private static Remedies strained(Strain strain, List<Remedy> helped) {

@@ -8,7 +8,7 @@ import jollytide.core.seawater.Seawater;
 
 /**
  * Bubbles from a stone. What they transfer hangs on whether their skin moves: organics in a tank hold it still, clean
- * water does not. The truth lies between; safety reckons with the still skin.
+ * water does not. The truth lies between; safety counts on the still skin.
  *
  * @param airLPerH air at atmospheric pressure
  * @param diameterMm of the bubbles

@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param waterL water in the container
  * @param headspaceL air over it when it is closed
  * @param oxygenFilled whether that is pure oxygen
- * @param aeration what bubbles through, as carefully as safety reckons: with a rigid skin; null without
+ * @param aeration what bubbles through, as carefully as safety asks: with a rigid skin; null without
  * @param bound whether a binder holds the ammonia, none of which is then counted as poison (taken as enough of it)
  * @param startC at departure
  * @param outsideC around the container

@@ -3,7 +3,7 @@ package jollytide.core.outage;
 /**
  * One way of taking what is not known. From memory.
  *
- * @param demandTimes the reckoned demand
+ * @param demandTimes the estimated demand
  * @param stillCmPerH transfer velocity of a surface without pumps, at Schmidt number 600
  * @param startMgPerL added to the oxygen at the start when that was not measured
  * @param fishActivity over rest

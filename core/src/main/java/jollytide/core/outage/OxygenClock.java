@@ -23,7 +23,7 @@ public final class OxygenClock {
     private static final int POINT_EVERY_STEPS = 10;
     private static final double GRAIN_C = 0.05;
     private static final double STILL_EXPONENT = 2.0 / 3;
-    /** How far a reading may move the reckoned demand: beyond that something else is wrong. */
+    /** How far a reading may move the estimated demand: beyond that something else is wrong. */
     private static final double LEAST_CORRECTION = 0.3;
 
     private static final double MOST_CORRECTION = 3;

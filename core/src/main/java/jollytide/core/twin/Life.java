@@ -54,7 +54,7 @@ public record Life(
                 1);
     }
 
-    public Life withBreath(double respiration, double photosynthesis) {
+    public Life withRespiration(double respiration, double photosynthesis) {
         return new Life(
                 respiration,
                 photosynthesis,

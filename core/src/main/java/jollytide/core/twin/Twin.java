@@ -386,14 +386,14 @@ public final class Twin {
                     intake,
                     pass,
                     share);
-            AirAround breath =
+            AirAround oxygenAround =
                     new AirAround(tank, water, Gas.OXYGEN, waterOxygen, oxygenInAir, oxygenInAir, intake, 1, share);
             co2 = carbon;
-            oxygen = breath;
+            oxygen = oxygenAround;
             int i = FLOWS;
             for (Opening opening : tank.openings()) {
                 rates[i] = opening.conductance().co2() * (carbon.over(opening.over()) - waterCo2);
-                rates[i + 1] = opening.conductance().oxygen() * (breath.over(opening.over()) - waterOxygen);
+                rates[i + 1] = opening.conductance().oxygen() * (oxygenAround.over(opening.over()) - waterOxygen);
                 i += 2;
             }
             TwinTank.Stripper skimmer = tank.skimmer();
@@ -401,7 +401,7 @@ public final class Twin {
                 return;
             }
             rates[i] = skimmer.full().co2() * share * (carbon.entering() - waterCo2);
-            rates[i + 1] = skimmer.full().oxygen() * share * (breath.entering() - waterOxygen);
+            rates[i + 1] = skimmer.full().oxygen() * share * (oxygenAround.entering() - waterOxygen);
             if (held != null && media != null) {
                 double litresPerH = skimmer.air() * share * GAS_CONSTANT_L_ATM * water.temperatureK();
                 double saturated = Media.exhaustGPerM3(water);
@@ -420,17 +420,17 @@ public final class Twin {
             Life life = tank.life();
             double metabolism = warmth.metabolism();
             double litres = tank.netVolumeL() / 1000;
-            double breath = Math.min(1, Math.max(0, y[OXYGEN] / FADING_MOL_PER_KG));
-            breathed(Channel.Kind.REEF, metabolism * life.respirationMmolPerLPerH() * litres * breath, rates);
-            breathed(
+            double fading = Math.min(1, Math.max(0, y[OXYGEN] / FADING_MOL_PER_KG));
+            respired(Channel.Kind.REEF, metabolism * life.respirationMmolPerLPerH() * litres * fading, rates);
+            respired(
                     Channel.Kind.LIGHT,
                     -metabolism * life.photosynthesisMmolPerLPerH() * life.lightResponse(acting.light()) * litres,
                     rates);
-            breathed(
+            respired(
                     Channel.Kind.REFUGIUM,
                     -metabolism * life.refugiumMmolPerH() / 1000 * acting.refugiumLight(),
                     rates);
-            breathed(Channel.Kind.FISH, warmth.fishMolPerH() * breath, rates);
+            respired(Channel.Kind.FISH, warmth.fishMolPerH() * fading, rates);
             double omega = omega(carbonate, y[CALCIUM], warmth.system());
             // Neither before the ordinary day is known, nor where it hardly exceeds saturation.
             boolean follows = usualOversaturation >= LEAST_OVERSATURATION;
@@ -444,7 +444,7 @@ public final class Twin {
             rates[CALCIUM] -= perKg / 2;
         }
 
-        private void breathed(Channel.Kind kind, double oxygenMolPerH, double[] rates) {
+        private void respired(Channel.Kind kind, double oxygenMolPerH, double[] rates) {
             rates[at(kind)] = oxygenMolPerH * tank.life().quotient();
             rates[at(kind) + 1] = -oxygenMolPerH;
         }

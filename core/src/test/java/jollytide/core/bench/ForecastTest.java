@@ -211,7 +211,7 @@ class ForecastTest {
     void theBooksClose() {
         Forecast forecast = new Forecast(LANTERN, Living.ORDINARY);
         TwinState today = forecast.today(MIDNIGHT);
-        Forecast.Books books = forecast.books(today, Remedies.NONE, MIDNIGHT.plus(Duration.ofHours(33)));
+        Forecast.Balance books = forecast.balance(today, Remedies.NONE, MIDNIGHT.plus(Duration.ofHours(33)));
         assertThat(books.day().co2()).isCloseTo(books.storedCo2(), within(1e-9));
         assertThat(books.day().oxygen()).isCloseTo(books.storedOxygen(), within(1e-9));
         double reef = books.day().of(Channel.Kind.REEF).co2();

@@ -29,7 +29,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Remedies tried on a computed twin of the tank, and the twin's books. */
+/** Remedies tried on a computed twin of the tank, and the twin's gas balance. */
 @RestController
 @RequestMapping("/api/v1/tanks/{tankId}")
 class BenchController {
@@ -91,7 +91,7 @@ class BenchController {
         kept.drop(who.keeperId(), tankId, id);
     }
 
-    /** Both gases' books at a moment of an ordinary day, and over the day before it. */
+    /** The balance of both gases at a moment of an ordinary day, and over the day before it. */
     @Computes
     @GetMapping("/ledger")
     LedgerView ledger(

@@ -45,7 +45,7 @@ class BenchService {
     private static final double AIR_C = 21;
 
     private static final double AIR_HUMIDITY = 0.5;
-    /** Room reckoned with where its volume is not known, for costs only, m³. */
+    /** Room assumed where its volume is not known, for costs only, m³. */
     private static final double ORDINARY_ROOM_M3 = 100;
     /** Moves smaller than a test kit can tell are not drawn: dKH, mg/L, mg/L. */
     private static final double MOVED_DKH = 0.05;

@@ -69,36 +69,36 @@ class LedgerService {
      * @param waterUatm in the water at that hour
      * @param bubbleShare of all exchange with the air, by conductance, that bubbles and skimmer do
      */
-    record GasBook(List<LedgerRow> rows, double storedDayMmol, double waterUatm, double bubbleShare) {}
+    record GasBalance(List<LedgerRow> rows, double storedDayMmol, double waterUatm, double bubbleShare) {}
 
     /**
-     * Both books.
+     * Both balances.
      *
      * @param at the moment of the rows
      * @param fitted whether the twin behind it is fitted to the tank's log
      */
-    record LedgerView(Hour hour, Instant at, GasBook co2, GasBook oxygen, boolean fitted, int tanks) {}
+    record LedgerView(Hour hour, Instant at, GasBalance co2, GasBalance oxygen, boolean fitted, int tanks) {}
 
     LedgerView ledger(UUID keeperId, UUID tankId, Hour hour) {
         Tank tank = tanks.tank(keeperId, tankId);
         TwinBook.Described known = book.describe(tank);
         Setup setup = known.setup();
         Instant at = moment(tank, known.start(), hour);
-        List<Forecast.Books> books = known.tanks().parallelStream()
-                .map(living -> books(setup, living, known.start(), at))
+        List<Forecast.Balance> balances = known.tanks().parallelStream()
+                .map(living -> balance(setup, living, known.start(), at))
                 .toList();
         return new LedgerView(
                 hour,
                 at,
-                gas(books, Gas.CO2),
-                gas(books, Gas.OXYGEN),
+                gas(balances, Gas.CO2),
+                gas(balances, Gas.OXYGEN),
                 known.fitted(),
                 known.tanks().size());
     }
 
-    private Forecast.Books books(Setup setup, Living living, Instant start, Instant at) {
+    private Forecast.Balance balance(Setup setup, Living living, Instant start, Instant at) {
         TwinState settled = book.settled(setup, living, start);
-        return new Forecast(setup, living).books(settled, Remedies.NONE, at);
+        return new Forecast(setup, living).balance(settled, Remedies.NONE, at);
     }
 
     /** The first such moment that has a whole day of the run behind it. */
@@ -116,8 +116,8 @@ class LedgerService {
         return t.minusSeconds(60);
     }
 
-    private static GasBook gas(List<Forecast.Books> books, Gas gas) {
-        Forecast.Books first = books.get(0);
+    private static GasBalance gas(List<Forecast.Balance> balances, Gas gas) {
+        Forecast.Balance first = balances.get(0);
         TwinTank tank = first.tank();
         var pressures = gas == Gas.CO2 ? first.co2() : first.oxygen();
         List<LedgerRow> rows = new ArrayList<>();
@@ -140,8 +140,8 @@ class LedgerService {
                         : 0;
             }
             int row = i;
-            Estimate now = band(books, b -> of(b.rates(), row, gas));
-            Estimate day = band(books, b -> of(b.day(), row, gas));
+            Estimate now = band(balances, b -> of(b.rates(), row, gas));
+            Estimate day = band(balances, b -> of(b.day(), row, gas));
             if (conductance != null || now.value() != 0 || day.value() != 0) {
                 rows.add(new LedgerRow(
                         channel.kind(),
@@ -156,7 +156,7 @@ class LedgerService {
         rows.sort(
                 Comparator.comparingDouble((LedgerRow r) -> r.dayMmol().value()).reversed());
         double stored = gas == Gas.CO2 ? first.storedCo2() : first.storedOxygen();
-        return new GasBook(rows, stored * MMOL, pressures.water() * 1e6, all == 0 ? 0 : bubbles / all);
+        return new GasBalance(rows, stored * MMOL, pressures.water() * 1e6, all == 0 ? 0 : bubbles / all);
     }
 
     private static double of(Ledger ledger, int row, Gas gas) {
@@ -165,10 +165,10 @@ class LedgerService {
     }
 
     private interface Value {
-        double of(Forecast.Books books);
+        double of(Forecast.Balance balance);
     }
 
-    private static Estimate band(List<Forecast.Books> books, Value value) {
-        return Forecast.band(books.stream().map(value::of).toList());
+    private static Estimate band(List<Forecast.Balance> balances, Value value) {
+        return Forecast.band(balances.stream().map(value::of).toList());
     }
 }

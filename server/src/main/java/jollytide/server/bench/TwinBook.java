@@ -270,7 +270,7 @@ public class TwinBook {
         double changesPerH =
                 RoomAir.airChangesPerH(tank.room().airChangesPerH()).value();
         RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
-                .orElseGet(() -> reckoned(tank, assumed.outdoorPpm(), changesPerH));
+                .orElseGet(() -> estimatedRoom(tank, assumed.outdoorPpm(), changesPerH));
         Setup setup = setup(
                 tank,
                 water,
@@ -307,7 +307,7 @@ public class TwinBook {
     }
 
     /** A room that nobody measured: from who lives in it, or an ordinary one where its volume is not known either. */
-    private static RoomDay reckoned(Tank tank, double outdoorPpm, double changesPerH) {
+    private static RoomDay estimatedRoom(Tank tank, double outdoorPpm, double changesPerH) {
         Double volume = tank.room().volumeM3();
         return volume == null || tank.room().people().nobody()
                 ? RoomDay.of(DailyAir.constant(ROOM_ASSUMED_PPM), outdoorPpm, changesPerH)

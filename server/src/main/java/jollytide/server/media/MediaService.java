@@ -37,7 +37,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps the fills of a tank, predicts their end, and learns from those that are done. */
 @Service
 public class MediaService {
-    /** Room air reckoned with where none was measured while a fill was in use, dry ppm. */
+    /** Room air assumed where none was measured while a fill was in use, dry ppm. */
     private static final double ROOM_ASSUMED_PPM = 800;
     /** The skimmer's exhaust: water of an ordinary reef. From memory. */
     private static final double EXHAUST_ASSUMED_PPM = 650;
@@ -86,7 +86,7 @@ public class MediaService {
      * @param changeBecause COLOUR, or how it ends
      * @param drownedSince since when it has stopped; null while it works
      * @param daysByCo2 that its capacity alone lasts from now
-     * @param ppm of CO2 in the fresh air that is reckoned with
+     * @param ppm of CO2 in the fresh air that is computed with
      * @param ppmMeasured whether that is from the log
      */
     public record Ahead(
@@ -376,7 +376,7 @@ public class MediaService {
                 fill.driesBetween);
     }
 
-    /** Reckoned from the fill on; what the last colour says of the capacity counts more than the sum. */
+    /** Estimated from the fill on; what the last colour says of the capacity counts more than the sum. */
     private static Media.State stateNow(MediaLife life, MediaFill fill, Instant now) {
         Media media = life.media();
         Media.State state = media.fresh();

@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param expires such as the date on cells
  * @param loadW its power; assumed by kind when null
  * @param makerHours that its maker says it runs, for things whose power is not known; counted on in part
- * @param directCurrent whether it runs on the battery itself; else an inverter is reckoned with, assumed where not known
+ * @param directCurrent whether it runs on the battery itself; else an inverter counts, assumed where not known
  * @param startsItself whether it goes on by itself when the mains fail; a plugged-in UPS does when null, others do not
  * @param canSwitchOff whether that can be switched off to keep it for later; it cannot when null
  * @param testedHours that it ran at the real load when it was tried; overrides every sum
@@ -98,7 +98,7 @@ public record KitDescription(
     }
 
     /**
-     * As the core reckons with it; makes sure that nothing impossible is stored.
+     * As the core takes it; makes sure that nothing impossible is stored.
      *
      * @param share of what it gives
      */

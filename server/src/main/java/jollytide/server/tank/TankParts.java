@@ -33,7 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param livestock what lives in it besides the fish; a mixed reef when null
  * @param stones that run all the time
  * @param skimmerDrawUnknown whether there is a skimmer whose air draw nobody measured: then it is assumed
- * @param alkalinityUseDkhPerDay what the animals use; not reckoned with when null
+ * @param alkalinityUseDkhPerDay what the animals use; not counted when null
  */
 public record TankParts(
         @Nullable @Size(max = 8) List<@NotNull @Valid FallPart> falls,
