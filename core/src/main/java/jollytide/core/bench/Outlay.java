@@ -29,23 +29,6 @@ public final class Outlay {
             double reactorChamber) {
         public static final Prices ASSUMED = new Prices(0.35, 0.12, 2.5, 15, 45, 16, 35, 70, 15, 600, 120, 80);
 
-        /** In a money of which a euro is so much. */
-        public Prices times(double perEuro) {
-            return new Prices(
-                    electricityPerKWh * perEuro,
-                    heatPerKWh * perEuro,
-                    hosePerM * perEuro,
-                    filterAndFittings * perEuro,
-                    canister * perEuro,
-                    mediaPerKg * perEuro,
-                    airPump * perEuro,
-                    smallPump * perEuro,
-                    fan * perEuro,
-                    ventilator * perEuro,
-                    refugiumLamp * perEuro,
-                    reactorChamber * perEuro);
-        }
-
         public Prices withElectricity(@Nullable Double perKWh) {
             return perKWh == null
                     ? this
@@ -103,11 +86,14 @@ public final class Outlay {
     private final Prices prices;
     private final Setup setup;
     private final double roomM3;
+    private final double perEuro;
 
-    public Outlay(Prices prices, Setup setup, double roomM3) {
+    /** @param perEuro how much of the money that costs are told in a euro is; the prices are in euros */
+    public Outlay(Prices prices, Setup setup, double roomM3, double perEuro) {
         this.prices = prices;
         this.setup = setup;
         this.roomM3 = roomM3;
+        this.perEuro = perEuro;
     }
 
     /**
@@ -120,7 +106,7 @@ public final class Outlay {
         for (Remedy remedy : remedies.all()) {
             sum = sum.plus(of(remedy, media));
         }
-        return sum;
+        return new Cost(sum.toFit() * perEuro, sum.perMonth() * perEuro, sum.effort());
     }
 
     private Cost of(Remedy remedy, MediaLife.@Nullable Life media) {

@@ -259,12 +259,13 @@ class BenchService {
         List<SettledDay> today = request.tanks().stream()
                 .map(living -> Forecast.settled(book.asItIs(setup, living, at, run)))
                 .toList();
+        Double tariff = tank.home().tariffPerKWh();
+        double perEuro = tank.home().perEuro();
         Outlay outlay = new Outlay(
-                Outlay.Prices.ASSUMED
-                        .times(tank.home().perEuro())
-                        .withElectricity(tank.home().tariffPerKWh()),
+                Outlay.Prices.ASSUMED.withElectricity(tariff == null ? null : tariff / perEuro),
                 setup,
-                roomM3 == null ? ORDINARY_ROOM_M3 : roomM3);
+                roomM3 == null ? ORDINARY_ROOM_M3 : roomM3,
+                perEuro);
         return IntStream.range(0, variants.size())
                 .mapToObj(i -> view(setup, variants.get(i), byVariant.get(i), today, request.tanks(), days, outlay))
                 .toList();
