@@ -63,7 +63,9 @@ class DemoIT extends BrowserTest {
         assertThat(page).hasURL(Pattern.compile(".*day=2026-01-04"));
         page.keyboard().press("e");
         page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)).fill("window open");
-        page.getByLabel("When").fill("2026-01-04T13:20");
+        // An event on a past day's page is of that day.
+        assertThat(page.getByLabel("When it began")).hasValue("2026-01-04T12:00");
+        page.getByLabel("When it began").fill("2026-01-04T13:20");
         button(page, "Note it").click();
         assertThat(page.getByText("window open")).isVisible();
         button(page, "Undo").click();
