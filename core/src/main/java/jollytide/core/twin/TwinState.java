@@ -47,8 +47,27 @@ public record TwinState(
 
     /** The same with calcium, too. */
     public TwinState withMinerals(double dic, double alkalinity, double calcium) {
+        return with(at, dic, alkalinity, calcium, usualOversaturation);
+    }
+
+    /** Ω − 1, or nothing below saturation. */
+    public double oversaturation() {
+        return Math.max(0, omegaAragonite - 1);
+    }
+
+    /** The same, once the ordinary day's mean is known. */
+    public TwinState withUsualOversaturation(double mean) {
+        return with(at, dicMolPerKg, alkalinityMolPerKg, calciumMolPerKg, mean);
+    }
+
+    /** The same water at another time: the beginning of the same day over again. */
+    public TwinState again(Instant when) {
+        return with(when, dicMolPerKg, alkalinityMolPerKg, calciumMolPerKg, usualOversaturation);
+    }
+
+    private TwinState with(Instant when, double dic, double alkalinity, double calcium, double usually) {
         return new TwinState(
-                at,
+                when,
                 dic,
                 alkalinity,
                 calcium,
@@ -59,52 +78,7 @@ public record TwinState(
                 phNbs,
                 co2Uatm,
                 omegaAragonite,
-                usualOversaturation,
-                temperatureC,
-                media,
-                flows);
-    }
-
-    /** Ω − 1, or nothing below saturation. */
-    public double oversaturation() {
-        return Math.max(0, omegaAragonite - 1);
-    }
-
-    /** The same, once the ordinary day's mean is known. */
-    public TwinState withUsualOversaturation(double mean) {
-        return new TwinState(
-                at,
-                dicMolPerKg,
-                alkalinityMolPerKg,
-                calciumMolPerKg,
-                potassiumGainMolPerKg,
-                oxygenMgPerL,
-                roomPpm,
-                secondPpm,
-                phNbs,
-                co2Uatm,
-                omegaAragonite,
-                mean,
-                temperatureC,
-                media,
-                flows);
-    }
-
-    /** The same water at another time: the beginning of the same day over again. */
-    public TwinState again(Instant when) {
-        return new TwinState(
-                when,
-                dicMolPerKg,
-                alkalinityMolPerKg,
-                calciumMolPerKg,
-                potassiumGainMolPerKg,
-                oxygenMgPerL,
-                roomPpm,
-                secondPpm,
-                phNbs,
-                co2Uatm,
-                omegaAragonite,
-                usualOversaturation,
+                usually,
                 temperatureC,
                 media,
                 flows);
