@@ -2,6 +2,7 @@ package jollytide.core.air;
 
 import static jollytide.core.units.Quantities.within;
 
+import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 
 /**
@@ -11,7 +12,6 @@ import jollytide.core.seawater.Seawater;
  * @param exchangeLPerH air that passes between the box and the room, 1 to 1 000 000 L/h
  */
 public record Enclosure(double exchangeLPerH) {
-    private static final double GAS_CONSTANT_L_ATM = 0.082057;
 
     public Enclosure {
         within("exchangeLPerH", exchangeLPerH, 1, 1_000_000, "L/h");
@@ -37,6 +37,6 @@ public record Enclosure(double exchangeLPerH) {
 
     /** What its air exchange carries of a gas, mol/(h·atm). */
     public double conductance(Seawater water) {
-        return exchangeLPerH / (GAS_CONSTANT_L_ATM * water.temperatureK());
+        return exchangeLPerH / (Gases.R_L_ATM * water.temperatureK());
     }
 }

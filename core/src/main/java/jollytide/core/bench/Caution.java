@@ -5,12 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import jollytide.core.bench.Forecast.SettledDay;
 import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.twin.TwinState;
 
 /** What a keeper must know before a remedy is fitted; each says what to do. */
 public final class Caution {
-    /** Below this a tank has little left for a stop of its pumps, mg/L. From memory. */
-    public static final double OXYGEN_CAUTION_MG_PER_L = 5;
     /** How far a day's mean pH may be moved at once. From memory. */
     public static final double DAILY_CHANGE_PH = 0.2;
     /** Recirculation with less fresh air than this is a closed loop. Common practice: 2 to 5 %. */
@@ -38,7 +37,7 @@ public final class Caution {
 
     /** Oxygen that is low without the set is no reason against it; oxygen that falls by it is. */
     private static Optional<String> oxygen(Remedies remedies, SettledDay today, double lowest) {
-        if (lowest >= OXYGEN_CAUTION_MG_PER_L) {
+        if (lowest >= OxygenLines.CAUTION) {
             return Optional.empty();
         }
         if (lowest > today.lowestOxygenMgPerL() - NOTICEABLE_MG_PER_L) {

@@ -10,6 +10,7 @@ import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.SettlingTime;
 import jollytide.core.media.Media;
 import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.seawater.Gases;
 import jollytide.core.twin.Ledger;
 import jollytide.core.twin.Opening;
 import jollytide.core.twin.Twin;
@@ -31,7 +32,6 @@ public final class Forecast {
     /** From this day on use follows the saturation. */
     private static final int BALANCED_FROM_DAY = 3;
 
-    private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     /** From where the water settles in, dry ppm: any value does, for a week is several settling times. */
     private static final double FIRST_WATER_PPM = 900;
 
@@ -221,7 +221,7 @@ public final class Forecast {
                 twin.pressures(then, Gas.OXYGEN),
                 then.flows(),
                 (then.dicMolPerKg() - from.dicMolPerKg()) * kg,
-                (then.oxygenMgPerL() - from.oxygenMgPerL()) * setup.netVolumeL() / OXYGEN_MG_PER_MOL);
+                (then.oxygenMgPerL() - from.oxygenMgPerL()) * setup.netVolumeL() / Gases.OXYGEN_MG_PER_MOL);
     }
 
     /** How long the water takes to follow the air with these remedies on, h. */

@@ -12,6 +12,7 @@ import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Surface;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Ledger;
@@ -26,11 +27,7 @@ import org.jspecify.annotations.Nullable;
 public final class Margin {
     /** How much warmer the hottest day makes a tank. From memory. */
     public static final double HOTTEST_K = 4;
-    /** Thresholds in mg/L. From memory; animals that gasp override every number. */
-    public static final double CAUTION = 5;
 
-    public static final double DANGER = 3.5;
-    private static final double MG_PER_MOL = 31_998.8;
     private static final Duration WEEK = Duration.ofDays(7);
     private static final Duration LONGEST_STILL = Duration.ofHours(36);
     private static final Duration STEP = Duration.ofMinutes(10);
@@ -65,7 +62,7 @@ public final class Margin {
      *
      * @param lowestMgPerL and its moment
      * @param demandMgPerLPerH what animals and water breathe then
-     * @param supplyMgPerLPerH what the paths bring when the water is down at {@link #CAUTION}
+     * @param supplyMgPerLPerH what the paths bring when the water is down at {@link OxygenLines#CAUTION}
      */
     public record Night(
             Strain strain,
@@ -153,7 +150,8 @@ public final class Margin {
                             .lowestMgPerL()));
         }
         changes.sort(Comparator.comparingDouble(Change::lowestMgPerL).reversed());
-        return new Answer(nights, still(settled), changes, worst.lowestMgPerL() < CAUTION, stone, contradicted);
+        return new Answer(
+                nights, still(settled), changes, worst.lowestMgPerL() < OxygenLines.CAUTION, stone, contradicted);
     }
 
     /** The stone as safety counts it: with rigid bubbles, as a surface that gives as much oxygen. */
@@ -194,7 +192,7 @@ public final class Margin {
         for (Ledger.Entry entry : balance.rates().entries()) {
             demand -= entry.channel().kind().air() ? 0 : Math.min(0, entry.oxygen());
         }
-        double perL = MG_PER_MOL / setup.netVolumeL();
+        double perL = Gases.OXYGEN_MG_PER_MOL / setup.netVolumeL();
         return new Night(
                 strain,
                 lowest.temperatureC(),
@@ -215,7 +213,7 @@ public final class Margin {
         return new Remedies(all);
     }
 
-    /** What all paths bring into water at {@link #CAUTION}, mol/h. */
+    /** What all paths bring into water at {@link OxygenLines#CAUTION}, mol/h. */
     private double supply(TwinTank tank, double celsius) {
         Seawater water = new Seawater(setup.water().salinity(), celsius);
         Conductance sum =
@@ -224,7 +222,7 @@ public final class Margin {
             sum = sum.plus(opening.conductance());
         }
         double dryAtm = Gases.uatmOverWater(1e6, setup.pressureHpa(), water) * 1e-6;
-        double wanted = CAUTION / MG_PER_MOL / Gas.OXYGEN.solubility(water);
+        double wanted = OxygenLines.CAUTION / Gases.OXYGEN_MG_PER_MOL / Gas.OXYGEN.solubility(water);
         return sum.oxygen() * (Gas.OXYGEN_IN_AIR * dryAtm - wanted);
     }
 
@@ -239,8 +237,8 @@ public final class Margin {
                     .orElseThrow();
             List<TwinState> run = forecast.run(
                     lowest, Remedies.of(new Remedy.PowerOff(), new Remedy.SkimmerDraw(0)), LONGEST_STILL, STEP);
-            caution = sooner(caution, below(run, lowest.at(), CAUTION));
-            danger = sooner(danger, below(run, lowest.at(), DANGER));
+            caution = sooner(caution, below(run, lowest.at(), OxygenLines.CAUTION));
+            danger = sooner(danger, below(run, lowest.at(), OxygenLines.DANGER));
         }
         return new Stillness(caution, danger);
     }

@@ -50,7 +50,7 @@ public record Bubbles(double airLPerH, double diameterMm, double depthM, Skin sk
 
     /** What the air stream can carry, mol/(h·atm). The water's pressure, 1 % for each 10 cm, is left out. */
     public double airConductance(Seawater water) {
-        return airLPerH / (Skimmer.GAS_CONSTANT_L_ATM * water.temperatureK());
+        return airLPerH / (Gases.R_L_ATM * water.temperatureK());
     }
 
     /** Skin of all bubbles in the water at once, m². */

@@ -2,6 +2,7 @@ package jollytide.core.exchange;
 
 import static jollytide.core.units.Quantities.within;
 
+import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 
 /**
@@ -20,8 +21,6 @@ public record Skimmer(double airDrawLPerH) implements Path {
     /** Rate at which CO2 forms from bicarbonate and so refills the water, 1/s: Johnson (1982). */
     static final double HYDRATION_PER_S = 0.05;
 
-    static final double GAS_CONSTANT_L_ATM = 0.082057;
-
     public Skimmer {
         within("skimmerAirDrawLPerH", airDrawLPerH, 1, 20_000, "L/h");
     }
@@ -38,6 +37,6 @@ public record Skimmer(double airDrawLPerH) implements Path {
 
     /** What the air stream itself can carry, mol/(h·atm): the limit that no skimmer passes. */
     public double airConductance(Seawater water) {
-        return airDrawLPerH / (GAS_CONSTANT_L_ATM * water.temperatureK());
+        return airDrawLPerH / (Gases.R_L_ATM * water.temperatureK());
     }
 }

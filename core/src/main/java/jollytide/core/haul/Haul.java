@@ -8,8 +8,8 @@ import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Gas;
 import jollytide.core.outage.Ammonia;
 import jollytide.core.outage.Guess;
-import jollytide.core.outage.OxygenClock;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
@@ -51,14 +51,12 @@ public record Haul(
     private static final double CHASED_H = 1;
 
     private static final double STEP_H = 1.0 / 60;
-    private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     private static final double FASTED_H = 24;
     private static final double FASTED_SHARE = 0.5;
     /** Still water in a closed bag follows its headspace slowly unless the road shakes it. From memory. */
     private static final double SHAKEN_PER_H = 4;
 
     private static final double OUTSIDE_CO2_ATM = 0.0005;
-    private static final double GAS_CONSTANT_L_ATM = 0.082057;
     private static final double KG_PER_L = 1.024;
     private static final int POINT_EVERY = 10;
 
@@ -145,7 +143,7 @@ public record Haul(
             double poison = bound ? 0 : nitrogen / waterL * share;
             lowest = Math.min(lowest, oxygen);
             highest = Math.max(highest, poison);
-            if (limit == null && oxygen < OxygenClock.CAUTION) {
+            if (limit == null && oxygen < OxygenLines.CAUTION) {
                 caution = t;
                 limit = "OXYGEN";
             } else if (limit == null && poison > Ammonia.HARMFUL_MG_PER_L) {
@@ -159,10 +157,10 @@ public record Haul(
             double breathed =
                     fish.oxygenMmolPerH(c) * activity / 1000 * STEP_H * guess.demandTimes() * Math.min(1, oxygen);
             nitrogen += Ammonia.nitrogenMgPerH(breathed * 1000) * (fastedHours >= FASTED_H ? FASTED_SHARE : 1);
-            oxygen -= breathed * OXYGEN_MG_PER_MOL / waterL;
+            oxygen -= breathed * Gases.OXYGEN_MG_PER_MOL / waterL;
             dic += breathed / (waterL * water.densityKgPerL());
             double oxygenPerMg = Gas.OXYGEN.solubility(water);
-            double waterAtm = oxygen / OXYGEN_MG_PER_MOL / oxygenPerMg;
+            double waterAtm = oxygen / Gases.OXYGEN_MG_PER_MOL / oxygenPerMg;
             double waterCo2Atm = state.pco2Uatm() * 1e-6;
             if (aeration != null) {
                 double settle = settles(Gas.OXYGEN, water);
@@ -172,11 +170,11 @@ public record Haul(
                         * Gas.CO2.solubility(water)
                         / water.densityKgPerL();
             } else if (headspaceL > 0.01) {
-                double perAtm = headspaceL / (GAS_CONSTANT_L_ATM * water.temperatureK());
+                double perAtm = headspaceL / (Gases.R_L_ATM * water.temperatureK());
                 double shaken = 1 - Math.exp(-SHAKEN_PER_H * STEP_H);
                 double moved = shaken * (airOxygen / perAtm - waterAtm) * Math.min(perAtm, oxygenPerMg * waterL);
                 airOxygen -= moved;
-                oxygen += moved * OXYGEN_MG_PER_MOL / waterL;
+                oxygen += moved * Gases.OXYGEN_MG_PER_MOL / waterL;
                 double movedCo2 =
                         shaken * (airCo2 / perAtm - waterCo2Atm) * Math.min(perAtm, Gas.CO2.solubility(water) * waterL);
                 airCo2 -= movedCo2;
@@ -194,7 +192,7 @@ public record Haul(
     }
 
     private double headspaceMol(double share) {
-        return share * headspaceL / (GAS_CONSTANT_L_ATM * (startC + Seawater.ZERO_CELSIUS_K));
+        return share * headspaceL / (Gases.R_L_ATM * (startC + Seawater.ZERO_CELSIUS_K));
     }
 
     /** Watts that a fused vehicle socket gives, with a fifth spared. */

@@ -2,6 +2,7 @@ package jollytide.core.media;
 
 import static jollytide.core.units.Quantities.within;
 
+import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 
 /**
@@ -102,7 +103,6 @@ public record Media(double massKg, MediaAssumptions assumed) {
 
     /** Saturation vapour density over water, g/m³: the Magnus form of WMO-No. 8 and the gas law. */
     public static double saturationGPerM3(double celsius) {
-        double hPa = 6.112 * Math.exp(17.62 * celsius / (243.12 + celsius));
-        return 216.7 * hPa / (celsius + 273.15);
+        return 216.7 * Gases.saturatedVapourHpa(celsius) / (celsius + Seawater.ZERO_CELSIUS_K);
     }
 }

@@ -19,15 +19,11 @@ public final class Ammonia {
 
     private Ammonia() {}
 
-    /**
-     * Share of total ammonia that is un-ionised: Johansson and Wedborg (1980), Mar. Chem. 9, 57, on the total scale; the
-     * pH is brought to it first.
-     */
+    /** Share of total ammonia that is un-ionised; the pH is brought to the total scale first. */
     public static double unionisedShare(Seawater water, double ph, PhScale scale) {
         within("ph", ph, 5, 11, scale.name());
-        double pk = -0.467 + 0.00113 * water.salinity() + 2887.9 / water.temperatureK();
-        double total = EquilibriumConstants.of(water).toTotal(ph, scale);
-        return 1 / (1 + Math.pow(10, pk - total));
+        return jollytide.core.seawater.Ammonia.unionisedFraction(
+                water, EquilibriumConstants.of(water).toTotal(ph, scale));
     }
 
     /** Ammonia nitrogen that fish give off, mg/h: from the oxygen that they breathe. */

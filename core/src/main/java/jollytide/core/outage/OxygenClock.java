@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Surface;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.Seawater;
 import org.jspecify.annotations.Nullable;
 
@@ -16,9 +17,6 @@ import org.jspecify.annotations.Nullable;
  * mg/L are from memory; animals that gasp override every number.
  */
 public final class OxygenClock {
-    public static final double CAUTION = 5;
-    public static final double DANGER = 3.5;
-    public static final double LOSS = 2;
     private static final double STEP_H = 1.0 / 60;
     private static final int POINT_EVERY_STEPS = 10;
     private static final double GRAIN_C = 0.05;
@@ -94,9 +92,9 @@ public final class OxygenClock {
         }
         return new OxygenCourse(
                 points,
-                times(early, likely, late, CAUTION),
-                times(early, likely, late, DANGER),
-                times(early, likely, late, LOSS));
+                times(early, likely, late, OxygenLines.CAUTION),
+                times(early, likely, late, OxygenLines.DANGER),
+                times(early, likely, late, OxygenLines.LOSS));
     }
 
     private interface Transfer {
@@ -206,16 +204,11 @@ public final class OxygenClock {
             }
             // 1/h: conductance over what the water holds for an atm.
             double rate = conductance / (solubility * tank.litres());
-            double demand = wanted * fading(oxygen);
+            double demand = wanted * OxygenLines.demandLeft(oxygen);
             double rests = saturation - demand / rate;
             oxygen = Math.max(0, rests + (oxygen - rests) * Math.exp(-rate * STEP_H));
             all[i + 1] = oxygen;
         }
-    }
-
-    /** Animals that suffocate breathe less: below this, mg/L, demand fades. From memory. */
-    private static double fading(double oxygen) {
-        return Math.min(1, oxygen / 1.0);
     }
 
     private double stillConductance(Guess guess, Seawater water) {

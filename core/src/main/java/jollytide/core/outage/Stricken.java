@@ -5,6 +5,7 @@ import static jollytide.core.units.Quantities.within;
 import java.util.List;
 import jollytide.core.exchange.Gas;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 
@@ -40,7 +41,6 @@ public record Stricken(
     }
 
     private static final double Q10 = 2;
-    private static final double OXYGEN_MG_PER_MMOL = 31.9988;
     /** A meal raises what fish breathe for hours. From memory. */
     private static final double FED_H = 6;
 
@@ -87,7 +87,7 @@ public record Stricken(
 
     /** What everything breathes, mg/(L·h). */
     public double demandMgPerLPerH(double celsius, double hours, Guess guess) {
-        double reef = reefMmolPerLPerH * Math.pow(Q10, (celsius - 25) / 10) * OXYGEN_MG_PER_MMOL;
+        double reef = reefMmolPerLPerH * Math.pow(Q10, (celsius - 25) / 10) * Gases.OXYGEN_G_PER_MOL;
         return (reef + fishMgPerLPerH(celsius, hours, guess)) * guess.demandTimes();
     }
 
@@ -104,7 +104,7 @@ public record Stricken(
     /** Ammonia nitrogen that the fish give off, mg/(L·h); what rock and animals take up again is left out. */
     double ammoniaMgPerLPerH(double celsius, double hours, Guess guess) {
         double breathed = fishMgPerLPerH(celsius, hours, guess) * guess.demandTimes();
-        return Ammonia.nitrogenMgPerH(breathed / OXYGEN_MG_PER_MMOL);
+        return Ammonia.nitrogenMgPerH(breathed / Gases.OXYGEN_G_PER_MOL);
     }
 
     /**
@@ -115,12 +115,12 @@ public record Stricken(
         return !startMeasured && startMgPerL < Fish.UNLIKELY_MG_PER_L;
     }
 
-    /** Oxygen that backups bring into water held at {@code OxygenClock.DANGER}, mg/(L·h), on the careful side. */
+    /** Oxygen that backups bring into water held at {@code OxygenLines.DANGER}, mg/(L·h), on the careful side. */
     public double broughtMgPerLPerH(List<Backup> running) {
         Seawater water = water(startC);
         double solubility = Gas.OXYGEN.solubility(water);
         double conductance =
                 running.stream().mapToDouble(b -> b.way().least(water)).sum();
-        return conductance / (solubility * litres) * Math.max(0, saturationMgPerL(startC) - OxygenClock.DANGER);
+        return conductance / (solubility * litres) * Math.max(0, saturationMgPerL(startC) - OxygenLines.DANGER);
     }
 }

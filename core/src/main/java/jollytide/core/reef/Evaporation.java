@@ -2,6 +2,8 @@ package jollytide.core.reef;
 
 import static jollytide.core.units.Quantities.within;
 
+import jollytide.core.seawater.Gases;
+
 /** Water that leaves as vapour: it cools the tank, and its replacement carries limewater. */
 public final class Evaporation {
     private static final double LATENT_J_PER_KG = 2.44e6;
@@ -22,7 +24,8 @@ public final class Evaporation {
         within("areaM2", areaM2, 0, 200, "m²");
         within("relativeHumidity", relativeHumidity, 0, 1, "");
         within("airSpeedMPerS", airSpeedMPerS, 0, 10, "m/s");
-        double gap = vapourKPa(waterC) * 0.98 - relativeHumidity * vapourKPa(airC);
+        double gap =
+                Gases.saturatedVapourHpa(waterC) / 10 * 0.98 - relativeHumidity * Gases.saturatedVapourHpa(airC) / 10;
         double kgPerS = areaM2 * (0.089 + 0.0782 * airSpeedMPerS) * gap / (LATENT_J_PER_KG / 1000);
         return Math.max(0, kgPerS * 86_400);
     }
@@ -30,10 +33,5 @@ public final class Evaporation {
     /** Heat that goes with it, W. */
     public static double cooledW(double litresPerDay) {
         return litresPerDay / 86_400 * LATENT_J_PER_KG;
-    }
-
-    /** Magnus form of WMO-No. 8. */
-    private static double vapourKPa(double celsius) {
-        return 0.6112 * Math.exp(17.62 * celsius / (243.12 + celsius));
     }
 }

@@ -3,6 +3,7 @@ package jollytide.core.reef;
 import static jollytide.core.units.Quantities.within;
 
 import java.util.List;
+import jollytide.core.seawater.Gases;
 
 /** The fish of a tank and what they breathe. */
 public record Fish(List<Group> groups) {
@@ -20,7 +21,6 @@ public record Fish(List<Group> groups) {
 
     private static final double REFERENCE_G = 50;
     private static final double MASS_EXPONENT = 0.79;
-    private static final double OXYGEN_MG_PER_MMOL = 31.9988;
 
     /** Fish of about one size. */
     public record Group(int count, double massG) {
@@ -55,6 +55,6 @@ public record Fish(List<Group> groups) {
     }
 
     public double oxygenMgPerH(double celsius) {
-        return oxygenMmolPerH(celsius) * OXYGEN_MG_PER_MMOL;
+        return oxygenMmolPerH(celsius) * Gases.OXYGEN_G_PER_MOL;
     }
 }

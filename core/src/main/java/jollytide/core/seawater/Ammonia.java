@@ -5,7 +5,7 @@ public final class Ammonia {
     private Ammonia() {}
 
     /**
-     * Un-ionised fraction of total ammonia, 0 to 1: pKa of Johansson and Wedborg (1980), whose pH includes sulfate, so
+     * Un-ionised fraction of total ammonia, 0 to 1: pKa of Johansson and Wedborg (1980), Mar. Chem. 9, 57, whose pH includes sulfate, so
      * the total scale is used. Feeding it an NBS pH would overstate the fraction by a third.
      */
     public static double unionisedFraction(Seawater water, double phTotal) {

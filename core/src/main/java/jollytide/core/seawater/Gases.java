@@ -7,7 +7,12 @@ public final class Gases {
     public static final double STANDARD_HPA = 1013.25;
     public static final double MIN_HPA = 500;
     public static final double MAX_HPA = 1100;
-    private static final double OXYGEN_G_PER_MOL = 31.9988;
+    /** Molar mass of O2, g/mol and mg/mmol (IUPAC atomic weights). */
+    public static final double OXYGEN_G_PER_MOL = 31.9988;
+
+    public static final double OXYGEN_MG_PER_MOL = 1000 * OXYGEN_G_PER_MOL;
+    /** The gas constant, L·atm/(mol·K) (CODATA). */
+    public static final double R_L_ATM = 0.082057;
 
     private Gases() {}
 
@@ -15,6 +20,11 @@ public final class Gases {
     public static double waterVapourAtm(Seawater water) {
         double t = water.temperatureK();
         return Math.exp(24.4543 - 67.4509 * (100 / t) - 4.8489 * Math.log(t / 100) - 0.000544 * water.salinity());
+    }
+
+    /** Saturation vapour pressure over pure water, hPa: the Magnus form of WMO-No. 8. */
+    public static double saturatedVapourHpa(double celsius) {
+        return 6.112 * Math.exp(17.62 * celsius / (243.12 + celsius));
     }
 
     /**

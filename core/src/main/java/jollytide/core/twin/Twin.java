@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Objects;
 import jollytide.core.exchange.Gas;
 import jollytide.core.media.Media;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
@@ -46,19 +47,14 @@ public final class Twin {
     private static final int FLOWS = 9;
     private static final double[] ABSOLUTE = {3e-8, 3e-8, 1e-7, 1e-7, 3e-8, 1e-1, 1e-1, 1e-4, 1e-5};
     private static final double[] RELATIVE = {1e-6, 1e-6, 1e-6, 1e-6, 1e-5, 1e-5, 1e-5, 1e-5, 1e-5};
-    private static final double OXYGEN_MG_PER_MOL = 31_998.8;
     /** The constants of the water are made anew when the temperature has moved this much, °C. */
     private static final double TEMPERATURE_GRAIN = 0.05;
 
-    private static final double GAS_CONSTANT_L_ATM = 0.082057;
     /** Vapour of room or outdoor air in the heating season, g/m³: 20 °C at half saturation. From memory. */
     public static final double ROOM_VAPOUR_G_PER_M3 = 8.6;
 
     /** Below this use does not hang on the difference to saturation alone. From memory. */
     private static final double LEAST_OVERSATURATION = 0.3;
-
-    /** Without oxygen nothing breathes: demand fades below 0.5 mg/L. From memory. */
-    private static final double FADING_MOL_PER_KG = 0.5 / OXYGEN_MG_PER_MOL;
 
     private final TwinTank tank;
     private final Conditions conditions;
@@ -218,7 +214,7 @@ public final class Twin {
         y[CALCIUM] = state.calciumMolPerKg();
         y[POTASSIUM] = state.potassiumGainMolPerKg();
         y[OXYGEN] = state.oxygenMgPerL()
-                / OXYGEN_MG_PER_MOL
+                / Gases.OXYGEN_MG_PER_MOL
                 / at(state.temperatureC(), 0).densityKgPerL();
         y[ROOM] = state.roomPpm();
         y[SECOND] = state.secondPpm();
@@ -236,8 +232,9 @@ public final class Twin {
         Acting acting = conditions.at(at);
         CarbonateSystem system = at(acting.temperatureC(), 0).system();
         CarbonateState water = system.fromPhAndDic(system.phTotal(y[ALKALINITY], y[DIC], Double.NaN), y[DIC]);
-        double oxygen =
-                Math.max(0, y[OXYGEN]) * OXYGEN_MG_PER_MOL * system.water().densityKgPerL();
+        double oxygen = Math.max(0, y[OXYGEN])
+                * Gases.OXYGEN_MG_PER_MOL
+                * system.water().densityKgPerL();
         return new TwinState(
                 at,
                 y[DIC],
@@ -345,7 +342,7 @@ public final class Twin {
 
             double[] rates = new double[size];
             air(acting, y, rates);
-            living(acting, y, carbonate, rates);
+            living(acting, y, carbonate, density, rates);
             poured(acting, rates, density, kg);
             double gainedCo2 = 0;
             double gainedOxygen = 0;
@@ -403,7 +400,7 @@ public final class Twin {
             rates[i] = skimmer.full().co2() * share * (carbon.entering() - waterCo2);
             rates[i + 1] = skimmer.full().oxygen() * share * (oxygenAround.entering() - waterOxygen);
             if (held != null && media != null) {
-                double litresPerH = skimmer.air() * share * GAS_CONSTANT_L_ATM * water.temperatureK();
+                double litresPerH = skimmer.air() * share * Gases.R_L_ATM * water.temperatureK();
                 double saturated = Media.exhaustGPerM3(water);
                 double vapour = intake.freshShare() * ROOM_VAPOUR_G_PER_M3 + (1 - intake.freshShare()) * saturated;
                 Media.Rates taken = media.rates(
@@ -416,11 +413,11 @@ public final class Twin {
         }
 
         /** Each mole of oxygen breathed gives {@code quotient} moles of CO2, and the other way round in the light. */
-        private void living(Acting acting, double[] y, CarbonateState carbonate, double[] rates) {
+        private void living(Acting acting, double[] y, CarbonateState carbonate, double densityKgPerL, double[] rates) {
             Life life = tank.life();
             double metabolism = warmth.metabolism();
             double litres = tank.netVolumeL() / 1000;
-            double fading = Math.min(1, Math.max(0, y[OXYGEN] / FADING_MOL_PER_KG));
+            double fading = OxygenLines.demandLeft(y[OXYGEN] * Gases.OXYGEN_MG_PER_MOL * densityKgPerL);
             respired(Channel.Kind.REEF, metabolism * life.respirationMmolPerLPerH() * litres * fading, rates);
             respired(
                     Channel.Kind.LIGHT,

@@ -25,6 +25,7 @@ import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.reef.LightClock;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Channel;
@@ -158,7 +159,8 @@ class ForecastTest {
         assertThat(lowest.get(2)).isLessThan(lowest.get(0));
         assertThat(lowest.get(3)).isLessThan(lowest.get(1)).isLessThan(lowest.get(2));
         assertThat(answer.nights())
-                .allSatisfy(night -> assertThat(night.times() > 1).isEqualTo(night.lowestMgPerL() > Margin.CAUTION));
+                .allSatisfy(
+                        night -> assertThat(night.times() > 1).isEqualTo(night.lowestMgPerL() > OxygenLines.CAUTION));
         // A tank of 420 L with an ordinary reef, still: some hours, not a day.
         assertThat(answer.still().hoursToCaution()).isBetween(0.5, 12.0);
         assertThat(answer.still().hoursToDanger()).isGreaterThan(answer.still().hoursToCaution());

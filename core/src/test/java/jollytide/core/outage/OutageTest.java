@@ -9,6 +9,7 @@ import jollytide.core.outage.OxygenClock.OxygenCourse;
 import jollytide.core.outage.OxygenClock.Reading;
 import jollytide.core.outage.OxygenClock.Running;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.PhScale;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.units.InputException;
@@ -85,7 +86,7 @@ class OutageTest {
         OxygenClock.OxygenPoint big = last(run(tank(REEF / Guess.EARLY.demandTimes(), 6.3, 25.5), stone(420, 2, 0.5)));
         assertThat(big.early()).isGreaterThan(5);
         OxygenClock.OxygenPoint coarse = last(run(tank, stone(100, 4, 0.2)));
-        assertThat(coarse.early()).isLessThan(OxygenClock.DANGER);
+        assertThat(coarse.early()).isLessThan(OxygenLines.DANGER);
         assertThat(coarse.likely()).isLessThan(4);
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import jollytide.core.bench.Margin;
 import jollytide.core.bench.Setup;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.twin.TwinState;
 import jollytide.server.account.SignedIn;
 import jollytide.server.bench.TwinBook;
@@ -49,8 +50,8 @@ class MarginController {
                 .toList();
         return new MarginView(
                 new Margin(setup, known.tanks()).answer(settled),
-                Margin.CAUTION,
-                Margin.DANGER,
+                OxygenLines.CAUTION,
+                OxygenLines.DANGER,
                 setup.life().fish().count(),
                 known.fitted(),
                 setup.netVolumeL());

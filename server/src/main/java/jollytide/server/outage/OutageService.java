@@ -20,6 +20,7 @@ import jollytide.core.outage.Plan;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.Stricken;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.units.InputException;
 import jollytide.core.units.Quantities;
 import jollytide.server.bench.TwinBook.Described;
@@ -275,7 +276,7 @@ class OutageService {
                 outage.startedAt,
                 outage.endedAt,
                 outage.cuts,
-                new Lines(OxygenClock.CAUTION, OxygenClock.DANGER, OxygenClock.LOSS),
+                new Lines(OxygenLines.CAUTION, OxygenLines.DANGER, OxygenLines.LOSS),
                 clocks,
                 told);
     }

@@ -19,6 +19,7 @@ import jollytide.core.outage.Plan;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.Stricken;
+import jollytide.core.reef.OxygenLines;
 import jollytide.server.bench.TwinBook.Described;
 import jollytide.server.home.Home;
 import jollytide.server.home.HomeService;
@@ -121,9 +122,9 @@ class PocketCard {
                 home.id(),
                 home.name(),
                 clock.instant(),
-                OxygenClock.CAUTION,
-                OxygenClock.DANGER,
-                OxygenClock.LOSS,
+                OxygenLines.CAUTION,
+                OxygenLines.DANGER,
+                OxygenLines.LOSS,
                 Season.warmMonths(home.zone()),
                 all.stream()
                         .map(t -> tank(

@@ -14,12 +14,12 @@ import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Guess;
-import jollytide.core.outage.OxygenClock;
 import jollytide.core.outage.OxygenClock.OxygenPoint;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Stricken;
 import jollytide.core.outage.Tier;
 import jollytide.core.outage.Times;
+import jollytide.core.reef.OxygenLines;
 import jollytide.core.units.Quantities;
 import jollytide.server.bench.TwinBook.Described;
 import jollytide.server.home.Home;
@@ -190,7 +190,7 @@ class ReadinessService {
                         .map(k -> new CutKit(k.description().name(), (int)
                                 Math.min(MANY_CUTS, k.runTime().early() / hours)))
                         .toList(),
-                OxygenClock.DANGER);
+                OxygenLines.DANGER);
     }
 
     /** The point of a cut where the early side stands lowest. */
