@@ -4,10 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import jollytide.core.Drawn;
 import jollytide.core.units.InputException;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 class AirLineTest {
@@ -45,15 +43,17 @@ class AirLineTest {
                         new AirLine(8, 6, AirLine.ASSUMED_LOSS).keptAssumed(500).high());
     }
 
-    @Property(tries = 300, seed = "20261125")
-    void longerAndThinnerNeverKeepsMore(
-            @ForAll @DoubleRange(min = 0, max = 60) double length,
-            @ForAll @DoubleRange(min = 2, max = 40) double bore,
-            @ForAll @DoubleRange(min = 20, max = 3000) double draw) {
-        double kept = new AirLine(length, bore, 2.5).kept(draw, 1000);
-        assertThat(kept).isBetween(0.0, 1.0);
-        assertThat(new AirLine(length + 5, bore, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
-        assertThat(new AirLine(length, bore * 0.8, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
+    @Test
+    void longerAndThinnerNeverKeepsMore() {
+        Drawn.times(300, 20261125, drawn -> {
+            double length = drawn.between(0, 60);
+            double bore = drawn.between(2, 40);
+            double draw = drawn.between(20, 3000);
+            double kept = new AirLine(length, bore, 2.5).kept(draw, 1000);
+            assertThat(kept).isBetween(0.0, 1.0);
+            assertThat(new AirLine(length + 5, bore, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
+            assertThat(new AirLine(length, bore * 0.8, 2.5).kept(draw, 1000)).isLessThanOrEqualTo(kept + 1e-9);
+        });
     }
 
     /** Common practice: two bends and open ends are the ordinary hose; every bend and a filter add to it. */

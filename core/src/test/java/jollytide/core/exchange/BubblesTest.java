@@ -3,12 +3,10 @@ package jollytide.core.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import jollytide.core.Drawn;
 import jollytide.core.exchange.Bubbles.Skin;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 class BubblesTest {
@@ -62,20 +60,22 @@ class BubblesTest {
         assertThat(stone(1, 2, Skin.MOBILE).riseMPerS(WATER)).isBetween(0.25, 0.32);
     }
 
-    @Property(tries = 300, seed = "20261125")
-    void moreAirAndDeeperStonesNeverCarryLess(
-            @ForAll @DoubleRange(min = 1, max = 2000) double air,
-            @ForAll @DoubleRange(min = 0.3, max = 8) double diameter,
-            @ForAll Skin skin) {
-        Bubbles some = new Bubbles(air, diameter, 0.3, skin);
-        for (Gas gas : Gas.values()) {
-            double g = some.conductance(gas, WATER);
-            assertThat(new Bubbles(air * 1.5, diameter, 0.3, skin).conductance(gas, WATER))
-                    .isGreaterThan(g);
-            assertThat(new Bubbles(air, diameter, 0.45, skin).conductance(gas, WATER))
-                    .isGreaterThanOrEqualTo(g);
-            assertThat(g).isLessThanOrEqualTo(some.airConductance(WATER));
-        }
+    @Test
+    void moreAirAndDeeperStonesNeverCarryLess() {
+        Drawn.times(300, 20261125, drawn -> {
+            double air = drawn.between(1, 2000);
+            double diameter = drawn.between(0.3, 8);
+            Skin skin = drawn.of(Skin.values());
+            Bubbles some = new Bubbles(air, diameter, 0.3, skin);
+            for (Gas gas : Gas.values()) {
+                double g = some.conductance(gas, WATER);
+                assertThat(new Bubbles(air * 1.5, diameter, 0.3, skin).conductance(gas, WATER))
+                        .isGreaterThan(g);
+                assertThat(new Bubbles(air, diameter, 0.45, skin).conductance(gas, WATER))
+                        .isGreaterThanOrEqualTo(g);
+                assertThat(g).isLessThanOrEqualTo(some.airConductance(WATER));
+            }
+        });
     }
 
     /**

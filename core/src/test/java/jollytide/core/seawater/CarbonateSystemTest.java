@@ -4,11 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import jollytide.core.Drawn;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.units.InputException;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -77,67 +75,76 @@ class CarbonateSystemTest {
         });
     }
 
-    @Property(tries = 2000, seed = "20261124")
-    void anyTwoGiveTheRestBack(
-            @ForAll @DoubleRange(min = 0, max = 45) double s,
-            @ForAll @DoubleRange(min = 0, max = 40) double t,
-            @ForAll @DoubleRange(min = 6, max = 10) double ph,
-            @ForAll @DoubleRange(min = 0.5, max = 20) double dkh) {
-        Seawater water = new Seawater(s, t);
-        CarbonateSystem system = CarbonateSystem.of(water);
-        double alkalinity = molPerKg(dkh, water);
-        if (system.smallestAlkalinity(ph) >= alkalinity * 0.999) {
-            return;
-        }
-        CarbonateState from = system.fromPhAndAlkalinity(ph, alkalinity);
-        assertThat(system.fromAlkalinityAndDic(alkalinity, from.dic()).phTotal())
-                .isCloseTo(ph, within(1e-7));
-        assertThat(system.fromAlkalinityAndCo2(alkalinity, from.pco2Uatm()).phTotal())
-                .isCloseTo(ph, within(1e-7));
-        assertThat(system.fromPhAndDic(ph, from.dic()).alkalinity()).isCloseTo(alkalinity, within(1e-12));
-        assertThat(system.fromPhAndCo2(ph, from.pco2Uatm()).alkalinity()).isCloseTo(alkalinity, within(1e-12));
-        assertThat(system.fromDicAndCo2(from.dic(), from.pco2Uatm()).phTotal()).isCloseTo(ph, within(1e-6));
+    @Test
+    void anyTwoGiveTheRestBack() {
+        Drawn.times(2000, 20261124, drawn -> {
+            double s = drawn.between(0, 45);
+            double t = drawn.between(0, 40);
+            double ph = drawn.between(6, 10);
+            double dkh = drawn.between(0.5, 20);
+            Seawater water = new Seawater(s, t);
+            CarbonateSystem system = CarbonateSystem.of(water);
+            double alkalinity = molPerKg(dkh, water);
+            if (system.smallestAlkalinity(ph) >= alkalinity * 0.999) {
+                return;
+            }
+            CarbonateState from = system.fromPhAndAlkalinity(ph, alkalinity);
+            assertThat(system.fromAlkalinityAndDic(alkalinity, from.dic()).phTotal())
+                    .isCloseTo(ph, within(1e-7));
+            assertThat(system.fromAlkalinityAndCo2(alkalinity, from.pco2Uatm()).phTotal())
+                    .isCloseTo(ph, within(1e-7));
+            assertThat(system.fromPhAndDic(ph, from.dic()).alkalinity()).isCloseTo(alkalinity, within(1e-12));
+            assertThat(system.fromPhAndCo2(ph, from.pco2Uatm()).alkalinity()).isCloseTo(alkalinity, within(1e-12));
+            assertThat(system.fromDicAndCo2(from.dic(), from.pco2Uatm()).phTotal())
+                    .isCloseTo(ph, within(1e-6));
+        });
     }
 
-    @Property(tries = 1000, seed = "20261124")
-    void carbonAndChargeAreConserved(
-            @ForAll @DoubleRange(min = 0, max = 45) double s,
-            @ForAll @DoubleRange(min = 0, max = 40) double t,
-            @ForAll @DoubleRange(min = 0.5, max = 20) double dkh,
-            @ForAll @DoubleRange(min = 10, max = 20000) double uatm) {
-        Seawater water = new Seawater(s, t);
-        CarbonateSystem system = CarbonateSystem.of(water);
-        CarbonateState state = system.fromAlkalinityAndCo2(molPerKg(dkh, water), uatm);
-        assertThat(state.co2() + state.bicarbonate() + state.carbonate())
-                .isCloseTo(state.dic(), within(1e-12 * state.dic()));
-        double others = system.smallestAlkalinity(state.phTotal());
-        assertThat(state.bicarbonate() + 2 * state.carbonate() + others)
-                .isCloseTo(state.alkalinity(), within(1e-9 * state.alkalinity()));
+    @Test
+    void carbonAndChargeAreConserved() {
+        Drawn.times(1000, 20261124, drawn -> {
+            double s = drawn.between(0, 45);
+            double t = drawn.between(0, 40);
+            double dkh = drawn.between(0.5, 20);
+            double uatm = drawn.between(10, 20000);
+            Seawater water = new Seawater(s, t);
+            CarbonateSystem system = CarbonateSystem.of(water);
+            CarbonateState state = system.fromAlkalinityAndCo2(molPerKg(dkh, water), uatm);
+            assertThat(state.co2() + state.bicarbonate() + state.carbonate())
+                    .isCloseTo(state.dic(), within(1e-12 * state.dic()));
+            double others = system.smallestAlkalinity(state.phTotal());
+            assertThat(state.bicarbonate() + 2 * state.carbonate() + others)
+                    .isCloseTo(state.alkalinity(), within(1e-9 * state.alkalinity()));
+        });
     }
 
-    @Property(tries = 1000, seed = "20261124")
-    void moreCo2LowersPhAndMoreAlkalinityRaisesIt(
-            @ForAll @DoubleRange(min = 0, max = 45) double s,
-            @ForAll @DoubleRange(min = 0, max = 40) double t,
-            @ForAll @DoubleRange(min = 0.5, max = 20) double dkh,
-            @ForAll @DoubleRange(min = 50, max = 10000) double uatm) {
-        Seawater water = new Seawater(s, t);
-        CarbonateSystem system = CarbonateSystem.of(water);
-        double alkalinity = molPerKg(dkh, water);
-        double ph = system.fromAlkalinityAndCo2(alkalinity, uatm).phTotal();
-        assertThat(system.fromAlkalinityAndCo2(alkalinity, uatm * 1.01).phTotal())
-                .isLessThan(ph);
-        assertThat(system.fromAlkalinityAndCo2(alkalinity * 1.01, uatm).phTotal())
-                .isGreaterThan(ph);
+    @Test
+    void moreCo2LowersPhAndMoreAlkalinityRaisesIt() {
+        Drawn.times(1000, 20261124, drawn -> {
+            double s = drawn.between(0, 45);
+            double t = drawn.between(0, 40);
+            double dkh = drawn.between(0.5, 20);
+            double uatm = drawn.between(50, 10000);
+            Seawater water = new Seawater(s, t);
+            CarbonateSystem system = CarbonateSystem.of(water);
+            double alkalinity = molPerKg(dkh, water);
+            double ph = system.fromAlkalinityAndCo2(alkalinity, uatm).phTotal();
+            assertThat(system.fromAlkalinityAndCo2(alkalinity, uatm * 1.01).phTotal())
+                    .isLessThan(ph);
+            assertThat(system.fromAlkalinityAndCo2(alkalinity * 1.01, uatm).phTotal())
+                    .isGreaterThan(ph);
+        });
     }
 
     /** Nothing may jump where one set of constants hands over to another. */
-    @Property(tries = 2000, seed = "20261124")
-    void noStepAnywhere(
-            @ForAll @DoubleRange(min = 0.01, max = 44.9) double s,
-            @ForAll @DoubleRange(min = 0.01, max = 39.9) double t) {
-        assertThat(Math.abs(phAt(s + 1e-4, t) - phAt(s, t))).isLessThan(1e-4);
-        assertThat(Math.abs(phAt(s, t + 1e-4) - phAt(s, t))).isLessThan(1e-5);
+    @Test
+    void noStepAnywhere() {
+        Drawn.times(2000, 20261124, drawn -> {
+            double s = drawn.between(0.01, 44.9);
+            double t = drawn.between(0.01, 39.9);
+            assertThat(Math.abs(phAt(s + 1e-4, t) - phAt(s, t))).isLessThan(1e-4);
+            assertThat(Math.abs(phAt(s, t + 1e-4) - phAt(s, t))).isLessThan(1e-5);
+        });
     }
 
     @ParameterizedTest
@@ -154,38 +161,44 @@ class CarbonateSystemTest {
     }
 
     /** Whatever the carbon and alkalinity, cold start or warm, the solver returns a root. */
-    @Property(tries = 5000, seed = "20261124")
-    void solverConvergesForEveryPhysicalInput(
-            @ForAll @DoubleRange(min = 0, max = 45) double s,
-            @ForAll @DoubleRange(min = 0, max = 40) double t,
-            @ForAll @DoubleRange(min = 0, max = 36) double alkalinityMmol,
-            @ForAll @DoubleRange(min = 0, max = 100) double dicMmol,
-            @ForAll @DoubleRange(min = 1, max = 14) double nearPh) {
-        CarbonateSystem system = CarbonateSystem.of(new Seawater(s, t));
-        double alkalinity = alkalinityMmol / 1000;
-        double dic = dicMmol / 1000;
-        double ph = system.phTotal(alkalinity, dic, Double.NaN);
-        assertThat(ph).isBetween(1.0, 14.0);
-        assertThat(system.phTotal(alkalinity, dic, nearPh)).isCloseTo(ph, within(1e-9));
+    @Test
+    void solverConvergesForEveryPhysicalInput() {
+        Drawn.times(5000, 20261124, drawn -> {
+            double s = drawn.between(0, 45);
+            double t = drawn.between(0, 40);
+            double alkalinityMmol = drawn.between(0, 36);
+            double dicMmol = drawn.between(0, 100);
+            double nearPh = drawn.between(1, 14);
+            CarbonateSystem system = CarbonateSystem.of(new Seawater(s, t));
+            double alkalinity = alkalinityMmol / 1000;
+            double dic = dicMmol / 1000;
+            double ph = system.phTotal(alkalinity, dic, Double.NaN);
+            assertThat(ph).isBetween(1.0, 14.0);
+            assertThat(system.phTotal(alkalinity, dic, nearPh)).isCloseTo(ph, within(1e-9));
+        });
     }
 
-    @Property(tries = 300, seed = "20261124")
-    void sensitivitiesPredictSmallChanges(
-            @ForAll @DoubleRange(min = 20, max = 40) double s,
-            @ForAll @DoubleRange(min = 18, max = 32) double t,
-            @ForAll @DoubleRange(min = 7.6, max = 8.4) double phNbs,
-            @ForAll @DoubleRange(min = 5, max = 12) double dkh) {
-        Seawater water = new Seawater(s, t);
-        CarbonateSystem system = CarbonateSystem.of(water);
-        double ph = system.constants().toTotal(phNbs, PhScale.NBS);
-        CarbonateState state = system.fromPhAndAlkalinity(ph, molPerKg(dkh, water));
-        Sensitivities by = Sensitivities.of(system, state);
-        double more = system.fromPhAndAlkalinity(ph + 0.005, state.alkalinity()).pco2Uatm();
-        assertThat(more - state.pco2Uatm()).isCloseTo(by.co2UatmPer005Ph() / 10, within(0.02 * Math.abs(more * 0.02)));
-        double lower = system.fromAlkalinityAndCo2(state.alkalinity(), state.pco2Uatm() + 1)
-                .phTotal();
-        assertThat(lower - ph).isCloseTo(by.phPer100Uatm() / 100, within(2e-5));
-        // Common practice, no source: seawater loses about 0.01 to 0.017 pH for each °C.
-        assertThat(by.phPerDegC()).isBetween(-0.02, -0.005);
+    @Test
+    void sensitivitiesPredictSmallChanges() {
+        Drawn.times(300, 20261124, drawn -> {
+            double s = drawn.between(20, 40);
+            double t = drawn.between(18, 32);
+            double phNbs = drawn.between(7.6, 8.4);
+            double dkh = drawn.between(5, 12);
+            Seawater water = new Seawater(s, t);
+            CarbonateSystem system = CarbonateSystem.of(water);
+            double ph = system.constants().toTotal(phNbs, PhScale.NBS);
+            CarbonateState state = system.fromPhAndAlkalinity(ph, molPerKg(dkh, water));
+            Sensitivities by = Sensitivities.of(system, state);
+            double more =
+                    system.fromPhAndAlkalinity(ph + 0.005, state.alkalinity()).pco2Uatm();
+            assertThat(more - state.pco2Uatm())
+                    .isCloseTo(by.co2UatmPer005Ph() / 10, within(0.02 * Math.abs(more * 0.02)));
+            double lower = system.fromAlkalinityAndCo2(state.alkalinity(), state.pco2Uatm() + 1)
+                    .phTotal();
+            assertThat(lower - ph).isCloseTo(by.phPer100Uatm() / 100, within(2e-5));
+            // Common practice, no source: seawater loses about 0.01 to 0.017 pH for each °C.
+            assertThat(by.phPerDegC()).isBetween(-0.02, -0.005);
+        });
     }
 }
