@@ -1,6 +1,9 @@
 import { api, bodyOf } from '../../../api/client';
+import { useHomes } from '../../../api/hooks';
 import { measure, show, shown } from '../../../lib/measure';
+import { money } from '../../../lib/money';
 import { range } from '../../../lib/number';
+import { useAtTank } from '../../../TankContext';
 import { Answer, AnswerList } from './Answers';
 import { CurveDrawing } from './CurveDrawing';
 import { PlainSum } from './PlainSum';
@@ -120,7 +123,13 @@ export function AirlineSum() {
   );
 }
 
+/** As the server assumes it where no home has a tariff. From memory. */
+const ASSUMED_EUROS_PER_KWH = 0.35;
+
 export function AirPumpSum() {
+  const { tank } = useAtTank();
+  const home = (useHomes().data ?? []).find((h) => h.id === tank.homeId)?.description;
+  const tariff = home?.tariffPerKWh;
   return (
     <PlainSum
       name="airpump"
@@ -159,9 +168,13 @@ export function AirPumpSum() {
         {
           key: 'tariffPerKWh',
           label: 'A kWh costs',
+          unit: tank.currency,
           start: '',
           optional: true,
-          hint: 'Empty: 0.35 (assumed).',
+          hint:
+            tariff === undefined
+              ? `Empty: ${ASSUMED_EUROS_PER_KWH} euros (assumed).`
+              : `Empty: ${tariff}, as at home.`,
         },
         { key: 'tankL', label: 'Tank', as: 'volume', start: '420', optional: true },
       ]}
@@ -177,7 +190,8 @@ export function AirPumpSum() {
               tubeBoreMm: n0(n.tubeBoreMm),
               oneWayValve: text.oneWayValve === 'yes',
               claimedLPerH: n.claimedLPerH,
-              tariffPerKWh: n.tariffPerKWh,
+              tariffPerKWh:
+                n.tariffPerKWh ?? tariff ?? ASSUMED_EUROS_PER_KWH * (home?.perEuro ?? 1),
               tankL: n.tankL,
             },
           }),
@@ -210,7 +224,7 @@ export function AirPumpSum() {
                 />
               )}
               <Answer label="a year" value={a.kWhPerYear.toFixed(0)} unit="kWh" />
-              <Answer label="costs" value={a.costPerYear.toFixed(0)} unit="a year" />
+              <Answer label="costs" value={money(a.costPerYear, tank.currency)} unit="a year" />
             </AnswerList>
             <CurveDrawing
               points={a.curve.map((p) => ({ x: length.from(p.depthM), y: p.deliveredLPerH }))}

@@ -94,9 +94,15 @@ public final class Caution {
         });
         remedies.find(Remedy.OutdoorLine.class)
                 .ifPresent(line -> cautions.add(
-                        "Before a wall is drilled: cables, pipes, gas, structure, the landlord and the local"
-                                + " code. The mouth away from flues, dryers and vehicles; no low loop that"
-                                + " holds condensate. Try a loose hose for a day first."));
+                        "Before a wall is drilled: cables, pipes, gas, structure, fire stops, old coatings that may"
+                                + " hold lead or asbestos, the landlord and the local code. The mouth away from flues,"
+                                + " dryers, vehicles and sprays, never in a cellar or attic: radon and mould; a screen"
+                                + " against insects; no low loop that holds condensate or frost. Try a loose hose for a"
+                                + " day first."));
+        remedies.find(Remedy.ReactorAfterCare.class)
+                .ifPresent(
+                        care -> cautions.add("The CO2 cylinder stands upright and secured, in a room that is aired: the"
+                                + " gas is heavier than air and gives no warning."));
         remedies.find(Remedy.Stone.class)
                 .filter(stone -> stone.depthM() > DEEP_STONE_M)
                 .ifPresent(stone -> cautions.add(

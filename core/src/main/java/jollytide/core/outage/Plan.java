@@ -97,7 +97,8 @@ public final class Plan {
                     "Give corals some flow",
                     "They need moving water as well as oxygen.",
                     "Stone or battery pump where the water turns over; else stir along the reef every ten minutes.",
-                    null));
+                    "Gloves and eye protection for hands in a reef: some corals are poisonous. Never scrub, boil or heat"
+                            + " living rock."));
         }
         if (s.canister()) {
             steps.add(new Step(

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
+import jollytide.core.air.AirLine;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Limewater;
 import jollytide.core.exchange.Surface;
@@ -143,5 +144,47 @@ class CautionTest {
             gains[i] = forecast.settled(today, Forecast.withFreshMedia(once)).troughPh() - asItIs;
         }
         assertThat(gains[0]).isGreaterThan(0.05).isCloseTo(gains[1], within(1e-6));
+    }
+
+    /** Each thing that may hurt somebody says so where it is put on the tank; what cannot, does not. */
+    @Test
+    void whatMayHurtSaysSo() {
+        Setup plain = tank(300, 0.7, 900);
+        List<String> hose =
+                cautions(plain, Living.ORDINARY, new Remedy.OutdoorLine(new AirLine(6, 12.7, 2.5), null, 0));
+        assertThat(hose)
+                .anySatisfy(c -> assertThat(c)
+                        .contains("cables, pipes, gas, structure")
+                        .contains("old coatings")
+                        .contains("radon and mould")
+                        .contains("flues")
+                        .contains("local code"));
+        assertThat(cautions(plain, Living.ORDINARY, new Remedy.ReactorAfterCare(0.5, 0.3)))
+                .anyMatch(c -> c.contains("cylinder stands upright"));
+        assertThat(cautions(plain, Living.ORDINARY, new Remedy.Stone(100, 2, 1.2)))
+                .anyMatch(c -> c.contains("supersaturate"));
+        assertThat(cautions(plain, Living.ORDINARY, new Remedy.Stone(100, 2, 0.5)))
+                .noneMatch(c -> c.contains("supersaturate"));
+        assertThat(cautions(plain, Living.ORDINARY, new Remedy.Ventilation(1, 0.5)))
+                .anyMatch(c -> c.contains("flue's gases"));
+        assertThat(cautions(plain, Living.ORDINARY, new Remedy.Ventilation(2, 0)))
+                .noneMatch(c -> c.contains("flue's gases"));
+        for (AlkalinitySource source : AlkalinitySource.values()) {
+            List<String> dose = cautions(plain, Living.ORDINARY, new Remedy.OtherSource(source, 0.05));
+            assertThat(dose.stream().anyMatch(c -> c.startsWith("Caustic: goggles and gloves")))
+                    .as("%s", source)
+                    .isEqualTo(source.caustic());
+            assertThat(dose.stream().anyMatch(c -> c.startsWith("Potassium builds up")))
+                    .isEqualTo(source == AlkalinitySource.POTASSIUM_HYDROXIDE);
+        }
+        assertThat(cautions(plain, Living.ORDINARY, new Remedy.AlkalinityChange(0.1)))
+                .anyMatch(c -> c.contains("no more than 1 dKH a day"));
+        Remedy.Scrubber loop =
+                new Remedy.Scrubber(new Media(1, MediaAssumptions.DEFAULT), 0, Remedy.MediaHours.ALWAYS, 8.2, false);
+        assertThat(cautions(plain, Living.ORDINARY, loop))
+                .anyMatch(c -> c.contains("does not renew oxygen"))
+                .anyMatch(c -> c.contains("drown"))
+                .anyMatch(c -> c.contains("drip trap") && c.contains("goggles"));
+        assertThat(cautions(plain, Living.ORDINARY)).isEmpty();
     }
 }

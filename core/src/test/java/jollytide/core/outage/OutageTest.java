@@ -257,7 +257,9 @@ class OutageTest {
                 new Plan.Situation(false, false, false, false, 20, tank, nothing.running(), nothing.course()));
         assertThat(step(bare, "air-by-hand").how()).contains("20 ten-litre buckets");
         assertThat(bare).extracting(Step::id).doesNotContain("canister", "flow");
-        assertThat(during).extracting(Step::id).contains("flow");
+        assertThat(step(during, "flow").caution())
+                .contains("Gloves and eye protection")
+                .contains("living rock");
         assertThat(step(during, "air").starts()).isEqualTo("ups pump");
     }
 

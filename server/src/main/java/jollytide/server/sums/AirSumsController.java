@@ -167,7 +167,7 @@ class AirSumsController {
         double depth = within("depthM", body.depthM(), 0, 20, "m");
         double delivered = pump.deliveredLPerH(depth, body.oneWayValve(), tube);
         double tariff =
-                body.tariffPerKWh() == null ? TARIFF : within("tariffPerKWh", body.tariffPerKWh(), 0, 10, "per kWh");
+                body.tariffPerKWh() == null ? TARIFF : within("tariffPerKWh", body.tariffPerKWh(), 0, 1e6, "per kWh");
         Double claimed = body.claimedLPerH();
         return new AirPumpAnswer(
                 delivered,
