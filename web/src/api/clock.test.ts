@@ -1,7 +1,11 @@
-import { beforeEach, expect, it } from 'vitest';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { hearClock, serverNow } from './clock';
 
-beforeEach(() => localStorage.clear());
+beforeEach(() => {
+  localStorage.clear();
+  vi.useFakeTimers({ now: Date.parse('2026-11-12T09:00:00Z') });
+});
+afterEach(() => vi.useRealTimers());
 
 const off = () => Math.round((serverNow().getTime() - Date.now()) / 60_000);
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plain, readNumber, signed, toTen } from './number';
+import { plain, range, readNumber, signed, signedRange, toTen } from './number';
 
 describe('readNumber', () => {
   it.each([
@@ -22,4 +22,18 @@ it('shows numbers as people write them', () => {
   expect(signed(-0.0123, 3)).toBe('−0.012');
   expect(signed(468.3)).toBe('+468');
   expect(toTen(1656.4)).toBe('1660');
+});
+
+describe('bands', () => {
+  it('are a range, or a value where both ends would read the same', () => {
+    expect(range({ value: 7.94, low: 7.9, high: 8.01 }, 2)).toBe('7.90 to 8.01');
+    expect(range({ value: 7.94, low: 7.939, high: 7.941 }, 2)).toBe('7.94');
+    expect(range({ value: 3.2, low: 3, high: 4 }, 0)).toBe('3 to 4');
+  });
+
+  it('of a change carry their signs', () => {
+    expect(signedRange({ value: 0.1, low: 0.08, high: 0.12 })).toBe('+0.08 to +0.12');
+    expect(signedRange({ value: -0.03, low: -0.031, high: -0.029 })).toBe('−0.03');
+    expect(signedRange({ value: 0, low: -0.02, high: 0.02 })).toBe('−0.02 to +0.02');
+  });
 });
