@@ -196,31 +196,30 @@ class EveryOperationTest extends ServerTest {
                 .filter(test -> test.getDisplayName().contains("{id}"));
     }
 
-    @TestFactory
-    Stream<DynamicTest> aHelperOfAnotherHomeFindsNothing() {
-        Things other = things();
-        String code = other.keeper()
-                .post("/homes/" + other.ids().get("home") + "/helpers", "{\"name\":\"Ada\"}")
+    private Visitor helperOf(Things things) {
+        String code = things.keeper()
+                .post("/homes/" + things.ids().get("home") + "/helpers", "{\"name\":\"Ada\"}")
                 .body()
                 .path("code")
                 .asString();
         Visitor helper = visitor();
-        helper.post("/session/helper", "{\"code\":\"" + code + "\"}");
+        assertThat(helper.post("/session/helper", "{\"code\":\"" + code + "\"}").status())
+                .isEqualTo(200);
         helper.get("/session");
+        return helper;
+    }
+
+    @TestFactory
+    Stream<DynamicTest> aHelperOfAnotherHomeFindsNothing() {
+        Things other = things();
+        Visitor helper = helperOf(other);
         return eachRefused(helper, owner, owner, 403, 404);
     }
 
     /** A helper of this home changes nothing that is its keeper's. */
     @TestFactory
     Stream<DynamicTest> aHelperChangesNothingOfTheKeepers() {
-        String code = owner.keeper()
-                .post("/homes/" + owner.ids().get("home") + "/helpers", "{\"name\":\"Ada\"}")
-                .body()
-                .path("code")
-                .asString();
-        Visitor helper = visitor();
-        helper.post("/session/helper", "{\"code\":\"" + code + "\"}");
-        helper.get("/session");
+        Visitor helper = helperOf(owner);
         return eachRefused(helper, owner, owner, 403, 404)
                 .filter(test -> test.getDisplayName().startsWith("DELETE")
                         || test.getDisplayName().startsWith("PUT"));

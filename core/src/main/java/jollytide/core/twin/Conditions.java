@@ -69,7 +69,7 @@ public interface Conditions {
             return new Room(0, 0, ppm, ppm, null);
         }
 
-        /** What a breath of so many L/s adds to a room, ppm/h. */
+        /** What a respiration of so many L/s adds to a room, ppm/h. */
         public static double sourcePpmPerH(double generationLPerS, double volumeM3) {
             return generationLPerS * 3.6 / within("roomVolumeM3", volumeM3, 1, 100_000, "m³") * 1e6;
         }

@@ -106,7 +106,7 @@ public record KitDescription(
         return new Backup(name, way(share), watts(), testedHours == null ? energyToCore() : tested(), start());
     }
 
-    /** As told, else assumed: a small pump on cells, an ordinary one on anything else. From memory. */
+    /** As entered, else assumed: a small pump on cells, an ordinary one on anything else. From memory. */
     double watts() {
         if (loadW != null && loadW > 0) {
             return loadW;

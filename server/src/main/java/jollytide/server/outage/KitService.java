@@ -32,7 +32,7 @@ public class KitService {
     /**
      * One of them.
      *
-     * @param watts as told or assumed
+     * @param watts as entered or assumed
      * @param startsItself when the mains fail
      * @param runTime on its load; a tested run counts before every sum
      */

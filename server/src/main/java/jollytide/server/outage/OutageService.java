@@ -261,10 +261,10 @@ class OutageService {
     }
 
     private OutageView view(UUID keeperId, Outage outage) {
-        List<NoteView> told = book.notes(outage.id).stream()
+        List<NoteView> notes = book.notes(outage.id).stream()
                 .map(n -> new NoteView(n.id, n.tankId, n.at, n.kind, n.ref, n.value, n.text, n.byWhom))
                 .toList();
-        Scene scene = scene(keeperId, outage, told);
+        Scene scene = scene(keeperId, outage, notes);
         List<TankClock> clocks = new ArrayList<>(
                 scene.tanks().parallelStream().map(tank -> clock(tank, scene)).toList());
         clocks.sort(Comparator.comparing((TankClock c) -> !c.gasping())
@@ -278,7 +278,7 @@ class OutageService {
                 outage.cuts,
                 new Lines(OxygenLines.CAUTION, OxygenLines.DANGER, OxygenLines.LOSS),
                 clocks,
-                told);
+                notes);
     }
 
     /** What is the same for every tank of the home. */
@@ -291,11 +291,11 @@ class OutageService {
             Map<UUID, Stricken> stricken,
             Map<UUID, List<Backup>> planned) {}
 
-    private Scene scene(UUID keeperId, Outage outage, List<NoteView> told) {
+    private Scene scene(UUID keeperId, Outage outage, List<NoteView> notes) {
         List<KitView> kit = kits.ofHome(outage.homeId);
         List<Tank> all = tanks.ofHome(keeperId, outage.homeId);
         RunLog runs = new RunLog(
-                outage.startedAt, told, kit, all.size() == 1 ? all.get(0).id() : null);
+                outage.startedAt, notes, kit, all.size() == 1 ? all.get(0).id() : null);
         Map<UUID, Described> known = stricture.describe(all);
         Map<UUID, ReadingRow> oxygen = stricture.oxygenBefore(all, outage.startedAt);
         Map<UUID, Stricken> stricken = all.parallelStream()
@@ -306,9 +306,9 @@ class OutageService {
                                 Objects.requireNonNull(known.get(tank.id())),
                                 oxygen.get(tank.id()),
                                 outage,
-                                told)));
+                                notes)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, stricken, kit, runs.taken(), AHEAD_H);
-        return new Scene(outage, all, told, kit, runs, stricken, planned);
+        return new Scene(outage, all, notes, kit, runs, stricken, planned);
     }
 
     private TankClock clock(Tank tank, Scene scene) {
@@ -361,11 +361,11 @@ class OutageService {
     }
 
     private Stricken struck(
-            Tank tank, Described known, @Nullable ReadingRow oxygen, Outage outage, List<NoteView> told) {
+            Tank tank, Described known, @Nullable ReadingRow oxygen, Outage outage, List<NoteView> notes) {
         double roomC = Season.of(outage.startedAt, tank.home().zone()).unheatedRoomC();
         Double fedH = null;
         Stricture.WaterReading water = null;
-        for (NoteView note : told) {
+        for (NoteView note : notes) {
             if (note.kind() == NoteKind.ROOM_TEMPERATURE) {
                 roomC = Objects.requireNonNull(note.value());
             } else if (note.kind() == NoteKind.FED && isOf(tank, note)) {
@@ -386,12 +386,12 @@ class OutageService {
         return Math.max(0, Duration.between(from, to).toSeconds() / 3600.0);
     }
 
-    private static List<StepView> steps(List<Step> steps, List<NoteView> told, List<KitShare> usable) {
+    private static List<StepView> steps(List<Step> steps, List<NoteView> notes, List<KitShare> usable) {
         return steps.stream()
                 .map(step -> {
                     StepState state = StepState.OPEN;
                     Instant at = null;
-                    for (NoteView note : told) {
+                    for (NoteView note : notes) {
                         if (step.id().equals(note.ref())) {
                             switch (note.kind()) {
                                 case STEP_DONE -> state = StepState.DONE;

@@ -44,7 +44,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> told(Problem problem) {
+    ResponseEntity<ProblemDetail> refused(Problem problem) {
         return answer(problem);
     }
 
