@@ -175,7 +175,7 @@ export function useOutage(homeId: string) {
 const withEnd = (view: OutageView, ended: string | null): OutageView =>
   ended ? { ...view, endedAt: ended } : view;
 
-/** The outage as the server knows it, after it has been told what waits, in the order in which it happened. */
+/** The outage as the server knows it, after what waits was sent to it, in the order in which it happened. */
 async function tellAndAsk(
   homeId: string,
   { view: known, waiting, began, ended }: Kept,

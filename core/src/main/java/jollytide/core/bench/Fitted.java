@@ -19,7 +19,7 @@ import jollytide.core.twin.Opening;
 import jollytide.core.twin.TwinTank;
 import org.jspecify.annotations.Nullable;
 
-/** The twin's tank: a setup with a breath and with remedies built on. */
+/** The twin's tank: a setup with its respiration and with remedies built on. */
 final class Fitted {
     /** No skimmer brings its air all the way to the water. */
     private static final double MOST_EFFECTIVE = 0.98;

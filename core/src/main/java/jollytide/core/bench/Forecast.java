@@ -76,13 +76,13 @@ public final class Forecast {
             TwinState peak = day.stream()
                     .max(Comparator.comparingDouble(TwinState::phNbs))
                     .orElseThrow();
-            TwinState breath = day.stream()
+            TwinState least = day.stream()
                     .min(Comparator.comparingDouble(TwinState::oxygenMgPerL))
                     .orElseThrow();
             double omega =
                     day.stream().mapToDouble(TwinState::omegaAragonite).max().orElseThrow();
             return new SettledDay(
-                    trough.phNbs(), trough.at(), peak.phNbs(), peak.at(), breath.oxygenMgPerL(), breath.at(), omega);
+                    trough.phNbs(), trough.at(), peak.phNbs(), peak.at(), least.oxygenMgPerL(), least.at(), omega);
         }
     }
 

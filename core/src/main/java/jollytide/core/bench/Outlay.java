@@ -88,7 +88,7 @@ public final class Outlay {
     private final double roomM3;
     private final double perEuro;
 
-    /** @param perEuro how much of the money that costs are told in a euro is; the prices are in euros */
+    /** @param perEuro how much of the money in which costs stand a euro is; the prices are in euros */
     public Outlay(Prices prices, Setup setup, double roomM3, double perEuro) {
         this.prices = prices;
         this.setup = setup;

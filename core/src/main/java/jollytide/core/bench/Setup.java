@@ -33,7 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param inCabinet whether the skimmer stands in the cabinet, breathes its air and blows into it
  * @param line through which it breathes outdoor air; null without
  * @param outdoorPpm dry ppm
- * @param life as expected; the breath is corrected by a fit
+ * @param life as expected; respiration is corrected by a fit
  * @param source of today's alkalinity: it is dosed as fast as the animals use it, what a reactor brings left out
  * @param reactor null without one; where no use is described, the animals use what it brings
  * @param refugiumLight null without a refugium

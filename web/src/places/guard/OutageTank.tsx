@@ -1,0 +1,151 @@
+import type { OutageView, TankClock } from '../../api/types';
+import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
+import { Button } from '../../parts/Button';
+import { useWidth } from '../../parts/useWidth';
+import { useAtTank } from '../../TankContext';
+import { nextStep, predictedAt } from './outageLog';
+import { MoreNotes, NoteOxygen } from './OutageNotes';
+import { Listing, Next } from './OutageSteps';
+import { atClock, dangerInWords, since, useNow } from './outageTime';
+import type { useOutage } from './useOutage';
+
+type Note = ReturnType<typeof useOutage>['note'];
+
+/** One tank: what to do, how its oxygen stands, what runs. */
+export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView; note: Note }) {
+  const now = useNow();
+  const [ref, width] = useWidth();
+  const h = since(view, now);
+  const at = predictedAt(clock.course.points, h);
+  const list = view.endedAt ? clock.after : clock.steps;
+  const open = list.filter((s) => s.state === 'OPEN');
+  const { due: next, ahead } = nextStep(list, h);
+  const tankId = clock.tankId;
+  const { tank } = useAtTank();
+  const zone = tank.zone;
+  return (
+    <section aria-labelledby={`tank-${tankId}`} className="grid gap-4 border-t pt-5">
+      <h2 id={`tank-${tankId}`} className="text-2xl font-bold">
+        {clock.name}
+      </h2>
+      {clock.gasping && !view.endedAt && (
+        <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
+          ✕ They gasp: aerate this minute, with whatever is at hand. Pour, stir, move the water.
+        </p>
+      )}
+      {next && (
+        <Next
+          key={next.step.id}
+          listed={next}
+          runs={Boolean(next.kitId) && !view.endedAt}
+          done={() => {
+            // Having started it and saying so is one thing: the prediction has it from now on.
+            if (next.kitId && !view.endedAt) note({ tankId, kind: 'BACKUP_ON', ref: next.kitId });
+            note({ tankId, kind: 'STEP_DONE', ref: next.step.id });
+          }}
+          skip={() => note({ tankId, kind: 'STEP_SKIPPED', ref: next.step.id })}
+        />
+      )}
+      {!next && ahead && !view.endedAt && (
+        <p className="text-lg">
+          Nothing to do until {atClock(view, ahead.step.atH, zone)}: {ahead.step.what}.
+        </p>
+      )}
+      {clock.unlikely && !view.endedAt && (
+        <p className="border-l-4 border-alk pl-3 text-lg">
+          The sum has this tank short of oxygen on any night, and its animals live. Do not trust it:
+          watch them, measure oxygen, aerate.
+        </p>
+      )}
+      {!view.endedAt && at && (
+        <p className="text-lg">
+          Oxygen now, predicted:{' '}
+          <strong
+            className={`text-3xl ${at.early < view.lines.danger && !clock.unlikely ? 'text-danger' : ''}`}
+          >
+            {at.early < view.lines.danger && !clock.unlikely && '✕ '}
+            {at.early.toFixed(1)} to {at.late.toFixed(1)} mg/L
+          </strong>
+          . {dangerInWords(clock.course.points, view.lines.danger, h)}
+        </p>
+      )}
+      <div ref={ref}>
+        {width > 0 && (
+          <OxygenClockDrawing
+            id={tankId}
+            course={clock.course}
+            lines={view.lines}
+            nowH={view.endedAt ? undefined : h}
+            readings={view.notes
+              .filter((n) => n.kind === 'OXYGEN' && n.tankId === tankId && n.value !== undefined)
+              .map((n) => ({
+                h: Math.max(0, (Date.parse(n.at) - Date.parse(view.startedAt)) / 3.6e6),
+                mgPerL: n.value ?? 0,
+              }))}
+            width={width}
+          />
+        )}
+      </div>
+      {!view.endedAt && (
+        <>
+          <div className="flex flex-wrap gap-3">
+            {clock.kit.map((thing) => (
+              <Button
+                key={thing.kitId}
+                className={`min-h-14 ${thing.running ? 'border-2 border-accent' : ''}`}
+                aria-pressed={thing.running}
+                onClick={() =>
+                  note({
+                    tankId,
+                    kind: thing.running ? 'BACKUP_OFF' : 'BACKUP_ON',
+                    ref: thing.kitId,
+                  })
+                }
+              >
+                {thing.name}{' '}
+                {thing.running ? 'runs ✓ (tap if it does not)' : 'does not run (tap once it does)'}
+                <span className="text-sm text-soft">
+                  {thing.tested
+                    ? `${thing.likelyH.toFixed(1)} h tested`
+                    : `${thing.earlyH.toFixed(1)} to ${thing.likelyH.toFixed(1)} h`}
+                </span>
+              </Button>
+            ))}
+            <Button
+              className="min-h-14 border-danger text-danger"
+              onClick={() => note({ tankId, kind: 'GASPING' })}
+            >
+              ✕ They gasp
+            </Button>
+            <Button className="min-h-14" onClick={() => note({ tankId, kind: 'CALM' })}>
+              They are calm
+            </Button>
+          </div>
+          <NoteOxygen note={(value) => note({ tankId, kind: 'OXYGEN', value })} />
+          <p className="text-sm text-soft">
+            {clock.startMeasured
+              ? 'Begun with the oxygen you had measured.'
+              : `Begun with ${clock.startMgPerL.toFixed(1)} mg/L, by the twin at that hour.`}{' '}
+            Lines at {view.lines.caution}, {view.lines.danger} and {view.lines.loss} mg/L: assumed.
+            A reading moves the clock. By hand: {Math.ceil(clock.bucketsPerH)} ten-litre buckets an
+            hour.
+          </p>
+        </>
+      )}
+      <MoreNotes clock={clock} view={view} ammonia={at?.ammoniaMgPerL} note={note} />
+      <details>
+        <summary className="min-h-11 text-lg">
+          {view.endedAt ? 'All of the restart' : 'The whole plan'} ({open.length} open)
+        </summary>
+        <Listing
+          view={view}
+          steps={list.map((listed) => ({
+            key: listed.step.id,
+            listed,
+            undo: () => note({ tankId, kind: 'STEP_UNDONE', ref: listed.step.id }),
+          }))}
+        />
+      </details>
+    </section>
+  );
+}

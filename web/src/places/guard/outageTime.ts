@@ -1,0 +1,46 @@
+import { useEffect, useState } from 'react';
+import { serverNow } from '../../api/clock';
+import type { OutageView } from '../../api/types';
+import { clockTime } from '../../lib/time';
+import { dangerAhead } from './outageLog';
+
+/** The present, looked at every few seconds. */
+export function useNow(): number {
+  const [now, setNow] = useState(() => serverNow().getTime());
+  useEffect(() => {
+    const look = () => setNow(serverNow().getTime());
+    const timer = setInterval(look, 10_000);
+    // A phone that slept shows the right time as soon as it is looked at.
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, []);
+  return now;
+}
+
+export const since = (view: OutageView, now: number) =>
+  Math.max(
+    0,
+    ((view.endedAt ? Date.parse(view.endedAt) : now) - Date.parse(view.startedAt)) / 3.6e6,
+  );
+
+/** Rounded down: what is promised is never later than the sum. */
+export const span = (h: number) => {
+  const minutes = Math.floor(h * 60 + 1e-6);
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+};
+
+export const atClock = (view: OutageView, h: number, zone: string) =>
+  clockTime(new Date(Date.parse(view.startedAt) + h * 3.6e6).toISOString(), zone);
+
+/** From now on: danger that has passed, because air runs, is danger no more. */
+export function dangerInWords(points: Parameters<typeof dangerAhead>[0], line: number, h: number) {
+  const ahead = dangerAhead(points, line, h);
+  return ahead === undefined
+    ? 'No danger in sight within a day and a half.'
+    : ahead > 0
+      ? `Danger may come in ${span(ahead)}.`
+      : 'It may be in danger now: aerate.';
+}
