@@ -31,7 +31,7 @@ import { LedgerScreen } from './places/reason/LedgerScreen';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
 import { Settings } from './places/settings/Settings';
 import { BenchScreen } from './places/try/bench/BenchScreen';
-import { isSet, type NamedSet } from './places/try/bench/sets';
+import { readSet, type NamedSet } from './places/try/bench/sets';
 import { Sums } from './places/try/sums/Sums';
 import { Welcome } from './places/welcome/Welcome';
 import { TankContext } from './TankContext';
@@ -209,7 +209,9 @@ const bench = createRoute({
   path: 'bench',
   component: BenchScreen,
   validateSearch: (search: Record<string, unknown>): { sets?: NamedSet[]; days?: number } => ({
-    sets: Array.isArray(search.sets) ? search.sets.filter(isSet).slice(0, 4) : undefined,
+    sets: Array.isArray(search.sets)
+      ? search.sets.slice(0, 4).flatMap((set) => readSet(set) ?? [])
+      : undefined,
     days: search.days === 14 ? 14 : undefined,
   }),
 });

@@ -14,7 +14,7 @@ import type {
   RoomDescription,
   TankDescription,
   Units,
-  Variant,
+  PutMeasure,
 } from './types';
 
 export const useSession = () =>
@@ -107,16 +107,16 @@ export const useBench = (tankId: string) =>
 export const useForecast = (
   tankId: string,
   tanks: Bench['tanks'] | undefined,
-  variants: Variant[],
+  sets: PutMeasure[][],
   days: number,
 ) =>
   useQuery({
-    queryKey: ['readings', tankId, 'forecast', tanks, variants, days],
+    queryKey: ['readings', tankId, 'forecast', tanks, sets, days],
     queryFn: () =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/bench/forecast', {
           params: { path: { tankId } },
-          body: { tanks: tanks ?? [], variants, days },
+          body: { tanks: tanks ?? [], variants: sets.map((measures) => ({ measures })), days },
         }),
       ),
     enabled: tanks !== undefined,
@@ -388,7 +388,7 @@ export const useDeleteFill = (tankId: string) =>
 
 export const useKeepSet = (tankId: string) =>
   useChange(
-    (body: { name: string; variant: Variant }) =>
+    (body: { name: string; measures: PutMeasure[] }) =>
       bodyOf(api.POST('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } }, body })),
     ['sets'],
   );

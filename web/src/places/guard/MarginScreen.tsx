@@ -115,11 +115,14 @@ function Answered({ margin }: { margin: Margin }) {
           </div>
         )}
         <div>
-          <h2 className="font-bold">If every pump and lamp stops at that hour</h2>
+          <h2 className="font-bold">If every pump and lamp stops at the worst hour</h2>
           <p>
-            {still.hoursToCaution === undefined
-              ? 'Oxygen holds above the caution line for a day and a half.'
-              : `Caution after ${hours(still.hoursToCaution)}${still.hoursToDanger === undefined ? ', danger not within a day and a half.' : `, danger after ${hours(still.hoursToDanger)}.`}`}
+            {still.danger.early === undefined
+              ? 'Oxygen stays out of danger for two days.'
+              : `On the early side danger after ${hours(still.danger.early)}, likely ${still.danger.likely === undefined ? 'not within two days' : `after ${hours(still.danger.likely)}`}.`}{' '}
+            {still.caution.early !== undefined &&
+              `The caution line is crossed after ${hours(still.caution.early)} at the earliest. `}
+            The same night as Readiness counts: the hottest day, no backup.
           </p>
         </div>
         {!margin.fitted && (

@@ -1,7 +1,7 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { memo, useMemo } from 'react';
 import { useBench, useForecast } from '../../../api/hooks';
-import type { Bench, Forecast } from '../../../api/types';
+import type { Bench, Forecast, MeasureKind, PutMeasure } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
 import { RemedyMapDrawing } from '../../../drawings/RemedyMapDrawing';
 import { clockTime } from '../../../lib/time';
@@ -12,12 +12,13 @@ import { Button } from '../../../parts/Button';
 import { useWidth } from '../../../parts/useWidth';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
-import { Remedies } from './Remedies';
+import { inWords, shownAs, turned, withMeasure } from './measures';
+import { Measures } from './Measures';
 import { range, signedRange } from '../../../lib/number';
 import { Compared, EFFORT, mediaDays } from './Compared';
 import { hoseInWords } from './hose';
 import { Kept } from './Kept';
-import { bare, inWords, isPlaced, means, type NamedSet } from './sets';
+import { means, type NamedSet } from './sets';
 import { useSets } from './useSets';
 
 const route = getRouteApi('/signed-in/tank/$tankId/bench');
@@ -45,20 +46,20 @@ function OnTheBench({ bench }: { bench: Bench }) {
   const navigate = route.useNavigate();
   const [sets, save] = useSets();
   const [ref, width] = useWidth();
-  const current = sets[0] ?? { name: 'A', put: {} };
-  const variants = useMemo(() => [{}, ...sets.map((s) => bare(s.put))], [sets]);
+  const current = sets[0] ?? { name: 'A', put: [] };
+  const variants = useMemo(() => [[], ...sets.map((s) => s.put)], [sets]);
   const forecast = useForecast(tank.id, bench.tanks, variants, days);
   const [now, then, ...kept] = forecast.data ?? [];
-  const changed = isPlaced(current.put);
+  const changed = current.put.length > 0;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-labelledby="remedies" className="order-2 lg:order-1 lg:border-r lg:pr-6">
         <h1 id="remedies" className="pb-1 text-xl font-bold">
           Put a remedy on the tank
         </h1>
-        <Remedies
-          bench={bench}
-          put={current.put}
+        <Measures
+          measures={bench.measures}
+          puts={current.put}
           units={units}
           onChange={(put) => save([{ ...current, put }, ...sets.slice(1)])}
         />
@@ -67,12 +68,12 @@ function OnTheBench({ bench }: { bench: Bench }) {
             <Button
               disabled={sets.length >= MAX_SETS}
               onClick={() =>
-                save([{ name: LETTERS[sets.length] ?? 'E', put: {} }, current, ...sets.slice(1)])
+                save([{ name: LETTERS[sets.length] ?? 'E', put: [] }, current, ...sets.slice(1)])
               }
             >
               Keep it, try another
             </Button>
-            <Button look="quiet" onClick={() => save([{ ...current, put: {} }, ...sets.slice(1)])}>
+            <Button look="quiet" onClick={() => save([{ ...current, put: [] }, ...sets.slice(1)])}>
               take all off
             </Button>
           </div>
@@ -127,12 +128,12 @@ function OnTheBench({ bench }: { bench: Bench }) {
               set={current}
               zone={tank.zone}
               days={days}
-              turnTo={(change) =>
-                save([{ ...current, put: { ...current.put, ...change } }, ...sets.slice(1)])
-              }
+              measures={bench.measures}
+              put={(put) => save([{ ...current, put }, ...sets.slice(1)])}
             />
             {kept.length > 0 && (
               <Compared
+                measures={bench.measures}
                 rows={[
                   { set: current, forecast: then },
                   ...kept.map((f, i) => ({ set: sets[i + 1] ?? current, forecast: f })),
@@ -164,19 +165,23 @@ function Brings({
   set,
   zone,
   days,
-  turnTo,
+  measures,
+  put,
 }: {
   now: Forecast;
   then: Forecast;
   set: NamedSet;
   zone: string;
   days: number;
-  turnTo: (change: NamedSet['put']) => void;
+  measures: readonly MeasureKind[];
+  put: (puts: PutMeasure[]) => void;
 }) {
   const { tank, units } = useAtTank();
   return (
     <>
-      {then.stopped && <Stopped stopped={then.stopped} turnTo={turnTo} />}
+      {then.stopped && (
+        <Stopped stopped={then.stopped} measures={measures} puts={set.put} onChange={put} />
+      )}
       {then === now ? (
         <p className="text-lg leading-snug">
           As it is the trough settles at{' '}
@@ -191,8 +196,8 @@ function Brings({
           {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
           {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
           {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
-          <em className="not-italic">{inWords(set.put, units)}</em>: {means(then.ways)}. Settled
-          after about {Math.round(then.settleHours.value)} h
+          <em className="not-italic">{inWords(measures, set.put, units)}</em>: {means(then.ways)}.
+          Settled after about {Math.round(then.settleHours.value)} h
           {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
             ? `; about ${money(then.cost.toFit, tank.currency)} to fit and ${money(then.cost.perMonth, tank.currency)} a month (assumed prices)`
             : ''}
@@ -229,15 +234,23 @@ function Brings({
 /** A dose that endangers animals is not drawn; the most that is allowed is. */
 function Stopped({
   stopped,
-  turnTo,
+  measures,
+  puts,
+  onChange,
 }: {
   stopped: NonNullable<Forecast['stopped']>;
-  turnTo: (change: NamedSet['put']) => void;
+  measures: readonly MeasureKind[];
+  puts: readonly PutMeasure[];
+  onChange: (puts: PutMeasure[]) => void;
 }) {
-  const allowed = stopped.limewater
-    ? Math.floor(stopped.allowed / 20) * 20
-    : Math.floor(stopped.allowed * 10) / 10;
-  const shown = stopped.limewater ? `${allowed} mL` : `${allowed.toFixed(1)} dKH`;
+  const { units } = useAtTank();
+  const parameter = measures
+    .find((m) => m.kind === stopped.measure)
+    ?.parameters.find((p) => p.name === stopped.setting);
+  const put = puts.find((p) => p.kind === stopped.measure);
+  if (!parameter || !put) return null;
+  const allowed = Math.floor(stopped.allowed / parameter.step + 1e-9) * parameter.step;
+  const shown = shownAs(parameter, allowed, units);
   return (
     <div role="alert" className="border-l-4 border-danger pl-3">
       <p>
@@ -246,9 +259,7 @@ function Stopped({
       </p>
       <Button
         look="quiet"
-        onClick={() =>
-          turnTo(stopped.limewater ? { limewaterMlPerDay: allowed } : { sourceDkhPerDay: allowed })
-        }
+        onClick={() => onChange(withMeasure(measures, puts, turned(put, parameter, allowed)))}
       >
         Set it to {shown}
       </Button>
@@ -280,6 +291,12 @@ function Moves({
   );
 }
 
+/** By how much a set moves alkalinity itself. */
+const changedDkh = (set: NamedSet | undefined) => {
+  const put = set?.put.find((p) => p.kind === 'alkalinity');
+  return put ? (put.numbers?.dkh ?? 1) : 0;
+};
+
 /** The map with an arrow for each set. */
 function OnTheMap({
   bench,
@@ -297,7 +314,7 @@ function OnTheMap({
   const meq = bench.alkalinityMeqPerL;
   const arrows = forecasts.flatMap((f, i) => {
     const set = sets[i];
-    const change = alkalinityToMeq(set?.put.alkalinityChangeDkh ?? 0, 'DKH');
+    const change = alkalinityToMeq(changedDkh(set), 'DKH');
     return set ? [{ name: set.name, meqPerL: meq + change, ph: f.troughPh.value }] : [];
   });
   return (

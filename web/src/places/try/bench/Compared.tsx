@@ -1,9 +1,10 @@
-import type { Forecast } from '../../../api/types';
+import type { Forecast, MeasureKind } from '../../../api/types';
 import { money } from '../../../lib/money';
 import { range, signedRange } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { useAtTank } from '../../../TankContext';
-import { inWords, means, type NamedSet } from './sets';
+import { inWords } from './measures';
+import { means, type NamedSet } from './sets';
 
 export const EFFORT: Record<Forecast['cost']['effort'], string> = {
   NONE: 'nothing to do',
@@ -14,10 +15,12 @@ export const EFFORT: Record<Forecast['cost']['effort'], string> = {
 
 /** Up to four sets beside each other, line by line. */
 export function Compared({
+  measures,
   rows,
   open,
   drop,
 }: {
+  measures: readonly MeasureKind[];
   rows: { set: NamedSet; forecast: Forecast }[];
   open: (i: number) => void;
   drop: (i: number) => void;
@@ -57,7 +60,7 @@ export function Compared({
                     ✕
                   </Button>
                 </span>
-                <span className="block text-sm text-soft">{inWords(set.put, units)}</span>
+                <span className="block text-sm text-soft">{inWords(measures, set.put, units)}</span>
               </th>
             ))}
           </tr>

@@ -1,25 +1,25 @@
 import { useState, type FormEvent } from 'react';
 import { useDropSet, useKeepSet, useKeptSets } from '../../../api/hooks';
-import type { Variant } from '../../../api/types';
+import type { PutMeasure } from '../../../api/types';
 import { Button } from '../../../parts/Button';
 import { Field } from '../../../parts/Field';
 import { useNotice } from '../../../parts/Notices';
 import { useAtTank } from '../../../TankContext';
-import { bare, isPlaced, type NamedSet } from './sets';
+import type { NamedSet } from './sets';
 
 /** Sets under a name, to come back to; the address of this page holds what is on the bench now. */
-export function Kept({ current, take }: { current: NamedSet; take: (put: Variant) => void }) {
+export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeasure[]) => void }) {
   const { tank } = useAtTank();
   const kept = useKeptSets(tank.id).data ?? [];
   const keep = useKeepSet(tank.id);
   const drop = useDropSet(tank.id);
   const tell = useNotice();
   const [name, setName] = useState('');
-  const changed = isPlaced(current.put);
+  const changed = current.put.length > 0;
   const save = (e: FormEvent) => {
     e.preventDefault();
     keep.mutate(
-      { name: name.trim(), variant: bare(current.put) },
+      { name: name.trim(), measures: current.put },
       {
         onSuccess: () => {
           setName('');
@@ -37,7 +37,7 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: Variant
       <ul>
         {kept.map((set) => (
           <li key={set.id} className="flex items-center justify-between gap-2 border-b">
-            <Button look="quiet" className="text-left text-ink" onClick={() => take(set.variant)}>
+            <Button look="quiet" className="text-left text-ink" onClick={() => take(set.measures)}>
               {set.name}
             </Button>
             <Button
@@ -47,7 +47,7 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: Variant
                 drop.mutate(set.id, {
                   onSuccess: () =>
                     tell(`${set.name} forgotten.`, () =>
-                      keep.mutate({ name: set.name, variant: set.variant }),
+                      keep.mutate({ name: set.name, measures: set.measures }),
                     ),
                 })
               }

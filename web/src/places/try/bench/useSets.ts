@@ -4,7 +4,7 @@ import type { NamedSet } from './sets';
 
 const route = getRouteApi('/signed-in/tank/$tankId/bench');
 const FOLLOWS_MS = 150;
-const FIRST: NamedSet[] = [{ name: 'A', put: {} }];
+const FIRST: NamedSet[] = [{ name: 'A', put: [] }];
 
 /** The sets on the bench. A slider moves faster than the address needs to: it follows when the hand rests. */
 export function useSets(): [NamedSet[], (changed: NamedSet[]) => void] {

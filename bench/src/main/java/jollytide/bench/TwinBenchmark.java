@@ -8,27 +8,29 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import jollytide.core.air.Enclosure;
-import jollytide.core.bench.DailyAir;
-import jollytide.core.bench.Forecast;
-import jollytide.core.bench.Living;
-import jollytide.core.bench.Part;
-import jollytide.core.bench.Remedies;
-import jollytide.core.bench.Remedy;
-import jollytide.core.bench.RoomDay;
-import jollytide.core.bench.Setup;
+import jollytide.core.description.DailyAir;
+import jollytide.core.description.RoomDay;
+import jollytide.core.description.Setup;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Fall;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.MediaUse;
+import jollytide.core.measure.Scrubber;
+import jollytide.core.measure.Ventilation;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
+import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.seawater.Seawater;
-import jollytide.core.twin.Life;
-import jollytide.core.twin.Opening;
+import jollytide.core.twin.Air;
+import jollytide.core.twin.OpenPath;
 import jollytide.core.twin.TwinState;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -52,15 +54,15 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 1)
 public class TwinBenchmark {
     private static final Instant START = Instant.parse("2026-11-12T23:00:00Z");
-    private static final Remedies MEDIA = media(1);
+    private static final MeasureSet MEDIA = media(1);
 
-    private final Forecast forecast = new Forecast(fullTank(), Living.ORDINARY);
+    private final OrdinaryDays forecast = new OrdinaryDays(fullTank(), MetabolicParameters.ORDINARY);
     private final TwinState today = forecast.today(START);
 
     /** The room as measured, nothing placed. */
     @Benchmark
     public double week() {
-        return last(forecast.run(today, Remedies.NONE, Duration.ofDays(7)));
+        return last(forecast.run(today, MeasureSet.NONE, Duration.ofDays(7)));
     }
 
     /** Media that fill up and drown, and a room that follows another ventilation. */
@@ -73,11 +75,10 @@ public class TwinBenchmark {
         return run.get(run.size() - 1).phNbs();
     }
 
-    private static Remedies media(double ventilation) {
-        return Remedies.of(
-                new Remedy.Scrubber(
-                        new Media(1, MediaAssumptions.DEFAULT), 0.2, Remedy.MediaHours.LAMPS_OFF, 8.2, true),
-                new Remedy.Ventilation(1 + ventilation, 0));
+    private static MeasureSet media(double ventilation) {
+        return MeasureSet.of(
+                new Scrubber(new Media(1, MediaAssumptions.DEFAULT), 0.2, MediaUse.Hours.LAMPS_OFF, 8.2, true),
+                new Ventilation(1 + ventilation));
     }
 
     private static Setup fullTank() {
@@ -97,9 +98,9 @@ public class TwinBenchmark {
                 3.03,
                 1013.25,
                 List.of(
-                        Part.surface("display", Opening.Air.CANOPY, new Surface(0.7, SurfaceClass.ROLLING)),
-                        Part.surface("sump", Opening.Air.CABINET, new Surface(0.2, SurfaceClass.BROKEN)),
-                        Part.fall("drain", Opening.Air.CABINET, new Fall(2000, Fall.ASSUMED_EFFICIENCY))),
+                        OpenPath.surface("display", Air.CANOPY, new Surface(0.7, SurfaceClass.ROLLING)),
+                        OpenPath.surface("sump", Air.CABINET, new Surface(0.2, SurfaceClass.BROKEN)),
+                        OpenPath.fall("drain", Air.CABINET, new Fall(2000, Fall.ASSUMED_EFFICIENCY))),
                 new Enclosure(3000),
                 new Enclosure(3000),
                 new Skimmer(500),
@@ -122,7 +123,7 @@ public class TwinBenchmark {
     /** Runs so many one-week variants on all cores and prints how long it took and what it held in memory. */
     public static void main(String[] args) {
         int variants = Integer.parseInt(args[0]);
-        Forecast forecast = new Forecast(fullTank(), Living.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(fullTank(), MetabolicParameters.ORDINARY);
         TwinState today = forecast.today(START);
         long start = System.nanoTime();
         double sum = IntStream.range(0, variants)

@@ -13,21 +13,17 @@ import java.util.function.Function;
 import jollytide.core.air.People;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Inflow;
-import jollytide.core.exchange.Conductance;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
-import jollytide.core.seawater.Gases;
-import jollytide.core.seawater.Seawater;
-import jollytide.core.twin.Conditions.Acting;
-import jollytide.core.twin.Conditions.Intake;
-import jollytide.core.twin.Conditions.Room;
-import jollytide.core.twin.Life;
+import jollytide.core.twin.Intake;
+import jollytide.core.twin.RoomSpace;
 import jollytide.core.twin.TwinTank;
+import jollytide.devices.Household.Hour;
 import jollytide.devices.TankHistory.Happening;
 import jollytide.devices.TankHistory.Kind;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The last 120 days of the demo's three tanks, made by the twin: a pure function of seed, end and zone. What happened in
@@ -35,9 +31,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class DemoHistory {
     private static final List<Integer> CALIBRATED_DAYS_BEFORE_END = List.of(90, 58, 24);
-    private static final double OUTDOORS = 420;
-
-    private static final Seawater WATER = new Seawater(35, 25.5);
+    private static final double OUTDOORS = Household.OUTDOORS_PPM;
 
     private DemoHistory() {}
 
@@ -46,42 +40,31 @@ public final class DemoHistory {
         People family = new People(2, 1, 1);
         People dog = new People(0, 0, 1);
         LightClock light = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30);
-        TwinTank tank = tank(
-                420,
-                35,
-                List.of(new Surface(0.72, SurfaceClass.ROLLING), new Surface(0.18, SurfaceClass.BROKEN)),
-                new Skimmer(550),
-                0.019,
-                0.035);
-        Household.Life life = (local, before, lit) -> {
+        Household.Days days = (local, before, lit) -> {
             boolean away = before < 50 && before >= 41;
             boolean rearHose = before < 64 && before >= 62;
             boolean frontHose = before < 20 && before >= 16;
             double breath = away ? 0 : breath(local, family, dog);
             double clogged = before < 78 && before >= 71 ? Math.max(0.2, 1 - (78 - before) / 4) : 1;
             boolean media = before < 10 && before >= 6;
-            double mediaLeave = Math.min(1, 0.05 + 0.2 * (10 - before));
             int hour = local.getHour();
             double rearAir = hour >= 3 && hour < 7 ? 780 : 430;
             double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
             double alkalinity = before < 34 && before >= 20 ? -0.02 : before < 20 && before >= 13 ? 0.04 : 0;
-            return new Acting(
-                    lit,
-                    0,
-                    Room.breathed(breath, 180, windows, OUTDOORS),
+            return new Hour(
+                    RoomSpace.ppmPerH(breath, 180),
+                    windows,
                     clogged * (rearHose ? 0.25 : frontHose ? 0.97 : 1),
                     new Intake(
                             rearHose ? 1 : frontHose ? 0.95 : 0,
                             rearHose ? rearAir : OUTDOORS,
                             0,
-                            media ? mediaLeave : 1,
                             1,
-                            false),
+                            media ? Intake.Leg.ALL : null),
                     25.3 + 0.4 * lit,
-                    AlkalinitySource.SODA_ASH.perDay(alkalinity),
-                    Inflow.NONE);
+                    AlkalinitySource.SODA_ASH.perDay(alkalinity));
         };
-        Function<String, Function<Integer, Instant>> at = time -> days -> moment(end, zone, days, time);
+        Function<String, Function<Integer, Instant>> at = time -> before -> moment(end, zone, before, time);
         List<Happening> happenings = List.of(
                 new Happening(Kind.SEASON, at.apply("09:00").apply(100), "windows stay shut", "The first cold nights."),
                 new Happening(
@@ -128,7 +111,14 @@ public final class DemoHistory {
                         at.apply("16:00").apply(6),
                         "scrubber media taken off",
                         "All of it had changed colour."));
-        Household household = new Household(end, zone, light, life);
+        Household household = new Household(end, zone, light, days);
+        TwinTank tank = household.tank(
+                420,
+                35,
+                List.of(new Surface(0.72, SurfaceClass.ROLLING), new Surface(0.18, SurfaceClass.BROKEN)),
+                new Skimmer(550),
+                0.4,
+                Life.reef(0.019, 0.035));
         return recorded(tank, household, seed, 8.6, happenings);
     }
 
@@ -136,25 +126,29 @@ public final class DemoHistory {
     public static TankHistory room6(long seed, Instant end, ZoneId zone) {
         People pupils = new People(1, 26, 0);
         LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true, 30);
-        TwinTank tank = tank(180, 34, List.of(new Surface(0.45, SurfaceClass.ROLLING)), new Skimmer(350), 0.016, 0.030);
-        Household.Life life = (local, before, lit) -> {
+        Household.Days days = (local, before, lit) -> {
             boolean halfTerm = before < 28 && before >= 19;
             int minute = local.getHour() * 60 + local.getMinute();
             boolean lessons = !halfTerm && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
-            return new Acting(
-                    lit,
-                    0,
-                    Room.breathed(lessons ? pupils.awakeLPerS() : 0, 200, 0.9, OUTDOORS),
+            return new Hour(
+                    RoomSpace.ppmPerH(lessons ? pupils.awakeLPerS() : 0, 200),
+                    0.9,
                     1,
                     Intake.ROOM_AIR,
                     24.8 + 0.3 * lit,
-                    Inflow.NONE,
                     Inflow.NONE);
         };
         List<Happening> happenings = List.of(
                 new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
                 new Happening(Kind.PEOPLE, moment(end, zone, 19, "08:00"), "school again", ""));
-        Household household = new Household(end, zone, light, life);
+        Household household = new Household(end, zone, light, days);
+        TwinTank tank = household.tank(
+                180,
+                34,
+                List.of(new Surface(0.45, SurfaceClass.ROLLING)),
+                new Skimmer(350),
+                0,
+                Life.reef(0.016, 0.030));
         return recorded(tank, household, seed, 7.9, happenings);
     }
 
@@ -162,41 +156,19 @@ public final class DemoHistory {
     public static TankHistory heron(long seed, Instant end, ZoneId zone) {
         People skipper = new People(1, 0, 0);
         LightClock light = new LightClock(LocalTime.of(11, 0), LocalTime.of(20, 0), true, 30);
-        TwinTank tank = tank(75, 35, List.of(new Surface(0.24, SurfaceClass.RIPPLED)), null, 0.0075, 0.0120);
-        Household.Life life = (local, before, lit) -> new Acting(
-                lit,
-                0,
-                Room.breathed(breath(local, skipper, new People(0, 0, 0)), 28, 2.2, OUTDOORS),
-                0,
+        Household.Days days = (local, before, lit) -> new Hour(
+                RoomSpace.ppmPerH(breath(local, skipper, new People(0, 0, 0)), 28),
+                2.2,
+                1,
                 Intake.ROOM_AIR,
                 24.3 + 0.5 * lit,
-                Inflow.NONE,
                 Inflow.NONE);
         List<Happening> happenings = List.of(new Happening(
                 Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));
-        Household household = new Household(end, zone, light, life);
+        Household household = new Household(end, zone, light, days);
+        TwinTank tank = household.tank(
+                75, 35, List.of(new Surface(0.24, SurfaceClass.RIPPLED)), null, 0, Life.reef(0.0075, 0.0120));
         return recorded(tank, household, seed, 8.1, happenings);
-    }
-
-    private static TwinTank tank(
-            double litres,
-            double salinity,
-            List<Surface> surfaces,
-            @Nullable Skimmer skimmer,
-            double respiration,
-            double photosynthesis) {
-        Conductance open = surfaces.stream()
-                .map(surface -> surface.conductance(WATER))
-                .reduce(Conductance.NONE, Conductance::plus);
-        return TwinTank.plain(
-                litres,
-                salinity,
-                Gases.STANDARD_HPA,
-                open,
-                skimmer == null
-                        ? null
-                        : new TwinTank.Stripper(skimmer.conductance(WATER), skimmer.airConductance(WATER), false),
-                Life.reef(respiration, photosynthesis));
     }
 
     /** What sensors and keeper made of it; every tank's probe is calibrated on the same days. */

@@ -52,9 +52,9 @@ final class Recorder {
     List<Series> record(double startDkh) {
         Instant end = household.end().truncatedTo(ChronoUnit.MINUTES);
         Instant begin = end.minus(DAYS, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS);
-        Twin twin = new Twin(tank, household);
+        Twin twin = new Twin(tank);
         double meq = AlkalinityUnit.DKH.toMeqPerL(startDkh);
-        TwinState start = twin.start(begin.minus(WARM_UP), meq, 700, 700);
+        TwinState start = twin.start(begin.minus(WARM_UP), meq, 700);
         List<TwinState> truth = twin.run(start, end, EVERY).stream()
                 .filter(s -> !s.at().isBefore(begin))
                 .toList();
@@ -63,7 +63,7 @@ final class Recorder {
                 logged(truth, begin, RawUnit.CELSIUS, Place.TANK, Method.METER, THERMOMETER),
                 logged(truth, begin, RawUnit.CO2_PPM, Place.ROOM, Method.METER, CO2_METER),
                 weeklyAlkalinity(truth),
-                monthly(truth, RawUnit.PSU, Method.REFRACTOMETER, tank.salinityPsu()),
+                monthly(truth, RawUnit.PSU, Method.REFRACTOMETER, tank.water().salinityPsu()),
                 monthly(truth, RawUnit.CALCIUM_MG_PER_L, Method.TITRATION_KIT, 420));
     }
 
@@ -106,7 +106,7 @@ final class Recorder {
             boolean testTime =
                     local.toLocalTime().truncatedTo(ChronoUnit.MINUTES).equals(LocalTime.of(18, 0));
             if (testTime && local.getDayOfWeek().getValue() % 7 == 6) {
-                Seawater water = new Seawater(tank.salinityPsu(), state.temperatureC());
+                Seawater water = new Seawater(tank.water().salinityPsu(), state.temperatureC());
                 double dkh = AlkalinityUnit.DKH.fromMeqPerL(state.alkalinityMolPerKg() * 1000 * water.densityKgPerL());
                 samples.add(new Sample(state.at(), tidy(kit.read(dkh, 0, 0))));
             }

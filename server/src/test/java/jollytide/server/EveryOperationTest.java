@@ -50,8 +50,10 @@ class EveryOperationTest extends ServerTest {
             Map.entry("PUT /tanks/{id}", edit(Samples.TANK)),
             Map.entry("POST /tanks/{tankId}/bench/forecast", """
                     {"tanks":[{"skimmerFactor":1,"respirationMmolPerLPerH":0.02,"photosynthesisMmolPerLPerH":0.04}],
-                     "variants":[{}]}"""),
-            Map.entry("POST /tanks/{tankId}/bench/sets", "{\"name\":\"A\",\"variant\":{\"surfaceTimes\":1.5}}"),
+                     "variants":[{"measures":[]}]}"""),
+            Map.entry(
+                    "POST /tanks/{tankId}/bench/sets",
+                    "{\"name\":\"A\",\"measures\":[" + Sets.measure("surface", "times=1.5") + "]}"),
             Map.entry("POST /tanks/{tankId}/events", "{\"kind\":\"OTHER\"," + AT + ",\"title\":\"t\",\"note\":\"\"}"),
             Map.entry("POST /tanks/{tankId}/media", FILL),
             Map.entry("POST /tanks/{tankId}/media/{id}/colours", "{" + AT + ",\"changedShare\":0.5}"),

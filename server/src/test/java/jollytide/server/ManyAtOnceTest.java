@@ -21,7 +21,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class ManyAtOnceTest extends ServerTest {
     private static final String FORECAST = """
             {"tanks":[{"skimmerFactor":1,"respirationMmolPerLPerH":0.018,"photosynthesisMmolPerLPerH":%s}],
-             "variants":[{"surfaceTimes":1.%d}]}""";
+             "variants":[{"measures":[{"kind":"surface","numbers":{"times":1.%d}}]}]}""";
 
     @Autowired
     private DataSource source;

@@ -2,19 +2,32 @@ package jollytide.core.haul;
 
 import static jollytide.core.units.Quantities.within;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Gas;
 import jollytide.core.outage.Ammonia;
 import jollytide.core.outage.Guess;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.OxygenLines;
-import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.PhScale;
 import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.Air;
+import jollytide.core.twin.Cooling;
+import jollytide.core.twin.Headspace;
+import jollytide.core.twin.OpenPath;
+import jollytide.core.twin.Part;
+import jollytide.core.twin.RoomSpace;
+import jollytide.core.twin.Swimmers;
+import jollytide.core.twin.Twin;
+import jollytide.core.twin.TwinState;
+import jollytide.core.twin.TwinTank;
+import jollytide.core.twin.Water;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -50,15 +63,20 @@ public record Haul(
     /** Fish that were caught breathe so much more at first. From memory. */
     private static final double CHASED_H = 1;
 
-    private static final double STEP_H = 1.0 / 60;
+    private static final Instant DEPARTURE = Instant.EPOCH;
+    private static final Duration EVERY = Duration.ofMinutes(2);
+    private static final int DRAWN_EVERY = 5;
+    private static final double LEAST_HEADSPACE_L = 0.01;
+    /** A bag that is blown up with oxygen still holds a little air. From memory. */
+    private static final double FILLED_WITH = 0.95;
+
     private static final double FASTED_H = 24;
     private static final double FASTED_SHARE = 0.5;
     /** Still water in a closed bag follows its headspace slowly unless the road shakes it. From memory. */
     private static final double SHAKEN_PER_H = 4;
 
-    private static final double OUTSIDE_CO2_ATM = 0.0005;
-    private static final double KG_PER_L = 1.024;
-    private static final int POINT_EVERY = 10;
+    /** Of the air in a car or a hall. From memory. */
+    private static final double OUTSIDE_PPM = 500;
 
     public Haul {
         within("waterL", waterL, 0.2, 2000, "L");
@@ -105,10 +123,6 @@ public record Haul(
             double highestUnionisedMgPerL,
             double weightKg) {}
 
-    public double celsius(double hours) {
-        return outsideC + (startC - outsideC) * Math.exp(-coolingPerH * hours);
-    }
-
     /** So many hours, delays included, as it is likely to go. */
     public Trip trip(double hours) {
         return trip(hours, Guess.LIKELY);
@@ -117,82 +131,74 @@ public record Haul(
     /** The same on another side of what is not known: animals that breathe more, or less. */
     public Trip trip(double hours, Guess guess) {
         within("tripHours", hours, 0.1, 96, "h");
-        Seawater start = new Seawater(salinity, startC);
-        CarbonateSystem system = CarbonateSystem.of(start);
-        double alkalinity = alkalinityMeqPerL / 1000 / start.densityKgPerL();
-        double dic = system.fromPhAndAlkalinity(system.constants().toTotal(startPhNbs, PhScale.NBS), alkalinity)
-                .dic();
-        double oxygen = Gases.oxygenSaturationMgPerL(start, Gases.STANDARD_HPA);
-        double airOxygen = headspaceMol(oxygenFilled ? 0.95 : Gas.OXYGEN_IN_AIR);
-        double airCo2 = headspaceMol(OUTSIDE_CO2_ATM);
-        double nitrogen = 0;
-        double lowest = oxygen;
-        double highest = 0;
+        Twin twin = new Twin(tank(guess));
+        TwinState start = twin.start(DEPARTURE, alkalinityMeqPerL, OUTSIDE_PPM);
+        TwinState atItsPh = start.with(Water.DIC, dic(start.alkalinityMolPerKg()));
+        Instant until = DEPARTURE.plusSeconds(Math.round(hours * 3600));
+        List<TwinState> run = new ArrayList<>(List.of(atItsPh));
+        run.addAll(twin.run(atItsPh, until, EVERY));
         List<HaulMoment> moments = new ArrayList<>();
-        Double caution = null;
-        String limit = null;
-        int steps = (int) Math.round(hours / STEP_H);
-        for (int i = 0; i <= steps; i++) {
-            double t = i * STEP_H;
-            double c = Math.max(1, Math.min(39, celsius(t)));
-            Seawater water = new Seawater(salinity, c);
-            CarbonateSystem now = i % POINT_EVERY == 0 ? CarbonateSystem.of(water) : system;
-            system = now;
-            CarbonateState state = now.fromAlkalinityAndDic(alkalinity, Math.max(1e-6, dic));
-            double share = Ammonia.unionisedShare(water, state.phTotal(), PhScale.TOTAL);
-            double poison = bound ? 0 : nitrogen / waterL * share;
-            lowest = Math.min(lowest, oxygen);
-            highest = Math.max(highest, poison);
-            if (limit == null && oxygen < OxygenLines.CAUTION) {
-                caution = t;
-                limit = "OXYGEN";
-            } else if (limit == null && poison > Ammonia.HARMFUL_MG_PER_L) {
-                caution = t;
-                limit = "AMMONIA";
+        List<HaulMoment> drawn = new ArrayList<>();
+        for (TwinState state : run) {
+            HaulMoment moment = moment(state);
+            moments.add(moment);
+            if (moments.size() % DRAWN_EVERY == 1) {
+                drawn.add(moment);
             }
-            if (i % POINT_EVERY == 0) {
-                moments.add(new HaulMoment(t, oxygen, state.phNbs(), nitrogen / waterL, poison, c));
-            }
-            double activity = t < CHASED_H ? Fish.CHASED : Fish.ACTIVE;
-            double breathed =
-                    fish.oxygenMmolPerH(c) * activity / 1000 * STEP_H * guess.demandTimes() * Math.min(1, oxygen);
-            nitrogen += Ammonia.nitrogenMgPerH(breathed * 1000) * (fastedHours >= FASTED_H ? FASTED_SHARE : 1);
-            oxygen -= breathed * Gases.OXYGEN_MG_PER_MOL / waterL;
-            dic += breathed / (waterL * water.densityKgPerL());
-            double oxygenPerMg = Gas.OXYGEN.solubility(water);
-            double waterAtm = oxygen / Gases.OXYGEN_MG_PER_MOL / oxygenPerMg;
-            double waterCo2Atm = state.pco2Uatm() * 1e-6;
-            if (aeration != null) {
-                double settle = settles(Gas.OXYGEN, water);
-                oxygen += settle * (Gases.oxygenSaturationMgPerL(water, Gases.STANDARD_HPA) - oxygen);
-                dic -= settles(Gas.CO2, water)
-                        * (waterCo2Atm - OUTSIDE_CO2_ATM)
-                        * Gas.CO2.solubility(water)
-                        / water.densityKgPerL();
-            } else if (headspaceL > 0.01) {
-                double perAtm = headspaceL / (Gases.R_L_ATM * water.temperatureK());
-                double shaken = 1 - Math.exp(-SHAKEN_PER_H * STEP_H);
-                double moved = shaken * (airOxygen / perAtm - waterAtm) * Math.min(perAtm, oxygenPerMg * waterL);
-                airOxygen -= moved;
-                oxygen += moved * Gases.OXYGEN_MG_PER_MOL / waterL;
-                double movedCo2 =
-                        shaken * (airCo2 / perAtm - waterCo2Atm) * Math.min(perAtm, Gas.CO2.solubility(water) * waterL);
-                airCo2 -= movedCo2;
-                dic += movedCo2 / (waterL * water.densityKgPerL());
-            }
-            oxygen = Math.max(0, oxygen);
         }
-        return new Trip(moments, caution, limit, lowest, highest, waterL * KG_PER_L + fish.massG() / 1000);
+        Optional<HaulMoment> passed = moments.stream()
+                .filter(m -> m.oxygenMgPerL() < OxygenLines.CAUTION || m.unionisedMgPerL() > Ammonia.HARMFUL_MG_PER_L)
+                .findFirst();
+        return new Trip(
+                drawn,
+                passed.map(HaulMoment::hours).orElse(null),
+                passed.map(m -> m.oxygenMgPerL() < OxygenLines.CAUTION ? "OXYGEN" : "AMMONIA")
+                        .orElse(null),
+                moments.stream().mapToDouble(HaulMoment::oxygenMgPerL).min().orElseThrow(),
+                moments.stream().mapToDouble(HaulMoment::unionisedMgPerL).max().orElseThrow(),
+                twin.start(DEPARTURE, alkalinityMeqPerL, OUTSIDE_PPM)
+                                .tank()
+                                .water()
+                                .kg()
+                        + fish.massG() / 1000);
     }
 
-    /** Share of the way to the outside air that the bubbles bring the water in a step. */
-    private double settles(Gas gas, Seawater water) {
-        double perH = aeration == null ? 0 : aeration.conductance(gas, water) / (gas.solubility(water) * waterL);
-        return 1 - Math.exp(-perH * STEP_H);
+    private HaulMoment moment(TwinState state) {
+        double share = Ammonia.unionisedShare(state.seawater(), state.phTotal(), PhScale.TOTAL);
+        return new HaulMoment(
+                Duration.between(DEPARTURE, state.at()).toMillis() / 3.6e6,
+                state.oxygenMgPerL(),
+                state.phNbs(),
+                state.ammoniaMgPerL(),
+                bound ? 0 : state.ammoniaMgPerL() * share,
+                state.temperatureC());
     }
 
-    private double headspaceMol(double share) {
-        return share * headspaceL / (Gases.R_L_ATM * (startC + Seawater.ZERO_CELSIUS_K));
+    private double dic(double alkalinityMolPerKg) {
+        CarbonateSystem system = CarbonateSystem.of(new Seawater(salinity, startC));
+        return system.fromPhAndAlkalinity(system.constants().toTotal(startPhNbs, PhScale.NBS), alkalinityMolPerKg)
+                .dic();
+    }
+
+    /** The twin on the road: little water, what air is shut in or bubbled through, and animals that were caught. */
+    private TwinTank tank(Guess guess) {
+        List<Part> parts = new ArrayList<>();
+        parts.add(new RoomSpace(OUTSIDE_PPM, RoomSpace.Hours.known(OUTSIDE_PPM)));
+        if (aeration != null) {
+            parts.add(OpenPath.stone("air pump", Air.ROOM, aeration));
+        } else if (headspaceL > LEAST_HEADSPACE_L) {
+            double oxygen = oxygenFilled ? FILLED_WITH : Gas.OXYGEN_IN_AIR;
+            parts.add(new Headspace(headspaceL, oxygen, OUTSIDE_PPM * 1e-6, startC, SHAKEN_PER_H));
+        }
+        parts.add(new Swimmers(
+                fish,
+                Fish.ACTIVE * guess.demandTimes(),
+                Fish.CHASED / Fish.ACTIVE,
+                DEPARTURE.plusSeconds(Math.round(CHASED_H * 3600)),
+                1,
+                fastedHours >= FASTED_H ? FASTED_SHARE : 1));
+        parts.add(new Cooling(outsideC, coolingPerH));
+        return new TwinTank(new Water(waterL, salinity, Gases.STANDARD_HPA, startC, true), parts, false);
     }
 
     /** Watts that a fused vehicle socket gives, with a fifth spared. */

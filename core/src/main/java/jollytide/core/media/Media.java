@@ -35,9 +35,17 @@ public record Media(double massKg, MediaAssumptions assumed) {
     /**
      * The air that enters.
      *
+     * @param co2MolPerH that it carries
      * @param vapourGPerM3 water vapour in it
      */
-    public record Stream(double litresPerH, double co2Ppm, double vapourGPerM3) {}
+    public record Stream(double litresPerH, double co2MolPerH, double vapourGPerM3) {
+        /** Air of so many dry ppm, saturated with vapour at a tank's temperature by the time that it is counted. */
+        public static Stream of(
+                double litresPerH, double co2Ppm, double vapourGPerM3, Seawater tank, double pressureHpa) {
+            double atm = Gases.uatmOverWater(co2Ppm, pressureHpa, tank) * 1e-6;
+            return new Stream(litresPerH, litresPerH / (Gases.R_L_ATM * tank.temperatureK()) * atm, vapourGPerM3);
+        }
+    }
 
     /** Change per hour. */
     public record Rates(double co2MolPerH, double waterKgPerH) {}
@@ -89,7 +97,7 @@ public record Media(double massKg, MediaAssumptions assumed) {
      * the entering air carries above what air over granules of this wetness holds at their temperature.
      */
     public Rates rates(State state, Stream stream, double tankC) {
-        double taken = stream.litresPerH() / L_PER_MOL * stream.co2Ppm() * 1e-6 * efficiency(state);
+        double taken = stream.co2MolPerH() * efficiency(state);
         double wetness = Math.min(1, waterPerGram(state) / WET_AS_WATER);
         double leaving = wetness * saturationGPerM3(tankC - assumed.cooling());
         double waterKg = stream.litresPerH() / 1e6 * (stream.vapourGPerM3() - leaving) + taken * WATER_KG_PER_MOL;

@@ -2,7 +2,6 @@ package jollytide.core.outage;
 
 import static jollytide.core.units.Quantities.within;
 
-import jollytide.core.reef.Fish;
 import jollytide.core.seawater.EquilibriumConstants;
 import jollytide.core.seawater.PhScale;
 import jollytide.core.seawater.Seawater;
@@ -15,8 +14,6 @@ public final class Ammonia {
     /** As high as a reef's pH ordinarily is; while CO2 gathers it falls, and with it the poisonous share. From memory. */
     public static final double HIGHEST_PH_NBS = 8.3;
 
-    private static final double NITROGEN_MG_PER_MMOL = 14.007;
-
     private Ammonia() {}
 
     /** Share of total ammonia that is un-ionised; the pH is brought to the total scale first. */
@@ -24,10 +21,5 @@ public final class Ammonia {
         within("ph", ph, 5, 11, scale.name());
         return jollytide.core.seawater.Ammonia.unionisedFraction(
                 water, EquilibriumConstants.of(water).toTotal(ph, scale));
-    }
-
-    /** Ammonia nitrogen that fish give off, mg/h: from the oxygen that they breathe. */
-    public static double nitrogenMgPerH(double oxygenMmolPerH) {
-        return oxygenMmolPerH * Fish.AMMONIA_PER_OXYGEN * NITROGEN_MG_PER_MMOL;
     }
 }

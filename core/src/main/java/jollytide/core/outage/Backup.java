@@ -114,7 +114,7 @@ public record Backup(
          *
          * @param bucketL of each
          */
-        public static double bucketsPerH(Stricken tank, double holdMgPerL, double bucketL) {
+        public static double bucketsPerH(TankAtFailure tank, double holdMgPerL, double bucketL) {
             double gap = tank.saturationMgPerL(tank.startC()) - holdMgPerL;
             double demand = tank.demandMgPerLPerH(tank.startC(), 0, Guess.LIKELY) * tank.litres();
             double still = new Surface(Math.max(0.001, tank.surfaceM2()), Guess.LIKELY.stillCmPerH(), 2.0 / 3)

@@ -2,8 +2,8 @@ package jollytide.core.outage;
 
 import java.util.ArrayList;
 import java.util.List;
-import jollytide.core.outage.OxygenClock.OxygenPoint;
-import jollytide.core.outage.OxygenClock.Running;
+import jollytide.core.outage.NightWithoutMains.OxygenPoint;
+import jollytide.core.outage.NightWithoutMains.Running;
 
 /**
  * How oxygen goes from any level on, for a card that cannot run the clock: the way down from saturation and the way up
@@ -24,7 +24,7 @@ public record OxygenFlow(double everyH, Side early, Side likely, Side late) {
     public record Side(List<Double> falling, List<Double> rising) {}
 
     /** With these backups running, as long as they do. */
-    public static OxygenFlow of(Stricken tank, List<Backup> running) {
+    public static OxygenFlow of(TankAtFailure tank, List<Backup> running) {
         List<OxygenPoint> down = course(tank, running, tank.saturationMgPerL(tank.startC()));
         List<OxygenPoint> up = course(tank, running, 0);
         return new OxygenFlow(
@@ -49,10 +49,12 @@ public record OxygenFlow(double everyH, Side early, Side likely, Side late) {
     }
 
     /** Without end: when a backup ends the card knows by its run time. */
-    private static List<OxygenPoint> course(Stricken tank, List<Backup> running, double startMgPerL) {
+    private static List<OxygenPoint> course(TankAtFailure tank, List<Backup> running, double startMgPerL) {
         List<Running> all = running.stream()
                 .map(b -> new Running(new Backup(b.name(), b.way(), b.loadW(), null), 0, null))
                 .toList();
-        return new OxygenClock(tank.at(startMgPerL), all, List.of()).run(HOURS).points();
+        return new NightWithoutMains(tank.at(startMgPerL), all, List.of())
+                .run(HOURS)
+                .points();
     }
 }

@@ -52,9 +52,9 @@ public final class Plan {
             boolean sump,
             boolean corals,
             double bucketsPerH,
-            Stricken tank,
-            List<OxygenClock.Running> schedule,
-            OxygenClock.OxygenCourse course) {}
+            TankAtFailure tank,
+            List<NightWithoutMains.Running> schedule,
+            NightWithoutMains.OxygenCourse course) {}
 
     /** While the power is out. */
     public static List<Step> during(Situation s) {
@@ -148,7 +148,7 @@ public final class Plan {
             return;
         }
         int i = 0;
-        for (OxygenClock.Running running : s.schedule()) {
+        for (NightWithoutMains.Running running : s.schedule()) {
             if (running.fromH() == 0) {
                 Backup backup = running.backup();
                 String name = backup.name();
@@ -183,7 +183,7 @@ public final class Plan {
     private static void coldAndFoul(Situation s, List<Step> steps) {
         Double coldAt = s.course().points().stream()
                 .filter(p -> p.celsius() < COLD_C)
-                .map(OxygenClock.OxygenPoint::hours)
+                .map(NightWithoutMains.OxygenPoint::hours)
                 .findFirst()
                 .orElse(null);
         if (coldAt != null) {
@@ -210,7 +210,7 @@ public final class Plan {
     private static double ammoniaDueH(Situation s) {
         OptionalDouble harmful = s.course().points().stream()
                 .filter(p -> p.ammoniaMgPerL() * poisonousShare(p.celsius()) > Ammonia.HARMFUL_MG_PER_L)
-                .mapToDouble(OxygenClock.OxygenPoint::hours)
+                .mapToDouble(NightWithoutMains.OxygenPoint::hours)
                 .findFirst();
         return Math.max(1, Math.min(DAY_H, harmful.orElse(DAY_H)));
     }
@@ -225,7 +225,7 @@ public final class Plan {
         double lastEnd = 0;
         Backup last = null;
         int i = 0;
-        for (OxygenClock.Running running : s.schedule()) {
+        for (NightWithoutMains.Running running : s.schedule()) {
             Backup backup = running.backup();
             if (running.fromH() > 0) {
                 i++;
@@ -287,7 +287,7 @@ public final class Plan {
     private static String supplied(Situation s) {
         List<Backup> first = s.schedule().stream()
                 .filter(running -> running.fromH() == 0)
-                .map(OxygenClock.Running::backup)
+                .map(NightWithoutMains.Running::backup)
                 .toList();
         return String.format(
                 Locale.ROOT,

@@ -3,8 +3,8 @@ package jollytide.core.outage;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import jollytide.core.outage.OxygenClock.OxygenCourse;
-import jollytide.core.outage.OxygenClock.Running;
+import jollytide.core.outage.NightWithoutMains.OxygenCourse;
+import jollytide.core.outage.NightWithoutMains.Running;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,7 +18,7 @@ public record Schedule(List<Running> running, OxygenCourse course) {
     }
 
     /** The one of several ways that keeps the early side out of danger longest; then the one that lasts likely longer. */
-    public static Schedule best(Stricken tank, List<Backup> kit, double hours) {
+    public static Schedule best(TankAtFailure tank, List<Backup> kit, double hours) {
         List<List<Running>> ways = new ArrayList<>();
         ways.add(relay(kit, hours));
         List<Backup> strongest = new ArrayList<>(kit);
@@ -27,7 +27,7 @@ public record Schedule(List<Running> running, OxygenCourse course) {
         ways.add(relay(strongest, hours));
         ways.add(strongest.stream().map(b -> new Running(b, 0, null)).toList());
         return ways.stream()
-                .map(way -> new Schedule(way, new OxygenClock(tank, way, List.of()).run(hours)))
+                .map(way -> new Schedule(way, new NightWithoutMains(tank, way, List.of()).run(hours)))
                 .max(Comparator.comparingDouble(Schedule::earlyDangerH)
                         .thenComparingDouble(s -> orLong(s.course().danger().likely())))
                 .orElseThrow();
@@ -65,11 +65,11 @@ public record Schedule(List<Running> running, OxygenCourse course) {
     }
 
     /** What happens with nobody there to start anything. */
-    public static Schedule unattended(Stricken tank, List<Backup> kit, double hours) {
+    public static Schedule unattended(TankAtFailure tank, List<Backup> kit, double hours) {
         List<Running> running = kit.stream()
                 .filter(Backup::startsItself)
                 .map(backup -> new Running(backup, 0, null))
                 .toList();
-        return new Schedule(running, new OxygenClock(tank, running, List.of()).run(hours));
+        return new Schedule(running, new NightWithoutMains(tank, running, List.of()).run(hours));
     }
 }

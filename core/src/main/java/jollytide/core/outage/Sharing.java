@@ -17,7 +17,8 @@ public final class Sharing {
      * @param own what is kept for each tank already, in the order of the tanks
      * @param free what may go to any of them
      */
-    public static List<List<Backup>> of(List<Stricken> tanks, List<List<Backup>> own, List<Backup> free, double hours) {
+    public static List<List<Backup>> of(
+            List<TankAtFailure> tanks, List<List<Backup>> own, List<Backup> free, double hours) {
         List<List<Backup>> all = new ArrayList<>();
         own.forEach(kit -> all.add(new ArrayList<>(kit)));
         if (tanks.size() == 1) {

@@ -50,7 +50,7 @@ public enum Tier {
      *
      * @param allLitres of the tanks that a central pump serves
      */
-    public Backup at(Stricken tank, double allLitres) {
+    public Backup at(TankAtFailure tank, double allLitres) {
         double litres = tank.litres();
         double centralW = Math.max(LEAST_CENTRAL_W, CENTRAL_W_PER_L * allLitres);
         double middling = Math.max(60, Math.min(400, litres / 3));
@@ -78,9 +78,9 @@ public enum Tier {
     public record Holding(Tier tier, double hours, double euros) {}
 
     /** Each step by itself, for these tanks together, looked at for so many hours. */
-    public static List<Holding> ladder(List<Stricken> tanks, double hours) {
+    public static List<Holding> ladder(List<TankAtFailure> tanks, double hours) {
         List<Holding> ladder = new ArrayList<>();
-        double allLitres = tanks.stream().mapToDouble(Stricken::litres).sum();
+        double allLitres = tanks.stream().mapToDouble(TankAtFailure::litres).sum();
         for (Tier tier : values()) {
             double least = tanks.stream()
                     .mapToDouble(tank -> Schedule.best(tank, List.of(tier.at(tank, allLitres)), hours)

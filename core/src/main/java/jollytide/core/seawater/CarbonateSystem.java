@@ -21,10 +21,13 @@ public final class CarbonateSystem {
 
     private static final double MAX_DIC = 0.1;
     private static final double MAX_UATM = 1e6;
-    /** Newton's steps in ln[H] stop here, 4e-13 pH units. */
-    private static final double LN_H_TOLERANCE = 1e-12;
+    /** The last of Newton's steps in ln[H] is no longer than this; what is still wrong then is of its square's order. */
+    private static final double LN_H_TOLERANCE = 1e-7;
 
     private static final double LN_10 = Math.log(10);
+    /** Where the search for a root starts when nothing is known: pH 8. */
+    public static final double ANY_HYDROGEN = Math.exp(-18.5);
+
     private static final int MAX_ITERATIONS = 100;
 
     private final Seawater water;
@@ -99,7 +102,7 @@ public final class CarbonateSystem {
     public CarbonateState fromAlkalinityAndCo2(double alkalinity, double uatm) {
         checkAlkalinity(alkalinity);
         double co2 = co2FromUatm(uatm);
-        double h = solve(alkalinity, co2, true, Math.exp(-18.5));
+        double h = solve(alkalinity, co2, true, ANY_HYDROGEN);
         double k1 = constants.k1();
         double dic = co2 * (1 + k1 / h + k1 * constants.k2() / (h * h));
         return state(h, alkalinity, dic);
@@ -142,10 +145,34 @@ public final class CarbonateSystem {
      * @param nearPh a root close by, such as the last one found; NaN when none is known
      */
     public double phTotal(double alkalinity, double dic, double nearPh) {
+        double start = Double.isNaN(nearPh) ? ANY_HYDROGEN : Math.exp(-nearPh * LN_10);
+        return -Math.log10(hydrogen(alkalinity, dic, start));
+    }
+
+    /**
+     * The same as total hydrogen ion, mol/kg, for a run that asks for it many thousand times.
+     *
+     * @param near a root close by; {@link #ANY_HYDROGEN} when none is known
+     */
+    public double hydrogen(double alkalinity, double dic, double near) {
         checkAlkalinity(alkalinity);
         checkDic(dic);
-        double start = Double.isNaN(nearPh) ? Math.exp(-18.5) : Math.exp(-nearPh * LN_10);
-        return -Math.log(solve(alkalinity, dic, false, start)) / LN_10;
+        return solve(alkalinity, dic, false, near);
+    }
+
+    /** Pressure of CO2 in µatm at this hydrogen ion and DIC. */
+    public double uatm(double hydrogen, double dic) {
+        return dic * hydrogen * hydrogen / carbonTerms(hydrogen) / constants.k0() * 1e6;
+    }
+
+    /** Saturation of aragonite at this hydrogen ion, DIC and calcium, mol/kg. */
+    public double omegaAragonite(double hydrogen, double dic, double calciumMolPerKg) {
+        double carbonate = dic * constants.k1() * constants.k2() / carbonTerms(hydrogen);
+        return calciumMolPerKg * carbonate / constants.kspAragonite();
+    }
+
+    private double carbonTerms(double h) {
+        return h * h + constants.k1() * h + constants.k1() * constants.k2();
     }
 
     /**
@@ -235,11 +262,8 @@ public final class CarbonateSystem {
     }
 
     private CarbonateState state(double h, double alkalinity, double dic) {
-        double k1 = constants.k1();
-        double k1k2 = k1 * constants.k2();
-        double d = h * h + k1 * h + k1k2;
+        double d = carbonTerms(h);
         double co2 = dic * h * h / d;
-        double carbonate = dic * k1k2 / d;
         double phTotal = -Math.log10(h);
         return new CarbonateState(
                 water,
@@ -248,10 +272,10 @@ public final class CarbonateSystem {
                 alkalinity,
                 dic,
                 co2,
-                dic * k1 * h / d,
-                carbonate,
-                co2 / constants.k0() * 1e6,
-                calcium * carbonate / constants.kspAragonite());
+                dic * constants.k1() * h / d,
+                dic * constants.k1() * constants.k2() / d,
+                uatm(h, dic),
+                omegaAragonite(h, dic, calcium));
     }
 
     private double co2FromUatm(double uatm) {

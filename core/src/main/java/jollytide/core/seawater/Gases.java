@@ -11,6 +11,8 @@ public final class Gases {
     public static final double OXYGEN_G_PER_MOL = 31.9988;
 
     public static final double OXYGEN_MG_PER_MOL = 1000 * OXYGEN_G_PER_MOL;
+    /** Molar mass of nitrogen, mg/mol (IUPAC atomic weights). */
+    public static final double NITROGEN_MG_PER_MOL = 14_007;
     /** The gas constant, L·atm/(mol·K) (CODATA). */
     public static final double R_L_ATM = 0.082057;
 

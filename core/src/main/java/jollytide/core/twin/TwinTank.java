@@ -1,87 +1,102 @@
 package jollytide.core.twin;
 
-import static jollytide.core.units.Quantities.within;
-
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
-import jollytide.core.air.Enclosure;
-import jollytide.core.exchange.Conductance;
-import jollytide.core.exchange.Gas;
-import jollytide.core.media.Media;
-import org.jspecify.annotations.Nullable;
+import java.util.Map;
+import jollytide.core.units.InputException;
 
-/**
- * What does not change from hour to hour.
- *
- * @param netVolumeL litres of water
- * @param salinityPsu practical salinity; what evaporates is topped off
- * @param openings in the order of the ledger
- * @param canopy the air over what lies under a canopy; null when that is open to the room
- * @param cabinet the air around what stands in a cabinet; null when that is open to the room
- * @param skimmer null without one
- * @param media before the skimmer; null without
- */
-public record TwinTank(
-        double netVolumeL,
-        double salinityPsu,
-        double pressureHpa,
-        List<Opening> openings,
-        @Nullable Enclosure canopy,
-        @Nullable Enclosure cabinet,
-        @Nullable Stripper skimmer,
-        @Nullable Media media,
-        Life life) {
+/** Water and the parts around it, and where each part's stocks and rows of the ledger stand. */
+public final class TwinTank {
+    private final boolean ledger;
+    private final Water water;
+    private final List<Part> parts;
+    private final List<Stock> stocks;
+    private final List<Channel> channels;
+    private final int[] stockOf;
+    private final int[] channelOf;
+    private final Map<String, Integer> places = new HashMap<>();
 
-    static final List<Channel.Kind> BEHIND_OPENINGS =
-            List.copyOf(EnumSet.range(Channel.Kind.SKIMMER, Channel.Kind.REACTOR));
+    public TwinTank(Water water, List<Part> parts) {
+        this(water, parts, true);
+    }
 
-    /**
-     * A skimmer at its full draw.
-     *
-     * @param air what its air stream can carry, mol/(h·atm)
-     * @param inCabinet whether its exhaust opens into the cabinet
-     */
-    public record Stripper(Conductance full, double air, boolean inCabinet) {
-        public Stripper {
-            within("skimmer.co2", full.co2(), 0, 1e6, "mol/(h·atm)");
-            within("skimmer.oxygen", full.oxygen(), 0, 1e6, "mol/(h·atm)");
-            within("skimmerAir", air, Math.max(full.co2(), full.oxygen()), 1e6, "mol/(h·atm)");
+    /** @param ledger whether runs of it keep the ledger, too; without it they are quicker */
+    public TwinTank(Water water, List<Part> parts, boolean ledger) {
+        this.ledger = ledger;
+        this.water = water;
+        this.parts = List.copyOf(parts);
+        List<Stock> held = new ArrayList<>(Water.STOCKS);
+        List<Channel> rows = new ArrayList<>();
+        stockOf = new int[parts.size()];
+        channelOf = new int[parts.size()];
+        for (int i = 0; i < parts.size(); i++) {
+            stockOf[i] = held.size();
+            channelOf[i] = rows.size();
+            held.addAll(parts.get(i).stocks());
+            rows.addAll(parts.get(i).channels());
         }
-
-        /** How far the air is brought towards the water: less air carries more of what it can. */
-        double effectiveness(Gas gas) {
-            return air == 0 ? 0 : full.of(gas) / air;
+        stocks = List.copyOf(held);
+        channels = List.copyOf(rows);
+        for (int i = 0; i < stocks.size(); i++) {
+            if (places.put(stocks.get(i).name(), i) != null) {
+                throw new InputException(
+                        "tank",
+                        i,
+                        "one of each stock",
+                        "Two parts hold " + stocks.get(i).name());
+            }
         }
     }
 
-    public TwinTank {
-        within("netVolumeL", netVolumeL, 1, 100_000, "L");
-        within("salinityPsu", salinityPsu, 0, 45, "psu");
-        openings = List.copyOf(openings);
-        for (Opening opening : openings) {
-            within("opening.co2", opening.conductance().co2(), 0, 1e6, "mol/(h·atm)");
-            within("opening.oxygen", opening.conductance().oxygen(), 0, 1e6, "mol/(h·atm)");
-        }
+    public Water water() {
+        return water;
     }
 
-    /** A tank with one surface over room air, and a skimmer of {@code full} at the most of {@code air}. */
-    public static TwinTank plain(
-            double netVolumeL,
-            double salinityPsu,
-            double pressureHpa,
-            Conductance open,
-            @Nullable Stripper skimmer,
-            Life life) {
-        Opening surface = new Opening(new Channel(Channel.Kind.SURFACE), Opening.Air.ROOM, open);
-        return new TwinTank(netVolumeL, salinityPsu, pressureHpa, List.of(surface), null, null, skimmer, null, life);
+    public List<Part> parts() {
+        return parts;
     }
 
-    /** The ledger's rows: the openings, then the skimmer, then what lives and what is poured in. */
+    /** All that is held: the water's first. */
+    public List<Stock> stocks() {
+        return stocks;
+    }
+
+    /** The ledger's rows. */
     public List<Channel> channels() {
-        List<Channel> all = new ArrayList<>();
-        openings.forEach(opening -> all.add(opening.channel()));
-        BEHIND_OPENINGS.forEach(kind -> all.add(new Channel(kind)));
-        return all;
+        return channels;
+    }
+
+    /** Where a part's own stocks begin. */
+    int stockOf(int part) {
+        return stockOf[part];
+    }
+
+    /** Where a part's rows of the ledger begin. */
+    int channelOf(int part) {
+        return channelOf[part];
+    }
+
+    /** Where the ledger's rows begin behind the stocks: two figures for each, of CO2 and of oxygen. */
+    int flows() {
+        return stocks.size();
+    }
+
+    int size() {
+        return ledger ? stocks.size() + 2 * channels.size() : stocks.size();
+    }
+
+    public boolean ledger() {
+        return ledger;
+    }
+
+    /** The same tank whose runs keep the ledger. */
+    TwinTank withLedger() {
+        return ledger ? this : new TwinTank(water, parts, true);
+    }
+
+    /** Where a stock of this name stands; −1 when no part holds it. */
+    int place(Stock stock) {
+        return places.getOrDefault(stock.name(), -1);
     }
 }

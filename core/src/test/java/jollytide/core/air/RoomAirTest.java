@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
-import jollytide.core.bench.RoomDay;
+import jollytide.core.description.RoomDay;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;

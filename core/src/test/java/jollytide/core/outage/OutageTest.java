@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import jollytide.core.outage.OxygenClock.OxygenCourse;
-import jollytide.core.outage.OxygenClock.Reading;
-import jollytide.core.outage.OxygenClock.Running;
+import jollytide.core.outage.NightWithoutMains.OxygenCourse;
+import jollytide.core.outage.NightWithoutMains.Reading;
+import jollytide.core.outage.NightWithoutMains.Running;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.PhScale;
@@ -21,12 +21,12 @@ class OutageTest {
     /** 0.6 mg/(L·h) at 25.5 °C, all of it the reef's. */
     private static final double REEF = 0.6 / 31.9988 / Math.pow(2, 0.05);
 
-    private static Stricken tank(double reef, double startMgPerL, double celsius) {
-        return new Stricken(420, 35, 1013.25, 0.9, reef, Fish.NONE, startMgPerL, true, celsius, celsius, 0, 24);
+    private static TankAtFailure tank(double reef, double startMgPerL, double celsius) {
+        return new TankAtFailure(420, 35, 1013.25, 0.9, reef, Fish.NONE, startMgPerL, true, celsius, celsius, 0, 24);
     }
 
-    private static OxygenCourse run(Stricken tank, Backup... backups) {
-        return new OxygenClock(
+    private static OxygenCourse run(TankAtFailure tank, Backup... backups) {
+        return new NightWithoutMains(
                         tank,
                         List.of(backups).stream()
                                 .map(b -> new Running(b, 0, null))
@@ -38,7 +38,7 @@ class OutageTest {
     private static Double likelyBelow(OxygenCourse course, double mgPerL) {
         return course.points().stream()
                 .filter(p -> p.likely() < mgPerL)
-                .map(OxygenClock.OxygenPoint::hours)
+                .map(NightWithoutMains.OxygenPoint::hours)
                 .findFirst()
                 .orElse(Double.NaN);
     }
@@ -46,7 +46,7 @@ class OutageTest {
     /** Computed independently: 420 L, still, 0.6 mg/(L·h) is under 4 mg/L in 3.5 to 4.5 h. */
     @Test
     void aStillTankSuffocatesInAnEvening() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         assertThat(tank.demandMgPerLPerH(25.5, 0, Guess.LIKELY)).isCloseTo(0.6, within(1e-9));
         OxygenCourse course = run(tank);
         assertThat(likelyBelow(course, 4)).isBetween(3.5, 4.5);
@@ -79,18 +79,19 @@ class OutageTest {
     /** Computed independently: 100 L/h of 2 mm at 0.5 m holds 4–6 mg/L, 420 above 5 even if rigid, 100 of 4 mm at 0.2 not. */
     @Test
     void whatStonesHold() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
-        OxygenClock.OxygenPoint small = last(run(tank, stone(100, 2, 0.5)));
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
+        NightWithoutMains.OxygenPoint small = last(run(tank, stone(100, 2, 0.5)));
         assertThat(small.likely()).isBetween(4.0, 6.0);
         // Rigid bubbles with the likely demand: what the early run would be without its other fears.
-        OxygenClock.OxygenPoint big = last(run(tank(REEF / Guess.EARLY.demandTimes(), 6.3, 25.5), stone(420, 2, 0.5)));
+        NightWithoutMains.OxygenPoint big =
+                last(run(tank(REEF / Guess.EARLY.demandTimes(), 6.3, 25.5), stone(420, 2, 0.5)));
         assertThat(big.early()).isGreaterThan(5);
-        OxygenClock.OxygenPoint coarse = last(run(tank, stone(100, 4, 0.2)));
+        NightWithoutMains.OxygenPoint coarse = last(run(tank, stone(100, 4, 0.2)));
         assertThat(coarse.early()).isLessThan(OxygenLines.DANGER);
         assertThat(coarse.likely()).isLessThan(4);
     }
 
-    private static OxygenClock.OxygenPoint last(OxygenCourse course) {
+    private static NightWithoutMains.OxygenPoint last(OxygenCourse course) {
         return course.points().get(course.points().size() - 1);
     }
 
@@ -161,10 +162,10 @@ class OutageTest {
     /** A reading on the way moves what is ahead, towards itself. */
     @Test
     void aReadingMovesTheClock() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         OxygenCourse plain = run(tank);
-        OxygenCourse worse = new OxygenClock(tank, List.of(), List.of(new Reading(2, 4.4))).run(24);
-        OxygenCourse better = new OxygenClock(tank, List.of(), List.of(new Reading(2, 5.8))).run(24);
+        OxygenCourse worse = new NightWithoutMains(tank, List.of(), List.of(new Reading(2, 4.4))).run(24);
+        OxygenCourse better = new NightWithoutMains(tank, List.of(), List.of(new Reading(2, 5.8))).run(24);
         assertThat(worse.danger().likely()).isLessThan(plain.danger().likely());
         assertThat(better.danger().likely()).isGreaterThan(plain.danger().likely());
         assertThat(worse.points().get(12).likely()).isCloseTo(4.4, within(1e-6));
@@ -173,14 +174,14 @@ class OutageTest {
     @Test
     void fishFeedingAndZeroFish() {
         Fish fish = new Fish(List.of(new Fish.Group(3, 90)));
-        Stricken fed = new Stricken(420, 35, 1013.25, 0.9, 0.01, fish, 6.3, true, 25.5, 20, 0.03, 1);
-        Stricken fasted = new Stricken(420, 35, 1013.25, 0.9, 0.01, fish, 6.3, true, 25.5, 20, 0.03, 24);
+        TankAtFailure fed = new TankAtFailure(420, 35, 1013.25, 0.9, 0.01, fish, 6.3, true, 25.5, 20, 0.03, 1);
+        TankAtFailure fasted = new TankAtFailure(420, 35, 1013.25, 0.9, 0.01, fish, 6.3, true, 25.5, 20, 0.03, 24);
         assertThat(fed.demandMgPerLPerH(25.5, 0, Guess.LIKELY))
                 .isGreaterThan(fasted.demandMgPerLPerH(25.5, 0, Guess.LIKELY));
         assertThat(fasted.celsius(24)).isBetween(21.0, 24.0);
-        Stricken empty = new Stricken(420, 35, 1013.25, 0.9, 0, Fish.NONE, 6.3, true, 25.5, 25.5, 0, 24);
+        TankAtFailure empty = new TankAtFailure(420, 35, 1013.25, 0.9, 0, Fish.NONE, 6.3, true, 25.5, 25.5, 0, 24);
         assertThat(run(empty).danger().early()).isNull();
-        assertThatThrownBy(() -> new Stricken(0, 35, 1013, 1, 0, Fish.NONE, 6, true, 25, 25, 0, 24))
+        assertThatThrownBy(() -> new TankAtFailure(0, 35, 1013, 1, 0, Fish.NONE, 6, true, 25, 25, 0, 24))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("litres is 0");
     }
@@ -198,7 +199,6 @@ class OutageTest {
                 .isCloseTo(0.080, within(0.001));
         assertThat(Ammonia.unionisedShare(new Seawater(0, 25), 8.0, PhScale.TOTAL))
                 .isCloseTo(0.0538, within(0.005));
-        assertThat(Ammonia.nitrogenMgPerH(10)).isCloseTo(21, within(0.1));
         assertThat(WATER.salinity()).isEqualTo(35);
     }
 
@@ -210,7 +210,7 @@ class OutageTest {
     /** What holds longest on the early side is planned: together where one is too weak, else one after the other. */
     @Test
     void theScheduleIsTheOneThatHoldsLongest() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Schedule both = Schedule.best(tank, List.of(WEAK, STRONG), 24);
         double early = both.course().danger().early();
         for (Backup alone : List.of(WEAK, STRONG)) {
@@ -226,7 +226,7 @@ class OutageTest {
     /** The steps that common practice demands, at their times, with their cautions. */
     @Test
     void thePlanSaysWhatPracticeSays() {
-        Stricken tank = new Stricken(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 6.3, true, 25.5, 15, 0.03, 24);
+        TankAtFailure tank = new TankAtFailure(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 6.3, true, 25.5, 15, 0.03, 24);
         Schedule schedule = Schedule.best(tank, List.of(STRONG), 24);
         Plan.Situation situation =
                 new Plan.Situation(true, true, true, true, 20, tank, schedule.running(), schedule.course());
@@ -266,7 +266,7 @@ class OutageTest {
     /** 73 hours of cells do not help a tank that breathes more than the pump brings: say so, and not "more batteries". */
     @Test
     void moreBatteriesAreOfferedOnlyWhereEnergyIsShort() {
-        Stricken hungry = tank(2 * REEF, 6.3, 25.5);
+        TankAtFailure hungry = tank(2 * REEF, 6.3, 25.5);
         Backup tireless = new Backup("small pump", new Backup.Stone(30, 3, 0.3), 0.5, new Energy.Tested(73));
         Schedule weak = Schedule.best(hungry, List.of(tireless), 48);
         List<Step> during =
@@ -277,7 +277,7 @@ class OutageTest {
         assertThat(air.atH()).isLessThan(weak.course().danger().early());
         assertThat(during).extracting(Step::id).doesNotContain("fresh-energy");
 
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Backup brief = new Backup("strong pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
         Schedule strong = Schedule.best(tank, List.of(brief), 48);
         List<Step> energy =
@@ -289,7 +289,7 @@ class OutageTest {
     /** A pump on a plugged-in UPS runs from the first minute, planned or not; with nobody home it is all there is. */
     @Test
     void whatStartsByItselfRunsFromTheFirstMinute() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Backup ups = new Backup(
                 "ups pump",
                 new Backup.Stone(420, 2, 0.4),
@@ -329,11 +329,11 @@ class OutageTest {
     /** The card's tables are the clock's own way: from any level they lead where the clock leads. */
     @Test
     void theCardsTablesFollowTheClock() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Backup pump = stone(200, 2, 0.5);
         for (List<Backup> running : List.of(List.<Backup>of(), List.of(pump))) {
             OxygenFlow flow = OxygenFlow.of(tank, running);
-            List<OxygenClock.OxygenPoint> points = new OxygenClock(
+            List<NightWithoutMains.OxygenPoint> points = new NightWithoutMains(
                             tank,
                             running.stream().map(b -> new Running(b, 0, null)).toList(),
                             List.of())
@@ -358,12 +358,13 @@ class OutageTest {
     /** The sums say 0.4 mg/L on an ordinary night; the animals live: the sums lack something. */
     @Test
     void livingAnimalsContradictASumThatHasThemSuffocating() {
-        Stricken computed = new Stricken(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 0.4, false, 25.5, 25.5, 0, 24);
+        TankAtFailure computed =
+                new TankAtFailure(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 0.4, false, 25.5, 25.5, 0, 24);
         assertThat(computed.contradictedByItsAnimals()).isTrue();
         assertThat(tank(REEF, 0.4, 25.5).contradictedByItsAnimals())
                 .as("measured")
                 .isFalse();
-        assertThat(new Stricken(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 5.4, false, 25.5, 25.5, 0, 24)
+        assertThat(new TankAtFailure(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 5.4, false, 25.5, 25.5, 0, 24)
                         .contradictedByItsAnimals())
                 .isFalse();
     }
@@ -375,8 +376,8 @@ class OutageTest {
     /** A pump can blow into one tank: the neediest gets it, and the next goes to whoever is worst off then. */
     @Test
     void oneThingHelpsOneTank() {
-        Stricken quiet = tank(0.5 * REEF, 6.3, 25.5);
-        Stricken busy = tank(REEF, 6.3, 25.5);
+        TankAtFailure quiet = tank(0.5 * REEF, 6.3, 25.5);
+        TankAtFailure busy = tank(REEF, 6.3, 25.5);
         Backup first = stone(200, 2, 0.5);
         Backup second = stone(100, 2, 0.5);
         List<List<Backup>> nothing = List.of(List.of(), List.of());
@@ -393,21 +394,23 @@ class OutageTest {
     @Test
     void energyIsTakenOnce() {
         Backup pump = new Backup("pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         List<Running> whole = List.of(new Running(pump, 2, null));
         List<Running> second = List.of(new Running(pump, 0, 1.5), new Running(pump, 2, null, 1.5));
-        double full = new OxygenClock(tank, whole, List.of()).run(24).danger().early();
-        double left = new OxygenClock(tank, second, List.of()).run(24).danger().early();
+        double full =
+                new NightWithoutMains(tank, whole, List.of()).run(24).danger().early();
+        double left =
+                new NightWithoutMains(tank, second, List.of()).run(24).danger().early();
         assertThat(full - left).isBetween(0.8, 1.6);
     }
 
     /** Ammonia from fish is what their breath brings, and a crowded tank is told to test it sooner than after a day. */
     @Test
     void ammoniaGathers() {
-        Stricken crowded = new Stricken(
+        TankAtFailure crowded = new TankAtFailure(
                 75, 35, 1013.25, 0.2, REEF, new Fish(List.of(new Fish.Group(12, 10))), 6.3, true, 25.5, 25.5, 0, 24);
         OxygenCourse course = run(crowded, stone(400, 2, 0.4));
-        OxygenClock.OxygenPoint after = course.points().get(6);
+        NightWithoutMains.OxygenPoint after = course.points().get(6);
         assertThat(after.hours()).isCloseTo(1, within(1e-9));
         double breathed = crowded.demandMgPerLPerH(25.5, 0, Guess.EARLY)
                 - tank(REEF, 6.3, 25.5).demandMgPerLPerH(25.5, 0, Guess.EARLY);
@@ -429,7 +432,7 @@ class OutageTest {
     /** The ladder: longer outages ask for dearer steps; many tanks share a central pump but need a small one each. */
     @Test
     void theLadderGrowsWithLengthAndTanks() {
-        Stricken tank = tank(0.5 * REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(0.5 * REEF, 6.3, 25.5);
         List<Tier.Holding> one = Tier.ladder(List.of(tank), 48);
         List<Tier.Holding> four = Tier.ladder(List.of(tank, tank, tank, tank), 48);
         double bare = run(tank).danger().early();
@@ -458,7 +461,7 @@ class OutageTest {
     /** What can be switched off is kept for later where that holds the tank longer; what cannot is running anyway. */
     @Test
     void whatCanBeSwitchedOffIsKeptForLater() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Backup.Way stone = new Backup.Stone(420, 2, 0.4);
         Backup cells = new Backup("cells", stone, 4, new Energy.Tested(6));
         Backup stays = new Backup("ups", stone, 4, new Energy.Tested(6), Backup.Start.BY_ITSELF_TO_THE_END);
@@ -485,7 +488,7 @@ class OutageTest {
     /** A tank that its still surface holds is not told to pour nothing. */
     @Test
     void noBucketsAreNoAdvice() {
-        Stricken tank = tank(REEF, 6.3, 25.5);
+        TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Schedule nothing = Schedule.best(tank, List.of(), 24);
         Step step = step(
                 Plan.during(

@@ -7,9 +7,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.bench.Remedy.MediaHours;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
+import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
 import jollytide.devices.DemoHistory;
@@ -106,7 +106,8 @@ class DemoHome implements SmartInitializingSingleton {
         ZoneId zone = ZoneId.of("Europe/Amsterdam");
         UUID home = homes.create(keeper, new HomeDescription("Quayside House", zone.getId(), 12.0, null, null, null))
                 .id();
-        UUID room = homes.createRoom(keeper, home, new RoomDescription("Living room", 180.0, 2, 1, 1, null))
+        UUID room = homes.createRoom(
+                        keeper, home, new RoomDescription("MetabolicParameters room", 180.0, 2, 1, 1, null))
                 .id();
         UUID tank = tanks.create(
                         keeper,
@@ -146,7 +147,8 @@ class DemoHome implements SmartInitializingSingleton {
         UUID fill = media.fill(
                         keeper,
                         tank,
-                        new NewFill(filled.toString(), 0.4, FillIntake.ROOM, 1.0, MediaHours.ALWAYS, null, false, null))
+                        new NewFill(
+                                filled.toString(), 0.4, FillIntake.ROOM, 1.0, MediaUse.Hours.ALWAYS, null, false, null))
                 .id();
         media.colour(keeper, tank, fill, filled.plus(Duration.ofHours(40)).toString(), 0.4);
         media.colour(keeper, tank, fill, filled.plus(Duration.ofHours(88)).toString(), 0.9);

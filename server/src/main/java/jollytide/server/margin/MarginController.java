@@ -2,15 +2,15 @@ package jollytide.server.margin;
 
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.bench.Margin;
-import jollytide.core.bench.Setup;
+import jollytide.core.description.Setup;
 import jollytide.core.reef.OxygenLines;
+import jollytide.core.scenario.Margin;
 import jollytide.core.twin.TwinState;
 import jollytide.server.account.SignedIn;
-import jollytide.server.bench.TwinBook;
 import jollytide.server.setup.Computes;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

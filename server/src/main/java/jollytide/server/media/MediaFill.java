@@ -15,7 +15,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.bench.Remedy.MediaHours;
+import jollytide.core.measure.MediaUse;
 
 @Entity
 public class MediaFill {
@@ -39,7 +39,7 @@ public class MediaFill {
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "VARCHAR(20)")
-    MediaHours hours;
+    MediaUse.Hours hours;
 
     @Column(name = "gate_ph")
     Double gatePh;

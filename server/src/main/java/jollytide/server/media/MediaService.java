@@ -10,16 +10,16 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import jollytide.core.bench.Remedy.MediaHours;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
+import jollytide.core.measure.MediaUse;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.media.MediaLesson;
-import jollytide.core.media.MediaLife;
+import jollytide.core.scenario.MediaLife;
 import jollytide.core.seawater.Seawater;
-import jollytide.core.twin.Twin;
+import jollytide.core.twin.MediaBed;
 import jollytide.core.units.InputException;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.media.MediaFill.Colour;
@@ -118,7 +118,7 @@ public class MediaService {
             double massKg,
             FillIntake intake,
             double freshShare,
-            MediaHours hours,
+            MediaUse.Hours hours,
             @Nullable Double gatePh,
             boolean driesBetween,
             @Nullable Boolean chokes,
@@ -239,10 +239,8 @@ public class MediaService {
 
     /** Litres of CO2 that the air through a fill carried until then. */
     private double passedL(Tank tank, MediaFill fill, double draw, Instant until) {
-        double fresh = freshPpm(tank, fill, until).ppm();
-        double mixed = fill.freshShare * fresh + (1 - fill.freshShare) * EXHAUST_ASSUMED_PPM;
-        double hours = Duration.between(fill.filledAt, until).toMinutes() / 60.0 * hoursPerDay(tank, fill) / 24;
-        return draw * hours * mixed * 1e-6;
+        Media media = new Media(fill.massKg, MediaAssumptions.DEFAULT);
+        return life(tank, fill, draw, media, freshPpm(tank, fill, until).ppm()).carriedL(days(fill.filledAt, until));
     }
 
     private record Ppm(double ppm, boolean measured) {}
@@ -369,7 +367,7 @@ public class MediaService {
                 water(tank),
                 draw,
                 Math.max(250, ppm),
-                Twin.ROOM_VAPOUR_G_PER_M3,
+                MediaBed.ROOM_VAPOUR_G_PER_M3,
                 EXHAUST_ASSUMED_PPM,
                 fill.freshShare,
                 hoursPerDay(tank, fill),

@@ -2,7 +2,7 @@ package jollytide.server.media;
 
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import jollytide.core.bench.Remedy.MediaHours;
+import jollytide.core.measure.MediaUse;
 import jollytide.server.media.MediaFill.FillIntake;
 import org.jspecify.annotations.Nullable;
 
@@ -18,7 +18,7 @@ public record NewFill(
         @NotNull Double massKg,
         @NotNull FillIntake intake,
         @NotNull Double freshShare,
-        @NotNull MediaHours hours,
+        @NotNull MediaUse.Hours hours,
         @Nullable Double gatePh,
         @NotNull Boolean driesBetween,
         @Nullable Boolean chokes) {}

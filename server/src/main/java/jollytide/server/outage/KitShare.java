@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Sharing;
-import jollytide.core.outage.Stricken;
+import jollytide.core.outage.TankAtFailure;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.tank.Tank;
 
@@ -46,9 +46,13 @@ record KitShare(KitView thing, double share) {
      * @param taken where things that run already are, by thing
      */
     static Map<UUID, List<Backup>> planned(
-            List<Tank> tanks, Map<UUID, Stricken> stricken, List<KitView> kit, Map<UUID, UUID> taken, double hours) {
+            List<Tank> tanks,
+            Map<UUID, TankAtFailure> stricken,
+            List<KitView> kit,
+            Map<UUID, UUID> taken,
+            double hours) {
         List<List<Backup>> own = new ArrayList<>();
-        List<Stricken> struck = new ArrayList<>();
+        List<TankAtFailure> struck = new ArrayList<>();
         for (Tank tank : tanks) {
             struck.add(stricken.get(tank.id()));
             own.add(usable(tank, tanks, kit).stream()

@@ -13,17 +13,16 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Guess;
-import jollytide.core.outage.OxygenClock;
-import jollytide.core.outage.OxygenClock.OxygenCourse;
-import jollytide.core.outage.OxygenClock.Reading;
+import jollytide.core.outage.NightWithoutMains;
+import jollytide.core.outage.NightWithoutMains.OxygenCourse;
+import jollytide.core.outage.NightWithoutMains.Reading;
 import jollytide.core.outage.Plan;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
-import jollytide.core.outage.Stricken;
+import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.units.InputException;
 import jollytide.core.units.Quantities;
-import jollytide.server.bench.TwinBook.Described;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.outage.OutageController.NewNote;
@@ -32,6 +31,7 @@ import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingRow;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook.Described;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -45,16 +45,16 @@ class OutageService {
     private final HomeService homes;
     private final TankService tanks;
     private final KitService kits;
-    private final Stricture stricture;
+    private final Failures failures;
     private final Clock clock;
 
     OutageService(
-            OutageBook book, HomeService homes, TankService tanks, KitService kits, Stricture stricture, Clock clock) {
+            OutageBook book, HomeService homes, TankService tanks, KitService kits, Failures failures, Clock clock) {
         this.book = book;
         this.homes = homes;
         this.tanks = tanks;
         this.kits = kits;
-        this.stricture = stricture;
+        this.failures = failures;
         this.clock = clock;
     }
 
@@ -288,7 +288,7 @@ class OutageService {
             List<NoteView> notes,
             List<KitView> kit,
             RunLog runs,
-            Map<UUID, Stricken> stricken,
+            Map<UUID, TankAtFailure> failed,
             Map<UUID, List<Backup>> planned) {}
 
     private Scene scene(UUID keeperId, Outage outage, List<NoteView> notes) {
@@ -296,9 +296,9 @@ class OutageService {
         List<Tank> all = tanks.ofHome(keeperId, outage.homeId);
         RunLog runs = new RunLog(
                 outage.startedAt, notes, kit, all.size() == 1 ? all.get(0).id() : null);
-        Map<UUID, Described> known = stricture.describe(all);
-        Map<UUID, ReadingRow> oxygen = stricture.oxygenBefore(all, outage.startedAt);
-        Map<UUID, Stricken> stricken = all.parallelStream()
+        Map<UUID, Described> known = failures.describe(all);
+        Map<UUID, ReadingRow> oxygen = failures.oxygenBefore(all, outage.startedAt);
+        Map<UUID, TankAtFailure> failed = all.parallelStream()
                 .collect(Collectors.toConcurrentMap(
                         Tank::id,
                         tank -> struck(
@@ -307,14 +307,14 @@ class OutageService {
                                 oxygen.get(tank.id()),
                                 outage,
                                 notes)));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, stricken, kit, runs.taken(), AHEAD_H);
-        return new Scene(outage, all, notes, kit, runs, stricken, planned);
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, failed, kit, runs.taken(), AHEAD_H);
+        return new Scene(outage, all, notes, kit, runs, failed, planned);
     }
 
     private TankClock clock(Tank tank, Scene scene) {
         Outage outage = scene.outage();
         RunLog runs = scene.runs();
-        Stricken stricken = Objects.requireNonNull(scene.stricken().get(tank.id()));
+        TankAtFailure failed = Objects.requireNonNull(scene.failed().get(tank.id()));
         List<Backup> planned = Objects.requireNonNull(scene.planned().get(tank.id()));
         List<NoteView> own = scene.notes().stream().filter(n -> isOf(tank, n)).toList();
         List<KitShare> usable = KitShare.usable(tank, scene.tanks(), scene.kit());
@@ -331,20 +331,20 @@ class OutageService {
                 }
             }
         }
-        OxygenCourse course = new OxygenClock(stricken, runs.at(tank.id(), usable), readings).run(AHEAD_H);
-        Plan.Situation situation = stricture.situation(
-                tank, stricken, Schedule.best(stricken, planned, AHEAD_H).running(), course);
+        OxygenCourse course = new NightWithoutMains(failed, runs.at(tank.id(), usable), readings).run(AHEAD_H);
+        Plan.Situation situation = failures.situation(
+                tank, failed, Schedule.best(failed, planned, AHEAD_H).running(), course);
         return new TankClock(
                 tank.id(),
                 tank.name(),
                 course,
-                stricken.startMgPerL(),
-                stricken.startMeasured(),
-                stricken.roomC(),
-                stricken.fedWithinHours(),
-                stricken.demandMgPerLPerH(stricken.startC(), 0, Guess.LIKELY),
+                failed.startMgPerL(),
+                failed.startMeasured(),
+                failed.roomC(),
+                failed.fedWithinHours(),
+                failed.demandMgPerLPerH(failed.startC(), 0, Guess.LIKELY),
                 situation.bucketsPerH(),
-                stricken.contradictedByItsAnimals(),
+                failed.contradictedByItsAnimals(),
                 gasping,
                 usable.stream()
                         .map(s -> new KitInUse(
@@ -360,22 +360,22 @@ class OutageService {
                 steps(Plan.after(situation), own, usable));
     }
 
-    private Stricken struck(
+    private TankAtFailure struck(
             Tank tank, Described known, @Nullable ReadingRow oxygen, Outage outage, List<NoteView> notes) {
         double roomC = Season.of(outage.startedAt, tank.home().zone()).unheatedRoomC();
         Double fedH = null;
-        Stricture.WaterReading water = null;
+        Failures.WaterReading water = null;
         for (NoteView note : notes) {
             if (note.kind() == NoteKind.ROOM_TEMPERATURE) {
                 roomC = Objects.requireNonNull(note.value());
             } else if (note.kind() == NoteKind.FED && isOf(tank, note)) {
                 fedH = note.value();
             } else if (note.kind() == NoteKind.WATER_TEMPERATURE && isOf(tank, note)) {
-                water = new Stricture.WaterReading(
+                water = new Failures.WaterReading(
                         hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value()));
             }
         }
-        return stricture.at(known, outage.startedAt, oxygen, roomC, fedH, water);
+        return failures.at(known, outage.startedAt, oxygen, roomC, fedH, water);
     }
 
     private static boolean isOf(Tank tank, NoteView note) {

@@ -13,19 +13,20 @@ import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Guess;
-import jollytide.core.outage.OxygenClock;
+import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.OxygenFlow;
 import jollytide.core.outage.Plan;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
-import jollytide.core.outage.Stricken;
+import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.OxygenLines;
-import jollytide.server.bench.TwinBook.Described;
+import jollytide.core.scenario.WorstNight;
 import jollytide.server.home.Home;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook.Described;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -36,21 +37,19 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class PocketCard {
     private static final double AHEAD_H = 24;
-    private static final double HOTTEST_K = 4;
 
     private final HomeService homes;
     private final TankService tanks;
     private final KitService kits;
-    private final Stricture stricture;
+    private final Failures failures;
     private final JsonMapper json;
     private final Clock clock;
 
-    PocketCard(
-            HomeService homes, TankService tanks, KitService kits, Stricture stricture, JsonMapper json, Clock clock) {
+    PocketCard(HomeService homes, TankService tanks, KitService kits, Failures failures, JsonMapper json, Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
         this.kits = kits;
-        this.stricture = stricture;
+        this.failures = failures;
         this.json = json;
         this.clock = clock;
     }
@@ -65,7 +64,7 @@ class PocketCard {
      * @param airH how long that air lasts
      */
     record CardSeason(Sides start, OxygenFlow bare, OxygenFlow kept, Sides airH) {
-        static CardSeason of(Stricken tank, List<Backup> running) {
+        static CardSeason of(TankAtFailure tank, List<Backup> running) {
             double start = tank.startMgPerL();
             Sides begins = new Sides(
                     start + Guess.EARLY.startMgPerL(),
@@ -114,9 +113,9 @@ class PocketCard {
         Home home = homes.owned(keeperId, homeId);
         List<KitView> kit = kits.ofHome(homeId);
         List<Tank> all = tanks.ofHome(keeperId, homeId);
-        Map<UUID, Described> known = stricture.describe(all);
-        Map<UUID, Stricken> summer = new HashMap<>();
-        known.forEach((id, tank) -> summer.put(id, stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C)));
+        Map<UUID, Described> known = failures.describe(all);
+        Map<UUID, TankAtFailure> summer = new HashMap<>();
+        known.forEach((id, tank) -> summer.put(id, failures.atNight(tank, WorstNight.HOTTEST_K, WorstNight.SUMMER_C)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), AHEAD_H);
         Card card = new Card(
                 home.id(),
@@ -132,7 +131,7 @@ class PocketCard {
                                 all,
                                 kit,
                                 Objects.requireNonNull(summer.get(t.id())),
-                                stricture.atNight(Objects.requireNonNull(known.get(t.id())), 0, Stricture.WINTER_C),
+                                failures.atNight(Objects.requireNonNull(known.get(t.id())), 0, WorstNight.WINTER_C),
                                 Objects.requireNonNull(planned.get(t.id()))))
                         .toList());
         // A name may hold anything: closing tags inside the data must not end the script.
@@ -143,13 +142,18 @@ class PocketCard {
     }
 
     private CardTank tank(
-            Tank tank, List<Tank> all, List<KitView> kit, Stricken summer, Stricken winter, List<Backup> backups) {
+            Tank tank,
+            List<Tank> all,
+            List<KitView> kit,
+            TankAtFailure summer,
+            TankAtFailure winter,
+            List<Backup> backups) {
         List<KitShare> usable = KitShare.usable(tank, all, kit);
         Schedule schedule = Schedule.best(summer, backups, AHEAD_H);
-        Plan.Situation situation = stricture.situation(tank, summer, schedule.running(), schedule.course());
+        Plan.Situation situation = failures.situation(tank, summer, schedule.running(), schedule.course());
         List<Backup> atOnce = schedule.running().stream()
                 .filter(running -> running.fromH() == 0)
-                .map(OxygenClock.Running::backup)
+                .map(NightWithoutMains.Running::backup)
                 .toList();
         return new CardTank(
                 tank.id(),

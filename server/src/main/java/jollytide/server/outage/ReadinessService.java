@@ -14,45 +14,44 @@ import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Guess;
-import jollytide.core.outage.OxygenClock.OxygenPoint;
+import jollytide.core.outage.NightWithoutMains.OxygenPoint;
 import jollytide.core.outage.Schedule;
-import jollytide.core.outage.Stricken;
+import jollytide.core.outage.TankAtFailure;
 import jollytide.core.outage.Tier;
 import jollytide.core.outage.Times;
 import jollytide.core.reef.OxygenLines;
+import jollytide.core.scenario.WorstNight;
 import jollytide.core.units.Quantities;
-import jollytide.server.bench.TwinBook.Described;
 import jollytide.server.home.Home;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.reading.ReadingRow;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook.Described;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Whether a home is ready for the lights to go out. */
 @Service
 class ReadinessService {
-    private static final double LOOKED_AHEAD_H = 48;
     private static final double WORTH_H = 0.1;
     private static final List<Double> LENGTHS_H = List.of(2.0, 4.0, 8.0, 12.0, 24.0, 48.0);
     private static final int MANY_CUTS = 999;
-    private static final double HOTTEST_K = 4;
     private static final double BUCKET_L = 10;
     private static final double HOLD_MG_PER_L = 4;
 
     private final HomeService homes;
     private final TankService tanks;
     private final KitService kits;
-    private final Stricture stricture;
+    private final Failures failures;
     private final Clock clock;
 
-    ReadinessService(HomeService homes, TankService tanks, KitService kits, Stricture stricture, Clock clock) {
+    ReadinessService(HomeService homes, TankService tanks, KitService kits, Failures failures, Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
         this.kits = kits;
-        this.stricture = stricture;
+        this.failures = failures;
         this.clock = clock;
     }
 
@@ -116,14 +115,14 @@ class ReadinessService {
         Home home = homes.owned(keeperId, homeId);
         List<Tank> all = tanks.ofHome(keeperId, homeId);
         List<KitView> kit = kits.ofHome(homeId);
-        Map<UUID, Described> known = stricture.describe(all);
-        Map<UUID, Stricken> summer = new LinkedHashMap<>();
-        known.forEach((id, tank) -> summer.put(id, stricture.atNight(tank, HOTTEST_K, Stricture.SUMMER_C)));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), LOOKED_AHEAD_H);
+        Map<UUID, Described> known = failures.describe(all);
+        Map<UUID, TankAtFailure> summer = new LinkedHashMap<>();
+        known.forEach((id, tank) -> summer.put(id, failures.atNight(tank, WorstNight.HOTTEST_K, WorstNight.SUMMER_C)));
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), WorstNight.LOOKED_AHEAD_H);
         List<TankNights> nights = all.stream()
                 .map(tank -> nights(
                         tank,
-                        stricture.atNight(Objects.requireNonNull(known.get(tank.id())), 0, Stricture.WINTER_C),
+                        failures.atNight(Objects.requireNonNull(known.get(tank.id())), 0, WorstNight.WINTER_C),
                         Objects.requireNonNull(summer.get(tank.id())),
                         Objects.requireNonNull(planned.get(tank.id()))))
                 .sorted(Comparator.comparingDouble(n -> earlyH(n.keptSummer())))
@@ -137,7 +136,7 @@ class ReadinessService {
                         ? List.of()
                         : purchases(nights.get(0), summer, planned, home.perEuro()),
                 tiers(List.copyOf(summer.values()), home.perEuro()),
-                LOOKED_AHEAD_H);
+                WorstNight.LOOKED_AHEAD_H);
     }
 
     /**
@@ -168,18 +167,17 @@ class ReadinessService {
                 .atTime(from)
                 .atZone(home.zone())
                 .toInstant();
-        Map<UUID, ReadingRow> oxygen = stricture.oxygenBefore(all, at);
-        Map<UUID, Stricken> struck = new LinkedHashMap<>();
-        stricture
-                .describe(all)
+        Map<UUID, ReadingRow> oxygen = failures.oxygenBefore(all, at);
+        Map<UUID, TankAtFailure> struck = new LinkedHashMap<>();
+        failures.describe(all)
                 .forEach(
-                        (id, tank) -> struck.put(id, stricture.at(tank, at, oxygen.get(id), Stricture.SUMMER_C, null)));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, struck, kit, Map.of(), LOOKED_AHEAD_H);
+                        (id, tank) -> struck.put(id, failures.at(tank, at, oxygen.get(id), WorstNight.SUMMER_C, null)));
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, struck, kit, Map.of(), WorstNight.LOOKED_AHEAD_H);
         List<CutTank> through = all.stream()
                 .map(tank -> {
-                    Stricken stricken = Objects.requireNonNull(struck.get(tank.id()));
-                    OxygenPoint bare = lowest(stricken, List.of(), hours);
-                    OxygenPoint kept = lowest(stricken, Objects.requireNonNull(planned.get(tank.id())), hours);
+                    TankAtFailure failed = Objects.requireNonNull(struck.get(tank.id()));
+                    OxygenPoint bare = lowest(failed, List.of(), hours);
+                    OxygenPoint kept = lowest(failed, Objects.requireNonNull(planned.get(tank.id())), hours);
                     return new CutTank(
                             tank.id(), tank.name(), bare.early(), bare.likely(), kept.early(), kept.likely());
                 })
@@ -194,13 +192,13 @@ class ReadinessService {
     }
 
     /** The point of a cut where the early side stands lowest. */
-    private static OxygenPoint lowest(Stricken tank, List<Backup> kit, double hours) {
+    private static OxygenPoint lowest(TankAtFailure tank, List<Backup> kit, double hours) {
         return Schedule.best(tank, kit, hours).course().points().stream()
                 .min(Comparator.comparingDouble(OxygenPoint::early))
                 .orElseThrow();
     }
 
-    private static TankNights nights(Tank tank, Stricken winter, Stricken summer, List<Backup> kit) {
+    private static TankNights nights(Tank tank, TankAtFailure winter, TankAtFailure summer, List<Backup> kit) {
         return new TankNights(
                 tank.id(),
                 tank.name(),
@@ -208,7 +206,9 @@ class ReadinessService {
                 danger(winter, List.of()),
                 danger(summer, kit),
                 danger(winter, kit),
-                Schedule.unattended(summer, kit, LOOKED_AHEAD_H).course().danger(),
+                Schedule.unattended(summer, kit, WorstNight.LOOKED_AHEAD_H)
+                        .course()
+                        .danger(),
                 summer.contradictedByItsAnimals(),
                 Backup.Pouring.bucketsPerH(summer, HOLD_MG_PER_L, BUCKET_L),
                 summer.demandMgPerLPerH(summer.startC(), 0, Guess.LIKELY),
@@ -216,11 +216,11 @@ class ReadinessService {
     }
 
     private static double earlyH(Times times) {
-        return times.early() == null ? LOOKED_AHEAD_H : times.early();
+        return times.early() == null ? WorstNight.LOOKED_AHEAD_H : times.early();
     }
 
-    private static Times danger(Stricken tank, List<Backup> kit) {
-        return Schedule.best(tank, kit, LOOKED_AHEAD_H).course().danger();
+    private static Times danger(TankAtFailure tank, List<Backup> kit) {
+        return Schedule.best(tank, kit, WorstNight.LOOKED_AHEAD_H).course().danger();
     }
 
     private static String weakest(List<TankNights> nights, List<KitView> kit) {
@@ -241,7 +241,7 @@ class ReadinessService {
                     Locale.ROOT,
                     "Nothing aerates without the mains: in a summer night %s is in danger after %.1f hours.",
                     first.name(),
-                    early == null ? LOOKED_AHEAD_H : early);
+                    early == null ? WorstNight.LOOKED_AHEAD_H : early);
         }
         if (early == null) {
             return kit.stream().noneMatch(k -> k.runTime().tested())
@@ -258,10 +258,10 @@ class ReadinessService {
 
     /** What could be bought, by hours gained for its price at the tank that needs it most. */
     private static List<Purchase> purchases(
-            TankNights neediest, Map<UUID, Stricken> summer, Map<UUID, List<Backup>> planned, double perEuro) {
-        Stricken tank = Objects.requireNonNull(summer.get(neediest.tankId()));
+            TankNights neediest, Map<UUID, TankAtFailure> summer, Map<UUID, List<Backup>> planned, double perEuro) {
+        TankAtFailure tank = Objects.requireNonNull(summer.get(neediest.tankId()));
         double allLitres =
-                summer.values().stream().mapToDouble(Stricken::litres).sum();
+                summer.values().stream().mapToDouble(TankAtFailure::litres).sum();
         double before = earlyH(neediest.keptSummer());
         List<Purchase> all = new ArrayList<>();
         for (Tier tier : Tier.values()) {
@@ -277,11 +277,11 @@ class ReadinessService {
         return all;
     }
 
-    private static List<TierFor> tiers(List<Stricken> summer, double perEuro) {
+    private static List<TierFor> tiers(List<TankAtFailure> summer, double perEuro) {
         if (summer.isEmpty()) {
             return List.of();
         }
-        List<Tier.Holding> ladder = Tier.ladder(summer, LOOKED_AHEAD_H);
+        List<Tier.Holding> ladder = Tier.ladder(summer, WorstNight.LOOKED_AHEAD_H);
         return LENGTHS_H.stream()
                 .map(h -> Tier.cheapest(ladder, h)
                         .map(step -> new TierFor(h, step.tier().what(), perEuro * step.euros()))

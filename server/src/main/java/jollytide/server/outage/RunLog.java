@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import jollytide.core.outage.OxygenClock.Running;
+import jollytide.core.outage.NightWithoutMains.Running;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.outage.OutageNote.NoteKind;
 import jollytide.server.outage.OutageService.NoteView;

@@ -12,8 +12,8 @@ import jollytide.core.haul.Haul;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
 import jollytide.core.outage.Guess;
-import jollytide.core.outage.OxygenClock;
-import jollytide.core.outage.Stricken;
+import jollytide.core.outage.NightWithoutMains;
+import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
 import jollytide.core.seawater.Gases;
 import jollytide.core.units.AlkalinityUnit;
@@ -78,7 +78,7 @@ class OutageSumsController {
             @Nullable Double bubbleMm,
             @Nullable Double depthM) {}
 
-    record OutageAnswer(OxygenClock.OxygenCourse course, double bucketsPerH) {}
+    record OutageAnswer(NightWithoutMains.OxygenCourse course, double bucketsPerH) {}
 
     private static final double REEF = 0.018;
     private static final double SALINITY = 35;
@@ -88,11 +88,11 @@ class OutageSumsController {
 
     @PostMapping("/outage")
     OutageAnswer outage(@Valid @RequestBody OutageRequest body) {
-        Stricken tank = stricken(body);
+        TankAtFailure tank = stricken(body);
         Double air = body.airLPerH();
-        List<OxygenClock.Running> running = air == null
+        List<NightWithoutMains.Running> running = air == null
                 ? List.of()
-                : List.of(new OxygenClock.Running(
+                : List.of(new NightWithoutMains.Running(
                         new Backup(
                                 "stone",
                                 new Backup.Stone(
@@ -104,14 +104,14 @@ class OutageSumsController {
                         0,
                         null));
         return new OutageAnswer(
-                new OxygenClock(tank, running, List.of()).run(HOURS),
+                new NightWithoutMains(tank, running, List.of()).run(HOURS),
                 Backup.Pouring.bucketsPerH(tank, HOLD_MG_PER_L, BUCKET_L));
     }
 
-    private static Stricken stricken(OutageRequest body) {
+    private static TankAtFailure stricken(OutageRequest body) {
         double room = body.roomC() == null ? body.temperatureC() : body.roomC();
         double litres = within("litres", body.litres(), 1, 100_000, "L");
-        return new Stricken(
+        return new TankAtFailure(
                 litres,
                 SALINITY,
                 Gases.STANDARD_HPA,
@@ -122,7 +122,7 @@ class OutageSumsController {
                 true,
                 body.temperatureC(),
                 room,
-                Stricken.ordinaryCoolingPerH(litres),
+                TankAtFailure.ordinaryCoolingPerH(litres),
                 24);
     }
 
@@ -152,7 +152,7 @@ class OutageSumsController {
 
     @PostMapping("/pouring")
     PouringAnswer pouring(@Valid @RequestBody PouringRequest body) {
-        Stricken tank = stricken(new OutageRequest(
+        TankAtFailure tank = stricken(new OutageRequest(
                 body.litres(),
                 body.surfaceM2(),
                 body.temperatureC(),

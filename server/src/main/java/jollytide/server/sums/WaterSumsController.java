@@ -15,36 +15,37 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import jollytide.core.air.RoomAir;
-import jollytide.core.bench.DailyAir;
-import jollytide.core.bench.Forecast;
-import jollytide.core.bench.Forecast.SettledDay;
-import jollytide.core.bench.Living;
-import jollytide.core.bench.RoomDay;
-import jollytide.core.bench.Setup;
+import jollytide.core.description.DailyAir;
+import jollytide.core.description.RoomDay;
+import jollytide.core.description.Setup;
 import jollytide.core.dosing.AlkalinityDose;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.SettlingTime;
+import jollytide.core.measure.MeasureSet;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
-import jollytide.core.media.MediaLife;
+import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.scenario.MediaLife;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.PhScale;
 import jollytide.core.seawater.Seawater;
-import jollytide.core.twin.Twin;
+import jollytide.core.twin.MediaBed;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.AlkalinityUnit;
-import jollytide.server.bench.TwinBook;
-import jollytide.server.bench.Variant;
-import jollytide.server.bench.VariantReader;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.setup.Computes;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankService;
+import jollytide.server.twin.SetRequest;
+import jollytide.server.twin.SetRequest.PutMeasure;
+import jollytide.server.twin.TwinBook;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -96,7 +97,7 @@ class WaterSumsController {
                 new Seawater(35, body.temperatureC()),
                 body.airLPerH(),
                 body.intakePpm(),
-                Twin.ROOM_VAPOUR_G_PER_M3,
+                MediaBed.ROOM_VAPOUR_G_PER_M3,
                 body.exhaustPpm() == null ? EXHAUST_PPM : body.exhaustPpm(),
                 body.freshShare(),
                 body.hoursPerDay(),
@@ -206,7 +207,7 @@ class WaterSumsController {
      * @param start an instant such as 2026-11-12T00:00:00Z
      * @param roomPpm by the hour of an ordinary day: 24 values, or one for all
      * @param living ordinary when null
-     * @param remedies none when null
+     * @param measures none when null
      */
     record ForecastSum(
             @NotNull @Valid TankDescription tank,
@@ -220,8 +221,8 @@ class WaterSumsController {
             @Nullable Double airChangesPerH,
             @Nullable Double roomM3,
             @Nullable Double pressureHpa,
-            @Nullable Living living,
-            @Valid @Nullable Variant remedies) {}
+            @Nullable MetabolicParameters living,
+            @Nullable @Size(max = 20) List<@NotNull @Valid PutMeasure> measures) {}
 
     record HourOfForecast(
             Instant at, double phNbs, double co2Uatm, double oxygenMgPerL, double roomPpm, double omegaAragonite) {}
@@ -250,14 +251,14 @@ class WaterSumsController {
                 room,
                 null,
                 zone(body.zone()));
-        Forecast forecast = new Forecast(setup, body.living() == null ? Living.ORDINARY : body.living());
+        OrdinaryDays forecast =
+                new OrdinaryDays(setup, body.living() == null ? MetabolicParameters.ORDINARY : body.living());
         TwinState today = forecast.today(start(body.start()));
-        List<TwinState> run = forecast.run(
-                today, VariantReader.read(body.remedies(), setup, body.roomM3()), Duration.ofDays(body.days()));
+        List<TwinState> run = forecast.run(today, measures(body, tank, setup), Duration.ofDays(body.days()));
         int perDay = (int) Duration.ofDays(1).dividedBy(QUARTER);
         List<SettledDay> days = new ArrayList<>();
         for (int day = 1; day <= body.days(); day++) {
-            days.add(Forecast.settled(run.subList(0, day * perDay)));
+            days.add(OrdinaryDays.settled(run.subList(0, day * perDay)));
         }
         return new ForecastAnswer(
                 run.stream()
@@ -266,6 +267,13 @@ class WaterSumsController {
                                 s.at(), s.phNbs(), s.co2Uatm(), s.oxygenMgPerL(), s.roomPpm(), s.omegaAragonite()))
                         .toList(),
                 days);
+    }
+
+    private static MeasureSet measures(ForecastSum body, Tank tank, Setup setup) {
+        List<PutMeasure> put = body.measures();
+        return put == null
+                ? MeasureSet.NONE
+                : new SetRequest(put).on(TwinBook.surroundings(tank, setup, body.roomM3()));
     }
 
     private static ZoneId zone(String zone) {

@@ -19,7 +19,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import jollytide.core.bench.Part;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -29,7 +28,8 @@ import jollytide.core.reef.Stance;
 import jollytide.core.reef.TargetBand;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
-import jollytide.core.twin.Opening;
+import jollytide.core.twin.Air;
+import jollytide.core.twin.OpenPath;
 import jollytide.server.home.Home;
 import jollytide.server.home.Room;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -94,11 +94,11 @@ public class Tank {
 
         @Enumerated(EnumType.STRING)
         @Column(name = "over_air", columnDefinition = "VARCHAR(20)")
-        Opening.Air over;
+        Air over;
 
         protected SurfaceRow() {}
 
-        SurfaceRow(String name, double areaM2, SurfaceClass motion, Opening.Air over) {
+        SurfaceRow(String name, double areaM2, SurfaceClass motion, Air over) {
             this.name = name;
             this.areaM2 = areaM2;
             this.motion = motion;
@@ -144,11 +144,15 @@ public class Tank {
     }
 
     /** What lies open to air, in the keeper's order. */
-    public List<Part> openings() {
-        List<Part> all = new ArrayList<>();
-        surfaces.forEach(row -> all.add(Part.surface(row.name, row.over, new Surface(row.areaM2, row.motion))));
-        parts.fallParts().forEach(fall -> all.add(Part.fall(fall.name(), fall.air(), fall.toCore())));
-        parts.stoneParts().forEach(stone -> all.add(Part.stone("stone", stone.air(), stone.toCore())));
+    public List<OpenPath> openings() {
+        List<OpenPath> all = new ArrayList<>();
+        surfaces.forEach(row -> all.add(OpenPath.surface(row.name, row.over, new Surface(row.areaM2, row.motion))));
+        parts.fallParts().forEach(fall -> all.add(OpenPath.fall(fall.name(), fall.air(), fall.toCore())));
+        List<TankParts.StonePart> stones = parts.stoneParts();
+        for (int i = 0; i < stones.size(); i++) {
+            String name = stones.size() == 1 ? "stone" : "stone " + (i + 1);
+            all.add(OpenPath.stone(name, stones.get(i).air(), stones.get(i).toCore()));
+        }
         return all;
     }
 
@@ -171,7 +175,7 @@ public class Tank {
     /** Sum of the described paths' conductances for CO2, mol/(h·atm); 0 when none is described. */
     public double co2Conductance(Seawater water) {
         double sum = 0;
-        for (Part part : openings()) {
+        for (OpenPath part : openings()) {
             sum += part.path().conductance(Gas.CO2, water);
         }
         Double draw = skimmerAirDrawLPerH();

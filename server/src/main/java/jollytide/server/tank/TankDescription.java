@@ -8,7 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.reef.Stance;
-import jollytide.core.twin.Opening;
+import jollytide.core.twin.Air;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,7 +42,7 @@ public record TankDescription(
             @NotBlank @Size(max = 80) String name,
             @NotNull Double areaM2,
             @NotNull SurfaceClass motion,
-            Opening.@Nullable Air over) {}
+            @Nullable Air over) {}
 
     /**
      * The light clock.

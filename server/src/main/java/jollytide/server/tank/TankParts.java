@@ -8,15 +8,15 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import jollytide.core.air.AirLine;
 import jollytide.core.air.Enclosure.Door;
-import jollytide.core.bench.FixedLine;
+import jollytide.core.description.FixedLine;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Fall;
 import jollytide.core.exchange.Stone;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.Life;
 import jollytide.core.reef.Livestock;
-import jollytide.core.twin.Life;
-import jollytide.core.twin.Opening;
+import jollytide.core.twin.Air;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.units.Quantities;
 import org.jspecify.annotations.Nullable;
@@ -62,15 +62,15 @@ public record TankParts(
     public record FallPart(
             @NotBlank @Size(max = 80) String name,
             @NotNull Double flowLPerH,
-            Opening.@Nullable Air over,
+            @Nullable Air over,
             @Nullable Double efficiency) {
 
         public Fall toCore() {
             return new Fall(flowLPerH, efficiency == null ? Fall.ASSUMED_EFFICIENCY : efficiency);
         }
 
-        public Opening.Air air() {
-            return over == null ? Opening.Air.ROOM : over;
+        public Air air() {
+            return over == null ? Air.ROOM : over;
         }
     }
 
@@ -92,8 +92,8 @@ public record TankParts(
             return new Stone(airLPerH, bubbleMm == null ? BUBBLE_MM : bubbleMm, depthM == null ? DEPTH_M : depthM);
         }
 
-        public Opening.Air air() {
-            return Boolean.TRUE.equals(outdoors) ? Opening.Air.OUTDOORS : Opening.Air.ROOM;
+        public Air air() {
+            return Boolean.TRUE.equals(outdoors) ? Air.OUTDOORS : Air.ROOM;
         }
     }
 

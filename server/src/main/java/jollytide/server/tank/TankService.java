@@ -6,7 +6,7 @@ import java.util.UUID;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.reef.TargetBand;
-import jollytide.core.twin.Opening;
+import jollytide.core.twin.Air;
 import jollytide.core.units.Quantities;
 import jollytide.server.home.HomeService;
 import jollytide.server.home.Room;
@@ -153,7 +153,7 @@ public class TankService {
         tank.surfaces.clear();
         d.surfaces()
                 .forEach(s -> tank.surfaces.add(new SurfaceRow(
-                        s.name().strip(), s.areaM2(), s.motion(), s.over() == null ? Opening.Air.ROOM : s.over())));
+                        s.name().strip(), s.areaM2(), s.motion(), s.over() == null ? Air.ROOM : s.over())));
         if (d.parts() != null) {
             d.parts().check();
             tank.parts = d.parts();

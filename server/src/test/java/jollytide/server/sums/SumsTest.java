@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
+import jollytide.server.Sets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -200,8 +201,11 @@ class SumsTest extends ServerTest {
         assertThat(plain.path("days")).hasSize(3);
         double trough = plain.path("days").path(2).path("troughPh").asDouble();
         assertThat(plain.path("days").path(0).path("troughPh").asDouble()).isCloseTo(trough, within(0.01));
-        JsonNode line =
-                sum("forecast", body.formatted(Samples.TANK, ",\"remedies\":{\"line\":{\"lengthM\":5,\"boreMm\":16}}"));
+        JsonNode line = sum(
+                "forecast",
+                body.formatted(
+                        Samples.TANK,
+                        ",\"measures\":[" + Sets.measure("outdoor-line", "lengthM=5", "boreMm=16") + "]"));
         assertThat(line.path("days").path(2).path("troughPh").asDouble()).isGreaterThan(trough + 0.05);
         var wrong = visitor()
                 .post("/sums/forecast", body.formatted(Samples.TANK, "").replace("Amsterdam", "Atlantis"));

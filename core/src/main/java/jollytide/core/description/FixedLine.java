@@ -1,0 +1,36 @@
+package jollytide.core.description;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.air.AirLine;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A hose from outdoors to the skimmer that stays, and what was measured at it.
+ *
+ * @param drawnLPerH what the skimmer draws with the hose on; from length and bore when null
+ * @param outdoorShare of what is breathed, from CO2 at the intake; everything when null
+ */
+public record FixedLine(
+        AirLine line, @Nullable Double drawnLPerH, @Nullable Double outdoorShare) {
+    public FixedLine {
+        if (drawnLPerH != null) {
+            within("drawnLPerH", drawnLPerH, 1, 20_000, "L/h");
+        }
+        if (outdoorShare != null) {
+            within("outdoorShare", outdoorShare, 0, 1, "");
+        }
+    }
+
+    /** Share of the free draw that is kept, 0 to 1. */
+    public double kept(double freeLPerH) {
+        return drawnLPerH == null
+                ? line.kept(freeLPerH, AirLine.ASSUMED_SUCTION_PA)
+                : Math.min(1, drawnLPerH / freeLPerH);
+    }
+
+    /** Share of what is breathed that comes from outdoors: measured, else everything. */
+    public double fromOutdoors() {
+        return outdoorShare == null ? 1 : outdoorShare;
+    }
+}

@@ -1,0 +1,149 @@
+package jollytide.core.description;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.UnaryOperator;
+import jollytide.core.air.Enclosure;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.dosing.Inflow;
+import jollytide.core.exchange.Skimmer;
+import jollytide.core.exchange.Surface;
+import jollytide.core.reef.CalciumReactor;
+import jollytide.core.reef.Life;
+import jollytide.core.reef.LightClock;
+import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.seawater.CarbonateState;
+import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.Air;
+import jollytide.core.twin.OpenPath;
+import jollytide.core.units.AlkalinityUnit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A tank and its surroundings as they are.
+ *
+ * @param alkalinityMeqPerL of today
+ * @param open what lies open to air
+ * @param canopy null when the display is open to the room
+ * @param cabinet null when the sump is open to the room
+ * @param skimmer null without one
+ * @param inCabinet whether the skimmer stands in the cabinet, breathes its air and blows into it
+ * @param line through which it breathes outdoor air; null without
+ * @param outdoorPpm dry ppm
+ * @param life as expected; respiration is corrected by a fit
+ * @param source of today's alkalinity: it is dosed as fast as the animals use it, what a reactor brings left out
+ * @param reactor null without one; where no use is described, the animals use what it brings
+ * @param refugiumLight null without a refugium
+ */
+public record Setup(
+        double netVolumeL,
+        Seawater water,
+        double alkalinityMeqPerL,
+        double pressureHpa,
+        List<OpenPath> open,
+        @Nullable Enclosure canopy,
+        @Nullable Enclosure cabinet,
+        @Nullable Skimmer skimmer,
+        boolean inCabinet,
+        @Nullable FixedLine line,
+        double outdoorPpm,
+        RoomDay room,
+        LightClock light,
+        Life life,
+        AlkalinitySource source,
+        @Nullable CalciumReactor reactor,
+        @Nullable LightClock refugiumLight,
+        ZoneId zone) {
+
+    public Setup {
+        within("netVolumeL", netVolumeL, 1, 100_000, "L");
+        within("alkalinityMeqPerL", alkalinityMeqPerL, 0.3, 15, "meq/L");
+        within("outdoorPpm", outdoorPpm, 250, 5000, "ppm");
+        open = List.copyOf(open);
+    }
+
+    /** Surfaces and a skimmer in one room; nothing else. */
+    public static Setup plain(
+            double netVolumeL,
+            Seawater water,
+            double alkalinityMeqPerL,
+            double pressureHpa,
+            List<Surface> surfaces,
+            @Nullable Skimmer skimmer,
+            double outdoorPpm,
+            RoomDay room,
+            LightClock light,
+            ZoneId zone) {
+        List<OpenPath> open = new ArrayList<>();
+        surfaces.forEach(s -> open.add(OpenPath.surface("surface " + (open.size() + 1), Air.ROOM, s)));
+        return new Setup(
+                netVolumeL,
+                water,
+                alkalinityMeqPerL,
+                pressureHpa,
+                open,
+                null,
+                null,
+                skimmer,
+                false,
+                null,
+                outdoorPpm,
+                room,
+                light,
+                Life.reef(
+                        MetabolicParameters.ORDINARY.respirationMmolPerLPerH(),
+                        MetabolicParameters.ORDINARY.photosynthesisMmolPerLPerH()),
+                AlkalinitySource.SODA_ASH,
+                null,
+                null,
+                zone);
+    }
+
+    /** What the reactor's intake water holds differs little between an ordinary day and night. */
+    private static final double ORDINARY_UATM = 600;
+
+    /** What the reactor adds as it is described; nothing without one. */
+    public Inflow reactorAsDescribed(UnaryOperator<CalciumReactor> care) {
+        if (reactor == null) {
+            return Inflow.NONE;
+        }
+        CarbonateSystem system = CarbonateSystem.of(water);
+        CarbonateState tank =
+                system.fromAlkalinityAndCo2(alkalinityMeqPerL / 1000 / water.densityKgPerL(), ORDINARY_UATM);
+        return care.apply(reactor).perDay(system, tank, netVolumeL);
+    }
+
+    /**
+     * Alkalinity that the animals use, meq/(L·day): as described, else what the reactor brings, else 0 for not known.
+     */
+    public double useMeqPerLPerDay() {
+        double described = life.calcificationMeqPerLPerDay();
+        double use = described > 0
+                ? described
+                : Math.max(0, reactorAsDescribed(r -> r).alkalinityMeq());
+        return Math.min(Life.MOST_USE_MEQ_PER_L_PER_DAY, use);
+    }
+
+    /** What of the description cannot be true together; null when nothing. */
+    public @Nullable String contradiction() {
+        double described = life.calcificationMeqPerLPerDay();
+        double brought = reactorAsDescribed(r -> r).alkalinityMeq();
+        if (described > 0 && brought > described * 1.05) {
+            return String.format(
+                    Locale.ROOT,
+                    "As described, the reactor brings %.2f dKH a day and the animals use %.2f: alkalinity would climb."
+                            + " It is taken to bring what is used. Measure its effluent again.",
+                    AlkalinityUnit.DKH.fromMeqPerL(brought),
+                    AlkalinityUnit.DKH.fromMeqPerL(described));
+        }
+        if (brought < 0) {
+            return "As described, the reactor's effluent holds less alkalinity than the tank. Measure it again.";
+        }
+        return null;
+    }
+}

@@ -1,0 +1,238 @@
+package jollytide.core.measure;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import jollytide.core.air.Enclosure;
+import jollytide.core.description.LocalHours;
+import jollytide.core.description.RoomCourse;
+import jollytide.core.description.Setup;
+import jollytide.core.dosing.Inflow;
+import jollytide.core.exchange.Surface;
+import jollytide.core.media.Media;
+import jollytide.core.reef.CalciumReactor;
+import jollytide.core.reef.LightClock;
+import jollytide.core.reef.LightCourse;
+import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.twin.Air;
+import jollytide.core.twin.BoxedAir;
+import jollytide.core.twin.Channel;
+import jollytide.core.twin.Dosing;
+import jollytide.core.twin.Lamp;
+import jollytide.core.twin.OpenPath;
+import jollytide.core.twin.Outdoors;
+import jollytide.core.twin.Part;
+import jollytide.core.twin.Reef;
+import jollytide.core.twin.Refugium;
+import jollytide.core.twin.RoomSpace;
+import jollytide.core.twin.Swimmers;
+import jollytide.core.twin.TwinState;
+import jollytide.core.twin.TwinTank;
+import jollytide.core.twin.Water;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A tank while it is put together: the setup as it is, on which measures turn what they change, until its parts are laid
+ * out in time.
+ */
+public final class Rig {
+    private final Setup setup;
+    private final MetabolicParameters metabolism;
+
+    private final List<OpenPath> added = new ArrayList<>();
+
+    double surfaceTimes = 1;
+
+    @Nullable
+    Enclosure canopy;
+
+    @Nullable
+    Enclosure cabinet;
+
+    /** The tank's own, and what is added; empty where none draws air. */
+    final List<SkimmerRig> skimmers = new ArrayList<>();
+
+    double ventilationTimes = 1;
+    double extraAirChangesPerH;
+    double peopleTimes = 1;
+    double extraPpmPerH;
+    double warmerByK;
+    double alkalinityChangeMeqPerL;
+
+    @Nullable
+    Dose instead;
+
+    double refugiumMmolPerH;
+
+    @Nullable
+    LightClock refugiumLight;
+
+    UnaryOperator<CalciumReactor> reactorCare = reactor -> reactor;
+
+    private Rig(Setup setup, MetabolicParameters metabolism) {
+        this.setup = setup;
+        this.metabolism = metabolism;
+        canopy = setup.canopy();
+        cabinet = setup.cabinet();
+        refugiumMmolPerH = setup.life().refugiumMmolPerH();
+        refugiumLight = setup.refugiumLight();
+        if (setup.skimmer() != null) {
+            skimmers.add(new SkimmerRig("", setup.skimmer(), setup.inCabinet() && cabinet != null, setup.line()));
+        }
+    }
+
+    /** The tank with measures on. */
+    public static Rig of(Setup setup, MetabolicParameters metabolism, MeasureSet measures) {
+        Rig rig = new Rig(setup, metabolism);
+        measures.all().forEach(measure -> measure.on(rig));
+        return rig;
+    }
+
+    /** One more path between water and air. */
+    public void add(OpenPath path) {
+        added.add(path);
+    }
+
+    /** The tank's own skimmer; every measure on it needs one. */
+    SkimmerRig skimmer() {
+        if (skimmers.isEmpty()) {
+            throw new IllegalStateException("a measure on a skimmer that is not there");
+        }
+        return skimmers.get(0);
+    }
+
+    /** The skimmer with media before it, if there is one that draws air. */
+    public Optional<SkimmerRig> withMedia() {
+        return skimmers.stream()
+                .filter(skimmer -> skimmer.media != null && skimmer.share() > 0)
+                .findFirst();
+    }
+
+    public List<SkimmerRig> skimmers() {
+        return List.copyOf(skimmers);
+    }
+
+    /** Media that are other than they are put on: endless for a settled day, tight for the careful side. */
+    public Rig media(UnaryOperator<Media> change) {
+        skimmers.forEach(skimmer -> {
+            MediaUse use = skimmer.media;
+            skimmer.media = use == null ? null : use.with(change.apply(use.media()));
+        });
+        return this;
+    }
+
+    public double celsius() {
+        return setup.water().temperatureC() + warmerByK;
+    }
+
+    /** Where it starts from: the settled tank, alkalinity brought up or down with soda ash, which brings carbon too. */
+    public TwinState startsFrom(TwinState today) {
+        double perKg = alkalinityChangeMeqPerL / 1000 / setup.water().densityKgPerL();
+        TwinState raised = perKg == 0
+                ? today
+                : today.with(Water.DIC, dic -> dic + perKg / 2)
+                        .with(Water.ALKALINITY, alkalinity -> alkalinity + perKg);
+        return today.temperatureC() == celsius() ? raised : raised.with(Water.TEMPERATURE, celsius());
+    }
+
+    /**
+     * Laid out in time.
+     *
+     * @param logged the room as it was, for days that have been; where it has gaps its ordinary day is taken
+     * @param ledger whether its runs keep the ledger
+     */
+    public TwinTank tank(Instant from, Duration length, @Nullable RoomCourse logged, boolean ledger) {
+        LightCourse lamps = new LightCourse(setup.light(), setup.zone(), from, length);
+        LocalHours local = new LocalHours(setup.zone());
+        List<Part> parts = new ArrayList<>();
+        parts.add(new RoomSpace(setup.room().ppm().mean(), room(local, logged)));
+        parts.add(new Outdoors(setup.outdoorPpm()));
+        for (OpenPath path : setup.open()) {
+            boolean surface = path.path() instanceof Surface;
+            parts.add(surface ? path.times(surfaceTimes * metabolism.surfaceTimes()) : path);
+        }
+        parts.addAll(added);
+        for (SkimmerRig skimmer : skimmers) {
+            if (skimmer.share() > 0) {
+                parts.add(skimmer.part(setup, metabolism, lamps, local));
+            }
+        }
+        if (canopy != null) {
+            parts.add(new BoxedAir(Air.CANOPY, canopy));
+        }
+        if (cabinet != null) {
+            parts.add(new BoxedAir(Air.CABINET, cabinet));
+        }
+        var life = setup.life()
+                .withUse(setup.useMeqPerLPerDay())
+                .withRespiration(metabolism.respirationMmolPerLPerH(), metabolism.photosynthesisMmolPerLPerH());
+        parts.add(new Reef(life, 1, Lamp.of(lamps)));
+        if (refugiumLight != null) {
+            LightCourse algae = new LightCourse(refugiumLight, setup.zone(), from, length);
+            parts.add(new Refugium(refugiumMmolPerH, life.quotient(), Lamp.of(algae)));
+        }
+        parts.add(new Swimmers(life.fish(), life.fishActivity(), life.quotient()));
+        Inflow reactor = reactor();
+        parts.add(new Dosing(Channel.Kind.DOSES, doses(reactor)));
+        parts.add(new Dosing(Channel.Kind.REACTOR, reactor));
+        return new TwinTank(
+                new Water(
+                        setup.netVolumeL(),
+                        setup.water().salinity(),
+                        setup.pressureHpa(),
+                        setup.water().temperatureC(),
+                        true),
+                parts,
+                ledger);
+    }
+
+    private RoomSpace.Hours room(LocalHours local, @Nullable RoomCourse logged) {
+        boolean asMeasured = ventilationTimes == 1 && extraAirChangesPerH == 0 && peopleTimes == 1 && extraPpmPerH == 0;
+        if (asMeasured && logged != null) {
+            return RoomSpace.Hours.known(
+                    t -> logged.at(t).orElseGet(() -> setup.room().ppm().at(local.at(t))));
+        }
+        if (asMeasured) {
+            return RoomSpace.Hours.known(t -> setup.room().ppm().at(local.at(t)));
+        }
+        return RoomSpace.Hours.breathed(
+                t -> peopleTimes * setup.room().sourcePpmPerH(local.at(t), setup.outdoorPpm()) + extraPpmPerH,
+                setup.room().airChangesPerH() * ventilationTimes + extraAirChangesPerH,
+                setup.outdoorPpm());
+    }
+
+    /** As it is, never more than the animals use; a care that makes it stronger is met by turning its effluent down. */
+    private Inflow reactor() {
+        Inflow plain = setup.reactorAsDescribed(r -> r);
+        if (plain.alkalinityMeq() <= 0) {
+            return Inflow.NONE;
+        }
+        Inflow after = setup.reactorAsDescribed(reactorCare);
+        double wanted = Math.min(plain.alkalinityMeq(), setup.useMeqPerLPerDay());
+        return after.times(wanted / after.alkalinityMeq());
+    }
+
+    /**
+     * Doses keep up with the animals' use, of alkalinity and of calcium: what the reactor does not bring comes from the
+     * sources. Another source takes today's place as far as that goes; what it brings beyond, and its calcium, comes on
+     * top.
+     */
+    private Inflow doses(Inflow reactor) {
+        double use = setup.useMeqPerLPerDay();
+        double poured = Math.max(0, use - reactor.alkalinityMeq());
+        Inflow today = setup.source().perDay(poured);
+        double calcium = use / 2 - reactor.calciumMmol() - today.calciumMmol();
+        Inflow asItIs = today.plus(new Inflow(0, 0, calcium, 0));
+        Dose other = instead;
+        if (other == null) {
+            return asItIs;
+        }
+        Inflow brought = other.source().perDay(other.meqPerLPerDay());
+        // Where no use is known, what is poured from another source replaces as much of a carbonate dose.
+        double replaced = use == 0 ? other.meqPerLPerDay() : Math.min(poured, other.meqPerLPerDay());
+        return asItIs.plus(setup.source().perDay(-replaced)).plus(brought);
+    }
+}

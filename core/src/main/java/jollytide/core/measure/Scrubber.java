@@ -1,0 +1,114 @@
+package jollytide.core.measure;
+
+import java.util.ArrayList;
+import java.util.List;
+import jollytide.core.media.Media;
+import jollytide.core.twin.Intake.Leg;
+
+/** Scrubber media before the skimmer, in all of its air. */
+public record Scrubber(MediaUse use) implements Measure {
+    /** Recirculation with less fresh air than this is a closed loop. Common practice: 2 to 5 %. */
+    public static final double LEAST_FRESH_SHARE = 0.02;
+
+    private static final Caution CLOSED_LOOP = new Caution(
+            Caution.Concern.ANIMALS,
+            "A closed loop does not renew oxygen. Leave 2 to 5 % fresh air in, so that it fails open.");
+
+    private static final Caution DROWNS = new Caution(
+            Caution.Concern.EQUIPMENT_AND_PEOPLE,
+            "Recirculated exhaust is wet: media can drown within days of full-time use. Weigh them.");
+
+    private static final Caution CAUSTIC = Caution.people(
+            "Wet media leach caustic. A drip trap belongs between media and skimmer; goggles, gloves and dust mask on;"
+                    + " rinse long with water and get medical help if it reaches an eye.");
+
+    static final MeasureKind KIND = MeasureKind.of("scrubber", "Scrubber media before the skimmer")
+            .shortly("media")
+            .group(MeasureKind.Group.MEDIA)
+            .needs(MeasureKind.Needs.SKIMMER)
+            .parameters(known -> parameters(0))
+            .makes((values, known) -> new Scrubber(use(values, known, Leg.ALL)));
+
+    public Scrubber(Media media, double freshShare, MediaUse.Hours hours, double gatePh, boolean driesBetween) {
+        this(new MediaUse(media, freshShare, Leg.ALL, hours, gatePh, driesBetween));
+    }
+
+    static List<Parameter> parameters(double ledBack) {
+        return List.of(
+                Parameter.number("massKg", "fill", Parameter.Unit.KILOGRAMS)
+                        .range(0.1, 3, 0.1)
+                        .at(1)
+                        .telling(),
+                Parameter.number("ledBack", "of the skimmer’s air is its own exhaust, led back", Parameter.Unit.SHARE)
+                        .range(0, 1, 0.01)
+                        .at(ledBack),
+                Parameter.choice("soaked", "once they are soaked, the air")
+                        .option("PASSES", "still passes them")
+                        .option("CHOKED", "is choked")
+                        .at("PASSES"),
+                Parameter.choice("hours", "in use")
+                        .option(MediaUse.Hours.ALWAYS.name(), "always")
+                        .option(MediaUse.Hours.LAMPS_OFF.name(), "while the lamps are off")
+                        .option(MediaUse.Hours.LAMPS_ON.name(), "while the lamps are on")
+                        .option(MediaUse.Hours.BELOW_PH.name(), "below a pH")
+                        .at(MediaUse.Hours.ALWAYS.name())
+                        .telling(),
+                Parameter.number("gatePh", "below", Parameter.Unit.PH)
+                        .range(7.6, 8.4, 0.05)
+                        .at(8.2)
+                        .with("hours", MediaUse.Hours.BELOW_PH.name()),
+                Parameter.choice("otherwise", "otherwise")
+                        .option("AROUND", "the air goes around them")
+                        .option("DRY", "dry fresh air passes them")
+                        .at("AROUND"));
+    }
+
+    static MediaUse use(MeasureKind.Values values, Surroundings known, Leg leg) {
+        return new MediaUse(
+                new Media(
+                        values.number("massKg"),
+                        known.media().choking(values.choice("soaked").equals("CHOKED"))),
+                1 - values.number("ledBack"),
+                leg,
+                values.choice("hours", MediaUse.Hours.class),
+                values.number("gatePh"),
+                values.choice("otherwise").equals("DRY"));
+    }
+
+    @Override
+    public Way way() {
+        return Way.OFFSETS;
+    }
+
+    @Override
+    public void on(Rig rig) {
+        rig.skimmer().media = use;
+    }
+
+    @Override
+    public Cost cost(CostBasis basis) {
+        return basis.media(use.media().massKg());
+    }
+
+    @Override
+    public boolean leadsExhaustBack() {
+        return use.freshShare() < 1;
+    }
+
+    @Override
+    public List<Caution> cautions() {
+        return cautions(use);
+    }
+
+    static List<Caution> cautions(MediaUse use) {
+        List<Caution> all = new ArrayList<>();
+        if (use.freshShare() < LEAST_FRESH_SHARE) {
+            all.add(CLOSED_LOOP);
+        }
+        if (use.freshShare() < 1) {
+            all.add(DROWNS);
+        }
+        all.add(CAUSTIC);
+        return all;
+    }
+}

@@ -1,0 +1,162 @@
+package jollytide.core.measure;
+
+import java.time.Duration;
+import java.time.Instant;
+import jollytide.core.air.AirLine;
+import jollytide.core.description.DailyAir;
+import jollytide.core.description.FixedLine;
+import jollytide.core.description.LocalHours;
+import jollytide.core.description.Setup;
+import jollytide.core.exchange.Skimmer;
+import jollytide.core.reef.LightCourse;
+import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.twin.Intake;
+import jollytide.core.twin.Intake.Leg;
+import jollytide.core.twin.MediaBed;
+import jollytide.core.twin.SkimmerAir;
+import org.jspecify.annotations.Nullable;
+
+/** A skimmer while it is put together. */
+public final class SkimmerRig {
+    /** A controller looks at the pH so often. */
+    private static final Duration CONTROLLER = Duration.ofMinutes(15);
+    /** A switch further away than this is met later. */
+    private static final Duration LONGEST = Duration.ofHours(12);
+
+    private final String name;
+    private final Skimmer skimmer;
+    private final boolean inCabinet;
+    private final @Nullable FixedLine fixed;
+
+    double drawTimes = 1;
+
+    @Nullable
+    Hose hose;
+
+    @Nullable
+    MediaUse media;
+
+    SkimmerRig(String name, Skimmer skimmer, boolean inCabinet, @Nullable FixedLine fixed) {
+        this.name = name;
+        this.skimmer = skimmer;
+        this.inCabinet = inCabinet;
+        this.fixed = fixed;
+    }
+
+    /**
+     * A hose that is tried.
+     *
+     * @param leakMm width of another inlet left open; 0 when all are plugged
+     * @param mouth air at its mouth; null for ordinary outdoor air
+     */
+    public record Hose(
+            AirLine line, double leakMm, @Nullable DailyAir mouth) {
+        AirLine.Drawn drawn(double freeLPerH) {
+            return line.withLeak(freeLPerH, AirLine.ASSUMED_SUCTION_PA, leakMm);
+        }
+    }
+
+    public Skimmer skimmer() {
+        return skimmer;
+    }
+
+    public @Nullable Hose hose() {
+        return hose;
+    }
+
+    public @Nullable MediaUse media() {
+        return media;
+    }
+
+    private double free() {
+        return skimmer.airDrawLPerH();
+    }
+
+    /** Share of its free draw that is left, by its state and through its hose. */
+    public double share() {
+        if (hose != null) {
+            AirLine.Drawn drawn = hose.drawn(free());
+            return drawTimes * (drawn.lineLPerH() + drawn.leakLPerH()) / free();
+        }
+        return fixed == null ? drawTimes : drawTimes * fixed.kept(free());
+    }
+
+    /** Share of what it breathes that comes through the hose. */
+    public double outdoorShare() {
+        if (hose != null) {
+            return hose.drawn(free()).lineShare();
+        }
+        return fixed == null ? 0 : fixed.fromOutdoors();
+    }
+
+    SkimmerAir part(Setup setup, MetabolicParameters metabolism, LightCourse lamps, LocalHours local) {
+        return new SkimmerAir(
+                name,
+                skimmer,
+                metabolism.skimmerFactor(),
+                share(),
+                inCabinet,
+                media == null ? null : new MediaBed(media.media()),
+                new Breath(this, setup.outdoorPpm(), lamps, local));
+    }
+
+    /** What it breathes, hour by hour. */
+    private static final class Breath implements SkimmerAir.Breathing {
+        private final double outdoorShare;
+        private final double outdoorPpm;
+        private final double inside;
+        private final @Nullable DailyAir mouth;
+        private final @Nullable MediaUse media;
+        private final LightCourse lamps;
+        private final LocalHours local;
+
+        Breath(SkimmerRig rig, double outdoorPpm, LightCourse lamps, LocalHours local) {
+            this.outdoorShare = rig.outdoorShare();
+            this.outdoorPpm = outdoorPpm;
+            this.inside = rig.inCabinet ? 1 - outdoorShare : 0;
+            this.mouth = rig.hose == null ? null : rig.hose.mouth();
+            this.media = rig.media;
+            this.lamps = lamps;
+            this.local = local;
+        }
+
+        @Override
+        public Intake at(Instant t, boolean gateOpen) {
+            double ppm = mouth == null ? outdoorPpm : mouth.at(local.at(t));
+            if (media == null) {
+                return new Intake(outdoorShare, ppm, inside, 1, null);
+            }
+            boolean inUse = inUse(media, t, gateOpen);
+            Leg through = inUse ? media.leg() : media.driesBetween() ? Leg.ALL : null;
+            double fresh = inUse ? media.media().assumed().fresh(media.freshShare()) : 1;
+            return new Intake(outdoorShare, ppm, inside, fresh, through);
+        }
+
+        private boolean inUse(MediaUse use, Instant t, boolean gateOpen) {
+            return switch (use.hours()) {
+                case ALWAYS -> true;
+                case LAMPS_OFF -> !lamps.litAt(t);
+                case LAMPS_ON -> lamps.litAt(t);
+                case BELOW_PH -> gateOpen;
+            };
+        }
+
+        private boolean gated() {
+            return media != null && media.hours() == MediaUse.Hours.BELOW_PH;
+        }
+
+        @Override
+        public boolean opens(double phNbs, boolean open) {
+            return media != null
+                    && gated()
+                    && phNbs < (open ? media.gatePh() + MediaUse.HYSTERESIS_PH : media.gatePh());
+        }
+
+        /** Lamps, and a controller's quarter. All else is continuous. */
+        @Override
+        public Instant nextSwitch(Instant t, Instant until) {
+            Instant near = t.plus(gated() ? CONTROLLER : LONGEST);
+            return lamps.nextChange(t, near.isBefore(until) ? near : until);
+        }
+    }
+}

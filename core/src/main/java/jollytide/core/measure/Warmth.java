@@ -1,0 +1,35 @@
+package jollytide.core.measure;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.util.List;
+
+/** Warmer or cooler water. */
+public record Warmth(double kelvin) implements Measure {
+    static final MeasureKind KIND = MeasureKind.of("warmth", "Warmer or cooler water")
+            .shortly("water")
+            .parameters(known -> List.of(Parameter.number("byK", "against today", Parameter.Unit.KELVIN)
+                    .range(-4, 6, 0.5)
+                    .at(3)
+                    .telling()))
+            .makes((values, known) -> new Warmth(values.number("byK")));
+
+    public Warmth {
+        within("warmerByK", kelvin, -8, 8, "K");
+    }
+
+    @Override
+    public Way way() {
+        return kelvin > 0 ? Way.A_FAULT : Way.REMOVES_THE_SOURCE;
+    }
+
+    @Override
+    public void on(Rig rig) {
+        rig.warmerByK += kelvin;
+    }
+
+    @Override
+    public boolean inSteps() {
+        return false;
+    }
+}

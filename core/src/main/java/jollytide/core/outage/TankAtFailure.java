@@ -1,0 +1,122 @@
+package jollytide.core.outage;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.util.List;
+import jollytide.core.exchange.Gas;
+import jollytide.core.reef.Fish;
+import jollytide.core.reef.Life;
+import jollytide.core.reef.OxygenLines;
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+
+/**
+ * A tank at the moment its mains fail.
+ *
+ * @param litres net water
+ * @param surfaceM2 open water that lies still then
+ * @param reefMmolPerLPerH respiration of everything but the fish, mmol O2/(L·h) at 25 °C
+ * @param startMgPerL oxygen at that moment, from the log or the twin, never taken as saturation
+ * @param startMeasured whether it was measured: then it is not guessed at
+ * @param startC water
+ * @param roomC air around it
+ * @param coolingPerH share of the gap to the room that is lost in an hour; 0.03 is a bare 400 L tank (from memory)
+ * @param fedWithinHours since the last feeding; 24 and more is fasted
+ */
+public record TankAtFailure(
+        double litres,
+        double salinity,
+        double pressureHpa,
+        double surfaceM2,
+        double reefMmolPerLPerH,
+        Fish fish,
+        double startMgPerL,
+        boolean startMeasured,
+        double startC,
+        double roomC,
+        double coolingPerH,
+        double fedWithinHours) {
+    /** Loss of heat of a tank of ordinary shape, without covers: grows with surface over volume. From memory. */
+    public static double ordinaryCoolingPerH(double litres) {
+        return 0.03 * Math.cbrt(400 / litres);
+    }
+
+    /** A meal raises what fish breathe for hours. From memory. */
+    private static final double FED_H = 6;
+
+    static final double FED_OVER_ACTIVE = Fish.FED / Fish.ACTIVE;
+
+    public TankAtFailure {
+        within("litres", litres, 1, 100_000, "L");
+        within("surfaceM2", surfaceM2, 0, 200, "m²");
+        within("reefMmolPerLPerH", reefMmolPerLPerH, 0, 5, "mmol/(L·h)");
+        within("startMgPerL", startMgPerL, 0, 20, "mg/L");
+        within("startC", startC, 5, 38, "°C");
+        within("roomC", roomC, -20, 45, "°C");
+        within("coolingPerH", coolingPerH, 0, 1, "1/h");
+        within("fedWithinHours", fedWithinHours, 0, 1000, "h");
+    }
+
+    /** The same with so much oxygen, which is known, and a temperature that stays. */
+    TankAtFailure at(double mgPerL) {
+        return new TankAtFailure(
+                litres,
+                salinity,
+                pressureHpa,
+                surfaceM2,
+                reefMmolPerLPerH,
+                fish,
+                mgPerL,
+                true,
+                startC,
+                roomC,
+                0,
+                fedWithinHours);
+    }
+
+    Seawater water(double celsius) {
+        return new Seawater(salinity, Math.max(0, Math.min(Seawater.MAX_TEMPERATURE_C, celsius)));
+    }
+
+    double saturationMgPerL(double celsius) {
+        return Gases.oxygenSaturationMgPerL(water(celsius), pressureHpa);
+    }
+
+    /** Temperature after so many hours without heater or chiller: Newton's cooling. */
+    public double celsius(double hours) {
+        return roomC + (startC - roomC) * Math.exp(-coolingPerH * hours);
+    }
+
+    /** What everything breathes, mg/(L·h). */
+    public double demandMgPerLPerH(double celsius, double hours, Guess guess) {
+        double reef = reefMmolPerLPerH * Life.metabolism(celsius) * Gases.OXYGEN_G_PER_MOL;
+        return (reef + fishMgPerLPerH(celsius, hours, guess)) * guess.demandTimes();
+    }
+
+    private double fishMgPerLPerH(double celsius, double hours, Guess guess) {
+        double fed = hours < digestsForH() ? FED_OVER_ACTIVE : 1;
+        return fish.oxygenMgPerH(Math.max(0, Math.min(40, celsius))) * guess.fishActivity() * fed / litres;
+    }
+
+    /** Hours from the failure on in which the last meal still makes the fish breathe more. */
+    double digestsForH() {
+        return Math.max(0, FED_H - fedWithinHours);
+    }
+
+    /**
+     * Whether a sum, not a reading, says that the animals were suffocating before the power failed: they live, so
+     * something else brings them air, and the sum is no ground for alarm.
+     */
+    public boolean contradictedByItsAnimals() {
+        return !startMeasured && startMgPerL < Fish.UNLIKELY_MG_PER_L;
+    }
+
+    /** Oxygen that backups bring into water held at {@code OxygenLines.DANGER}, mg/(L·h), on the careful side. */
+    public double broughtMgPerLPerH(List<Backup> running) {
+        Seawater water = water(startC);
+        double solubility = Gas.OXYGEN.solubility(water);
+        double conductance =
+                running.stream().mapToDouble(b -> b.way().least(water)).sum();
+        return conductance / (solubility * litres) * Math.max(0, saturationMgPerL(startC) - OxygenLines.DANGER);
+    }
+}

@@ -1,2 +1,0 @@
-/** The bench: what would each remedy do here? */
-package jollytide.server.bench;

@@ -1,0 +1,2 @@
+/** The bench: what would each remedy do here? */
+package jollytide.server.twin;
