@@ -135,7 +135,7 @@ function told(measure: MeasureKind, put: PutMeasure, units: Units): string {
         ? parameter.options.find((option) => option.value === choiceOf(put, parameter))?.label
         : shownAs(parameter, numberOf(put, parameter), units),
     );
-  return [measure.shortName, ...tells].join(' ');
+  return tells.length > 0 ? `${measure.shortName} (${tells.join(', ')})` : measure.shortName;
 }
 
 /** A set in a few words, in the registry's order. */

@@ -87,9 +87,9 @@ it('names a set by its measures, in the keeper’s units', () => {
     { kind: 'outdoor-line', numbers: { boreMm: 4 } },
     { kind: 'unheard-of' },
   ];
-  expect(inWords(ALL, set, METRIC)).toBe('hose 6 m 4 mm, scrubber 1 kg');
-  expect(inWords(ALL, set, US)).toBe('hose 19.7 ft 0.16 in, scrubber 2.2 lb');
-  expect(inWords(ALL, [{ kind: 'warmth' }], US)).toBe('water +5.4 °F');
+  expect(inWords(ALL, set, METRIC)).toBe('hose (6 m, 4 mm), scrubber (1 kg)');
+  expect(inWords(ALL, set, US)).toBe('hose (19.7 ft, 0.16 in), scrubber (2.2 lb)');
+  expect(inWords(ALL, [{ kind: 'warmth' }], US)).toBe('water (+5.4 °F)');
 });
 
 it('draws what has a meaning and turns it', () => {

@@ -18,10 +18,10 @@ class BenchIT extends BrowserTest {
         Locator brings = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it brings"));
         assertThat(brings).containsText("As it is the trough settles at");
         page.getByLabel("Outdoor line to the skimmer").check();
-        assertThat(brings).containsText("hose 6 m 12.7 mm: removes the source");
+        assertThat(brings).containsText("hose (6 m, 12.7 mm): removes the source");
         assertThat(brings).containsText("Before a wall is drilled");
         page.getByLabel("length").fill("12");
-        assertThat(brings).containsText("hose 12 m 12.7 mm");
+        assertThat(brings).containsText("hose (12 m, 12.7 mm)");
         button(page, "Keep it, try another").click();
         page.getByLabel("Scrubber media before the skimmer").check();
         page.getByLabel("of the skimmer’s air is its own exhaust, led back").fill("1");

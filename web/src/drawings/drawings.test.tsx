@@ -1,0 +1,196 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Forecast, GasBalance, LedgerRow, Night, OxygenCourse } from '../api/types';
+import { ForecastDrawing } from './ForecastDrawing';
+import { LedgerDrawing, rowName } from './LedgerDrawing';
+import { MarginDrawing } from './MarginDrawing';
+import { OxygenClockDrawing } from './OxygenClockDrawing';
+
+beforeEach(() => {
+  document.body.innerHTML = '';
+});
+
+/** Every attribute that is drawn from a number: none may be lost on the way. */
+function soundNumbers(container: HTMLElement) {
+  for (const element of container.querySelectorAll('svg *')) {
+    for (const { name, value } of element.attributes) {
+      expect(value, `${element.tagName} ${name}`).not.toMatch(/NaN|Infinity|undefined/);
+    }
+  }
+}
+
+const START = Date.parse('2026-11-10T23:00:00Z') / 1000;
+
+function forecast(ph: (i: number) => number, spread = 0.03): Forecast {
+  const at = Array.from({ length: 192 }, (_, i) => START + i * 900);
+  const course = (of: (i: number) => number) => ({
+    value: at.map((_, i) => of(i)),
+    low: at.map((_, i) => of(i) - spread),
+    high: at.map((_, i) => of(i) + spread),
+  });
+  const estimate = (value: number) => ({ value, low: value - spread, high: value + spread });
+  return {
+    at,
+    ph: course(ph),
+    oxygenMgPerL: course(() => 6.5),
+    roomPpm: course(() => 700),
+    troughPh: estimate(7.9),
+    troughAt: '2026-11-11T09:00:00Z',
+    peakPh: estimate(8.2),
+    gainPh: estimate(0.1),
+    lowestOxygenMgPerL: estimate(6.2),
+    highestOmega: 4,
+    settleHours: estimate(30),
+    cost: { toFit: 0, perMonth: 0, effort: 'NONE' },
+    ways: [],
+    cautions: [],
+  };
+}
+
+describe('the forecast', () => {
+  const draw = (now: Forecast, then: Forecast | null) =>
+    render(
+      <ForecastDrawing
+        now={now}
+        then={then}
+        lit={[]}
+        band={{ troughAtLeast: 8, peakAtMost: 8.4 }}
+        zone="Europe/Amsterdam"
+        width={700}
+      />,
+    );
+
+  it('draws waves and flat lines, with a ghost and without', () => {
+    const wave = forecast((i) => 8 + 0.15 * Math.sin(i / 15));
+    for (const [now, then] of [
+      [wave, null],
+      [wave, forecast(() => 8.1, 0)],
+      [forecast(() => 8, 0), forecast(() => 8, 0)],
+    ] as const) {
+      const { container, unmount } = draw(now, then);
+      soundNumbers(container);
+      unmount();
+    }
+  });
+
+  it('says in words what it draws', () => {
+    draw(
+      forecast(() => 8),
+      forecast(() => 8.1),
+    );
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('trough 7.9');
+  });
+});
+
+const night = (strain: Night['strain'], lowestMgPerL: number): Night => ({
+  strain,
+  lowestMgPerL,
+  temperatureC: 25,
+  at: '2026-11-11T09:00:00Z',
+  demandMgPerLPerH: 0.6,
+  supplyMgPerLPerH: 2,
+});
+
+it('the margin draws suffocating and supersaturated nights alike', () => {
+  for (const lowest of [0, 3.4, 6.6, 14]) {
+    const { container, unmount } = render(
+      <MarginDrawing nights={[night('AS_IT_IS', lowest)]} caution={5} danger={3.5} width={360} />,
+    );
+    soundNumbers(container);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain(lowest.toFixed(1));
+    unmount();
+  }
+});
+
+describe('the oxygen clock', () => {
+  const course = (danger: number | undefined): OxygenCourse => ({
+    points: Array.from({ length: 217 }, (_, i) => ({
+      hours: i / 6,
+      early: Math.max(0, 6 - i / 20),
+      likely: Math.max(0, 6 - i / 30),
+      late: Math.max(0, 6.2 - i / 40),
+      celsius: 25,
+      ammoniaMgPerL: 0,
+    })),
+    caution: { early: danger, likely: danger, late: danger },
+    danger: { early: danger, likely: danger, late: danger },
+    loss: {},
+  });
+  const draw = (danger: number | undefined, nowH: number | undefined) =>
+    render(
+      <OxygenClockDrawing
+        id="a"
+        course={course(danger)}
+        lines={{ caution: 5, danger: 3.5, loss: 2 }}
+        nowH={nowH}
+        readings={[{ h: 2, mgPerL: 4.4 }]}
+        width={350}
+      />,
+    );
+
+  it('draws with danger ahead, past and never', () => {
+    for (const [danger, now] of [
+      [2, undefined],
+      [2, 9],
+      [undefined, 40],
+      [0, 0],
+    ] as const) {
+      const { container, unmount } = draw(danger, now);
+      soundNumbers(container);
+      unmount();
+    }
+  });
+});
+
+const row = (kind: LedgerRow['kind'], value: number, name = ''): LedgerRow => ({
+  kind,
+  name,
+  nowMmolPerH: { value, low: value - 0.2, high: value + 0.2 },
+  dayMmol: { value: value * 24, low: value * 23, high: value * 25 },
+});
+
+describe('the ledger', () => {
+  const book: GasBalance = {
+    rows: [
+      row('REEF', 6.6),
+      row('SKIMMER', -7.3),
+      row('SURFACE', -1.4, 'display'),
+      row('LIGHT', 0),
+    ],
+    storedDayMmol: 0,
+    waterUatm: 900,
+    bubbleShare: 0.8,
+  };
+
+  it('leaves out what does nothing, orders by size and opens a row', async () => {
+    const user = userEvent.setup();
+    const choose = vi.fn();
+    render(<LedgerDrawing gas="co2" book={book} over="hour" chosen={null} choose={choose} />);
+    const names = screen.getAllByRole('button').map((b) => b.textContent);
+    expect(names[0]).toContain('reef breathes');
+    expect(names.at(-1)).toContain('skimmer');
+    expect(screen.queryByText('photosynthesis')).not.toBeNull();
+    await user.click(screen.getByRole('button', { name: /display \(surface\)/ }));
+    expect(choose).toHaveBeenCalledWith(book.rows[2]);
+  });
+
+  it('names a row by its own name and its kind', () => {
+    expect(rowName(row('SURFACE', 1, 'display'))).toBe('display (surface)');
+    expect(rowName(row('SKIMMER', 1))).toBe('skimmer');
+    expect(rowName(row('SKIMMER', 1, 'second'))).toBe('second (skimmer)');
+  });
+
+  it('draws an empty book', () => {
+    const { container } = render(
+      <LedgerDrawing
+        gas="oxygen"
+        book={{ rows: [], storedDayMmol: 0, waterUatm: 0, bubbleShare: 0 }}
+        over="day"
+        chosen={null}
+        choose={() => undefined}
+      />,
+    );
+    expect(container.textContent).not.toMatch(/NaN|Infinity/);
+  });
+});

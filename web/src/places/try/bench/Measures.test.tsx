@@ -1,0 +1,135 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { beforeEach, expect, it, vi } from 'vitest';
+import type { MeasureKind, PutMeasure, Units } from '../../../api/types';
+import { Measures } from './Measures';
+
+const METRIC: Units = {
+  alkalinity: 'DKH',
+  temperature: 'CELSIUS',
+  salinity: 'PSU',
+  volume: 'LITRE',
+};
+
+const kind = (id: string, name: string, more: Partial<MeasureKind> = {}): MeasureKind => ({
+  kind: id,
+  name,
+  shortName: id,
+  fault: false,
+  reversible: true,
+  parameters: [],
+  ...more,
+});
+
+const ALL = [
+  kind('nobody', 'Nobody home'),
+  kind('stone', 'Air stone', {
+    parameters: [
+      {
+        name: 'airLPerH',
+        label: 'air',
+        unit: 'LITRES_PER_H',
+        min: 10,
+        max: 1500,
+        step: 10,
+        number: 100,
+        options: [],
+        tells: true,
+      },
+    ],
+  }),
+  kind('scrubber', 'Media before it', {
+    group: 'MEDIA',
+    parameters: [
+      {
+        name: 'hours',
+        label: 'in use',
+        unit: 'NONE',
+        min: 0,
+        max: 0,
+        step: 0,
+        choice: 'ALWAYS',
+        options: [
+          { value: 'ALWAYS', label: 'always' },
+          { value: 'BELOW_PH', label: 'below a pH' },
+        ],
+        tells: true,
+      },
+      {
+        name: 'gatePh',
+        label: 'below',
+        unit: 'PH',
+        min: 7.6,
+        max: 8.4,
+        step: 0.05,
+        number: 8.2,
+        options: [],
+        tells: false,
+        shownWith: { value: 'hours', label: 'BELOW_PH' },
+      },
+    ],
+  }),
+  kind('led-back-media', 'Media on the led-back leg', { group: 'MEDIA' }),
+];
+
+const changed = vi.fn<(puts: PutMeasure[]) => void>();
+
+function Shelf() {
+  const [puts, setPuts] = useState<PutMeasure[]>([]);
+  return (
+    <Measures
+      measures={ALL}
+      puts={puts}
+      units={METRIC}
+      onChange={(next) => {
+        changed(next);
+        setPuts(next);
+      }}
+    />
+  );
+}
+
+beforeEach(() => {
+  document.body.innerHTML = '';
+  changed.mockClear();
+});
+
+it('puts a measure on as it stands at first and opens its settings', async () => {
+  const user = userEvent.setup();
+  render(<Shelf />);
+  expect(screen.queryByLabelText('air')).toBeNull();
+  await user.click(screen.getByLabelText('Air stone'));
+  expect(changed).toHaveBeenLastCalledWith([{ kind: 'stone' }]);
+  expect(screen.getByLabelText('air').getAttribute('aria-valuetext')).toBe('100 L/h');
+  await user.click(screen.getByLabelText('Air stone'));
+  expect(changed).toHaveBeenLastCalledWith([]);
+  expect(screen.queryByLabelText('air')).toBeNull();
+});
+
+it('shows a setting only where it has a meaning', async () => {
+  const user = userEvent.setup();
+  render(<Shelf />);
+  await user.click(screen.getByLabelText('Media before it'));
+  expect(screen.queryByLabelText('below')).toBeNull();
+  await user.selectOptions(screen.getByLabelText('in use'), 'BELOW_PH');
+  expect(changed).toHaveBeenLastCalledWith([{ kind: 'scrubber', choices: { hours: 'BELOW_PH' } }]);
+  expect(screen.getByLabelText('below').getAttribute('aria-valuetext')).toBe('8.20');
+});
+
+it('keeps one of a group on', async () => {
+  const user = userEvent.setup();
+  render(<Shelf />);
+  await user.click(screen.getByLabelText('Media before it'));
+  await user.click(screen.getByLabelText('Nobody home'));
+  await user.click(screen.getByLabelText('Media on the led-back leg'));
+  expect(changed.mock.lastCall?.[0].map((p) => p.kind)).toEqual(['nobody', 'led-back-media']);
+  expect(screen.getByLabelText<HTMLInputElement>('Media before it').checked).toBe(false);
+});
+
+it('lists every measure that the server tells, each once and with a label', () => {
+  const { container } = render(<Shelf />);
+  const boxes = within(container).getAllByRole('checkbox');
+  expect(boxes).toHaveLength(ALL.length);
+  for (const measure of ALL) expect(screen.getAllByLabelText(measure.name)).toHaveLength(1);
+});
