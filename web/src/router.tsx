@@ -2,6 +2,7 @@ import {
   createRootRoute,
   createRoute,
   createRouter,
+  lazyRouteComponent,
   Navigate,
   Outlet,
   useRouterState,
@@ -12,27 +13,18 @@ import { Frame } from './frame/Frame';
 import { lastTank, pickTank } from './frame/lastTank';
 import { placesOf } from './frame/places';
 import { useHelper } from './frame/useHelper';
+import { BrokenScreen } from './parts/BrokenScreen';
 import { Notices } from './parts/Notices';
 import { Waiting } from './parts/Waiting';
-import { Begin } from './places/begin/Begin';
-import { Description } from './places/begin/Description';
-import { Bring } from './places/read/bring/Bring';
 import { Enter } from './places/read/Enter';
-import { HistoryScreen } from './places/read/HistoryScreen';
 import { Today } from './places/read/Today';
-import { MediaScreen } from './places/do/MediaScreen';
 import { HelpDoor } from './places/welcome/HelpDoor';
 import { HaulScreen } from './places/guard/HaulScreen';
 import { MarginScreen } from './places/guard/MarginScreen';
 import { OutageScreen } from './places/guard/OutageScreen';
 import { ReadinessScreen } from './places/guard/ReadinessScreen';
-import { Notes } from './places/learn/Notes';
-import { LedgerScreen } from './places/reason/LedgerScreen';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
-import { Settings } from './places/settings/Settings';
-import { BenchScreen } from './places/try/bench/BenchScreen';
 import { readSet, type NamedSet } from './places/try/bench/sets';
-import { Sums } from './places/try/sums/Sums';
 import { Welcome } from './places/welcome/Welcome';
 import { TankContext } from './TankContext';
 import type { InputName, LedgerHour, MomentName } from './api/types';
@@ -120,11 +112,15 @@ const help = createRoute({ getParentRoute: () => root, path: '/help', component:
 const welcome = createRoute({ getParentRoute: () => root, path: '/welcome', component: Welcome });
 const signedIn = createRoute({ getParentRoute: () => root, id: 'signed-in', component: SignedIn });
 const door = createRoute({ getParentRoute: () => signedIn, path: '/', component: Door });
-const begin = createRoute({ getParentRoute: () => signedIn, path: '/begin', component: Begin });
+const begin = createRoute({
+  getParentRoute: () => signedIn,
+  path: '/begin',
+  component: lazyRouteComponent(() => import('./places/begin/Begin'), 'Begin'),
+});
 const settings = createRoute({
   getParentRoute: () => signedIn,
   path: '/settings',
-  component: Settings,
+  component: lazyRouteComponent(() => import('./places/settings/Settings'), 'Settings'),
 });
 const tankRoute = createRoute({
   getParentRoute: () => signedIn,
@@ -174,7 +170,7 @@ const instant = (value: unknown) =>
 const history = createRoute({
   getParentRoute: () => tankRoute,
   path: 'history',
-  component: HistoryScreen,
+  component: lazyRouteComponent(() => import('./places/read/HistoryScreen'), 'HistoryScreen'),
   validateSearch: (search: Record<string, unknown>): { from?: string; to?: string } => ({
     from: instant(search.from),
     to: instant(search.to),
@@ -184,7 +180,7 @@ const history = createRoute({
 const bring = createRoute({
   getParentRoute: () => tankRoute,
   path: 'bring',
-  component: Bring,
+  component: lazyRouteComponent(() => import('./places/read/bring/Bring'), 'Bring'),
   validateSearch: (search: Record<string, unknown>): { file?: number } => ({
     file: typeof search.file === 'number' ? search.file : undefined,
   }),
@@ -207,7 +203,7 @@ const staircase = createRoute({
 const bench = createRoute({
   getParentRoute: () => tankRoute,
   path: 'bench',
-  component: BenchScreen,
+  component: lazyRouteComponent(() => import('./places/try/bench/BenchScreen'), 'BenchScreen'),
   validateSearch: (search: Record<string, unknown>): { sets?: NamedSet[]; days?: number } => ({
     sets: Array.isArray(search.sets)
       ? search.sets.slice(0, 4).flatMap((set) => readSet(set) ?? [])
@@ -215,13 +211,17 @@ const bench = createRoute({
     days: search.days === 14 ? 14 : undefined,
   }),
 });
-const sums = createRoute({ getParentRoute: () => tankRoute, path: 'sums', component: Sums });
+const sums = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'sums',
+  component: lazyRouteComponent(() => import('./places/try/sums/Sums'), 'Sums'),
+});
 const LEDGER_HOURS: readonly string[] = ['LIGHTS_ON', 'LIGHTS_OFF', 'NOW'];
 
 const ledger = createRoute({
   getParentRoute: () => tankRoute,
   path: 'ledger',
-  component: LedgerScreen,
+  component: lazyRouteComponent(() => import('./places/reason/LedgerScreen'), 'LedgerScreen'),
   validateSearch: (
     search: Record<string, unknown>,
   ): { hour?: LedgerHour; over?: 'hour' | 'day' } => ({
@@ -235,7 +235,7 @@ const ledger = createRoute({
 const media = createRoute({
   getParentRoute: () => tankRoute,
   path: 'media',
-  component: MediaScreen,
+  component: lazyRouteComponent(() => import('./places/do/MediaScreen'), 'MediaScreen'),
 });
 const margin = createRoute({
   getParentRoute: () => tankRoute,
@@ -253,14 +253,21 @@ const outage = createRoute({
   component: OutageScreen,
 });
 const haul = createRoute({ getParentRoute: () => tankRoute, path: 'haul', component: HaulScreen });
-const notes = createRoute({ getParentRoute: () => tankRoute, path: 'notes', component: Notes });
+const notes = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'notes',
+  component: lazyRouteComponent(() => import('./places/learn/Notes'), 'Notes'),
+});
 const description = createRoute({
   getParentRoute: () => tankRoute,
   path: 'description',
-  component: Description,
+  component: lazyRouteComponent(() => import('./places/begin/Description'), 'Description'),
 });
 
+/** What a keeper needs when things fail is in the first page; the rest comes when it is opened. */
 export const router = createRouter({
+  defaultErrorComponent: BrokenScreen,
+  defaultPreload: 'intent',
   routeTree: root.addChildren([
     help,
     welcome,

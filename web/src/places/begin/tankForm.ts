@@ -37,6 +37,10 @@ export const tankSchema = z.object({
     co2MeterErrorPpm: numberOrNothing('This'),
     lowAlkalinityDkh: numberOrNothing('This'),
     normalAlkalinityDkh: numberOrNothing('This'),
+    skimmerWaterPerAir: numberOrNothing('This'),
+    skimmerTransferUnits: numberOrNothing('This'),
+    skimmerResidenceS: numberOrNothing('This'),
+    skimmerSuctionPa: numberOrNothing('This'),
   }),
 });
 
@@ -56,6 +60,14 @@ export const ASSUMED: Record<AssumptionName, { label: string; unit: string; inst
   co2MeterErrorPpm: { label: 'Error of the CO2 meter', unit: 'ppm', instead: '50' },
   lowAlkalinityDkh: { label: 'Alkalinity is low below', unit: 'dKH', instead: '7' },
   normalAlkalinityDkh: { label: 'and is compared with', unit: 'dKH', instead: '8' },
+  skimmerWaterPerAir: { label: 'Skimmer: water for each litre of air', unit: 'L', instead: '1.5' },
+  skimmerTransferUnits: { label: 'Skimmer: transfer units of its contact', unit: '', instead: '2' },
+  skimmerResidenceS: { label: 'Skimmer: time water spends in it', unit: 's', instead: '20' },
+  skimmerSuctionPa: {
+    label: 'Skimmer: suction with its inlet shut',
+    unit: 'Pa',
+    instead: '1000, between 500 and 2500',
+  },
 };
 
 export const ASSUMPTION_NAMES = Object.keys(ASSUMED) as AssumptionName[];

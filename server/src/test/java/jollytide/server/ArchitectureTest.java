@@ -7,6 +7,8 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import org.springframework.data.repository.Repository;
+import org.springframework.web.bind.annotation.RestController;
 
 /** Dependencies point one way. */
 @AnalyzeClasses(packages = "jollytide", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -31,4 +33,21 @@ class ArchitectureTest {
             .callMethod(java.time.Instant.class, "now")
             .orShould()
             .callMethod(System.class, "currentTimeMillis");
+
+    @ArchTest
+    static final ArchRule DEVICES_KNOW_THE_CORE_ALONE = noClasses()
+            .that()
+            .resideInAPackage("jollytide.devices..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("jollytide.server..", "org.springframework..", "jakarta..", "java.sql..");
+
+    /** Controllers ask services; a table is its service's alone. */
+    @ArchTest
+    static final ArchRule CONTROLLERS_TOUCH_NO_TABLE = noClasses()
+            .that()
+            .areAnnotatedWith(RestController.class)
+            .should()
+            .dependOnClassesThat()
+            .areAssignableTo(Repository.class);
 }

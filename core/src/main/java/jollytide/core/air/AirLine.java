@@ -3,6 +3,7 @@ package jollytide.core.air;
 import static jollytide.core.units.Quantities.within;
 
 import jollytide.core.evidence.Estimate;
+import jollytide.core.exchange.SkimmerAssumptions;
 
 /**
  * A hose between fresh air and a skimmer. The skimmer sucks less the more it draws, p = p0 (1 − Q/Q0); the hose resists
@@ -22,10 +23,10 @@ public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
     public static final int ASSUMED_BENDS = 2;
     public static final double ASSUMED_LOSS = loss(ASSUMED_BENDS, false);
     /** What a skimmer sucks at no flow, Pa, and between what it may lie. From memory. */
-    public static final double ASSUMED_SUCTION_PA = 1000;
+    public static final double ASSUMED_SUCTION_PA = SkimmerAssumptions.DEFAULT.suctionPa();
 
-    public static final double LEAST_SUCTION_PA = 500;
-    public static final double MOST_SUCTION_PA = 2500;
+    public static final double LEAST_SUCTION_PA = SkimmerAssumptions.LEAST_SUCTION_PA;
+    public static final double MOST_SUCTION_PA = SkimmerAssumptions.MOST_SUCTION_PA;
     /** Bores that are sold, mm. Common practice, no source. */
     private static final double[] SOLD_MM = {4, 6, 8, 9.5, 12.7, 16, 19, 25, 32, 40};
 

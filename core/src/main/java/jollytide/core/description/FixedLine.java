@@ -3,6 +3,7 @@ package jollytide.core.description;
 import static jollytide.core.units.Quantities.within;
 
 import jollytide.core.air.AirLine;
+import jollytide.core.exchange.Skimmer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,10 +24,9 @@ public record FixedLine(
     }
 
     /** Share of the free draw that is kept, 0 to 1. */
-    public double kept(double freeLPerH) {
-        return drawnLPerH == null
-                ? line.kept(freeLPerH, AirLine.ASSUMED_SUCTION_PA)
-                : Math.min(1, drawnLPerH / freeLPerH);
+    public double kept(Skimmer skimmer) {
+        double free = skimmer.airDrawLPerH();
+        return drawnLPerH == null ? line.kept(free, skimmer.assumed().suctionPa()) : Math.min(1, drawnLPerH / free);
     }
 
     /** Share of what is breathed that comes from outdoors: measured, else everything. */

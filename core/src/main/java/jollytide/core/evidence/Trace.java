@@ -15,11 +15,19 @@ public final class Trace {
     /** Readings further apart than this are not joined: what lies between is not known. Common practice, no source. */
     public static final Duration MAX_GAP = Duration.ofMinutes(45);
 
+    /** A day with fewer logged half hours does not tell its true trough and peak. Common practice, no source. */
+    private static final int HALF_HOURS_OF_A_DAY = 40;
+
     private static final int BUCKET_MINUTES = 30;
     private static final double LOW_QUANTILE = 0.1;
     private static final double HIGH_QUANTILE = 0.9;
 
     private Trace() {}
+
+    /** Whether a day with so many logged half hours, of 48, tells its true trough and peak. */
+    public static boolean tellsItsExtremes(int halfHours) {
+        return halfHours >= HALF_HOURS_OF_A_DAY;
+    }
 
     /** Stretches without a gap, in time order; a reading on its own is a stretch of one. */
     public static List<List<Observation>> stretches(Collection<Observation> readings) {

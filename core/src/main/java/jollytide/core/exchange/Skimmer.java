@@ -11,13 +11,7 @@ import jollytide.core.seawater.Seawater;
  *
  * @param airDrawLPerH air drawn, 1 to 20 000 L/h
  */
-public record Skimmer(double airDrawLPerH) implements Path {
-    /** Litres of water through the chamber for each litre of air. From memory. */
-    static final double WATER_PER_AIR = 1.5;
-    /** Number of transfer units, referred to the smaller stream. From memory. */
-    static final double TRANSFER_UNITS = 2;
-    /** Seconds that water spends in the chamber. From memory. */
-    static final double RESIDENCE_S = 20;
+public record Skimmer(double airDrawLPerH, SkimmerAssumptions assumed) implements Path {
     /** Rate at which CO2 forms from bicarbonate and so refills the water, 1/s: Johnson (1982). */
     static final double HYDRATION_PER_S = 0.05;
 
@@ -25,14 +19,18 @@ public record Skimmer(double airDrawLPerH) implements Path {
         within("skimmerAirDrawLPerH", airDrawLPerH, 1, 20_000, "L/h");
     }
 
+    public Skimmer(double airDrawLPerH) {
+        this(airDrawLPerH, SkimmerAssumptions.DEFAULT);
+    }
+
     @Override
     public double conductance(Gas gas, Seawater water) {
         double air = airConductance(water);
-        double refill = gas == Gas.CO2 ? 1 + HYDRATION_PER_S * RESIDENCE_S : 1;
-        double carried = WATER_PER_AIR * airDrawLPerH * gas.solubility(water) * refill;
+        double refill = gas == Gas.CO2 ? 1 + HYDRATION_PER_S * assumed.residenceS() : 1;
+        double carried = assumed.waterPerAir() * airDrawLPerH * gas.solubility(water) * refill;
         double smaller = Math.min(air, carried);
         double ratio = smaller / Math.max(air, carried);
-        return smaller * (1 - Math.exp(-TRANSFER_UNITS * (1 + ratio))) / (1 + ratio);
+        return smaller * (1 - Math.exp(-assumed.transferUnits() * (1 + ratio))) / (1 + ratio);
     }
 
     /** What the air stream itself can carry, mol/(h·atm): the limit that no skimmer passes. */

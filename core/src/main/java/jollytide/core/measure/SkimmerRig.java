@@ -7,6 +7,7 @@ import jollytide.core.description.DailyAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.LocalHours;
 import jollytide.core.description.Setup;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.reef.LightCourse;
 import jollytide.core.reef.MetabolicParameters;
@@ -51,8 +52,20 @@ public final class SkimmerRig {
      */
     public record Hose(
             AirLine line, double leakMm, @Nullable DailyAir mouth) {
-        AirLine.Drawn drawn(double freeLPerH) {
-            return line.withLeak(freeLPerH, AirLine.ASSUMED_SUCTION_PA, leakMm);
+        private AirLine.Drawn drawn(Skimmer by) {
+            return line.withLeak(by.airDrawLPerH(), by.assumed().suctionPa(), leakMm);
+        }
+
+        /** Share of the draw that a skimmer keeps through it: a band where its suction is not known. */
+        public Estimate kept(Skimmer by) {
+            double free = by.airDrawLPerH();
+            double own = line.kept(free, by.assumed().suctionPa());
+            return by.assumed().suctionKnown() ? new Estimate(own, own, own) : line.keptAssumed(free);
+        }
+
+        /** The smallest bore that keeps so much of the draw, mm. */
+        public double boreKeeping(double share, Skimmer by) {
+            return line.boreKeeping(share, by.airDrawLPerH(), by.assumed().suctionPa());
         }
     }
 
@@ -75,16 +88,16 @@ public final class SkimmerRig {
     /** Share of its free draw that is left, by its state and through its hose. */
     public double share() {
         if (hose != null) {
-            AirLine.Drawn drawn = hose.drawn(free());
+            AirLine.Drawn drawn = hose.drawn(skimmer);
             return drawTimes * (drawn.lineLPerH() + drawn.leakLPerH()) / free();
         }
-        return fixed == null ? drawTimes : drawTimes * fixed.kept(free());
+        return fixed == null ? drawTimes : drawTimes * fixed.kept(skimmer);
     }
 
     /** Share of what it breathes that comes through the hose. */
     public double outdoorShare() {
         if (hose != null) {
-            return hose.drawn(free()).lineShare();
+            return hose.drawn(skimmer).lineShare();
         }
         return fixed == null ? 0 : fixed.fromOutdoors();
     }

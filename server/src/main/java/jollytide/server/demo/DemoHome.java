@@ -54,7 +54,7 @@ import org.springframework.transaction.annotation.Transactional;
 class DemoHome implements SmartInitializingSingleton {
     private static final String KEEPER = "Mira";
     private static final long SEED = 6;
-    private static final OwnAssumptions NO_OWN = new OwnAssumptions(null, null, null, null, null, null, null);
+    private static final OwnAssumptions NO_OWN = OwnAssumptions.NONE;
 
     private final Settings settings;
     private final Accounts accounts;

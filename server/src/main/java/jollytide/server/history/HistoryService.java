@@ -44,8 +44,6 @@ class HistoryService {
     private static final int RAW_PER_PIXEL = 6;
 
     private static final Duration LIGHT_SHOWN_UP_TO = Duration.ofDays(31);
-    /** A day that lacks more half hours than these does not show its true trough and peak. */
-    private static final int HALF_HOURS_OF_A_DAY = 40;
     /** Room air this much richer than outdoors has somebody breathing into it. Common practice, no source. */
     private static final double SOMEBODY_AT_HOME_PPM = 150;
 
@@ -257,7 +255,7 @@ class HistoryService {
         }
 
         private DayBar bar() {
-            return new DayBar(date, low, lowAt, high, highAt, halfHours >= HALF_HOURS_OF_A_DAY);
+            return new DayBar(date, low, lowAt, high, highAt, Trace.tellsItsExtremes(halfHours));
         }
     }
 

@@ -2,10 +2,12 @@ package jollytide.server.tank;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import jollytide.core.exchange.SkimmerAssumptions;
 import jollytide.core.staircase.Assumptions;
 import org.jspecify.annotations.Nullable;
 
-/** The keeper's own values in place of assumed ones; null keeps the default. Units as in {@link Assumptions}. */
+/** The keeper's own values in place of assumed ones; null keeps the default. Units as in {@link
+ * Assumptions} and {@link SkimmerAssumptions}. */
 public record OwnAssumptions(
         @Nullable Double settlingHours,
         @Nullable Double outdoorPpm,
@@ -13,9 +15,14 @@ public record OwnAssumptions(
         @Nullable Double alkalinityErrorDkh,
         @Nullable Double co2MeterErrorPpm,
         @Nullable Double lowAlkalinityDkh,
-        @Nullable Double normalAlkalinityDkh) {
+        @Nullable Double normalAlkalinityDkh,
+        @Nullable Double skimmerWaterPerAir,
+        @Nullable Double skimmerTransferUnits,
+        @Nullable Double skimmerResidenceS,
+        @Nullable Double skimmerSuctionPa) {
 
-    static final OwnAssumptions NONE = new OwnAssumptions(null, null, null, null, null, null, null);
+    public static final OwnAssumptions NONE =
+            new OwnAssumptions(null, null, null, null, null, null, null, null, null, null, null);
 
     static OwnAssumptions from(Map<String, Double> stored) {
         return new OwnAssumptions(
@@ -25,7 +32,11 @@ public record OwnAssumptions(
                 stored.get("alkalinityErrorDkh"),
                 stored.get("co2MeterErrorPpm"),
                 stored.get("lowAlkalinityDkh"),
-                stored.get("normalAlkalinityDkh"));
+                stored.get("normalAlkalinityDkh"),
+                stored.get("skimmerWaterPerAir"),
+                stored.get("skimmerTransferUnits"),
+                stored.get("skimmerResidenceS"),
+                stored.get("skimmerSuctionPa"));
     }
 
     Map<String, Double> toStored() {
@@ -37,6 +48,10 @@ public record OwnAssumptions(
         stored.put("co2MeterErrorPpm", co2MeterErrorPpm);
         stored.put("lowAlkalinityDkh", lowAlkalinityDkh);
         stored.put("normalAlkalinityDkh", normalAlkalinityDkh);
+        stored.put("skimmerWaterPerAir", skimmerWaterPerAir);
+        stored.put("skimmerTransferUnits", skimmerTransferUnits);
+        stored.put("skimmerResidenceS", skimmerResidenceS);
+        stored.put("skimmerSuctionPa", skimmerSuctionPa);
         stored.values().removeIf(value -> value == null);
         return stored;
     }
@@ -58,6 +73,15 @@ public record OwnAssumptions(
                 d.salinityPsu(),
                 or(lowAlkalinityDkh, d.lowAlkalinityDkh()),
                 or(normalAlkalinityDkh, d.normalAlkalinityDkh()));
+    }
+
+    SkimmerAssumptions skimmer() {
+        SkimmerAssumptions d = SkimmerAssumptions.DEFAULT;
+        return new SkimmerAssumptions(
+                or(skimmerWaterPerAir, d.waterPerAir()),
+                or(skimmerTransferUnits, d.transferUnits()),
+                or(skimmerResidenceS, d.residenceS()),
+                or(skimmerSuctionPa, d.suctionPa()));
     }
 
     private static double or(@Nullable Double own, double instead) {

@@ -172,13 +172,21 @@ public class Tank {
                 : skimmerAirDrawLPerH;
     }
 
+    /** With its keeper's own values where there are any; null without one. */
+    public @Nullable Skimmer skimmer() {
+        Double draw = skimmerAirDrawLPerH();
+        return draw == null
+                ? null
+                : new Skimmer(draw, OwnAssumptions.from(assumptions).skimmer());
+    }
+
     /** Sum of the described paths' conductances for CO2, mol/(h·atm); 0 when none is described. */
     public double co2Conductance(Seawater water) {
         double sum = 0;
         for (OpenPath part : openings()) {
             sum += part.path().conductance(Gas.CO2, water);
         }
-        Double draw = skimmerAirDrawLPerH();
-        return draw == null ? sum : sum + new Skimmer(draw).conductance(Gas.CO2, water);
+        Skimmer skimmer = skimmer();
+        return skimmer == null ? sum : sum + skimmer.conductance(Gas.CO2, water);
     }
 }

@@ -126,7 +126,7 @@ public class TankService {
         new TargetBand(d.band().troughAtLeast(), d.band().peakAtMost(), d.band().actBelow());
         d.surfaces().forEach(s -> new Surface(s.areaM2(), s.motion()));
         if (d.skimmerAirDrawLPerH() != null) {
-            new Skimmer(d.skimmerAirDrawLPerH());
+            new Skimmer(d.skimmerAirDrawLPerH(), d.assumptions().skimmer());
             TankParts.SkimmerLine hose = d.parts() == null ? null : d.parts().skimmerLine();
             if (hose != null && hose.drawnLPerH() != null) {
                 Quantities.within("parts.skimmerLine.drawnLPerH", hose.drawnLPerH(), 1, d.skimmerAirDrawLPerH(), "L/h");

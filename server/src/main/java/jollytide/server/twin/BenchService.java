@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.IntStream;
-import jollytide.core.air.AirLine;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.Setup;
 import jollytide.core.dosing.AlkalinitySource;
@@ -168,7 +167,7 @@ class BenchService {
             Skimmer skimmer = setup.skimmer();
             return line == null || skimmer == null
                     ? null
-                    : new HoseView(line.kept(skimmer.airDrawLPerH()), line.drawnLPerH() != null, line.outdoorShare());
+                    : new HoseView(line.kept(skimmer), line.drawnLPerH() != null, line.outdoorShare());
         }
     }
 
@@ -399,7 +398,6 @@ class BenchService {
                 .findFirst()
                 .orElse(null);
         Skimmer skimmer = setup.skimmer();
-        AirLine line = hose == null || skimmer == null ? null : hose.line();
         MediaLife life = MediaLife.of(setup, rig, runs.get(0));
         MediaLife.Life ahead = life == null ? null : life.life();
         return new VariantView(
@@ -422,10 +420,8 @@ class BenchService {
                         .map(tank -> SETTLED_TAUS
                                 * new OrdinaryDays(setup, tank).timeConstantH(book.settled(setup, tank, at), measures))
                         .toList()),
-                line == null || skimmer == null ? null : line.keptAssumed(skimmer.airDrawLPerH()),
-                line == null || skimmer == null
-                        ? null
-                        : line.boreKeeping(0.95, skimmer.airDrawLPerH(), AirLine.ASSUMED_SUCTION_PA),
+                hose == null || skimmer == null ? null : hose.kept(skimmer),
+                hose == null || skimmer == null ? null : hose.boreKeeping(0.95, skimmer),
                 life == null || ahead == null
                         ? null
                         : new MediaForecast(ahead.end(), life.endDays(), ahead.colourDay(), ahead.halfDay()),

@@ -8,7 +8,6 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -34,7 +33,7 @@ import jollytide.core.description.Setup;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
-import jollytide.core.exchange.Skimmer;
+import jollytide.core.evidence.Trace;
 import jollytide.core.fit.LogFit;
 import jollytide.core.fit.LogFit.LoggedDay;
 import jollytide.core.fit.LogFit.Window;
@@ -71,9 +70,6 @@ import org.springframework.stereotype.Component;
 public class TwinBook {
     private static final Duration LOOKED_BACK = Duration.ofDays(14);
     private static final Duration TWO_MONTHS = Duration.ofDays(60);
-    /** A day with fewer logged half hours does not tell its trough and peak. */
-    private static final int HALF_HOURS_OF_A_DAY = 40;
-
     private static final Duration MIDDLE = Duration.ofMinutes(15);
     /** The last hours before a switch of the lamps, in which a tank shows what it does in the dark or in the light. */
     private static final Duration BEFORE = Duration.ofHours(2);
@@ -358,7 +354,6 @@ public class TwinBook {
             @Nullable Double outdoorShare,
             ZoneId zone) {
         TankParts parts = tank.parts();
-        Double draw = tank.skimmerAirDrawLPerH();
         return new Setup(
                 tank.netVolumeL(),
                 water,
@@ -367,7 +362,7 @@ public class TwinBook {
                 tank.openings(),
                 enclosure(parts.canopy()),
                 enclosure(parts.cabinet()),
-                draw == null ? null : new Skimmer(draw),
+                tank.skimmer(),
                 Boolean.TRUE.equals(parts.skimmerInCabinet()),
                 parts.fixedLine(outdoorShare),
                 tank.assumptions().outdoorPpm(),
@@ -450,7 +445,7 @@ public class TwinBook {
             }
         }
         return byDay.entrySet().stream()
-                .filter(e -> e.getValue().size() >= HALF_HOURS_OF_A_DAY)
+                .filter(e -> Trace.tellsItsExtremes(e.getValue().size()))
                 .map(e -> loggedDay(tank, e.getKey(), e.getValue()))
                 .filter(day -> happened.stream().noneMatch(e -> e.excludes(day.start(), day.end())))
                 .toList();
@@ -460,8 +455,9 @@ public class TwinBook {
         ZoneId zone = tank.home().zone();
         Instant start = day.atStartOfDay(zone).toInstant();
         Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
-        Observation trough = Collections.min(readings, Comparator.comparingDouble(Observation::value));
-        Observation peak = Collections.max(readings, Comparator.comparingDouble(Observation::value));
+        Trace.Extremes extremes = Trace.extremes(readings).orElseThrow();
+        Observation trough = extremes.trough();
+        Observation peak = extremes.peak();
         // Lamps that never switch leave the extremes themselves.
         boolean switches = tank.light().switches();
         Instant on = switches

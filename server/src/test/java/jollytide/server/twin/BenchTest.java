@@ -349,6 +349,34 @@ class BenchTest extends ServerTest {
                 .contains("airLPerH is -1");
     }
 
+    /** A keeper's own values of the skimmer take the place of what is assumed, and nonsense is refused by name. */
+    @Test
+    void theSkimmersOwnValuesCount() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        double assumed = trough(keeper, tank, "{}", "500");
+        assertThat(own(keeper, tank, "{\"skimmerTransferUnits\":0.5,\"skimmerWaterPerAir\":0.3}")
+                        .status())
+                .isEqualTo(200);
+        JsonNode bench = keeper.get(tank + "/bench").body();
+        JsonNode weak = forecast(keeper, tank, bench, Sets.NONE + "," + Sets.one("outdoor-line"));
+        assertThat(weak.path(0).path("troughPh").path("value").asDouble()).isLessThan(assumed - 0.02);
+        JsonNode unknown = weak.path(1).path("drawKept");
+        assertThat(unknown.path("high").asDouble())
+                .isGreaterThan(unknown.path("low").asDouble());
+        own(keeper, tank, "{\"skimmerSuctionPa\":1800}");
+        JsonNode known =
+                forecast(keeper, tank, bench, Sets.one("outdoor-line")).path(0).path("drawKept");
+        assertThat(known.path("high").asDouble()).isEqualTo(known.path("low").asDouble());
+        assertThat(own(keeper, tank, "{\"skimmerResidenceS\":-1}").problem()).contains("skimmerResidenceS");
+    }
+
+    private static Visitor.Answer own(Visitor keeper, String tank, String assumptions) {
+        String version = keeper.get(tank).body().path("version").toString();
+        String description = Samples.TANK.replace("\"assumptions\":{}", "\"assumptions\":" + assumptions);
+        return keeper.put(tank, "{\"version\":" + version + ",\"description\":" + description + "}");
+    }
+
     private static Visitor.Answer described(Visitor keeper, String tank, String parts, String draw) {
         String description = Samples.TANK
                 .replace("\"assumptions\":{}", "\"assumptions\":{},\"parts\":" + parts)
