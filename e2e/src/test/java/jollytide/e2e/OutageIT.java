@@ -262,6 +262,7 @@ class OutageIT extends BrowserTest {
         assertThat(page.getByText("then oxygen may fall below 5 mg/L")).isVisible();
         assertThat(page.getByText("On arrival", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        assertThat(page.title()).isNotBlank();
+        assertThat(page.getByText("Quarantine gear never goes back into the display unwashed."))
+                .isVisible();
     }
 }

@@ -63,6 +63,17 @@ public record Dose(
                             ? known.setup().useMeqPerLPerDay()
                             : AlkalinityUnit.DKH.toMeqPerL(values.number("dkhPerDay"))));
 
+    private static final Caution CAUSTIC = Caution.people(
+            "Caustic: goggles, gloves, dust mask; powder into water and never water onto powder, never with acids;"
+                    + " labelled and locked away from children and pets, never in a bottle of food or medicine. If it"
+                    + " reaches an eye, rinse long with water and get medical help.");
+
+    private static final Caution OVERDOSE = new Caution(
+            Caution.Concern.WATER,
+            "Dose slowly into strong flow, capped by the hour and the day, with a cut-out above pH 8.5. The hose ends above"
+                    + " the water, so that it cannot siphon; the container holds no more than the tank survives at once."
+                    + " Never steer a dose by a probe that was not checked.");
+
     public Dose {
         within("meqPerLPerDay", meqPerLPerDay, 0, 50, "meq/(L·day)");
     }
@@ -135,12 +146,14 @@ public record Dose(
     public List<Caution> cautions() {
         List<Caution> all = new ArrayList<>();
         if (source.caustic()) {
-            all.add(Caution.people("Caustic: goggles and gloves, powder into water and never water onto powder, out of"
-                    + " the reach of children and pets. Dose slowly into strong flow, capped by the hour and day."));
+            all.add(CAUSTIC);
         }
         if (source == AlkalinitySource.POTASSIUM_HYDROXIDE) {
             all.add(Caution.people(
                     "Potassium builds up, 14 mg/L for each dKH: in a month or two to a dangerous level. Test it."));
+        }
+        if (meqPerLPerDay > 0) {
+            all.add(OVERDOSE);
         }
         return all;
     }

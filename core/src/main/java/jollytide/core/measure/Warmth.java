@@ -29,6 +29,13 @@ public record Warmth(double kelvin) implements Measure {
     }
 
     @Override
+    public List<Caution> cautions() {
+        return List.of(new Caution(
+                Caution.Concern.ANIMALS,
+                "Never change temperature fast: a degree a day, and more slowly where animals show it."));
+    }
+
+    @Override
     public boolean inSteps() {
         return false;
     }

@@ -26,7 +26,9 @@ public final class Plan {
                     + " a carbon monoxide alarm indoors. Never back-feed the house: a licensed electrician fits a transfer switch.";
     private static final String ELECTRICITY =
             "Dry hands, dry raised sockets, drip loops, residual-current protection; no chained cords.";
-    private static final String BATTERIES = "Ventilated, the right charger, no swollen cells.";
+    private static final String BATTERIES =
+            "Ventilated, the right charger, no swollen cells; tested once a year at the real load. A vehicle's socket is"
+                    + " usually fused below an inverter's rating.";
 
     private static final double DAY_H = 24;
     private static final double SALINITY = 35;

@@ -189,7 +189,7 @@ class CautionTest {
                 .noneMatch(c -> c.contains("flue's gases"));
         for (AlkalinitySource source : AlkalinitySource.values()) {
             List<String> dose = cautions(plain, MetabolicParameters.ORDINARY, new Dose(source, 0.05));
-            assertThat(dose.stream().anyMatch(c -> c.startsWith("Caustic: goggles and gloves")))
+            assertThat(dose.stream().anyMatch(c -> c.startsWith("Caustic: goggles, gloves")))
                     .as("%s", source)
                     .isEqualTo(source.caustic());
             assertThat(dose.stream().anyMatch(c -> c.startsWith("Potassium builds up")))
