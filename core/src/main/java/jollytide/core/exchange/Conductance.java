@@ -5,12 +5,6 @@ package jollytide.core.exchange;
  * pressure in the water). Paths side by side add.
  */
 public record Conductance(double co2, double oxygen) {
-    public static final Conductance NONE = new Conductance(0, 0);
-
-    public Conductance plus(Conductance other) {
-        return new Conductance(co2 + other.co2, oxygen + other.oxygen);
-    }
-
     public Conductance times(double factor) {
         return new Conductance(co2 * factor, oxygen * factor);
     }

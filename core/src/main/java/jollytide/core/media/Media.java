@@ -71,10 +71,6 @@ public record Media(double massKg, MediaAssumptions assumed) {
         return waterPerGram(state) >= assumed.drownedWater();
     }
 
-    public boolean spent(State state) {
-        return used(state) >= 0.999;
-    }
-
     /** Share of the passing CO2 that is taken out: the lesser of what is left of the hydroxide and of the pores. */
     public double efficiency(State state) {
         double used = used(state);

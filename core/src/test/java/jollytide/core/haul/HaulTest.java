@@ -101,4 +101,72 @@ class HaulTest {
         assertThat(bound.highestUnionisedMgPerL()).isZero();
         assertThat(last(bound).ammoniaMgPerL()).isGreaterThan(0.5);
     }
+
+    /** Twice as tall as a cube of its water: a litre is 10 cm wide, so 20 cm; 8 L are 40 cm. */
+    @Test
+    void aStoneLiesNoDeeperThanTheWater() {
+        assertThat(Haul.deepestM(1)).isCloseTo(0.2, within(1e-9));
+        assertThat(Haul.deepestM(8)).isCloseTo(0.4, within(1e-9));
+    }
+
+    /** 12 V and 10 A are 120 W; with a fifth spared 96. */
+    @Test
+    void aSocketGivesFourFifthsOfItsFuse() {
+        assertThat(Haul.socketW(12, 10)).isCloseTo(96, within(1e-9));
+    }
+
+    /** 40 L of seawater weigh 40.9 kg (EOS-80: 1.0233 kg/L at S 35, 25 °C), two fish 30 g. */
+    @Test
+    void whatIsCarriedHasItsWeight() {
+        assertThat(trip(40, 0, false, true, 24).weightKg()).isCloseTo(40.93 + 0.03, within(0.02));
+    }
+
+    /** Newton's cooling: 5 K over what is around, 5 % an hour, eight hours. */
+    @Test
+    void theWaterCoolsOnTheWay() {
+        assertThat(last(trip(40, 0, false, true, 24)).celsius()).isCloseTo(20 + 5 * Math.exp(-0.4), within(0.01));
+    }
+
+    /** Fasted fish give off half the ammonia, all else alike. */
+    @Test
+    void fastingHalvesTheAmmonia() {
+        double fed = last(trip(20, 0, false, true, 23.9)).ammoniaMgPerL();
+        double fasted = last(trip(20, 0, false, true, 24)).ammoniaMgPerL();
+        assertThat(fasted).isCloseTo(fed / 2, within(1e-6));
+    }
+
+    /** A binder leaves the ammonia in the sum and the poison out of it. */
+    @Test
+    void boundAmmoniaIsNoPoison() {
+        Trip bound = haul(3, 4, false, BATTERY_PUMP, true, 0).trip(8);
+        assertThat(last(bound).ammoniaMgPerL()).isPositive();
+        assertThat(bound.highestUnionisedMgPerL()).isZero();
+        assertThat(bound.limit()).isNull();
+    }
+
+    /** 0.15 mol of ammonia for each mole of oxygen: an hour chased and an hour calm. */
+    @Test
+    void ammoniaFollowsTheOxygen() {
+        Trip trip = haul(100, 0, false, BATTERY_PUMP, false, 0).trip(2);
+        double calm = TWO.oxygenMmolPerH(25) * Fish.ACTIVE;
+        double breathed = calm * (Fish.CHASED / Fish.ACTIVE + 1);
+        assertThat(last(trip).ammoniaMgPerL()).isCloseTo(breathed * 0.15 * 14.007 / 100, within(0.002));
+    }
+
+    @Test
+    void tripsAreDrawnEveryTenMinutesAndKnowTheirLimit() {
+        Trip tight = trip(1, 1, false, false, 0);
+        assertThat(tight.moments()).hasSize(49);
+        assertThat(tight.moments().get(6).hours()).isCloseTo(1, within(1e-9));
+        assertThat(tight.limit()).isEqualTo("OXYGEN");
+        assertThat(tight.hoursToCaution()).isBetween(0.01, 8.0);
+        double drawn = tight.moments().stream()
+                .mapToDouble(HaulMoment::oxygenMgPerL)
+                .min()
+                .orElseThrow();
+        // Lowest while they are chased; what is drawn every ten minutes may miss the very lowest.
+        assertThat(tight.lowestOxygenMgPerL()).isBetween(drawn - 0.3, drawn);
+        Trip sour = haul(1, 0, false, BATTERY_PUMP, false, 0).trip(24);
+        assertThat(sour.limit()).isEqualTo("AMMONIA");
+    }
 }

@@ -25,7 +25,15 @@ class MediaTest {
         assertThat(KILO.efficiency(new State(all, 0.15))).isZero();
         assertThat(KILO.efficiency(new State(0, 0.34))).isZero();
         assertThat(KILO.efficiency(new State(0, 0.04))).isBetween(0.4, 0.6);
+        // Straight lines between the corners: full until 70 % and 0.25 g/g, nothing at 100 % and 0.33 g/g.
+        assertThat(KILO.efficiency(new State(0.7 * all, 0.15))).isCloseTo(0.98, within(1e-9));
+        assertThat(KILO.efficiency(new State(0.85 * all, 0.15))).isCloseTo(0.49, within(1e-9));
+        assertThat(KILO.efficiency(new State(0, 0.25))).isCloseTo(0.98, within(1e-9));
+        assertThat(KILO.efficiency(new State(0, 0.29))).isCloseTo(0.49, within(1e-9));
+        assertThat(KILO.efficiency(new State(0, 0.02))).isCloseTo(0.245, within(1e-9));
         assertThat(KILO.drowned(new State(0, 0.33))).isTrue();
+        assertThat(KILO.drowned(new State(0, 0.3299))).isFalse();
+        assertThat(KILO.used(new State(0.5 * all, 0.15))).isCloseTo(0.5, within(1e-12));
     }
 
     /** Water comes from wet air and from the reaction, and goes with dry air: never below what is there. */
