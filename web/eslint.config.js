@@ -5,7 +5,15 @@ import ts from 'typescript-eslint';
 export default ts.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   js.configs.recommended,
-  ...ts.configs.strict,
+  ...ts.configs.strictTypeChecked,
+  { languageOptions: { parserOptions: { projectService: true } } },
+  {
+    rules: {
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+    },
+  },
+  { files: ['**/*.js', '**/*.mjs'], ...ts.configs.disableTypeChecked },
   hooks.configs.flat['recommended-latest'],
   // One file of Node's and the page's world at once.
   { files: ['bench/**'], rules: { 'no-undef': 'off' } },

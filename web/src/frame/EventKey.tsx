@@ -1,5 +1,5 @@
 import { useSearch } from '@tanstack/react-router';
-import { useEffect, useState, type FormEvent } from 'react';
+import { useEffect, useState, type SubmitEvent } from 'react';
 import { useAddEvent, useDeleteEvent } from '../api/hooks';
 import type { EventKind, Tank } from '../api/types';
 import { localInput } from '../lib/time';
@@ -54,7 +54,7 @@ function EventForm({ tank, done }: { tank: Tank; done: () => void }) {
   const [until, setUntil] = useState('');
   const [excludesDays, setExcludesDays] = useState(false);
   const [note, setNote] = useState('');
-  const submit = (e: FormEvent) => {
+  const submit = (e: SubmitEvent) => {
     e.preventDefault();
     add.mutate(
       { title, kind, at, until: until === '' ? undefined : until, excludesDays, note },

@@ -24,7 +24,7 @@ export async function toPng(svg: SVGSVGElement): Promise<Blob> {
 function dataUrl(blob: Blob): Promise<string> {
   return new Promise((resolve, reject) => {
     const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
+    reader.onload = () => resolve(typeof reader.result === 'string' ? reader.result : '');
     reader.onerror = () => reject(new Error('unreadable'));
     reader.readAsDataURL(blob);
   });

@@ -9,7 +9,9 @@ export function BrokenScreen({ error, reset }: { error: unknown; reset: () => vo
         What you entered and logged is safe; the other screens work. Try it again, or reload the
         page: after an update an old page can miss parts of the new one.
       </p>
-      <p className="text-soft">In its own words: {error instanceof Error ? error.message : 'none.'}</p>
+      <p className="text-soft">
+        In its own words: {error instanceof Error ? error.message : 'none.'}
+      </p>
       <div className="flex gap-2">
         <Button look="main" onClick={reset}>
           Try again

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useFillMedia } from '../../api/hooks';
 import type { NewFill } from '../../api/types';
 import { measure, readAs } from '../../lib/measure';
@@ -26,7 +26,7 @@ export function NewFillForm({ done }: { done: () => void }) {
   const [dries, setDries] = useState(false);
   const [soaked, setSoaked] = useState<keyof typeof CHOKES>('UNKNOWN');
   const massKg = readAs(mass, 'mass', units);
-  const save = (e: FormEvent) => {
+  const save = (e: SubmitEvent) => {
     e.preventDefault();
     fill.mutate(
       {

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useAddKit, useEditKit } from '../../api/guard';
 import { useTanks } from '../../api/hooks';
 import type { KitDescription, KitItem, Units } from '../../api/types';
@@ -145,7 +145,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
     />
   );
   const battery = energy === 'LEAD_BATTERY' || energy === 'LITHIUM_BATTERY';
-  const save = (e: FormEvent) => {
+  const save = (e: SubmitEvent) => {
     e.preventDefault();
     const description: KitDescription = {
       name: (text.name ?? '').trim(),

@@ -65,7 +65,9 @@ function Quiet({ outage }: { outage: UsedOutage }) {
       <Button
         look="main"
         className="min-h-20 text-2xl!"
-        onClick={() => void outage.start().catch((e: Error) => setProblem(e.message))}
+        onClick={() =>
+          void outage.start().catch((e: unknown) => setProblem(e instanceof Error ? e.message : ''))
+        }
       >
         The power is out
       </Button>
@@ -119,7 +121,7 @@ function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
         since {dayAndTime(view.startedAt, tank.zone)}
         {view.cuts > 1 && `, ${view.cuts} cuts`}
         {!view.endedAt && outage.reached && (
-          <Button look="quiet" onClick={() => outage.beganEarlier(15)}>
+          <Button look="quiet" onClick={() => void outage.beganEarlier(15)}>
             it began 15 min earlier
           </Button>
         )}

@@ -76,15 +76,21 @@ it('notes are shown at once, wait while the server is silent, and are sent once'
   const { result } = renderHook(() => useOutage(HOME));
   await waitFor(() => expect(result.current.view).not.toBeNull());
   state.silent = true;
-  act(() => result.current.note({ kind: 'NOTE', text: 'torch is empty' }));
+  act(() => {
+    result.current.note({ kind: 'NOTE', text: 'torch is empty' });
+  });
   expect(result.current.view?.notes.map((n) => n.text)).toEqual(['torch is empty']);
   expect(result.current.waiting).toBe(1);
   await waitFor(() => expect(result.current.reached).toBe(false));
   expect(readKept(HOME).waiting).toHaveLength(1);
   state.silent = false;
-  act(() => window.dispatchEvent(new Event('online')));
+  act(() => {
+    window.dispatchEvent(new Event('online'));
+  });
   await waitFor(() => expect(result.current.waiting).toBe(0));
-  act(() => window.dispatchEvent(new Event('online')));
+  act(() => {
+    window.dispatchEvent(new Event('online'));
+  });
   await waitFor(() => expect(result.current.reached).toBe(true));
   expect(state.told.filter((t) => t.path.endsWith('/notes'))).toHaveLength(1);
   expect(result.current.view?.notes).toHaveLength(1);
@@ -99,9 +105,13 @@ it('begins by the kept plan without a server, and tells it when it is back', asy
   expect(result.current.view?.id).toBe('plan');
   expect(result.current.planAt).toBe('2026-11-12T10:00:00Z');
   expect(result.current.waiting).toBe(1);
-  act(() => result.current.note({ kind: 'NOTE', text: 'begun alone' }));
+  act(() => {
+    result.current.note({ kind: 'NOTE', text: 'begun alone' });
+  });
   state.silent = false;
-  act(() => window.dispatchEvent(new Event('online')));
+  act(() => {
+    window.dispatchEvent(new Event('online'));
+  });
   await waitFor(() => expect(result.current.waiting).toBe(0));
   expect(state.told.map((t) => t.path.split('/').at(-1))).toEqual(['outages', 'notes']);
   expect(result.current.view?.id).toBe('o1');
@@ -119,14 +129,22 @@ it('the end is kept until it was told, and the page is left only then', async ()
   const { result } = renderHook(() => useOutage(HOME));
   await waitFor(() => expect(result.current.view).not.toBeNull());
   state.silent = true;
-  act(() => result.current.end());
+  act(() => {
+    result.current.end();
+  });
   expect(result.current.view?.endedAt).toBeDefined();
-  act(() => result.current.close());
+  act(() => {
+    result.current.close();
+  });
   expect(result.current.view).not.toBeNull();
   state.silent = false;
-  act(() => window.dispatchEvent(new Event('online')));
+  act(() => {
+    window.dispatchEvent(new Event('online'));
+  });
   await waitFor(() => expect(result.current.waiting).toBe(0));
-  act(() => result.current.close());
+  act(() => {
+    result.current.close();
+  });
   expect(result.current.view).toBeNull();
   expect(readKept(HOME).view).toBeNull();
 });
@@ -136,7 +154,9 @@ it('a refusal is said in words and what was noted stays', async () => {
   const { result } = renderHook(() => useOutage(HOME));
   await waitFor(() => expect(result.current.view).not.toBeNull());
   state.refuses = 422;
-  act(() => result.current.note({ kind: 'NOTE', text: '' }));
+  act(() => {
+    result.current.note({ kind: 'NOTE', text: '' });
+  });
   await waitFor(() => expect(result.current.refused).toContain('Refused in words.'));
   expect(result.current.waiting).toBe(1);
   expect(result.current.reached).toBe(true);

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useCorrectReading } from '../../api/hooks';
 import type { Method, Reading } from '../../api/types';
 import { readNumber } from '../../lib/number';
@@ -43,7 +43,7 @@ export function CorrectSheet({ reading, close }: { reading: Reading; close: () =
       { onSuccess: done },
     );
 
-  const submit = (e: FormEvent) => {
+  const submit = (e: SubmitEvent) => {
     e.preventDefault();
     if (value === null) return;
     // An untouched time keeps its seconds.

@@ -1,5 +1,5 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
-import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { useEffect, useRef, useState, type SyntheticEvent } from 'react';
 import { Problem } from '../../api/client';
 import { useDeleteReadings, useSaveReadings } from '../../api/hooks';
 import type { NewReadings } from '../../api/types';
@@ -86,7 +86,7 @@ export function Enter() {
     });
   };
 
-  const onSubmit = (e: FormEvent) => {
+  const onSubmit = (e: SyntheticEvent) => {
     e.preventDefault();
     if (filled.length > 0 && !unreadable) submit(shownTime, false);
   };

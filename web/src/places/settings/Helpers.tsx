@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useHelpers, useInvite, useWithdraw } from '../../api/helpers';
 import type { Home } from '../../api/types';
 import { shortTime } from '../../lib/time';
@@ -31,7 +31,7 @@ function HelpersAt({ home, now }: { home: Home; now: Date }) {
   const withdraw = useWithdraw(home.id);
   const [name, setName] = useState('');
   const { name: homeName, zone } = home.description;
-  const submit = (e: FormEvent) => {
+  const submit = (e: SubmitEvent) => {
     e.preventDefault();
     invite.mutate(name, { onSuccess: () => setName('') });
   };

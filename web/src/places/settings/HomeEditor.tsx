@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useEditHome, useEditRoom } from '../../api/hooks';
 import type { Home, Units } from '../../api/types';
 import { Button } from '../../parts/Button';
@@ -22,7 +22,7 @@ function HomeForm({ home, units }: { home: Home; units: Units }) {
   const [form, setForm] = useState(homeForm(home.description, units));
   const edit = useEditHome(home.id);
   const tell = useNotice();
-  const save = (e: FormEvent) => {
+  const save = (e: SubmitEvent) => {
     e.preventDefault();
     edit.mutate(
       { version: home.version, description: toHome(form, units) },
@@ -48,7 +48,7 @@ function RoomForm({ room, units }: { room: Home['rooms'][number]; units: Units }
   const [form, setForm] = useState(roomForm(room.description, units));
   const edit = useEditRoom(room.id);
   const tell = useNotice();
-  const save = (e: FormEvent) => {
+  const save = (e: SubmitEvent) => {
     e.preventDefault();
     edit.mutate(
       { version: room.version, description: toRoom(form, units) },

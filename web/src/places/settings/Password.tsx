@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useChangePassword } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
@@ -11,7 +11,7 @@ export function Password() {
   const [current, setCurrent] = useState('');
   const [next, setNext] = useState('');
   const [revokeTokens, setRevokeTokens] = useState(false);
-  const submit = (e: FormEvent) => {
+  const submit = (e: SubmitEvent) => {
     e.preventDefault();
     change.mutate(
       { current, next, revokeTokens },

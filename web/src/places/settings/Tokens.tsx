@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useCreateToken, useRevokeToken, useTokens } from '../../api/hooks';
 import type { Home } from '../../api/types';
 import { shortTime } from '../../lib/time';
@@ -16,7 +16,7 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
   const [mainsHomeId, setMainsHomeId] = useState('');
   const homeName = (id: string) =>
     homes.find((home) => home.id === id)?.description.name ?? 'a home';
-  const submit = (e: FormEvent) => {
+  const submit = (e: SubmitEvent) => {
     e.preventDefault();
     create.mutate(
       { label, mainsHomeId: mainsHomeId || undefined },

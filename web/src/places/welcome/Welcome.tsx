@@ -1,5 +1,5 @@
 import { useNavigate } from '@tanstack/react-router';
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useCreateKeeper, useEnterDemo, useSession, useSignIn } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
@@ -68,7 +68,7 @@ function KeeperForm({
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const [setupCode, setSetupCode] = useState('');
-  const submit = (e: FormEvent) => {
+  const submit = (e: SubmitEvent) => {
     e.preventDefault();
     if (creating) {
       create.mutate(

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { useDropSet, useKeepSet, useKeptSets } from '../../../api/hooks';
 import type { PutMeasure } from '../../../api/types';
 import { Button } from '../../../parts/Button';
@@ -16,7 +16,7 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeas
   const tell = useNotice();
   const [name, setName] = useState('');
   const changed = current.put.length > 0;
-  const save = (e: FormEvent) => {
+  const save = (e: SubmitEvent) => {
     e.preventDefault();
     keep.mutate(
       { name: name.trim(), measures: current.put },

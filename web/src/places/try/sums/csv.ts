@@ -10,7 +10,7 @@ export function sumCsv(name: string, given: unknown, answer: unknown): string {
 
 function flat(value: unknown, path = ''): [string, string][] {
   if (value === undefined || value === null) return [];
-  if (typeof value !== 'object') return [[path, String(value)]];
+  if (typeof value !== 'object') return [[path, `${value as string | number | boolean}`]];
   return Object.entries(value).flatMap(([key, inner]) =>
     flat(inner, path === '' ? key : `${path}.${key}`),
   );

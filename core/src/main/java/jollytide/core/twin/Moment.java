@@ -155,6 +155,11 @@ public final class Moment {
         return Duration.between(then, at).toNanos() / 3.6e12;
     }
 
+    /** So many hours from now. */
+    public Instant inHours(double hours) {
+        return at.plus(Duration.ofMillis(Math.round(hours * 3.6e6)));
+    }
+
     /** What the part whose turn it is holds: its i-th stock. */
     public double held(int i) {
         return y[own + i];

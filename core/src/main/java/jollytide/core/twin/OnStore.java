@@ -20,12 +20,13 @@ import org.jspecify.annotations.Nullable;
 public record OnStore(
         Part part, String store, Instant from, @Nullable Instant to, double lastsH, double usedH)
         implements Part.Opening {
+    private static final double A_LONG_RUN_H = 1e5;
+    private static final double AN_INSTANT_H = 1e-6;
+
     public OnStore {
         within("storeLastsH", lastsH, 0, 1e6, "h");
         within("storeUsedH", usedH, 0, 1e6, "h");
     }
-
-    private static final double AN_INSTANT_H = 1e-6;
 
     @Override
     public List<Stock> stocks() {
@@ -85,7 +86,7 @@ public record OnStore(
         if (!runs(now)) {
             return next;
         }
-        Instant empty = Swimmers.after(now.at(), Math.min(1e5, lastsH - now.held(used())));
+        Instant empty = now.inHours(Math.min(A_LONG_RUN_H, lastsH - now.held(used())));
         Instant ends = to == null ? empty : earlier(empty, to);
         return ends.isAfter(now.at()) ? earlier(next, ends) : next;
     }

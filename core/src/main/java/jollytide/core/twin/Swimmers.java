@@ -2,7 +2,6 @@ package jollytide.core.twin;
 
 import static jollytide.core.units.Quantities.within;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import jollytide.core.reef.Fish;
@@ -54,10 +53,5 @@ public record Swimmers(
                 now.warm(0) * (now.at().isBefore(calmFrom) ? stirred : 1) * OxygenLines.demandLeft(now.oxygenMgPerL());
         now.gain(0, oxygen * quotient, -oxygen);
         now.foul(oxygen * Fish.AMMONIA_PER_OXYGEN * ammoniaLeft);
-    }
-
-    /** @param hours from {@code start} on */
-    static Instant after(Instant start, double hours) {
-        return start.plus(Duration.ofMillis(Math.round(hours * 3.6e6)));
     }
 }
