@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../lib/zod';
 import type { PutMeasure } from '../../../api/types';
 
 /** A set as the first links held it: one object with a field for each setting. What is no number is left out. */

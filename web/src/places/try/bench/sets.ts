@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../../lib/zod';
 import type { Forecast, PutMeasure } from '../../../api/types';
 import { measuresOfFirstLinks } from './firstLinks';
 

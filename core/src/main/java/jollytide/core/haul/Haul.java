@@ -131,7 +131,8 @@ public record Haul(
     /** The same on another side of what is not known: animals that breathe more, or less. */
     public Trip trip(double hours, Guess guess) {
         within("tripHours", hours, 0.1, 96, "h");
-        Twin twin = new Twin(tank(guess));
+        TwinTank tank = tank(guess);
+        Twin twin = new Twin(tank);
         TwinState start = twin.start(DEPARTURE, alkalinityMeqPerL, OUTSIDE_PPM);
         TwinState atItsPh = start.with(Water.DIC, dic(start.alkalinityMolPerKg()));
         Instant until = DEPARTURE.plusSeconds(Math.round(hours * 3600));
@@ -156,11 +157,7 @@ public record Haul(
                         .orElse(null),
                 moments.stream().mapToDouble(HaulMoment::oxygenMgPerL).min().orElseThrow(),
                 moments.stream().mapToDouble(HaulMoment::unionisedMgPerL).max().orElseThrow(),
-                twin.start(DEPARTURE, alkalinityMeqPerL, OUTSIDE_PPM)
-                                .tank()
-                                .water()
-                                .kg()
-                        + fish.massG() / 1000);
+                tank.water().kg() + fish.massG() / 1000);
     }
 
     private HaulMoment moment(TwinState state) {

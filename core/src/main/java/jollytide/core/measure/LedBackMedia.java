@@ -1,39 +1,13 @@
 package jollytide.core.measure;
 
-import java.util.List;
 import jollytide.core.twin.Intake.Leg;
 
 /** Scrubber media on the led-back leg only: fresh air enters beside them, so that they see exhaust alone. */
-public record LedBackMedia(MediaUse use) implements Measure {
+public record LedBackMedia(MediaUse use) implements MediaMeasure {
     static final MeasureKind KIND = MeasureKind.of("led-back-media", "Media on the led-back leg only")
             .shortly("media, led-back leg")
             .group(MeasureKind.Group.MEDIA)
             .needs(MeasureKind.Needs.SKIMMER)
             .parameters(known -> Scrubber.parameters(0.8))
             .makes((values, known) -> new LedBackMedia(Scrubber.use(values, known, Leg.LED_BACK)));
-
-    @Override
-    public Way way() {
-        return Way.OFFSETS;
-    }
-
-    @Override
-    public void on(Rig rig) {
-        rig.skimmer().media = use;
-    }
-
-    @Override
-    public Cost cost(CostBasis basis) {
-        return basis.media(use.media().massKg());
-    }
-
-    @Override
-    public boolean leadsExhaustBack() {
-        return use.freshShare() < 1;
-    }
-
-    @Override
-    public List<Caution> cautions() {
-        return Scrubber.cautions(use);
-    }
 }

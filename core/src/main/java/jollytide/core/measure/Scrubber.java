@@ -1,27 +1,11 @@
 package jollytide.core.measure;
 
-import java.util.ArrayList;
 import java.util.List;
 import jollytide.core.media.Media;
 import jollytide.core.twin.Intake.Leg;
 
 /** Scrubber media before the skimmer, in all of its air. */
-public record Scrubber(MediaUse use) implements Measure {
-    /** Recirculation with less fresh air than this is a closed loop. Common practice: 2 to 5 %. */
-    public static final double LEAST_FRESH_SHARE = 0.02;
-
-    private static final Caution CLOSED_LOOP = new Caution(
-            Caution.Concern.ANIMALS,
-            "A closed loop does not renew oxygen. Leave 2 to 5 % fresh air in, so that it fails open.");
-
-    private static final Caution DROWNS = new Caution(
-            Caution.Concern.EQUIPMENT_AND_PEOPLE,
-            "Recirculated exhaust is wet: media can drown within days of full-time use. Weigh them.");
-
-    private static final Caution CAUSTIC = Caution.people(
-            "Wet media leach caustic. A drip trap belongs between media and skimmer; goggles, gloves and dust mask on;"
-                    + " rinse long with water and get medical help if it reaches an eye.");
-
+public record Scrubber(MediaUse use) implements MediaMeasure {
     static final MeasureKind KIND = MeasureKind.of("scrubber", "Scrubber media before the skimmer")
             .shortly("media")
             .group(MeasureKind.Group.MEDIA)
@@ -73,42 +57,5 @@ public record Scrubber(MediaUse use) implements Measure {
                 values.choice("hours", MediaUse.Hours.class),
                 values.number("gatePh"),
                 values.choice("otherwise").equals("DRY"));
-    }
-
-    @Override
-    public Way way() {
-        return Way.OFFSETS;
-    }
-
-    @Override
-    public void on(Rig rig) {
-        rig.skimmer().media = use;
-    }
-
-    @Override
-    public Cost cost(CostBasis basis) {
-        return basis.media(use.media().massKg());
-    }
-
-    @Override
-    public boolean leadsExhaustBack() {
-        return use.freshShare() < 1;
-    }
-
-    @Override
-    public List<Caution> cautions() {
-        return cautions(use);
-    }
-
-    static List<Caution> cautions(MediaUse use) {
-        List<Caution> all = new ArrayList<>();
-        if (use.freshShare() < LEAST_FRESH_SHARE) {
-            all.add(CLOSED_LOOP);
-        }
-        if (use.freshShare() < 1) {
-            all.add(DROWNS);
-        }
-        all.add(CAUSTIC);
-        return all;
     }
 }
