@@ -21,16 +21,16 @@ export const rowName = (row: LedgerRow) =>
     ? `${row.name} (${ROW_NAMES[row.kind]})`
     : ROW_NAMES[row.kind];
 
-/** One gas's book: what the water gains to the right, what it loses to the left; each row opens its working. */
+/** One gas’s balance: what the water gains to the right, what it loses to the left; each row opens its working. */
 export function LedgerDrawing({
   gas,
-  book,
+  balance,
   over,
   chosen,
   choose,
 }: {
   gas: 'co2' | 'oxygen';
-  book: GasBalance;
+  balance: GasBalance;
   over: 'hour' | 'day';
   chosen: string | null;
   choose: (row: LedgerRow) => void;
@@ -38,15 +38,15 @@ export function LedgerDrawing({
   const amount = (row: LedgerRow) => (over === 'day' ? row.dayMmol : row.nowMmolPerH);
   const stored =
     over === 'day'
-      ? book.storedDayMmol
-      : book.rows.reduce((sum, row) => sum + row.nowMmolPerH.value, 0);
-  const shown = book.rows
+      ? balance.storedDayMmol
+      : balance.rows.reduce((sum, row) => sum + row.nowMmolPerH.value, 0);
+  const shown = balance.rows
     .filter((row) => Math.max(Math.abs(amount(row).low), Math.abs(amount(row).high)) > 5e-4)
     .sort((a, b) => amount(b).value - amount(a).value);
   const widest = Math.max(
     1e-9,
     Math.abs(stored),
-    ...book.rows.flatMap((row) => [Math.abs(amount(row).low), Math.abs(amount(row).high)]),
+    ...balance.rows.flatMap((row) => [Math.abs(amount(row).low), Math.abs(amount(row).high)]),
   );
   return (
     <div>

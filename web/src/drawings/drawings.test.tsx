@@ -151,7 +151,7 @@ const row = (kind: LedgerRow['kind'], value: number, name = ''): LedgerRow => ({
 });
 
 describe('the ledger', () => {
-  const book: GasBalance = {
+  const balance: GasBalance = {
     rows: [
       row('REEF', 6.6),
       row('SKIMMER', -7.3),
@@ -166,13 +166,13 @@ describe('the ledger', () => {
   it('leaves out what does nothing, orders by size and opens a row', async () => {
     const user = userEvent.setup();
     const choose = vi.fn();
-    render(<LedgerDrawing gas="co2" book={book} over="hour" chosen={null} choose={choose} />);
+    render(<LedgerDrawing gas="co2" balance={balance} over="hour" chosen={null} choose={choose} />);
     const names = screen.getAllByRole('button').map((b) => b.textContent);
     expect(names[0]).toContain('reef breathes');
     expect(names.at(-1)).toContain('skimmer');
     expect(screen.queryByText('photosynthesis')).not.toBeNull();
     await user.click(screen.getByRole('button', { name: /display \(surface\)/ }));
-    expect(choose).toHaveBeenCalledWith(book.rows[2]);
+    expect(choose).toHaveBeenCalledWith(balance.rows[2]);
   });
 
   it('names a row by its own name and its kind', () => {
@@ -181,11 +181,11 @@ describe('the ledger', () => {
     expect(rowName(row('SKIMMER', 1, 'second'))).toBe('second (skimmer)');
   });
 
-  it('draws an empty book', () => {
+  it('draws an empty balance', () => {
     const { container } = render(
       <LedgerDrawing
         gas="oxygen"
-        book={{ rows: [], storedDayMmol: 0, waterUatm: 0, bubbleShare: 0 }}
+        balance={{ rows: [], storedDayMmol: 0, waterUatm: 0, bubbleShare: 0 }}
         over="day"
         chosen={null}
         choose={() => undefined}

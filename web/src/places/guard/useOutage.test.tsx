@@ -22,16 +22,16 @@ interface Call {
   body: { notes?: NewNote[]; at?: string } | undefined;
 }
 
-/** A server that can be silent; it remembers what it was told. */
+/** A server that can be silent; it remembers what it was sent. */
 const state = {
   current: null as OutageView | null,
   silent: false,
   refuses: 0,
-  told: [] as Call[],
+  sent: [] as Call[],
 };
 
 function server(current: OutageView | null) {
-  Object.assign(state, { current, silent: false, refuses: 0, told: [] });
+  Object.assign(state, { current, silent: false, refuses: 0, sent: [] });
   return state;
 }
 
@@ -45,7 +45,7 @@ function answered(path: string, asked?: { body?: Call['body'] }) {
     );
   if (path.endsWith('/current')) return answer({ outage: state.current ?? undefined });
   const body = asked?.body;
-  state.told.push({ path, body });
+  state.sent.push({ path, body });
   if (state.refuses) return answer({ detail: 'Refused in words.' }, state.refuses);
   const known = state.current ?? view();
   state.current = path.endsWith('/notes')
@@ -92,7 +92,7 @@ it('notes are shown at once, wait while the server is silent, and are sent once'
     window.dispatchEvent(new Event('online'));
   });
   await waitFor(() => expect(result.current.reached).toBe(true));
-  expect(state.told.filter((t) => t.path.endsWith('/notes'))).toHaveLength(1);
+  expect(state.sent.filter((t) => t.path.endsWith('/notes'))).toHaveLength(1);
   expect(result.current.view?.notes).toHaveLength(1);
 });
 
@@ -113,7 +113,7 @@ it('begins by the kept plan without a server, and tells it when it is back', asy
     window.dispatchEvent(new Event('online'));
   });
   await waitFor(() => expect(result.current.waiting).toBe(0));
-  expect(state.told.map((t) => t.path.split('/').at(-1))).toEqual(['outages', 'notes']);
+  expect(state.sent.map((t) => t.path.split('/').at(-1))).toEqual(['outages', 'notes']);
   expect(result.current.view?.id).toBe('o1');
 });
 
@@ -124,7 +124,7 @@ it('without a plan and a server it cannot begin, and says so', async () => {
   expect(result.current.view).toBeNull();
 });
 
-it('the end is kept until it was told, and the page is left only then', async () => {
+it('the end is kept until it was sent, and the page is left only then', async () => {
   const state = server(view());
   const { result } = renderHook(() => useOutage(HOME));
   await waitFor(() => expect(result.current.view).not.toBeNull());

@@ -53,8 +53,8 @@ export function LedgerScreen() {
         </div>
       </div>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
-        <Gas gas="co2" name="CO2" book={ledger.data.co2} over={over} />
-        <Gas gas="oxygen" name="Oxygen" book={ledger.data.oxygen} over={over} />
+        <Gas gas="co2" name="CO2" balance={ledger.data.co2} over={over} />
+        <Gas gas="oxygen" name="Oxygen" balance={ledger.data.oxygen} over={over} />
       </div>
       <Answers ledger={ledger.data} />
     </div>
@@ -64,24 +64,24 @@ export function LedgerScreen() {
 function Gas({
   gas,
   name,
-  book,
+  balance,
   over,
 }: {
   gas: 'co2' | 'oxygen';
   name: string;
-  book: GasBalance;
+  balance: GasBalance;
   over: 'hour' | 'day';
 }) {
   const [open, setOpen] = useState<string | null>(null);
-  const chosen = book.rows.find((row) => `${row.kind}-${row.name}` === open);
+  const chosen = balance.rows.find((row) => `${row.kind}-${row.name}` === open);
   return (
-    <section aria-labelledby={`book-${gas}`}>
-      <h2 id={`book-${gas}`} className="pb-1 text-lg font-bold">
+    <section aria-labelledby={`balance-${gas}`}>
+      <h2 id={`balance-${gas}`} className="pb-1 text-lg font-bold">
         {name}
       </h2>
       <LedgerDrawing
         gas={gas}
-        book={book}
+        balance={balance}
         over={over}
         chosen={open}
         choose={(row) => {
@@ -91,7 +91,7 @@ function Gas({
       />
       <div className="min-h-24 pt-2" aria-live="polite">
         {chosen ? (
-          <Working row={chosen} water={book.waterUatm} gas={gas} />
+          <Working row={chosen} water={balance.waterUatm} gas={gas} />
         ) : (
           <p className="text-sm text-soft">
             Hatching: between the tanks that all agree with the log. Choose a row for its working.
@@ -156,7 +156,7 @@ function Working({ row, water, gas }: { row: LedgerRow; water: number; gas: 'co2
 /** The two questions that keepers argue about, answered for this tank. */
 function Answers({ ledger }: { ledger: Ledger }) {
   const percent = (share: number) => `${Math.round(share * 100)} %`;
-  const skimmer = (book: GasBalance) => book.rows.find((row) => row.kind === 'SKIMMER');
+  const skimmer = (balance: GasBalance) => balance.rows.find((row) => row.kind === 'SKIMMER');
   const limit = (row: LedgerRow | undefined) =>
     row?.conductance !== undefined && row.airLimit ? row.conductance / row.airLimit : undefined;
   const co2 = limit(skimmer(ledger.co2));

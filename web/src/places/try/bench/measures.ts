@@ -20,7 +20,7 @@ const BEHIND: Partial<Record<Parameter['unit'], string>> = {
   HOUR: ':00',
 };
 
-/** A change is told with its sign; a figure that never goes below nothing is not. */
+/** A change is shown with its sign; a figure that never goes below nothing is not. */
 const signed = (parameter: Parameter, value: number) => (parameter.min < 0 && value > 0 ? '+' : '');
 
 /** A number of a measure in its keeper's units. */
@@ -127,7 +127,7 @@ export const withoutMeasure = (puts: readonly PutMeasure[], kind: string): PutMe
   puts.filter((put) => put.kind !== kind);
 
 /** A measure in a few words: what it is, and what of its settings tells. */
-function told(measure: MeasureKind, put: PutMeasure, units: Units): string {
+function described(measure: MeasureKind, put: PutMeasure, units: Units): string {
   const tells = measure.parameters
     .filter((parameter) => parameter.tells)
     .map((parameter) =>
@@ -146,7 +146,7 @@ export function inWords(
 ): string {
   const words = measures.flatMap((measure) => {
     const put = puts.find((p) => p.kind === measure.kind);
-    return put ? [told(measure, put, units)] : [];
+    return put ? [described(measure, put, units)] : [];
   });
   return words.join(', ') || 'as it is';
 }

@@ -16,7 +16,7 @@ public final class Drawn {
         this.attempt = attempt;
     }
 
-    /** Checks so many draws; the one that fails is told with its values. */
+    /** Checks so many draws; the one that fails is reported with its values. */
     public static void times(int tries, long seed, Consumer<Drawn> check) {
         Random random = new Random(seed);
         for (int i = 0; i < tries; i++) {

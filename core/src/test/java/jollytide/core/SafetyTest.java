@@ -43,7 +43,7 @@ class SafetyTest {
     private static final Measure LINE = new OutdoorLine(new AirLine(6, 12.7, 2.5), null, 0);
     private static final Measure LOOP = new Scrubber(KILO, 0, MediaUse.Hours.ALWAYS, 8.2, false);
 
-    private static String told(Measure measure) {
+    private static String textOf(Measure measure) {
         return String.join(" ", measure.cautions().stream().map(Caution::text).toList());
     }
 
@@ -101,14 +101,14 @@ class SafetyTest {
                 .contains("drip loops")
                 .contains("no chained cords");
         assertThat(caution(GENERATOR, "air")).contains("back-feed").contains("licensed electrician");
-        assertThat(told(new SurfaceFan(1))).contains("cannot fall in").contains("residual-current");
+        assertThat(textOf(new SurfaceFan(1))).contains("cannot fall in").contains("residual-current");
     }
 
     @Test
     @DisplayName("3 Caustics")
     void caustics() {
         for (AlkalinitySource source : AlkalinitySource.values()) {
-            String dose = told(new Dose(source, 0.3));
+            String dose = textOf(new Dose(source, 0.3));
             if (source.caustic()) {
                 assertThat(dose)
                         .contains("goggles, gloves, dust mask")
@@ -124,7 +124,7 @@ class SafetyTest {
         for (Measure media : List.of(
                 LOOP,
                 new LedBackMedia(new MediaUse(KILO, 0.2, Intake.Leg.LED_BACK, MediaUse.Hours.ALWAYS, 8.2, false)))) {
-            assertThat(told(media))
+            assertThat(textOf(media))
                     .contains("goggles, gloves and dust mask")
                     .contains("drip trap")
                     .contains("medical help");
@@ -135,7 +135,7 @@ class SafetyTest {
     @Test
     @DisplayName("4 Overdose")
     void overdose() {
-        assertThat(told(new Dose(AlkalinitySource.LIMEWATER, 0.3)))
+        assertThat(textOf(new Dose(AlkalinitySource.LIMEWATER, 0.3)))
                 .contains("capped by the hour and the day")
                 .contains("cut-out")
                 .contains("siphon")
@@ -158,7 +158,7 @@ class SafetyTest {
     @DisplayName("6 and 12 Drilling, attics, and what an air line brings")
     void drilling() {
         for (Measure through : List.of(LINE, new OutdoorStone(new Stone(100, 2, 0.4), true))) {
-            assertThat(told(through))
+            assertThat(textOf(through))
                     .contains("cables, pipes, gas, structure, fire stops")
                     .contains("lead or asbestos")
                     .contains("landlord and the local code")
@@ -167,7 +167,7 @@ class SafetyTest {
                     .contains("insects")
                     .contains("condensate or frost");
         }
-        assertThat(told(new OutdoorStone(new Stone(100, 2, 0.4), false))).contains("one-way valve");
+        assertThat(textOf(new OutdoorStone(new Stone(100, 2, 0.4), false))).contains("one-way valve");
     }
 
     @Test
@@ -178,21 +178,21 @@ class SafetyTest {
                 .satisfies(c -> assertThat(c.concerns()).isEqualTo(Caution.Concern.ANIMALS))
                 .satisfies(c ->
                         assertThat(c.text()).contains("does not renew oxygen").contains("fails open"));
-        assertThat(told(new Scrubber(KILO, 0.05, MediaUse.Hours.ALWAYS, 8.2, false)))
+        assertThat(textOf(new Scrubber(KILO, 0.05, MediaUse.Hours.ALWAYS, 8.2, false)))
                 .doesNotContain("does not renew oxygen")
                 .contains("drown");
-        assertThat(told(new AirStone(new Stone(100, 2, 1.01), Air.ROOM))).contains("supersaturate");
-        assertThat(told(new AirStone(new Stone(100, 2, 1.0), Air.ROOM))).doesNotContain("supersaturate");
-        assertThat(told(new OutdoorStone(new Stone(100, 2, 1.2), false))).contains("supersaturate");
+        assertThat(textOf(new AirStone(new Stone(100, 2, 1.01), Air.ROOM))).contains("supersaturate");
+        assertThat(textOf(new AirStone(new Stone(100, 2, 1.0), Air.ROOM))).doesNotContain("supersaturate");
+        assertThat(textOf(new OutdoorStone(new Stone(100, 2, 1.2), false))).contains("supersaturate");
     }
 
     @Test
     @DisplayName("8 People: cylinders and flues; the room of 1500 ppm is in VerdictTest")
     void people() {
-        assertThat(told(new ReactorCare(0.5, 0.3)))
+        assertThat(textOf(new ReactorCare(0.5, 0.3)))
                 .contains("upright and secured")
                 .contains("aired");
-        assertThat(told(new Ventilator(0.5))).contains("flue's gases").contains("licensed");
+        assertThat(textOf(new Ventilator(0.5))).contains("flue's gases").contains("licensed");
     }
 
     @Test
@@ -200,13 +200,13 @@ class SafetyTest {
     void overflow() {
         assertThat(caution(UPS, "overflow")).contains("One-way valves fail");
         assertThat(caution(UPS, "back-skimmer")).contains("overflows after an outage");
-        assertThat(told(new SurfaceFan(1))).contains("top-off and salinity");
+        assertThat(textOf(new SurfaceFan(1))).contains("top-off and salinity");
     }
 
     @Test
     @DisplayName("10 Animals: nothing fast")
     void nothingFast() {
-        assertThat(told(new Warmth(3))).contains("Never change temperature fast");
+        assertThat(textOf(new Warmth(3))).contains("Never change temperature fast");
         assertThat(caution(UPS, "back-heater")).contains("no more than a degree an hour");
         assertThat(caution(UPS, "back-lamps")).contains("half for a day");
     }

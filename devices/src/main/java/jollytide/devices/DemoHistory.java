@@ -27,7 +27,7 @@ import jollytide.devices.TankHistory.Kind;
 
 /**
  * The last 120 days of the demo's three tanks, made by the twin: a pure function of seed, end and zone. What happened in
- * truth is told in docs/demo-history.md.
+ * truth is described in docs/demo-history.md.
  */
 public final class DemoHistory {
     private static final List<Integer> CALIBRATED_DAYS_BEFORE_END = List.of(90, 58, 24);
@@ -44,7 +44,7 @@ public final class DemoHistory {
             boolean away = before < 50 && before >= 41;
             boolean rearHose = before < 64 && before >= 62;
             boolean frontHose = before < 20 && before >= 16;
-            double breath = away ? 0 : breath(local, family, dog);
+            double respiration = away ? 0 : respiration(local, family, dog);
             double clogged = before < 78 && before >= 71 ? Math.max(0.2, 1 - (78 - before) / 4) : 1;
             boolean media = before < 10 && before >= 6;
             int hour = local.getHour();
@@ -52,7 +52,7 @@ public final class DemoHistory {
             double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
             double alkalinity = before < 34 && before >= 20 ? -0.02 : before < 20 && before >= 13 ? 0.04 : 0;
             return new Hour(
-                    RoomSpace.ppmPerH(breath, 180),
+                    RoomSpace.ppmPerH(respiration, 180),
                     windows,
                     clogged * (rearHose ? 0.25 : frontHose ? 0.97 : 1),
                     new Intake(
@@ -157,7 +157,7 @@ public final class DemoHistory {
         People skipper = new People(1, 0, 0);
         LightClock light = new LightClock(LocalTime.of(11, 0), LocalTime.of(20, 0), true, 30);
         Household.Days days = (local, before, lit) -> new Hour(
-                RoomSpace.ppmPerH(breath(local, skipper, new People(0, 0, 0)), 28),
+                RoomSpace.ppmPerH(respiration(local, skipper, new People(0, 0, 0)), 28),
                 2.2,
                 1,
                 Intake.ROOM_AIR,
@@ -185,7 +185,7 @@ public final class DemoHistory {
     }
 
     /** Asleep from 23 to 7; on weekdays out from 8 to 17, who stays behind breathing alone. */
-    private static double breath(ZonedDateTime local, People everybody, People staying) {
+    private static double respiration(ZonedDateTime local, People everybody, People staying) {
         int hour = local.getHour();
         if (hour >= 23 || hour < 7) {
             return everybody.asleepLPerS();

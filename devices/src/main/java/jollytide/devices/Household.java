@@ -31,7 +31,7 @@ import jollytide.core.twin.Water;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A made-up tank in its home: what acts is told by the wall clock and by the days left until the history ends, and may
+ * A made-up tank in its home: what acts follows the wall clock and by the days left until the history ends, and may
  * switch at every full hour.
  */
 final class Household {
@@ -58,11 +58,11 @@ final class Household {
     /**
      * What acts at one moment.
      *
-     * @param breathPpmPerH what people add to the room
+     * @param sourcePpmPerH what people add to the room
      * @param airings changes of its air an hour
      * @param draw share of the skimmer's draw that is left
      */
-    record Hour(double breathPpmPerH, double airings, double draw, Intake intake, double celsius, Inflow doses) {}
+    record Hour(double sourcePpmPerH, double airings, double draw, Intake intake, double celsius, Inflow doses) {}
 
     Household(Instant end, ZoneId zone, LightClock light, Days days) {
         this.end = end;
@@ -103,7 +103,7 @@ final class Household {
         }
         if (skimmer != null) {
             MediaBed bed = fillKg == 0 ? null : new MediaBed(new Media(fillKg, MediaAssumptions.DEFAULT));
-            parts.add(new SkimmerAir("", skimmer, 1, 1, false, bed, new Breath()));
+            parts.add(new SkimmerAir("", skimmer, 1, 1, false, bed, new SkimmerIntake()));
         }
         parts.add(new Reef(life, 1, (Lamp) t -> light.levelAt(t, zone)));
         parts.add(new Keeping());
@@ -113,7 +113,7 @@ final class Household {
     private final class Home implements RoomSpace.Hours {
         @Override
         public double sourcePpmPerH(Instant t) {
-            return at(t).breathPpmPerH();
+            return at(t).sourcePpmPerH();
         }
 
         @Override
@@ -127,7 +127,7 @@ final class Household {
         }
     }
 
-    private final class Breath implements SkimmerAir.Breathing {
+    private final class SkimmerIntake implements SkimmerAir.Breathing {
         @Override
         public Intake at(Instant t, boolean gateOpen) {
             return Household.this.at(t).intake();

@@ -130,7 +130,7 @@ class BenchIT extends BrowserTest {
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/enter.*", "/bench"));
         assertThat(page.getByText("No log to fit to yet")).isVisible();
-        assertThat(page.getByText(Pattern.compile("Room air (assumed|reckoned)")))
+        assertThat(page.getByText(Pattern.compile("Room air (assumed|estimated)")))
                 .isVisible();
     }
 }

@@ -6,7 +6,7 @@ package jollytide.core.measure;
  * @param concerns whom or what it could harm
  */
 public record Caution(Concern concerns, String text) {
-    /** Those for animals are told first. */
+    /** Those for animals come first. */
     public enum Concern {
         ANIMALS,
         WATER,

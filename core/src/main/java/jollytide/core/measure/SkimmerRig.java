@@ -110,11 +110,11 @@ public final class SkimmerRig {
                 share(),
                 inCabinet,
                 media == null ? null : new MediaBed(media.media()),
-                new Breath(this, setup.outdoorPpm(), lamps, local));
+                new IntakeCourse(this, setup.outdoorPpm(), lamps, local));
     }
 
     /** What it breathes, hour by hour. */
-    private static final class Breath implements SkimmerAir.Breathing {
+    private static final class IntakeCourse implements SkimmerAir.Breathing {
         private final double outdoorShare;
         private final double outdoorPpm;
         private final double inside;
@@ -123,7 +123,7 @@ public final class SkimmerRig {
         private final LightCourse lamps;
         private final LocalHours local;
 
-        Breath(SkimmerRig rig, double outdoorPpm, LightCourse lamps, LocalHours local) {
+        IntakeCourse(SkimmerRig rig, double outdoorPpm, LightCourse lamps, LocalHours local) {
             this.outdoorShare = rig.outdoorShare();
             this.outdoorPpm = outdoorPpm;
             this.inside = rig.inCabinet ? 1 - outdoorShare : 0;

@@ -155,19 +155,19 @@ public record SkimmerAir(
                 + (1 - intake.outdoorShare() - intake.cabinetShare()) * now.in(Air.ROOM, gas);
     }
 
-    private static final int CARBON = 0;
-    private static final int BREATH = 2;
+    private static final int CO2_IN = 0;
+    private static final int OXYGEN_IN = 2;
 
     /** Notes what enters, for the rounds to come. */
     @Override
     public void opens(Moment now) {
         Intake intake = intake(now);
-        noteEntering(now, intake, Gas.CO2, CARBON);
-        noteEntering(now, intake, Gas.OXYGEN, BREATH);
+        noteEntering(now, intake, Gas.CO2, CO2_IN);
+        noteEntering(now, intake, Gas.OXYGEN, OXYGEN_IN);
         if (inCabinet) {
             double blown = intake.freshShare() * now.warm(AIR) * drawn(now, intake);
-            blow(now, Gas.CO2, CARBON, blown);
-            blow(now, Gas.OXYGEN, BREATH, blown);
+            blow(now, Gas.CO2, CO2_IN, blown);
+            blow(now, Gas.OXYGEN, OXYGEN_IN, blown);
         }
     }
 
@@ -189,8 +189,8 @@ public record SkimmerAir(
     public void acts(Moment now) {
         Intake intake = intake(now);
         double share = drawn(now, intake);
-        double co2 = entering(now, Gas.CO2, CARBON);
-        double oxygen = entering(now, Gas.OXYGEN, BREATH);
+        double co2 = entering(now, Gas.CO2, CO2_IN);
+        double oxygen = entering(now, Gas.OXYGEN, OXYGEN_IN);
         now.gain(
                 0,
                 now.warm(0) * share * (co2 - now.inWater(Gas.CO2)),
@@ -223,8 +223,8 @@ public record SkimmerAir(
                 channels().get(0),
                 new Conductance(now.warm(0), now.warm(1)),
                 drawn(now, intake),
-                entering(now, Gas.CO2, CARBON),
-                entering(now, Gas.OXYGEN, BREATH),
+                entering(now, Gas.CO2, CO2_IN),
+                entering(now, Gas.OXYGEN, OXYGEN_IN),
                 now.warm(AIR)));
     }
 }

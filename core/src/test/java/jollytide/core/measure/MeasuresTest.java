@@ -40,7 +40,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** Each measure of the registry on a tank that has everything: it can be put on, it does what it is for, it is told. */
+/** Each measure of the registry on a tank that has everything: it can be put on, it does what it is for, it is described. */
 class MeasuresTest {
     private static final Instant MIDNIGHT = Instant.parse("2026-11-10T23:00:00Z");
     private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
@@ -88,7 +88,7 @@ class MeasuresTest {
 
     @ParameterizedTest
     @MethodSource("kinds")
-    void eachCanBePutOnAsItStandsAndIsTold(MeasureKind kind) {
+    void eachCanBePutOnAsItStandsAndIsDescribed(MeasureKind kind) {
         assertThat(kind.fits(KNOWN)).isTrue();
         Measure measure = atFirst(kind);
         SettledDay with = DAYS.settledWithFreshMedia(TODAY, MeasureSet.of(measure), Duration.ofDays(7));
@@ -268,7 +268,7 @@ class MeasuresTest {
         assertThat(fan.troughPh()).isGreaterThan(cool.troughPh());
     }
 
-    /** 1 dKH is 0.3566 meq/L; limewater is told in mL. */
+    /** 1 dKH is 0.3566 meq/L; limewater is set in mL. */
     @Test
     void aDoseIsSetInItsKeepersUnit() {
         Dose dry = (Dose)

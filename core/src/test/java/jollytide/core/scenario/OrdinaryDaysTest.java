@@ -231,22 +231,22 @@ class OrdinaryDaysTest {
         assertThat(RoomDay.ofPeople(family, 1, 0.02, 420).ppm().mean()).isLessThanOrEqualTo(10_000);
     }
 
-    /** The books of a day close: what crossed is what the water gained; at rest it gains nothing. */
+    /** The balance of a day closes: what crossed is what the water gained; at rest it gains nothing. */
     @Test
-    void theBooksClose() {
+    void theBalanceCloses() {
         OrdinaryDays forecast = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
         TwinState today = forecast.today(MIDNIGHT);
-        OrdinaryDays.Balance books = forecast.balance(today, MeasureSet.NONE, MIDNIGHT.plus(Duration.ofHours(33)));
-        assertThat(books.day().co2()).isCloseTo(books.storedCo2(), within(1e-9));
-        assertThat(books.day().oxygen()).isCloseTo(books.storedOxygen(), within(1e-9));
-        double reef = books.day().of(Channel.Kind.REEF).co2();
-        assertThat(Math.abs(books.storedCo2())).isLessThan(0.05 * reef);
+        OrdinaryDays.Balance balance = forecast.balance(today, MeasureSet.NONE, MIDNIGHT.plus(Duration.ofHours(33)));
+        assertThat(balance.day().co2()).isCloseTo(balance.storedCo2(), within(1e-9));
+        assertThat(balance.day().oxygen()).isCloseTo(balance.storedOxygen(), within(1e-9));
+        double reef = balance.day().of(Channel.Kind.REEF).co2();
+        assertThat(Math.abs(balance.storedCo2())).isLessThan(0.05 * reef);
         // The pressures are those of the fluxes: G × (air − water) gives the row.
-        Exchange surface = books.exchanges().get(0);
-        assertThat(surface.conductance().co2() * (surface.airCo2Atm() - books.waterAtm(Gas.CO2)))
-                .isCloseTo(books.rates().entries().get(0).co2(), within(1e-12));
-        assertThat(surface.conductance().oxygen() * (surface.airOxygenAtm() - books.waterAtm(Gas.OXYGEN)))
-                .isCloseTo(books.rates().entries().get(0).oxygen(), within(1e-12));
+        Exchange surface = balance.exchanges().get(0);
+        assertThat(surface.conductance().co2() * (surface.airCo2Atm() - balance.waterAtm(Gas.CO2)))
+                .isCloseTo(balance.rates().entries().get(0).co2(), within(1e-12));
+        assertThat(surface.conductance().oxygen() * (surface.airOxygenAtm() - balance.waterAtm(Gas.OXYGEN)))
+                .isCloseTo(balance.rates().entries().get(0).oxygen(), within(1e-12));
     }
 
     /** 60 mL a day of half-strength limewater: 0.0203 mol/L Ca(OH)2 saturated, two equivalents a mole. */

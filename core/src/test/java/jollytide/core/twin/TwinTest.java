@@ -367,10 +367,10 @@ class TwinTest {
      */
     @Test
     void aThinLineDoesNotHelp() {
-        double breath = 0.0072;
-        double without = trough(lastDay(reference(0.018, 0.034), new Square(breath, 0.3, 0), 900, 10));
+        double generation = 0.0072;
+        double without = trough(lastDay(reference(0.018, 0.034), new Square(generation, 0.3, 0), 900, 10));
         for (double kept : new double[] {0.1, 0.25}) {
-            Square thin = new Square(breath, 0.3, kept, Intake.outdoors(1, 420), 25.5);
+            Square thin = new Square(generation, 0.3, kept, Intake.outdoors(1, 420), 25.5);
             assertThat(trough(lastDay(reference(0.018, 0.034), thin, 900, 10)) - without)
                     .isBetween(-0.15, 0.05);
         }

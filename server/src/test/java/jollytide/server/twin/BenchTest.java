@@ -276,9 +276,9 @@ class BenchTest extends ServerTest {
         assertThat(visitor().asNewKeeper().get(tank + "/bench").status()).isEqualTo(404);
     }
 
-    /** Everything a keeper can describe comes back as it was written, and the bench reckons with it. */
+    /** Everything a keeper can describe comes back as it was written, and the bench uses it. */
     @Test
-    void aDescribedTankIsReckonedWith() {
+    void aDescribedTankIsUsed() {
         Visitor keeper = visitor().asNewKeeper();
         String tank = "/tanks/" + Samples.tank(keeper);
         JsonNode before = keeper.get(tank).body();
@@ -430,20 +430,20 @@ class BenchTest extends ServerTest {
         for (String hour : new String[] {"LIGHTS_ON", "LIGHTS_OFF", "NOW"}) {
             JsonNode ledger = visitor.get(tank + "/ledger?hour=" + hour).body();
             for (String gas : new String[] {"co2", "oxygen"}) {
-                JsonNode book = ledger.path(gas);
+                JsonNode balance = ledger.path(gas);
                 double sum = 0;
-                for (JsonNode row : book.path("rows")) {
+                for (JsonNode row : balance.path("rows")) {
                     sum += row.path("dayMmol").path("value").asDouble();
                     if (row.path("conductance").isNumber()) {
                         double flux = row.path("conductance").asDouble()
                                 * (row.path("airUatm").asDouble()
-                                        - book.path("waterUatm").asDouble())
+                                        - balance.path("waterUatm").asDouble())
                                 / 1000;
                         assertThat(row.path("nowMmolPerH").path("value").asDouble())
                                 .isCloseTo(flux, within(1e-6 + 1e-6 * Math.abs(flux)));
                     }
                 }
-                assertThat(sum).isCloseTo(book.path("storedDayMmol").asDouble(), within(1e-5));
+                assertThat(sum).isCloseTo(balance.path("storedDayMmol").asDouble(), within(1e-5));
             }
             assertThat(ledger.toString()).contains("FISH");
         }
@@ -468,7 +468,7 @@ class BenchTest extends ServerTest {
         }
     }
 
-    /** Outdoors 410, room 830, intake 780: the bench reckons with 12 % of outdoor air, not with all of it. */
+    /** Outdoors 410, room 830, intake 780: the bench uses 12 % of outdoor air, not with all of it. */
     @Test
     void theBenchUsesWhatTheIntakeSays() {
         Visitor keeper = visitor().asNewKeeper();
