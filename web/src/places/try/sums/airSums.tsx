@@ -385,8 +385,12 @@ export function RoomSum() {
             />
             <Answer
               label="outdoor air that keeps it at 1000 ppm, awake"
-              value={a.ventilationM3PerHFor1000Ppm.toFixed(0)}
-              unit="m³/h"
+              value={
+                a.ventilationM3PerHFor1000Ppm === undefined
+                  ? 'none does: outdoors is no better'
+                  : a.ventilationM3PerHFor1000Ppm.toFixed(0)
+              }
+              unit={a.ventilationM3PerHFor1000Ppm === undefined ? '' : 'm³/h'}
             />
           </AnswerList>
           {a.asleepPpm > 1500 && (

@@ -4,6 +4,8 @@ import static jollytide.core.units.Quantities.within;
 
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.SkimmerAssumptions;
+import jollytide.core.numerics.Crossing;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A hose between fresh air and a skimmer. The skimmer sucks less the more it draws, p = p0 (1 − Q/Q0); the hose resists
@@ -27,6 +29,9 @@ public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
 
     public static final double LEAST_SUCTION_PA = SkimmerAssumptions.LEAST_SUCTION_PA;
     public static final double MOST_SUCTION_PA = SkimmerAssumptions.MOST_SUCTION_PA;
+    private static final double ACCURACY_SHARE = 1e-9;
+    private static final double ACCURACY_PA = 1e-6;
+    private static final double ACCURACY_L_PER_H = 1e-6;
     /** Bores that are sold, mm. Common practice, no source. */
     private static final double[] SOLD_MM = {4, 6, 8, 9.5, 12.7, 16, 19, 25, 32, 40};
 
@@ -89,17 +94,8 @@ public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
     public double kept(double freeDrawLPerH, double suctionPa) {
         within("freeDrawLPerH", freeDrawLPerH, 1, 20_000, "L/h");
         within("suctionPa", suctionPa, 50, 20_000, "Pa");
-        double low = 0;
-        double high = 1;
-        for (int i = 0; i < 50; i++) {
-            double share = (low + high) / 2;
-            if (pressureDropPa(share * freeDrawLPerH) < suctionPa * (1 - share)) {
-                low = share;
-            } else {
-                high = share;
-            }
-        }
-        return (low + high) / 2;
+        return Crossing.of(
+                share -> pressureDropPa(share * freeDrawLPerH) - suctionPa * (1 - share), 0, 1, ACCURACY_SHARE);
     }
 
     /** The same where the suction is not known. */
@@ -127,8 +123,12 @@ public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
      * @param leakLPerH through the opening
      */
     public record Drawn(double lineLPerH, double leakLPerH) {
+        public double totalLPerH() {
+            return lineLPerH + leakLPerH;
+        }
+
         public double lineShare() {
-            return lineLPerH / (lineLPerH + leakLPerH);
+            return lineLPerH / totalLPerH();
         }
     }
 
@@ -140,33 +140,37 @@ public record AirLine(double lengthM, double boreMm, double lossCoefficient) {
      */
     public Drawn withLeak(double freeDrawLPerH, double suctionPa, double leakMm) {
         within("leakMm", leakMm, 0, 50, "mm");
-        double low = 0;
-        double high = suctionPa;
-        for (int i = 0; i < 60; i++) {
-            double pa = (low + high) / 2;
-            double taken = flowLPerH(pa, freeDrawLPerH) + orificeLPerH(pa, leakMm);
-            if (taken < freeDrawLPerH * (1 - pa / suctionPa)) {
-                low = pa;
-            } else {
-                high = pa;
-            }
-        }
-        return new Drawn(flowLPerH(low, freeDrawLPerH), orificeLPerH(low, leakMm));
+        double pa = Crossing.of(
+                tried -> flowLPerH(tried, freeDrawLPerH)
+                        + orificeLPerH(tried, leakMm)
+                        - freeDrawLPerH * (1 - tried / suctionPa),
+                0,
+                suctionPa,
+                ACCURACY_PA);
+        return new Drawn(flowLPerH(pa, freeDrawLPerH), orificeLPerH(pa, leakMm));
+    }
+
+    /**
+     * Share of the free draw that hose and opening together leave.
+     *
+     * @param suctionPa null where it is not known: then from the least to the most
+     */
+    public Estimate keptWithLeak(double freeDrawLPerH, @Nullable Double suctionPa, double leakMm) {
+        return suctionPa == null
+                ? new Estimate(
+                        share(freeDrawLPerH, ASSUMED_SUCTION_PA, leakMm),
+                        share(freeDrawLPerH, LEAST_SUCTION_PA, leakMm),
+                        share(freeDrawLPerH, MOST_SUCTION_PA, leakMm))
+                : Estimate.exact(share(freeDrawLPerH, suctionPa, leakMm));
+    }
+
+    private double share(double freeDrawLPerH, double suctionPa, double leakMm) {
+        return withLeak(freeDrawLPerH, suctionPa, leakMm).totalLPerH() / freeDrawLPerH;
     }
 
     /** The flow that makes such a drop, L/h. */
     private double flowLPerH(double pa, double mostLPerH) {
-        double low = 0;
-        double high = mostLPerH;
-        for (int i = 0; i < 40; i++) {
-            double q = (low + high) / 2;
-            if (pressureDropPa(q) < pa) {
-                low = q;
-            } else {
-                high = q;
-            }
-        }
-        return low;
+        return Crossing.of(q -> pressureDropPa(q) - pa, 0, mostLPerH, ACCURACY_L_PER_H);
     }
 
     private static double orificeLPerH(double pa, double diameterMm) {

@@ -2,6 +2,8 @@ package jollytide.core.air;
 
 import static jollytide.core.units.Quantities.within;
 
+import jollytide.core.numerics.Crossing;
+
 /**
  * An air pump on a stone. What it gives falls with what it pushes against, along a straight line from its free flow to
  * the pressure at which it stands.
@@ -14,15 +16,17 @@ public record AirPump(double freeLPerH, double stallKPa, double watts) {
     /** A diaphragm pump for the home. From memory. */
     public static final double ASSUMED_STALL_KPA = 25;
     /** What a one-way valve and a stone take, kPa. From memory. */
-    public static final double VALVE_KPA = 1;
+    private static final double VALVE_KPA = 1;
 
-    public static final double STONE_KPA = 2;
+    private static final double STONE_KPA = 2;
     /** Density of seawater × gravity, kPa per metre: about 10. */
-    public static final double KPA_PER_M = 1.0237 * 9.80665;
+    private static final double KPA_PER_M = 1.0237 * 9.80665;
     /** Common practice: air of one tank volume in an hour as a first size. */
-    public static final double VOLUMES_PER_H = 1;
+    private static final double VOLUMES_PER_H = 1;
 
     private static final double ATMOSPHERE_KPA = 101.325;
+    private static final double KWH_PER_YEAR_PER_W = 8.76;
+    private static final double ACCURACY_L_PER_H = 1e-6;
 
     public AirPump {
         within("freeLPerH", freeLPerH, 1, 200_000, "L/h");
@@ -38,17 +42,8 @@ public record AirPump(double freeLPerH, double stallKPa, double watts) {
 
     /** What arrives at the stone, L/h; 0 when the depth is too much for it. */
     public double deliveredLPerH(double depthM, boolean valve, AirLine tube) {
-        double low = 0;
-        double high = freeLPerH;
-        for (int i = 0; i < 50; i++) {
-            double q = (low + high) / 2;
-            if (loadKPa(depthM, valve, tube, q) < stallKPa * (1 - q / freeLPerH)) {
-                low = q;
-            } else {
-                high = q;
-            }
-        }
-        return low;
+        return Crossing.of(
+                q -> loadKPa(depthM, valve, tube, q) - stallKPa * (1 - q / freeLPerH), 0, freeLPerH, ACCURACY_L_PER_H);
     }
 
     /**
@@ -61,11 +56,31 @@ public record AirPump(double freeLPerH, double stallKPa, double watts) {
 
     /** Whether a flow at a depth is claimed that these watts cannot give. */
     public boolean impossible(double claimedLPerH, double depthM) {
-        return idealW(claimedLPerH, depthM * KPA_PER_M) > watts;
+        return idealAtDepthW(claimedLPerH, depthM) > watts;
+    }
+
+    /** The least power for {@code litresPerH} under so much water, W. */
+    public static double idealAtDepthW(double litresPerH, double depthM) {
+        return idealW(litresPerH, depthM * KPA_PER_M);
+    }
+
+    /** The least power for it through a one-way valve and a stone as well, W. */
+    public static double idealOnStoneW(double litresPerH, double depthM) {
+        return idealW(litresPerH, depthM * KPA_PER_M + STONE_KPA + VALVE_KPA);
+    }
+
+    /** A first size for a tank, L/h. */
+    public static double firstSizeLPerH(double tankL) {
+        return within("tankL", tankL, 1, 100_000, "L") * VOLUMES_PER_H;
+    }
+
+    /** What it draws in a year of running, kWh. */
+    public double kWhPerYear() {
+        return watts * KWH_PER_YEAR_PER_W;
     }
 
     /** Cost of running it, in the tariff's money per year. */
     public double yearly(double tariffPerKWh) {
-        return watts * 8.76 * tariffPerKWh;
+        return kWhPerYear() * tariffPerKWh;
     }
 }

@@ -13,10 +13,37 @@ public final class RoomAir {
     /** How far the keeper's own figure may be off, up or down, by a factor: a decay by one meter. From memory. */
     static final double OWN_DOUBT = 1.25;
 
+    private static final double M3_PER_H_PER_L_PER_S = 3.6;
+
     /** Of a day at home, the share asleep. From memory. */
     static final double ASLEEP_SHARE = 1.0 / 3;
 
+    /** CO2 to ventilate for, ppm. Common practice. */
+    public static final double TOLERABLE_PPM = 1000;
+
+    /** CO2 at which to open a window, ppm. Common practice. */
+    public static final double ACT_PPM = 1500;
+
     private RoomAir() {}
+
+    /**
+     * Hours until a room that begins at outdoor air has reached a level; null when it never does.
+     *
+     * @param steadyPpm that it settles at
+     */
+    public static @Nullable Double hoursUntil(double ppm, double outdoorPpm, double steadyPpm, double airChangesPerH) {
+        return steadyPpm <= ppm
+                ? null
+                : Math.log((steadyPpm - outdoorPpm) / (steadyPpm - ppm)) * timeConstantH(airChangesPerH);
+    }
+
+    /**
+     * Fresh air in m³/h that holds a room at a level: the steady state turned around; null when the air outdoors is no
+     * better.
+     */
+    public static @Nullable Double ventilationM3PerH(double ppm, double outdoorPpm, double generationLPerS) {
+        return outdoorPpm >= ppm ? null : generationLPerS * M3_PER_H_PER_L_PER_S / ((ppm - outdoorPpm) * 1e-6);
+    }
 
     /**
      * CO2 in ppm that a room settles at: outdoors + generation ÷ ventilation (ASTM D6245).
@@ -28,7 +55,7 @@ public final class RoomAir {
             double outdoorPpm, double generationLPerS, double volumeM3, double airChangesPerH) {
         within("roomVolumeM3", volumeM3, 1, 100_000, "m³");
         within("airChangesPerH", airChangesPerH, 0.001, 1000, "1/h");
-        double generationM3PerH = generationLPerS * 3.6;
+        double generationM3PerH = generationLPerS * M3_PER_H_PER_L_PER_S;
         return outdoorPpm + 1e6 * generationM3PerH / (airChangesPerH * volumeM3);
     }
 
@@ -80,6 +107,6 @@ public final class RoomAir {
     /** CO2 breathed into a room that has settled, L/s: the steady state turned around. */
     public static double generationLPerS(double outdoorPpm, double steadyPpm, double volumeM3, double airChangesPerH) {
         within("steadyPpm", steadyPpm, outdoorPpm, 20_000, "ppm");
-        return (steadyPpm - outdoorPpm) * 1e-6 * airChangesPerH * volumeM3 / 3.6;
+        return (steadyPpm - outdoorPpm) * 1e-6 * airChangesPerH * volumeM3 / M3_PER_H_PER_L_PER_S;
     }
 }

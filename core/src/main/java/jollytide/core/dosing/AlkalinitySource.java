@@ -12,6 +12,8 @@ public enum AlkalinitySource {
     LIMEWATER("calcium hydroxide (limewater), Ca(OH)2", 74.092, 2, 0, 1, 0, true);
 
     public static final double CALCIUM_G_PER_MOL = 40.078;
+
+    public static final double CALCIUM_MG_PER_MOL = CALCIUM_G_PER_MOL * 1000;
     public static final double POTASSIUM_G_PER_MOL = 39.0983;
 
     private final String label;

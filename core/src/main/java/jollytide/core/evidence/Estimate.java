@@ -26,6 +26,13 @@ public record Estimate(double value, double low, double high) {
         return new Estimate(value, value, value);
     }
 
+    /** The same in another unit, or of so many such pieces. */
+    public Estimate times(double factor) {
+        double one = low * factor;
+        double other = high * factor;
+        return new Estimate(value * factor, Math.min(one, other), Math.max(one, other));
+    }
+
     /** The value of {@code f} at the measured inputs, with the band that {@code spreads} leave open. */
     public static <T> Estimate of(T measured, Collection<Spread<T>> spreads, ToDoubleFunction<T> f) {
         double value = f.applyAsDouble(measured);

@@ -3,6 +3,7 @@ package jollytide.core.exchange;
 import static jollytide.core.units.Quantities.within;
 
 import java.util.function.DoubleUnaryOperator;
+import jollytide.core.numerics.Crossing;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 
@@ -23,7 +24,11 @@ public record Bubbles(double airLPerH, double diameterMm, double depthM, Skin sk
     private static final double SURFACE_TENSION = 0.0735;
 
     private static final double M3_PER_S_PER_L_PER_H = 1 / 3.6e6;
-    private static final int STEPS = 40;
+    /** Between these rises every bubble that is allowed. */
+    private static final double SLOWEST_M_PER_S = 1e-6;
+
+    private static final double FASTEST_M_PER_S = 2;
+    private static final double ACCURACY_M_PER_S = 1e-9;
 
     /** Whether the bubble's skin moves with the water. */
     public enum Skin {
@@ -53,6 +58,16 @@ public record Bubbles(double airLPerH, double diameterMm, double depthM, Skin sk
         return airLPerH / (Gases.R_L_ATM * water.temperatureK());
     }
 
+    /** Of what the air stream could carry, the share that comes over: near 1 the air is the limit, near 0 the contact. */
+    public double shareOfAirLimit(Gas gas, Seawater water) {
+        return airLPerH == 0 ? 0 : conductance(gas, water) / airConductance(water);
+    }
+
+    /** Open water of such a class that gives as much oxygen, m². */
+    public double asSurfaceM2(SurfaceClass surface, Seawater water) {
+        return conductance(Gas.OXYGEN, water) / new Surface(1, surface).conductance(Gas.OXYGEN, water);
+    }
+
     /** Skin of all bubbles in the water at once, m². */
     public double areaM2(Seawater water) {
         double seconds = depthM / riseMPerS(water);
@@ -80,12 +95,11 @@ public record Bubbles(double airLPerH, double diameterMm, double depthM, Skin sk
 
     /** Where drag and buoyancy meet. */
     private static double terminal(double d, double nu, DoubleUnaryOperator drag) {
-        double u = 0.1;
-        for (int i = 0; i < STEPS; i++) {
-            double re = Math.max(1e-6, u * d / nu);
-            u = (u + Math.sqrt(4.0 / 3 * GRAVITY * d / drag.applyAsDouble(re))) / 2;
-        }
-        return u;
+        return Crossing.of(
+                u -> u - Math.sqrt(4.0 / 3 * GRAVITY * d / drag.applyAsDouble(u * d / nu)),
+                SLOWEST_M_PER_S,
+                FASTEST_M_PER_S,
+                ACCURACY_M_PER_S);
     }
 
     /** Transfer velocity, m/s: Frössling (1938) for a rigid skin, Higbie (1935) for a mobile one. */

@@ -10,7 +10,15 @@ public final class SettlingTime {
     /** The conductances rest on values from memory; the time may be this much shorter or longer. */
     public static final double UNCERTAINTY_FACTOR = 1.7;
 
+    /** Time constants until 95 % of a change has come through, −ln 0.05. */
+    private static final double TIME_CONSTANTS_TO_95 = 3;
+
     private SettlingTime() {}
+
+    /** Hours until 95 % of a change has come through. */
+    public static Estimate settledH(Estimate timeConstantH) {
+        return timeConstantH.times(TIME_CONSTANTS_TO_95);
+    }
 
     /**
      * Time constant in hours, τ = V·ρ·(∂DIC/∂pCO2 at constant alkalinity) ÷ ΣG.

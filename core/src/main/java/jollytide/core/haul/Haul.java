@@ -198,6 +198,13 @@ public record Haul(
         return new TwinTank(new Water(waterL, salinity, Gases.STANDARD_HPA, startC, true), parts, false);
     }
 
+    /** Water with which a load of that much weighs at most {@code limitKg}, L. */
+    public double mostWaterL(double limitKg) {
+        double dryKg = fish.massG() / 1000;
+        double kgPerL = new Seawater(salinity, startC).densityKgPerL();
+        return Math.max(0, (within("weightLimitKg", limitKg, 0.2, 2000, "kg") - dryKg) / kgPerL);
+    }
+
     /** Watts that a fused vehicle socket gives, with a fifth spared. */
     public static double socketW(double volts, double fuseA) {
         return 0.8 * within("volts", volts, 5, 60, "V") * within("fuseA", fuseA, 0.5, 200, "A");

@@ -57,7 +57,7 @@ public record CostBasis(
 
     /** An air pump that presses so much air so deep. */
     Cost airPump(double airLPerH, double depthM) {
-        double ideal = AirPump.idealW(airLPerH, depthM * AirPump.KPA_PER_M + AirPump.STONE_KPA + AirPump.VALVE_KPA);
+        double ideal = AirPump.idealOnStoneW(airLPerH, depthM);
         return new Cost(prices.airPump(), power(AIR_PUMP_W_PER_IDEAL * ideal), Cost.Effort.MINUTES);
     }
 

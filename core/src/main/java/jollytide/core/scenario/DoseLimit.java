@@ -87,6 +87,11 @@ public record DoseLimit(double allowedMeqPerLPerDay, String because) {
                 .orElseThrow();
     }
 
+    /** Days that a rise of alkalinity takes at the most that is allowed. */
+    public static double daysFor(double riseDkh) {
+        return riseDkh / MOST_DKH_PER_DAY;
+    }
+
     /** The same set with no more than is allowed. */
     public MeasureSet within(MeasureSet measures) {
         return measures.withDose(allowedMeqPerLPerDay);

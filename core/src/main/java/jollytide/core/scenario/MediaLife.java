@@ -61,6 +61,9 @@ public record MediaLife(
     /** The efficiency fades towards the end without ever reaching it; this much used counts as all. */
     private static final double ALL_BUT = 0.97;
 
+    /** CO2 of a skimmer's exhaust where nobody measured it, ppm. From memory. */
+    public static final double ASSUMED_EXHAUST_PPM = 650;
+
     public MediaLife {
         within("litresPerH", litresPerH, 1, 20_000, "L/h");
         within("freshPpm", freshPpm, 250, 20_000, "ppm");

@@ -1,5 +1,7 @@
 package jollytide.core.seawater;
 
+import jollytide.core.numerics.Crossing;
+
 /** Practical salinity scale PSS-78, one atmosphere: Lewis (1980); coefficients and checks in UNESCO 44 (1983). */
 final class Conductivity {
     /** Conductivity of S 35 water at 15 °C (IPTS-68), mS/cm: Culkin and Smith (1980). */
@@ -7,7 +9,8 @@ final class Conductivity {
     /** IPTS-68 reads this much higher than ITS-90: Saunders (1990). */
     private static final double T68_PER_T90 = 1.00024;
 
-    private static final double BISECTION_STEPS = 60;
+    private static final double HIGHEST_RATIO = 1.5;
+    private static final double ACCURACY = 1e-12;
 
     private Conductivity() {}
 
@@ -22,17 +25,8 @@ final class Conductivity {
 
     /** Conductivity in mS/cm at 25 °C of water with practical salinity {@code psu}. */
     static double mSPerCmAt25(double psu) {
-        double low = 0;
-        double high = 1.5;
-        for (int i = 0; i < BISECTION_STEPS; i++) {
-            double middle = (low + high) / 2;
-            if (salinity(middle, 25) < psu) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return (low + high) / 2 * standardRatio(25) * STANDARD_MS_PER_CM;
+        double ratio = Crossing.of(tried -> salinity(tried, 25) - psu, 0, HIGHEST_RATIO, ACCURACY);
+        return ratio * standardRatio(25) * STANDARD_MS_PER_CM;
     }
 
     /** Conductivity of S 35 water at {@code t90} over that at 15 °C. */

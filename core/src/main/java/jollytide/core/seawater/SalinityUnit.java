@@ -2,6 +2,7 @@ package jollytide.core.seawater;
 
 import static jollytide.core.units.Quantities.within;
 
+import jollytide.core.numerics.Crossing;
 import jollytide.core.units.InputException;
 import jollytide.core.units.Quantities;
 
@@ -15,7 +16,7 @@ public enum SalinityUnit {
     /** Conductivity that the meter has brought to 25 °C (PSS-78). */
     MS_PER_CM("mS/cm at 25 °C", 0, 66);
 
-    private static final double BISECTION_STEPS = 60;
+    private static final double ACCURACY_PSU = 1e-10;
 
     private final String symbol;
     private final double min;
@@ -48,17 +49,7 @@ public enum SalinityUnit {
                     "S 0 to 45 psu",
                     "salinity " + Quantities.plain(value) + " " + symbol + " is outside S 0 to 45 psu.");
         }
-        double low = 0;
-        double high = Seawater.MAX_SALINITY;
-        for (int i = 0; i < BISECTION_STEPS; i++) {
-            double middle = (low + high) / 2;
-            if (fromPsu(middle) < value) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return (low + high) / 2;
+        return Crossing.of(psu -> fromPsu(psu) - value, 0, Seawater.MAX_SALINITY, ACCURACY_PSU);
     }
 
     /** The reading that practical salinity {@code psu} gives in this unit. */

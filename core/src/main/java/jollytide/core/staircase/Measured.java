@@ -12,17 +12,6 @@ record Measured(
     static final Measured NOTHING =
             new Measured(Double.NaN, Double.NaN, Double.NaN, Double.NaN, Double.NaN, Double.NaN);
 
-    double get(InputName input) {
-        return switch (input) {
-            case PH -> phNbs;
-            case ALKALINITY -> alkalinityMeqPerL;
-            case TEMPERATURE -> temperatureC;
-            case SALINITY -> salinityPsu;
-            case ROOM_CO2 -> roomPpm;
-            case OUTDOOR_CO2 -> outdoorPpm;
-        };
-    }
-
     Measured with(InputName input, double value) {
         return new Measured(
                 input == InputName.PH ? value : phNbs,

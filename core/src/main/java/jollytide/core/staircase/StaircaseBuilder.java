@@ -19,6 +19,7 @@ import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import jollytide.core.air.IntakeAir;
+import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Estimate.Spread;
 import jollytide.core.evidence.Observation;
@@ -36,7 +37,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Builds a {@link Staircase} from what was measured. Not reusable: one builder, one staircase. */
 public final class StaircaseBuilder {
-    private static final double CALCIUM_MG_PER_MOL = 40_078;
     private final StaircaseInputs in;
     private final Assumptions assumed;
     private final Map<InputName, InputUse> uses = new EnumMap<>(InputName.class);
@@ -281,7 +281,8 @@ public final class StaircaseBuilder {
         Seawater water = systemAt(measured).water();
         Observation calcium = in.calciumMgPerL();
         CarbonateSystem system = CarbonateSystem.of(
-                water, calcium == null ? null : calcium.value() / CALCIUM_MG_PER_MOL / water.densityKgPerL());
+                water,
+                calcium == null ? null : calcium.value() / AlkalinitySource.CALCIUM_MG_PER_MOL / water.densityKgPerL());
         double ph = system.constants().toTotal(measured.phNbs(), PhScale.NBS);
         return system.fromPhAndAlkalinity(ph, alkalinityMolPerKg(system, measured.alkalinityMeqPerL()))
                 .omegaAragonite();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import jollytide.core.Drawn;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
 
@@ -78,5 +79,23 @@ class AirLineTest {
         assertThatThrownBy(() -> six.likeMetresMore(550, 600, 1000))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("drawnLPerH");
+    }
+
+    /** Hose and leak together draw more than the hose alone; what is not known widens the band. */
+    @Test
+    void keptWithALeak() {
+        AirLine line = new AirLine(6, 9.5, AirLine.ASSUMED_LOSS);
+        Estimate known = line.keptWithLeak(550, 1000.0, 0);
+        assertThat(known.low()).isEqualTo(known.high());
+        assertThat(known.value()).isCloseTo(line.kept(550, 1000), within(1e-6));
+        assertThat(line.keptWithLeak(550, 1000.0, 6).value()).isGreaterThan(known.value() + 0.01);
+        Estimate assumed = line.keptWithLeak(550, null, 0);
+        assertThat(assumed.low()).isCloseTo(line.kept(550, AirLine.LEAST_SUCTION_PA), within(1e-6));
+        assertThat(assumed.high()).isCloseTo(line.kept(550, AirLine.MOST_SUCTION_PA), within(1e-6));
+        AirLine.Drawn drawn = line.withLeak(550, 1000, 6);
+        assertThat(drawn.totalLPerH()).isCloseTo(drawn.lineLPerH() + drawn.leakLPerH(), within(1e-9));
+        // both inlets see one suction, and what is drawn is what the skimmer still sucks
+        assertThat(line.pressureDropPa(drawn.lineLPerH()))
+                .isCloseTo(1000 * (1 - drawn.totalLPerH() / 550), within(0.01));
     }
 }

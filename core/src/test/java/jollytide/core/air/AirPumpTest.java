@@ -17,7 +17,7 @@ class AirPumpTest {
     @Test
     void anImpossibleClaim() {
         AirPump claimed = new AirPump(14_000, 60, 56);
-        assertThat(AirPump.idealW(12_000, 4.6 * AirPump.KPA_PER_M)).isBetween(120.0, 140.0);
+        assertThat(AirPump.idealAtDepthW(12_000, 4.6)).isBetween(120.0, 140.0);
         assertThat(claimed.impossible(12_000, 4.6)).isTrue();
         assertThat(claimed.impossible(300, 0.5)).isFalse();
     }
@@ -74,5 +74,29 @@ class AirPumpTest {
         double steady = RoomAir.steadyStatePpm(420, 0.0117, 180, 0.18);
         assertThat(RoomAir.generationLPerS(420, steady, 180, 0.18)).isCloseTo(0.0117, within(1e-12));
         assertThat(RoomAir.timeConstantH(0.25)).isEqualTo(4);
+    }
+
+    /** A metre of seawater is 10.04 kPa; valve and stone ask 3 kPa more. */
+    @Test
+    void leastPowerByDepth() {
+        assertThat(AirPump.idealAtDepthW(300, 1)).isCloseTo(AirPump.idealW(300, 10.04), within(0.001));
+        assertThat(AirPump.idealOnStoneW(300, 1)).isCloseTo(AirPump.idealW(300, 13.04), within(0.001));
+        // 300 L/h are 83.3 mL/s; at one atmosphere times ln(1.1) that is 0.8 W
+        assertThat(AirPump.idealW(300, 10.1325)).isCloseTo(101.325 * 0.08333 * Math.log(1.1), within(0.001));
+    }
+
+    @Test
+    void firstSizeIsOneVolumeAnHour() {
+        assertThat(AirPump.firstSizeLPerH(420)).isEqualTo(420);
+        assertThat(new AirPump(300, 25, 4).kWhPerYear()).isCloseTo(4 * 8.76, within(1e-12));
+    }
+
+    /** At the flow that arrives, the load is what the pump can still press. */
+    @Test
+    void flowIsWhereLoadAndPressureMeet() {
+        AirPump pump = new AirPump(300, 25, 4);
+        double flow = pump.deliveredLPerH(0.4, true, TUBE);
+        assertThat(AirPump.loadKPa(0.4, true, TUBE, flow)).isCloseTo(25 * (1 - flow / 300), within(1e-4));
+        assertThat(AirPump.loadKPa(0.4, true, TUBE, 0)).isCloseTo(0.4 * 10.04 + 3, within(0.001));
     }
 }

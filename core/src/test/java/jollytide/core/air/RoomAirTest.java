@@ -75,4 +75,24 @@ class RoomAirTest {
                 .hasMessageContaining("roomVolumeM3");
         assertThatThrownBy(() -> new People(-1, 0, 0)).isInstanceOf(InputException.class);
     }
+
+    /** Two adults awake breathe out 0.0104 L/s, 37.4 L/h: 64.5 m³/h of outdoor air at 420 ppm hold 1000 ppm (ASTM D6245). */
+    @Test
+    void ventilationThatHoldsALevel() {
+        double needed = RoomAir.ventilationM3PerH(1000, 420, 0.0104);
+        assertThat(needed).isCloseTo(0.0104 * 3600 / 1000 / 580e-6, withinPercentage(0.01));
+        assertThat(RoomAir.steadyStatePpm(420, 0.0104, 100, needed / 100)).isCloseTo(1000, within(1e-6));
+        assertThat(RoomAir.ventilationM3PerH(1000, 1000, 0.0104))
+                .as("no better outdoors")
+                .isNull();
+    }
+
+    /** Half of the way takes ln 2 time constants. */
+    @Test
+    void hoursUntilALevel() {
+        assertThat(RoomAir.hoursUntil(1420, 420, 2420, 0.5)).isCloseTo(Math.log(2) / 0.5, within(1e-12));
+        assertThat(RoomAir.hoursUntil(1500, 420, 1500, 0.5))
+                .as("only just never")
+                .isNull();
+    }
 }

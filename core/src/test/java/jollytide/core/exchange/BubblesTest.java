@@ -128,4 +128,31 @@ class BubblesTest {
             assertThat(less).isBetween(0.045, 0.085);
         }
     }
+
+    @Test
+    void whatTheAirLimits() {
+        Seawater water = new Seawater(35, 25);
+        Bubbles fine = new Bubbles(100, 1, 0.5, Bubbles.Skin.MOBILE);
+        Bubbles coarse = new Bubbles(100, 8, 0.1, Bubbles.Skin.RIGID);
+        // CO2 is thirty times as soluble as oxygen: its air is full long before
+        assertThat(fine.shareOfAirLimit(Gas.CO2, water)).isBetween(0.9, 1.0);
+        assertThat(coarse.shareOfAirLimit(Gas.OXYGEN, water)).isLessThan(0.1);
+        assertThat(new Bubbles(0, 1, 0.5, Bubbles.Skin.RIGID).shareOfAirLimit(Gas.CO2, water))
+                .isZero();
+        double asRolling = fine.asSurfaceM2(SurfaceClass.ROLLING, water);
+        assertThat(new Surface(asRolling, SurfaceClass.ROLLING).conductance(Gas.OXYGEN, water))
+                .isCloseTo(fine.conductance(Gas.OXYGEN, water), within(1e-9));
+    }
+
+    /** Small rigid spheres fall or rise by Stokes' law, g d² Δρ ÷ 18 µ, while Re is far below 1. */
+    @Test
+    void theSmallestRiseAsStokesSays() {
+        Seawater water = new Seawater(35, 25);
+        double d = 0.2e-3;
+        double nu = Gases.kinematicViscosityM2PerS(water);
+        double stokes = 9.81 * d * d / (18 * nu);
+        double rise = new Bubbles(100, 0.2, 0.5, Bubbles.Skin.RIGID).riseMPerS(water);
+        // at Re 4 the drag of Schiller and Naumann is 1.4 times that of Stokes
+        assertThat(rise).isBetween(stokes * 0.6, stokes);
+    }
 }

@@ -80,4 +80,10 @@ class SettlingTimeTest {
                 .hasMessageContaining("skimmerAirDrawLPerH is 0; allowed is 1 to 20000 L/h.");
         assertThatThrownBy(() -> new Surface(-1, SurfaceClass.STILL)).isInstanceOf(InputException.class);
     }
+
+    /** After three time constants 95 % has come through: 1 − e⁻³. */
+    @Test
+    void settledIsThreeTimeConstants() {
+        assertThat(SettlingTime.settledH(new Estimate(12, 7, 20))).isEqualTo(new Estimate(36, 21, 60));
+    }
 }

@@ -169,4 +169,15 @@ class HaulTest {
         Trip sour = haul(1, 0, false, BATTERY_PUMP, false, 0).trip(24);
         assertThat(sour.limit()).isEqualTo("AMMONIA");
     }
+
+    /** 30 g of fish and seawater of 1.0233 kg/L: what may weigh 10 kg holds 9.74 L. */
+    @Test
+    void howMuchWaterALimitLeaves() {
+        Haul haul = haul(3, 2, false, null, false, 0);
+        assertThat(haul.mostWaterL(10)).isCloseTo((10 - 0.030) / 1.0233, within(0.001));
+        assertThat(haul.mostWaterL(haul.trip(1).weightKg())).isCloseTo(3, within(1e-9));
+        Haul heavy = new Haul(
+                new Fish(List.of(new Fish.Group(2, 500))), 3, 2, false, null, false, 25, 20, 0.05, 35, 2.9, 8.1, 0);
+        assertThat(heavy.mostWaterL(0.5)).as("the fish alone are too heavy").isZero();
+    }
 }

@@ -1,17 +1,20 @@
 package jollytide.core.staircase;
 
+import static jollytide.core.staircase.Cases.BEFORE_LIGHTS_ON;
+import static jollytide.core.staircase.Cases.alkalinity;
+import static jollytide.core.staircase.Cases.around;
+import static jollytide.core.staircase.Cases.breathing;
+import static jollytide.core.staircase.Cases.inputs;
+import static jollytide.core.staircase.Cases.reading;
+import static jollytide.core.staircase.Cases.room;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Duration;
-import java.time.Instant;
-import java.util.List;
 import jollytide.core.air.People;
 import jollytide.core.air.RoomAir;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
-import jollytide.core.evidence.RememberedMean;
 import jollytide.core.reef.Stance;
 import jollytide.core.reef.TargetBand;
 import jollytide.core.seawater.CarbonateSystem;
@@ -21,15 +24,12 @@ import jollytide.core.staircase.Verdict.Kind;
 import jollytide.core.staircase.Verdict.Step;
 import jollytide.core.staircase.Verdict.Urgency;
 import jollytide.core.units.AlkalinityUnit;
-import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Worked cases of the verdict. Temperature 25.5 °C and S 35 are measured, outdoor air is the assumed 420 ppm. */
+/** Worked cases of the verdict. */
 class VerdictTest {
-    private static final Instant BEFORE_LIGHTS_ON = Instant.parse("2026-11-12T08:55:00Z");
-
     @ParameterizedTest(name = "pH {0} ({1}), {2} dKH, room {3} ppm, dark {4}: {5}")
     @CsvSource({
         // the room dominates: 2000 ppm among 26 pupils, the water hardly above it
@@ -106,27 +106,9 @@ class VerdictTest {
     }
 
     private static Urgency urgency(double ph, Stance stance) {
-        StaircaseInputs in = inputs(reading(ph, Method.PROBE_CHECKED), 8.5, 700.0, 1, true);
-        StaircaseInputs withStance = new StaircaseInputs(
-                in.at(),
-                in.dark(),
-                in.phNbs(),
-                in.alkalinityMeqPerL(),
-                in.temperatureC(),
-                in.salinityPsu(),
-                in.calciumMgPerL(),
-                in.roomPpm(),
-                in.outdoorPpm(),
-                in.intakePpm(),
-                in.pressureHpa(),
-                in.band(),
-                stance,
-                in.settlingHours(),
-                in.roomExpectedPpm(),
-                false,
-                DayAround.UNKNOWN,
-                in.assumptions());
-        return StaircaseBuilder.build(withStance).verdict().urgency();
+        Cases.Changed changed = new Cases.Changed(inputs(reading(ph, Method.PROBE_CHECKED), 8.5, 700.0, 1, true));
+        changed.stance = stance;
+        return StaircaseBuilder.build(changed.inputs()).verdict().urgency();
     }
 
     @Test
@@ -225,48 +207,6 @@ class VerdictTest {
         assertThat(before).isLessThan(2 * 320);
     }
 
-    private static StaircaseInputs around(
-            StaircaseInputs in, double lowest, double highest, DayAround.@Nullable AlkalinityRise rise) {
-        return with(
-                in,
-                in.outdoorPpm(),
-                in.intakePpm(),
-                false,
-                new DayAround(reading(lowest, Method.PROBE), reading(highest, Method.PROBE), rise));
-    }
-
-    private static StaircaseInputs breathing(
-            StaircaseInputs in, Observation outdoors, Observation intake, boolean line) {
-        return with(in, outdoors, intake, line, in.day());
-    }
-
-    private static StaircaseInputs with(
-            StaircaseInputs in,
-            @Nullable Observation outdoors,
-            @Nullable Observation intake,
-            boolean line,
-            DayAround day) {
-        return new StaircaseInputs(
-                in.at(),
-                in.dark(),
-                in.phNbs(),
-                in.alkalinityMeqPerL(),
-                in.temperatureC(),
-                in.salinityPsu(),
-                in.calciumMgPerL(),
-                in.roomPpm(),
-                outdoors,
-                intake,
-                in.pressureHpa(),
-                in.band(),
-                in.stance(),
-                in.settlingHours(),
-                in.roomExpectedPpm(),
-                line,
-                day,
-                in.assumptions());
-    }
-
     @Test
     void fullRoomsConcernThePeopleFirst() {
         Staircase staircase = StaircaseBuilder.build(inputs(reading(7.65, Method.PROBE_CHECKED), 8.5, 2100.0, 1, true));
@@ -352,42 +292,5 @@ class VerdictTest {
         assertThat(staircase.working())
                 .hasSizeGreaterThanOrEqualTo(6)
                 .allSatisfy(w -> assertThat(w.source()).isNotBlank());
-    }
-
-    private static StaircaseInputs inputs(
-            @Nullable Observation ph, @Nullable Double dkh, @Nullable Double room, double roomAgeHours, boolean dark) {
-        return new StaircaseInputs(
-                BEFORE_LIGHTS_ON,
-                dark,
-                ph,
-                dkh == null ? null : alkalinity(dkh),
-                reading(25.5, Method.METER),
-                reading(35, Method.REFRACTOMETER),
-                reading(420, Method.TITRATION_KIT),
-                room == null ? null : room(room, roomAgeHours),
-                null,
-                null,
-                Gases.STANDARD_HPA,
-                TargetBand.DEFAULT,
-                Stance.LIFT,
-                new Estimate(12, 7, 20),
-                RoomAir.expectedShutPpm(420, new People(2, 1, 1), 180, RoomAir.ASSUMED_PER_H),
-                false,
-                DayAround.UNKNOWN,
-                Assumptions.DEFAULT);
-    }
-
-    private static RememberedMean room(double ppm, double ageHours) {
-        Instant at = BEFORE_LIGHTS_ON.minus(Duration.ofMinutes((long) (ageHours * 60)));
-        return RememberedMean.of(List.of(new Observation(ppm, Method.METER, at)), BEFORE_LIGHTS_ON, 12)
-                .orElseThrow();
-    }
-
-    private static Observation alkalinity(double dkh) {
-        return reading(AlkalinityUnit.DKH.toMeqPerL(dkh), Method.TITRATION_KIT);
-    }
-
-    private static Observation reading(double value, Method method) {
-        return new Observation(value, method, BEFORE_LIGHTS_ON);
     }
 }

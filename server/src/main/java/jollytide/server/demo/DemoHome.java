@@ -106,8 +106,7 @@ class DemoHome implements SmartInitializingSingleton {
         ZoneId zone = ZoneId.of("Europe/Amsterdam");
         UUID home = homes.create(keeper, new HomeDescription("Quayside House", zone.getId(), 12.0, null, null, null))
                 .id();
-        UUID room = homes.createRoom(
-                        keeper, home, new RoomDescription("MetabolicParameters room", 180.0, 2, 1, 1, null))
+        UUID room = homes.createRoom(keeper, home, new RoomDescription("Living room", 180.0, 2, 1, 1, null))
                 .id();
         UUID tank = tanks.create(
                         keeper,

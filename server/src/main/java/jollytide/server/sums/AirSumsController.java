@@ -14,7 +14,6 @@ import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Bubbles.Skin;
 import jollytide.core.exchange.Gas;
-import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.seawater.Seawater;
 import jollytide.server.problem.FieldError;
@@ -86,16 +85,9 @@ class AirSumsController {
                 : within("suctionPa", body.suctionPa(), 50, 20_000, "Pa");
         double leak = body.leakMm() == null ? 0 : body.leakMm();
         AirLine.Drawn drawn = line.withLeak(free, suction, leak);
-        double total = drawn.lineLPerH() + drawn.leakLPerH();
-        Estimate kept = body.suctionPa() == null
-                ? new Estimate(
-                        total / free,
-                        share(line, free, AirLine.LEAST_SUCTION_PA, leak),
-                        share(line, free, AirLine.MOST_SUCTION_PA, leak))
-                : Estimate.exact(total / free);
         return new AirlineAnswer(
-                kept,
-                total,
+                line.keptWithLeak(free, body.suctionPa(), leak),
+                drawn.totalLPerH(),
                 drawn.lineShare(),
                 line.pressureDropPa(drawn.lineLPerH()),
                 body.measuredLPerH() == null ? null : line.likeMetresMore(free, body.measuredLPerH(), suction),
@@ -107,11 +99,6 @@ class AirSumsController {
                                     length, new AirLine(length, body.boreMm(), loss).kept(free, suction));
                         })
                         .toList());
-    }
-
-    private static double share(AirLine line, double free, double suction, double leak) {
-        AirLine.Drawn drawn = line.withLeak(free, suction, leak);
-        return (drawn.lineLPerH() + drawn.leakLPerH()) / free;
     }
 
     /**
@@ -172,12 +159,12 @@ class AirSumsController {
         return new AirPumpAnswer(
                 delivered,
                 AirPump.loadKPa(depth, body.oneWayValve(), tube, delivered),
-                AirPump.idealW(delivered, depth * AirPump.KPA_PER_M),
+                AirPump.idealAtDepthW(delivered, depth),
                 claimed == null ? null : !pump.impossible(within("claimedLPerH", claimed, 0, 1e6, "L/h"), depth),
-                claimed == null ? null : AirPump.idealW(claimed, depth * AirPump.KPA_PER_M),
-                body.watts() * 8.76,
+                claimed == null ? null : AirPump.idealAtDepthW(claimed, depth),
+                pump.kWhPerYear(),
                 pump.yearly(tariff),
-                body.tankL() == null ? null : within("tankL", body.tankL(), 1, 100_000, "L") * AirPump.VOLUMES_PER_H,
+                body.tankL() == null ? null : AirPump.firstSizeLPerH(body.tankL()),
                 IntStream.range(0, CURVE_POINTS)
                         .mapToObj(i -> DEEPEST_M * i / (CURVE_POINTS - 1))
                         .map(d -> new CurveOfPump(d, pump.deliveredLPerH(d, body.oneWayValve(), tube)))
@@ -222,19 +209,16 @@ class AirSumsController {
 
     private static SkinAnswer skin(BubblesRequest body, Skin skin, Seawater water) {
         Bubbles bubbles = new Bubbles(body.airLPerH(), body.diameterMm(), body.depthM(), skin);
-        double air = Math.max(1e-12, bubbles.airConductance(water));
-        double oxygen = bubbles.conductance(Gas.OXYGEN, water);
-        double co2 = bubbles.conductance(Gas.CO2, water);
         return new SkinAnswer(
                 skin,
                 bubbles.riseMPerS(water) * 100,
                 bubbles.areaM2(water),
-                oxygen,
-                co2,
-                oxygen / air,
-                co2 / air,
-                oxygen / new Surface(1, SurfaceClass.ROLLING).conductance(Gas.OXYGEN, water),
-                oxygen / new Surface(1, SurfaceClass.RIPPLED).conductance(Gas.OXYGEN, water));
+                bubbles.conductance(Gas.OXYGEN, water),
+                bubbles.conductance(Gas.CO2, water),
+                bubbles.shareOfAirLimit(Gas.OXYGEN, water),
+                bubbles.shareOfAirLimit(Gas.CO2, water),
+                bubbles.asSurfaceM2(SurfaceClass.ROLLING, water),
+                bubbles.asSurfaceM2(SurfaceClass.RIPPLED, water));
     }
 
     /**
@@ -260,6 +244,7 @@ class AirSumsController {
      * @param shutPpm everybody at home: the mean of a day, from all asleep to all awake, the doubt of the air changes in it
      * @param asleepPpm at the air changes' value, as all that follow
      * @param hoursTo1500Ppm from outdoor air, asleep; null when it never gets there
+     * @param ventilationM3PerHFor1000Ppm with everybody awake; null when the air outdoors is no better
      */
     record RoomAnswer(
             Estimate airChangesPerH,
@@ -269,11 +254,9 @@ class AirSumsController {
             double awakePpm,
             double timeConstantH,
             @Nullable Double hoursTo1500Ppm,
-            double ventilationM3PerHFor1000Ppm) {}
+            @Nullable Double ventilationM3PerHFor1000Ppm) {}
 
     private static final double OUTDOORS = 420;
-    private static final double ACT_PPM = 1500;
-    private static final double TOLERABLE_PPM = 1000;
 
     @PostMapping("/room")
     RoomAnswer room(@Valid @RequestBody RoomRequest body) {
@@ -297,7 +280,6 @@ class AirSumsController {
         double n = changes.value();
         double asleep = RoomAir.steadyStatePpm(outdoors, people.asleepLPerS(), body.volumeM3(), n);
         double awake = RoomAir.steadyStatePpm(outdoors, people.awakeLPerS(), body.volumeM3(), n);
-        Double to1500 = asleep <= ACT_PPM ? null : Math.log((asleep - outdoors) / (asleep - ACT_PPM)) / n;
         return new RoomAnswer(
                 changes,
                 decay,
@@ -305,7 +287,7 @@ class AirSumsController {
                 asleep,
                 awake,
                 RoomAir.timeConstantH(n),
-                to1500,
-                people.awakeLPerS() * 3.6 / ((TOLERABLE_PPM - Math.min(900, outdoors)) * 1e-6));
+                RoomAir.hoursUntil(RoomAir.ACT_PPM, outdoors, asleep, n),
+                RoomAir.ventilationM3PerH(RoomAir.TOLERABLE_PPM, outdoors, people.awakeLPerS()));
     }
 }

@@ -15,6 +15,7 @@ import jollytide.core.outage.Guess;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
+import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.Gases;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.server.setup.Computes;
@@ -63,7 +64,7 @@ class OutageSumsController {
     /**
      * A tank without mains.
      *
-     * @param reefMmolPerLPerH respiration without fish; 0.018 when null
+     * @param reefMmolPerLPerH respiration without fish; an ordinary reef's when null
      * @param airLPerH of a stone that runs all the time; none when null
      */
     record OutageRequest(
@@ -80,7 +81,6 @@ class OutageSumsController {
 
     record OutageAnswer(NightWithoutMains.OxygenCourse course, double bucketsPerH) {}
 
-    private static final double REEF = 0.018;
     private static final double SALINITY = 35;
     private static final double HOURS = 24;
     private static final double HOLD_MG_PER_L = 4;
@@ -116,7 +116,7 @@ class OutageSumsController {
                 SALINITY,
                 Gases.STANDARD_HPA,
                 body.surfaceM2(),
-                body.reefMmolPerLPerH() == null ? REEF : body.reefMmolPerLPerH(),
+                or(body.reefMmolPerLPerH(), MetabolicParameters.ORDINARY.respirationMmolPerLPerH()),
                 fish(body.fish()),
                 body.startMgPerL(),
                 true,
@@ -259,10 +259,7 @@ class OutageSumsController {
                         .toList(),
                 volts == null || fuse == null ? null : Haul.socketW(volts, fuse),
                 watts("heaterW", body.heaterW()) + watts("pumpW", body.pumpW()),
-                limit == null
-                        ? null
-                        : Math.max(
-                                0, body.waterL() * within("weightLimitKg", limit, 0.2, 2000, "kg") / trip.weightKg()));
+                limit == null ? null : asked.mostWaterL(limit));
     }
 
     private static double watts(String field, @Nullable Double given) {

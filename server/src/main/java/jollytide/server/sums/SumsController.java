@@ -5,6 +5,7 @@ import static jollytide.core.units.Quantities.within;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.Locale;
+import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
@@ -26,8 +27,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/v1/sums")
 class SumsController {
-    private static final double CALCIUM_MG_PER_MOL = 40_078;
-
     /**
      * A pH and an alkalinity.
      *
@@ -90,7 +89,7 @@ class SumsController {
         Double calcium = body.calciumMgPerL() == null
                 ? null
                 : within("calciumMgPerL", body.calciumMgPerL(), 0, 1500, "mg/L")
-                        / CALCIUM_MG_PER_MOL
+                        / AlkalinitySource.CALCIUM_MG_PER_MOL
                         / water.densityKgPerL();
         CarbonateSystem system = CarbonateSystem.of(water, calcium);
         double alkalinity = body.alkalinity().molPerKg(water);

@@ -26,6 +26,7 @@ import jollytide.core.measure.MeasureSet;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.scenario.DoseLimit;
 import jollytide.core.scenario.MediaLife;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
@@ -81,8 +82,6 @@ class WaterSumsController {
     /** How long it lasts, and what ends it. */
     record MediaAnswer(MediaLife.Life life, Estimate days) {}
 
-    private static final double EXHAUST_PPM = 650;
-
     @PostMapping("/media")
     MediaAnswer media(@Valid @RequestBody MediaRequest body) {
         MediaAssumptions assumed = MediaAssumptions.DEFAULT;
@@ -98,7 +97,7 @@ class WaterSumsController {
                 body.airLPerH(),
                 body.intakePpm(),
                 MediaBed.ROOM_VAPOUR_G_PER_M3,
-                body.exhaustPpm() == null ? EXHAUST_PPM : body.exhaustPpm(),
+                body.exhaustPpm() == null ? MediaLife.ASSUMED_EXHAUST_PPM : body.exhaustPpm(),
                 body.freshShare(),
                 body.hoursPerDay(),
                 body.driesBetween());
@@ -168,7 +167,7 @@ class WaterSumsController {
                     dose.potassiumMgPerL(),
                     source.caustic()));
         }
-        return new AlkalinityAnswer(before.phNbs(), sources, change);
+        return new AlkalinityAnswer(before.phNbs(), sources, DoseLimit.daysFor(change));
     }
 
     /**
@@ -198,7 +197,7 @@ class WaterSumsController {
                 uatm,
                 body.litres(),
                 body.conductance());
-        return new SettlingAnswer(tau, new Estimate(3 * tau.value(), 3 * tau.low(), 3 * tau.high()));
+        return new SettlingAnswer(tau, SettlingTime.settledH(tau));
     }
 
     /**
