@@ -89,7 +89,7 @@ public final class SkimmerRig {
     public double share() {
         if (hose != null) {
             AirLine.Drawn drawn = hose.drawn(skimmer);
-            return drawTimes * (drawn.lineLPerH() + drawn.leakLPerH()) / free();
+            return drawTimes * drawn.totalLPerH() / free();
         }
         return fixed == null ? drawTimes : drawTimes * fixed.kept(skimmer);
     }

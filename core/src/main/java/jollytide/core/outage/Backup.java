@@ -95,6 +95,8 @@ public record Backup(
         /** How far one fall brings the water towards the air. From memory. */
         public static final double EFFICIENCY = 0.5;
 
+        private static final double LEAST_GAP_MG_PER_L = 0.1;
+
         public Pouring {
             within("pouredLPerH", litresPerH, 0, 20_000, "L/h");
         }
@@ -112,10 +114,12 @@ public record Backup(
         /**
          * Buckets an hour that hold a tank at {@code holdMgPerL}.
          *
+         * @param holdMgPerL below what air can give this water, by more than nothing: no pouring goes beyond
          * @param bucketL of each
          */
         public static double bucketsPerH(TankAtFailure tank, double holdMgPerL, double bucketL) {
-            double gap = tank.saturationMgPerL(tank.startC()) - holdMgPerL;
+            double saturation = tank.saturationMgPerL(tank.startC());
+            double gap = saturation - within("holdMgPerL", holdMgPerL, 0, saturation - LEAST_GAP_MG_PER_L, "mg/L");
             double demand = tank.demandMgPerLPerH(tank.startC(), 0, Guess.LIKELY) * tank.litres();
             double still = new Surface(Math.max(0.001, tank.surfaceM2()), Guess.LIKELY.stillCmPerH(), 2.0 / 3)
                             .conductance(Gas.OXYGEN, tank.water(tank.startC()))

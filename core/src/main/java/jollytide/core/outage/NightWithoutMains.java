@@ -11,6 +11,7 @@ import java.util.function.ToDoubleFunction;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Path;
 import jollytide.core.exchange.Surface;
+import jollytide.core.numerics.Crossing;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.Gases;
@@ -28,7 +29,6 @@ import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
 import jollytide.core.twin.TwinTank;
 import jollytide.core.twin.Water;
-import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -49,7 +49,6 @@ public final class NightWithoutMains {
 
     private static final double MOST_CORRECTION = 3;
     private static final double CORRECTION_ACCURACY = 1e-4;
-    private static final int MOST_TRIES = 60;
     /** Two readings closer than this say nothing of the demand between them, h. */
     private static final double TOO_CLOSE_H = 0.1;
 
@@ -198,18 +197,8 @@ public final class NightWithoutMains {
     }
 
     private double corrected(Side side, TwinState from, Reading reading, double before) {
-        double least = missed(side, from, reading, LEAST_CORRECTION);
-        double most = missed(side, from, reading, MOST_CORRECTION);
-        double found = least <= 0
-                ? LEAST_CORRECTION
-                : most >= 0
-                        ? MOST_CORRECTION
-                        : new BracketingNthOrderBrentSolver(CORRECTION_ACCURACY, 5)
-                                .solve(
-                                        MOST_TRIES,
-                                        tried -> missed(side, from, reading, tried),
-                                        LEAST_CORRECTION,
-                                        MOST_CORRECTION);
+        double found = Crossing.of(
+                tried -> -missed(side, from, reading, tried), LEAST_CORRECTION, MOST_CORRECTION, CORRECTION_ACCURACY);
         // A single reading has its error: half of what it says is believed.
         return Math.sqrt(before * found);
     }
