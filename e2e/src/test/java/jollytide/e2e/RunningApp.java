@@ -16,6 +16,7 @@ import jollytide.server.TestDatabase;
 /** The packaged application as a process of its own, with demo data and a fresh schema; one for all browser tests. */
 final class RunningApp {
     private static final Path JAR = Path.of("../server/target/jolly-tide.jar");
+    private static final Path DEMO = Path.of("../server/target/jolly-tide-demo.jar");
     private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static RunningApp running;
 
@@ -28,7 +29,8 @@ final class RunningApp {
         TestDatabase database = new TestDatabase();
         int port = freePort();
         address = "http://127.0.0.1:" + port;
-        builder = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-jar", JAR.toString());
+        builder = new ProcessBuilder(
+                "java", "-XX:TieredStopAtLevel=1", "-Dloader.path=" + DEMO, "-jar", JAR.toString());
         builder.environment().put("JOLLY_TIDE_DB_PORT", Integer.toString(database.port()));
         builder.environment().put("JOLLY_TIDE_DB_NAME", database.name());
         builder.environment().put("JOLLY_TIDE_DB_PASSWORD", database.password());

@@ -1,5 +1,6 @@
 package jollytide.server;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -35,9 +36,9 @@ class ArchitectureTest {
             .callMethod(System.class, "currentTimeMillis");
 
     @ArchTest
-    static final ArchRule DEVICES_KNOW_THE_CORE_ALONE = noClasses()
+    static final ArchRule THE_DEMO_KNOWS_THE_CORE_ALONE = noClasses()
             .that()
-            .resideInAPackage("jollytide.devices..")
+            .resideInAPackage("jollytide.demo..")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("jollytide.server..", "org.springframework..", "jakarta..", "java.sql..");
@@ -50,4 +51,39 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .areAssignableTo(Repository.class);
+
+    @ArchTest
+    static final ArchRule FEATURES_HAVE_NO_CYCLES =
+            slices().matching("jollytide.server.(*)..").should().beFreeOfCycles();
+
+    /** A controller is a door: what stands behind it knows nothing of it. */
+    @ArchTest
+    static final ArchRule NOBODY_ASKS_A_CONTROLLER = noClasses()
+            .that()
+            .areNotAnnotatedWith(RestController.class)
+            .and()
+            .haveSimpleNameNotContaining("Controller")
+            .should()
+            .dependOnClassesThat()
+            .areAnnotatedWith(RestController.class);
+
+    /** Other features ask the service: a table's rows are read and written in its own package. */
+    @ArchTest
+    static final ArchRule TABLES_STAY_IN_THEIR_FEATURE = classes()
+            .that()
+            .areAssignableTo(Repository.class)
+            .and()
+            .areInterfaces()
+            .and()
+            .resideInAPackage("jollytide.server..")
+            .should()
+            .bePackagePrivate();
+
+    @ArchTest
+    static final ArchRule NOBODY_ASKS_THE_DEMO = noClasses()
+            .that()
+            .resideOutsideOfPackages("jollytide.server.demo..", "jollytide.demo..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("jollytide.server.demo..", "jollytide.demo..");
 }

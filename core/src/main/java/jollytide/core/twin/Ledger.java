@@ -29,13 +29,6 @@ public record Ledger(List<Entry> entries) {
         return new Ledger(entries);
     }
 
-    void write(double[] y, int from) {
-        for (int i = 0; i < entries.size(); i++) {
-            y[from + 2 * i] = entries.get(i).co2();
-            y[from + 2 * i + 1] = entries.get(i).oxygen();
-        }
-    }
-
     /** Net gain of dissolved inorganic carbon. */
     public double co2() {
         return entries.stream().mapToDouble(Entry::co2).sum();
@@ -57,16 +50,5 @@ public record Ledger(List<Entry> entries) {
             }
         }
         return new Entry(new Channel(kind), co2, oxygen);
-    }
-
-    /** What was added since an earlier ledger of the same tank. */
-    public Ledger minus(Ledger earlier) {
-        List<Entry> rest = new ArrayList<>(entries.size());
-        for (int i = 0; i < entries.size(); i++) {
-            Entry now = entries.get(i);
-            Entry then = earlier.entries.get(i);
-            rest.add(new Entry(now.channel(), now.co2() - then.co2(), now.oxygen() - then.oxygen()));
-        }
-        return new Ledger(rest);
     }
 }

@@ -151,6 +151,12 @@ public class Accounts {
         return keepers.findFirstByDemoTrue().orElseThrow(() -> Problem.notFound("demo"));
     }
 
+    /** Whether anybody may walk in as the demo's keeper: it is offered here, and its home was made. */
+    @Transactional(readOnly = true)
+    public boolean demoDoor() {
+        return settings.demoDoor() && keepers.findFirstByDemoTrue().isPresent();
+    }
+
     /** The demo's keeper cannot sign in by password: its hash matches nothing. */
     public Optional<Keeper> createDemoKeeper(String name) {
         if (keepers.findFirstByDemoTrue().isPresent()) {

@@ -199,7 +199,7 @@ class SessionController {
                 keeper == null ? null : Accounts.units(keeper),
                 who != null && who.guest() != null,
                 keeper != null && keeper.demo,
-                settings.demoDoor(),
+                accounts.demoDoor(),
                 accounts.nobodyYet(),
                 !settings.onLoopback());
     }

@@ -12,8 +12,8 @@ import jollytide.core.logfile.Meaning;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
-import jollytide.devices.DemoHistory;
-import jollytide.devices.TankHistory;
+import jollytide.demo.DemoHistory;
+import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
 import jollytide.server.event.EventKind;
@@ -43,6 +43,7 @@ import jollytide.server.tank.TankParts.FishGroup;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnClass;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -51,6 +52,7 @@ import org.springframework.transaction.annotation.Transactional;
  * 6, and Heron on a narrowboat.
  */
 @Component
+@ConditionalOnClass(name = "jollytide.demo.DemoHistory")
 class DemoHome implements SmartInitializingSingleton {
     private static final String KEEPER = "Mira";
     private static final long SEED = 6;

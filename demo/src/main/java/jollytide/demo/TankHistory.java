@@ -1,4 +1,4 @@
-package jollytide.devices;
+package jollytide.demo;
 
 import java.time.Instant;
 import java.util.List;

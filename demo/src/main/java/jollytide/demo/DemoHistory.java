@@ -1,4 +1,4 @@
-package jollytide.devices;
+package jollytide.demo;
 
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -21,9 +21,9 @@ import jollytide.core.reef.LightClock;
 import jollytide.core.twin.Intake;
 import jollytide.core.twin.RoomSpace;
 import jollytide.core.twin.TwinTank;
-import jollytide.devices.Household.Hour;
-import jollytide.devices.TankHistory.Happening;
-import jollytide.devices.TankHistory.Kind;
+import jollytide.demo.Household.Hour;
+import jollytide.demo.TankHistory.Happening;
+import jollytide.demo.TankHistory.Kind;
 
 /**
  * The last 120 days of the demo's three tanks, made by the twin: a pure function of seed, end and zone. What happened in

@@ -1,4 +1,4 @@
-package jollytide.devices;
+package jollytide.demo;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -13,13 +13,14 @@ import java.util.TreeSet;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.RawUnit;
+import jollytide.core.evidence.Sensor;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
 import jollytide.core.twin.TwinTank;
 import jollytide.core.units.AlkalinityUnit;
-import jollytide.devices.TankHistory.Sample;
-import jollytide.devices.TankHistory.Series;
+import jollytide.demo.TankHistory.Sample;
+import jollytide.demo.TankHistory.Series;
 
 /** Runs a twin and lets sensors and a keeper with test kits read it. */
 final class Recorder {

@@ -1,4 +1,4 @@
-package jollytide.devices;
+package jollytide.core.evidence;
 
 import java.util.random.RandomGenerator;
 
@@ -11,14 +11,14 @@ import java.util.random.RandomGenerator;
  * @param noise standard deviation of one reading
  * @param step what it rounds to
  */
-record Sensor(double responseMinutes, double offset, double driftPerDay, double noise, double step) {
+public record Sensor(double responseMinutes, double offset, double driftPerDay, double noise, double step) {
 
     /** One sensor at work; readings are asked for in time order. */
-    final class AtWork {
+    public final class AtWork {
         private final RandomGenerator random;
         private double followed = Double.NaN;
 
-        AtWork(RandomGenerator random) {
+        public AtWork(RandomGenerator random) {
             this.random = random;
         }
 
@@ -29,7 +29,7 @@ record Sensor(double responseMinutes, double offset, double driftPerDay, double 
          * @param minutesSinceLast since it was last asked
          * @param days since it was put to work
          */
-        double read(double truth, double minutesSinceLast, double days) {
+        public double read(double truth, double minutesSinceLast, double days) {
             double share = responseMinutes <= 0 ? 1 : 1 - Math.exp(-minutesSinceLast / responseMinutes);
             followed = Double.isNaN(followed) ? truth : followed + share * (truth - followed);
             double shown = followed + offset + driftPerDay * days + noise * random.nextGaussian();

@@ -1,4 +1,4 @@
-package jollytide.devices;
+package jollytide.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -7,8 +7,8 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import jollytide.core.evidence.RawUnit;
-import jollytide.devices.TankHistory.Sample;
-import jollytide.devices.TankHistory.Series;
+import jollytide.demo.TankHistory.Sample;
+import jollytide.demo.TankHistory.Series;
 import org.junit.jupiter.api.Test;
 
 /** The history against what docs/demo-history.md says happened. A clock change lies inside. */
