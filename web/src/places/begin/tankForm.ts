@@ -41,6 +41,10 @@ export const tankSchema = z.object({
     skimmerTransferUnits: numberOrNothing('This'),
     skimmerResidenceS: numberOrNothing('This'),
     skimmerSuctionPa: numberOrNothing('This'),
+    outageDemandDoubt: numberOrNothing('This'),
+    outageStillCmPerH: numberOrNothing('This'),
+    outageStartDoubtMgPerL: numberOrNothing('This'),
+    outageFishActivity: numberOrNothing('This'),
   }),
 });
 
@@ -67,6 +71,26 @@ export const ASSUMED: Record<AssumptionName, { label: string; unit: string; inst
     label: 'Skimmer: suction with its inlet shut',
     unit: 'Pa',
     instead: '1000, between 500 and 2500',
+  },
+  outageDemandDoubt: {
+    label: 'Outage: what is breathed may be so many times more, or less',
+    unit: '',
+    instead: '1.25',
+  },
+  outageStillCmPerH: {
+    label: 'Outage: gas transfer of the still surface',
+    unit: 'cm/h',
+    instead: '1.5, from 1 to 2.5',
+  },
+  outageStartDoubtMgPerL: {
+    label: 'Outage: oxygen at its start, not measured, may be less by',
+    unit: 'mg/L',
+    instead: '0.4',
+  },
+  outageFishActivity: {
+    label: 'Outage: what fish breathe, over rest',
+    unit: '',
+    instead: '1.5, from 1 to 2',
   },
 };
 

@@ -22,6 +22,7 @@ import jollytide.core.measure.Scrubber;
 import jollytide.core.measure.Ventilation;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
@@ -117,7 +118,8 @@ public class TwinBenchmark {
                 AlkalinitySource.SODA_ASH,
                 new CalciumReactor(1, 6.7, 11, 0, 0),
                 new LightClock(LocalTime.of(21, 0), LocalTime.of(9, 0), true, 0),
-                ZoneId.of("Europe/Amsterdam"));
+                ZoneId.of("Europe/Amsterdam"),
+                OutageAssumptions.DEFAULT);
     }
 
     /** Runs so many one-week variants on all cores and prints how long it took and what it held in memory. */

@@ -25,8 +25,8 @@ import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
-import jollytide.core.outage.Guess;
 import jollytide.core.outage.NightWithoutMains;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.outage.Plan;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.TankAtFailure;
@@ -223,7 +223,7 @@ class SafetyTest {
         Stream.of(LINE, LOOP, new Warmth(1), new SurfaceFan(1), new Ventilator(1), new ReactorCare(0, 0))
                 .flatMap(measure -> measure.cautions().stream())
                 .forEach(c -> assertThat(c.text()).endsWith(".").hasSizeGreaterThan(40));
-        assertThat(Guess.EARLY.demandTimes())
+        assertThat(OutageAssumptions.DEFAULT.early().demandTimes())
                 .as("the careful side asks for more")
                 .isGreaterThan(1);
     }

@@ -12,6 +12,7 @@ import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
@@ -39,6 +40,7 @@ import org.jspecify.annotations.Nullable;
  * @param source of today's alkalinity: it is dosed as fast as the animals use it, what a reactor brings left out
  * @param reactor null without one; where no use is described, the animals use what it brings
  * @param refugiumLight null without a refugium
+ * @param withoutMains what is assumed of it then
  */
 public record Setup(
         double netVolumeL,
@@ -58,7 +60,8 @@ public record Setup(
         AlkalinitySource source,
         @Nullable CalciumReactor reactor,
         @Nullable LightClock refugiumLight,
-        ZoneId zone) {
+        ZoneId zone,
+        OutageAssumptions withoutMains) {
 
     public Setup {
         within("netVolumeL", netVolumeL, 1, 100_000, "L");
@@ -101,7 +104,8 @@ public record Setup(
                 AlkalinitySource.SODA_ASH,
                 null,
                 null,
-                zone);
+                zone,
+                OutageAssumptions.DEFAULT);
     }
 
     /** What the reactor's intake water holds differs little between an ordinary day and night. */

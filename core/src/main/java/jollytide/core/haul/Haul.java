@@ -11,6 +11,7 @@ import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Gas;
 import jollytide.core.outage.Ammonia;
 import jollytide.core.outage.Guess;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.CarbonateSystem;
@@ -125,7 +126,7 @@ public record Haul(
 
     /** So many hours, delays included, as it is likely to go. */
     public Trip trip(double hours) {
-        return trip(hours, Guess.LIKELY);
+        return trip(hours, OutageAssumptions.DEFAULT.likely());
     }
 
     /** The same on another side of what is not known: animals that breathe more, or less. */

@@ -111,6 +111,18 @@ public record Backup(
             return litresPerH * Gas.OXYGEN.solubility(water) * EFFICIENCY * 1.3;
         }
 
+        /** The level that pouring is counted for, mg/L; where warm or thin air gives less, four fifths of what it gives. */
+        private static final double HELD_MG_PER_L = 4;
+
+        private static final double HELD_AT_MOST = 0.8;
+        private static final double BUCKET_L = 10;
+
+        /** Ten-litre buckets an hour that hold a tank out of danger. */
+        public static double bucketsPerH(TankAtFailure tank) {
+            double most = HELD_AT_MOST * tank.saturationMgPerL(tank.startC());
+            return bucketsPerH(tank, Math.min(HELD_MG_PER_L, most), BUCKET_L);
+        }
+
         /**
          * Buckets an hour that hold a tank at {@code holdMgPerL}.
          *
@@ -120,8 +132,12 @@ public record Backup(
         public static double bucketsPerH(TankAtFailure tank, double holdMgPerL, double bucketL) {
             double saturation = tank.saturationMgPerL(tank.startC());
             double gap = saturation - within("holdMgPerL", holdMgPerL, 0, saturation - LEAST_GAP_MG_PER_L, "mg/L");
-            double demand = tank.demandMgPerLPerH(tank.startC(), 0, Guess.LIKELY) * tank.litres();
-            double still = new Surface(Math.max(0.001, tank.surfaceM2()), Guess.LIKELY.stillCmPerH(), 2.0 / 3)
+            double demand =
+                    tank.demandMgPerLPerH(tank.startC(), 0, tank.assumed().likely()) * tank.litres();
+            double still = new Surface(
+                                    Math.max(0.001, tank.surfaceM2()),
+                                    tank.assumed().likely().stillCmPerH(),
+                                    2.0 / 3)
                             .conductance(Gas.OXYGEN, tank.water(tank.startC()))
                     / Gas.OXYGEN.solubility(tank.water(tank.startC()));
             return Math.max(0, demand / gap - still) / EFFICIENCY / within("bucketL", bucketL, 0.5, 50, "L");

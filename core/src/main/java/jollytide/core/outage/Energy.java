@@ -155,6 +155,7 @@ public sealed interface Energy {
      * @param idleW what the inverter takes; 0 for a pump that runs on the battery itself, by direct current
      * @param efficiency of the inverter; 1 without
      * @param restW loads below which the inverter switches itself off; null when it does not
+     * @param usableShare of what the label says, that may be taken without harm
      */
     record Battery(
             double wattHours,
@@ -162,7 +163,9 @@ public sealed interface Energy {
             double idleW,
             double efficiency,
             @Nullable Double restW,
-            double yearsOld) implements Energy {
+            double yearsOld,
+            double usableShare)
+            implements Energy {
         /** An inverter of which nothing is known. From memory. */
         public static final double ASSUMED_IDLE_W = 8;
 
@@ -171,9 +174,9 @@ public sealed interface Energy {
         private static final double LEAD_HOURS = 20;
         private static final double LEAD_EXPONENT = 1.15;
         /** Of lead only half may be taken without harm; of lithium most. From memory. */
-        private static final double LEAD_USABLE = 0.5;
+        public static final double ASSUMED_LEAD_USABLE = 0.5;
 
-        private static final double LITHIUM_USABLE = 0.85;
+        public static final double ASSUMED_LITHIUM_USABLE = 0.85;
         private static final double LITHIUM_LEFT_A_YEAR = 0.97;
 
         public Battery {
@@ -181,6 +184,22 @@ public sealed interface Energy {
             within("idleW", idleW, 0, 200, "W");
             within("inverterEfficiency", efficiency, 0.3, 1, "");
             within("batteryYearsOld", yearsOld, 0, 30, "years");
+            within("usableShare", usableShare, 0.05, 1, "");
+        }
+
+        /** With the share that is assumed of its kind. */
+        public Battery(
+                double wattHours,
+                boolean lead,
+                double idleW,
+                double efficiency,
+                @Nullable Double restW,
+                double yearsOld) {
+            this(wattHours, lead, idleW, efficiency, restW, yearsOld, assumedUsable(lead));
+        }
+
+        public static double assumedUsable(boolean lead) {
+            return lead ? ASSUMED_LEAD_USABLE : ASSUMED_LITHIUM_USABLE;
         }
 
         @Override
@@ -190,8 +209,7 @@ public sealed interface Energy {
             }
             double taken = loadW / efficiency + idleW;
             double left = lead ? leadLeft(yearsOld) : Math.pow(LITHIUM_LEFT_A_YEAR, yearsOld);
-            double usable = lead ? LEAD_USABLE : LITHIUM_USABLE;
-            double even = wattHours * usable * left / taken;
+            double even = wattHours * usableShare * left / taken;
             // Peukert: below the twenty-hour rate lead gives more than its label, above it less.
             double rated = wattHours / LEAD_HOURS;
             double likely = lead ? even * Math.pow(rated / taken, LEAD_EXPONENT - 1) : even;

@@ -106,9 +106,10 @@ public final class NightWithoutMains {
     /** From the failure on, for so many hours. */
     public OxygenCourse run(double hours) {
         within("hours", hours, 0.5, 240, "h");
-        List<TwinState> early = course(Guess.EARLY, hours, Backup.Way::least, Energy.RunTime::early);
-        List<TwinState> likely = course(Guess.LIKELY, hours, NightWithoutMains::middle, Energy.RunTime::likely);
-        List<TwinState> late = course(Guess.LATE, hours, Backup.Way::most, Energy.RunTime::late);
+        List<TwinState> early = course(tank.assumed().early(), hours, Backup.Way::least, Energy.RunTime::early);
+        List<TwinState> likely =
+                course(tank.assumed().likely(), hours, NightWithoutMains::middle, Energy.RunTime::likely);
+        List<TwinState> late = course(tank.assumed().late(), hours, Backup.Way::most, Energy.RunTime::late);
         List<OxygenPoint> points = new ArrayList<>();
         for (int i = 0; i < early.size(); i++) {
             points.add(new OxygenPoint(

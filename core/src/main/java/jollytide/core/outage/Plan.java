@@ -295,7 +295,9 @@ public final class Plan {
                 Locale.ROOT,
                 "What runs brings %.2f of the %.2f mg/L that your tank uses an hour.",
                 s.tank().broughtMgPerLPerH(first),
-                s.tank().demandMgPerLPerH(s.tank().startC(), 0, Guess.EARLY));
+                s.tank()
+                        .demandMgPerLPerH(
+                                s.tank().startC(), 0, s.tank().assumed().early()));
     }
 
     /** Once the power is back. */

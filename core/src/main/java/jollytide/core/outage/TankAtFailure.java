@@ -22,6 +22,7 @@ import jollytide.core.seawater.Seawater;
  * @param roomC air around it
  * @param coolingPerH share of the gap to the room that is lost in an hour; 0.03 is a bare 400 L tank (from memory)
  * @param fedWithinHours since the last feeding; 24 and more is fasted
+ * @param assumed what nobody measures of a tank without mains
  */
 public record TankAtFailure(
         double litres,
@@ -35,7 +36,8 @@ public record TankAtFailure(
         double startC,
         double roomC,
         double coolingPerH,
-        double fedWithinHours) {
+        double fedWithinHours,
+        OutageAssumptions assumed) {
     /** Loss of heat of a tank of ordinary shape, without covers: grows with surface over volume. From memory. */
     public static double ordinaryCoolingPerH(double litres) {
         return 0.03 * Math.cbrt(400 / litres);
@@ -57,6 +59,36 @@ public record TankAtFailure(
         within("fedWithinHours", fedWithinHours, 0, 1000, "h");
     }
 
+    /** With what is assumed of any tank. */
+    public TankAtFailure(
+            double litres,
+            double salinity,
+            double pressureHpa,
+            double surfaceM2,
+            double reefMmolPerLPerH,
+            Fish fish,
+            double startMgPerL,
+            boolean startMeasured,
+            double startC,
+            double roomC,
+            double coolingPerH,
+            double fedWithinHours) {
+        this(
+                litres,
+                salinity,
+                pressureHpa,
+                surfaceM2,
+                reefMmolPerLPerH,
+                fish,
+                startMgPerL,
+                startMeasured,
+                startC,
+                roomC,
+                coolingPerH,
+                fedWithinHours,
+                OutageAssumptions.DEFAULT);
+    }
+
     /** The same with so much oxygen, which is known, and a temperature that stays. */
     TankAtFailure at(double mgPerL) {
         return new TankAtFailure(
@@ -71,7 +103,8 @@ public record TankAtFailure(
                 startC,
                 roomC,
                 0,
-                fedWithinHours);
+                fedWithinHours,
+                assumed);
     }
 
     Seawater water(double celsius) {

@@ -92,6 +92,7 @@ public final class WorstNight {
                 celsius,
                 roomC,
                 TankAtFailure.ordinaryCoolingPerH(setup.netVolumeL()),
-                fedH);
+                fedH,
+                setup.withoutMains());
     }
 }

@@ -26,6 +26,7 @@ import jollytide.core.measure.MediaUse;
 import jollytide.core.measure.Scrubber;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
@@ -114,7 +115,8 @@ class GoldenTest {
                 AlkalinitySource.SODA_ASH,
                 null,
                 null,
-                ZoneOffset.UTC);
+                ZoneOffset.UTC,
+                OutageAssumptions.DEFAULT);
     }
 
     @ParameterizedTest

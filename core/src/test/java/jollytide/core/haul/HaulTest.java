@@ -8,7 +8,7 @@ import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Gas;
 import jollytide.core.haul.Haul.HaulMoment;
 import jollytide.core.haul.Haul.Trip;
-import jollytide.core.outage.Guess;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.Fish;
 import jollytide.core.seawater.Seawater;
 import org.jspecify.annotations.Nullable;
@@ -93,8 +93,8 @@ class HaulTest {
     @Test
     void doubtIsOnBothSidesAndABinderTakesThePoison() {
         Haul haul = haul(3, 4, false, BATTERY_PUMP, false, 0);
-        Trip early = haul.trip(8, Guess.EARLY);
-        Trip late = haul.trip(8, Guess.LATE);
+        Trip early = haul.trip(8, OutageAssumptions.DEFAULT.early());
+        Trip late = haul.trip(8, OutageAssumptions.DEFAULT.late());
         assertThat(early.highestUnionisedMgPerL()).isGreaterThan(1.1 * late.highestUnionisedMgPerL());
         assertThat(early.lowestOxygenMgPerL()).isLessThan(late.lowestOxygenMgPerL());
         Trip bound = haul(3, 4, false, BATTERY_PUMP, true, 0).trip(8);

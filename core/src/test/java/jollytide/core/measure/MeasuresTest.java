@@ -22,6 +22,7 @@ import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
@@ -72,7 +73,8 @@ class MeasuresTest {
             AlkalinitySource.SODA_ASH,
             new CalciumReactor(0.5, 6.6, 10, 0, 0),
             null,
-            ZONE);
+            ZONE,
+            OutageAssumptions.DEFAULT);
     private static final Surroundings KNOWN = new Surroundings(TANK, 80.0, MediaAssumptions.DEFAULT, 2);
     private static final OrdinaryDays DAYS = new OrdinaryDays(TANK, MetabolicParameters.ORDINARY);
     private static final TwinState TODAY = DAYS.today(MIDNIGHT);

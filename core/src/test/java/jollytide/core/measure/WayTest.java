@@ -26,6 +26,7 @@ import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.measure.Measure.Way;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
@@ -75,7 +76,8 @@ class WayTest {
             AlkalinitySource.SODA_ASH,
             new CalciumReactor(0.5, 6.6, 10, 0, 0),
             null,
-            ZoneId.of("Europe/Amsterdam"));
+            ZoneId.of("Europe/Amsterdam"),
+            OutageAssumptions.DEFAULT);
     private static final Surroundings KNOWN = new Surroundings(TANK, 80.0, MediaAssumptions.DEFAULT, 2);
 
     private static final String TABLE = """

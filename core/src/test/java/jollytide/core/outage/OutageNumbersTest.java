@@ -249,4 +249,54 @@ class OutageNumbersTest {
                 .as("never before the first quarter")
                 .isCloseTo(0.25, within(1e-9));
     }
+
+    /** Early, likely and late are one assumption each, doubted both ways. */
+    @Test
+    void sidesFollowWhatIsAssumed() {
+        OutageAssumptions d = OutageAssumptions.DEFAULT;
+        assertThat(d.early()).isEqualTo(new Guess(1.25, 1.0, -0.4, 2.0));
+        assertThat(d.likely()).isEqualTo(new Guess(1, 1.5, 0, 1.5));
+        assertThat(d.late()).isEqualTo(new Guess(0.8, 2.5, 0.1, 1.0));
+        assertThatThrownBy(() -> new OutageAssumptions(0.9, 1.5, 0.4, 1.5)).hasMessageContaining("outageDemandDoubt");
+        assertThatThrownBy(() -> new OutageAssumptions(1.25, 0, 0.4, 1.5)).hasMessageContaining("outageStillCmPerH");
+        assertThatThrownBy(() -> new OutageAssumptions(1.25, 1.5, -1, 1.5)).hasMessageContaining("outageStartDoubt");
+        assertThatThrownBy(() -> new OutageAssumptions(1.25, 1.5, 0.4, 0.5)).hasMessageContaining("outageFishActivity");
+    }
+
+    /** Who measured a still night knows it without doubt: the sides fall together, and the clock follows the value. */
+    @Test
+    void aKeepersOwnValueIsTaken() {
+        OxygenCourse sure = night(assuming(new OutageAssumptions(1, 1.5, 0, 1.5)));
+        assertThat(sure.danger().early()).isCloseTo(sure.danger().late(), within(0.01));
+        OxygenCourse doubted = night(assuming(new OutageAssumptions(2, 1.5, 0, 1.5)));
+        assertThat(doubted.danger().early()).isCloseTo(sure.danger().likely() / 2, within(0.1));
+        assertThat(doubted.danger().likely()).isCloseTo(sure.danger().likely(), within(1e-6));
+    }
+
+    private static TankAtFailure assuming(OutageAssumptions assumed) {
+        return new TankAtFailure(100, 35, Gases.STANDARD_HPA, 0, REEF, Fish.NONE, 6, true, 25, 25, 0, 24, assumed);
+    }
+
+    /** In the thin air of 3000 m warm water holds little: what can be held is counted, not a level above saturation. */
+    @Test
+    void highUpLessIsHeld() {
+        assertThat(Backup.Pouring.bucketsPerH(bare(25, 0)))
+                .isCloseTo(Backup.Pouring.bucketsPerH(bare(25, 0), 4, 10), within(1e-9));
+        TankAtFailure high = new TankAtFailure(100, 35, 700, 0, REEF, Fish.NONE, 4, true, 31, 31, 0, 24);
+        double saturation = Gases.oxygenSaturationMgPerL(new Seawater(35, 31), 700);
+        assertThat(saturation).isLessThan(4.3);
+        assertThat(Backup.Pouring.bucketsPerH(high))
+                .isCloseTo(Backup.Pouring.bucketsPerH(high, 0.8 * saturation, 10), within(1e-9))
+                .isPositive();
+    }
+
+    /** A keeper who takes lead down to 80 % gets 1.6 times the hours of half. */
+    @Test
+    void aBatterysUsableShareCanBeItsKeepers() {
+        double half = new Energy.Battery(1200, true, 0, 1, null, 0).hours(60).likely();
+        assertThat(new Energy.Battery(1200, true, 0, 1, null, 0, 0.8).hours(60).likely())
+                .isCloseTo(1.6 * half, within(1e-9));
+        assertThatThrownBy(() -> new Energy.Battery(1200, true, 0, 1, null, 0, 1.1))
+                .hasMessageContaining("usableShare");
+    }
 }

@@ -47,7 +47,8 @@ class OutageTest {
     @Test
     void aStillTankSuffocatesInAnEvening() {
         TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        assertThat(tank.demandMgPerLPerH(25.5, 0, Guess.LIKELY)).isCloseTo(0.6, within(1e-9));
+        assertThat(tank.demandMgPerLPerH(25.5, 0, OutageAssumptions.DEFAULT.likely()))
+                .isCloseTo(0.6, within(1e-9));
         OxygenCourse course = run(tank);
         assertThat(likelyBelow(course, 4)).isBetween(3.5, 4.5);
         assertThat(course.danger().early()).isLessThan(course.danger().likely());
@@ -84,7 +85,7 @@ class OutageTest {
         assertThat(small.likely()).isBetween(4.0, 6.0);
         // Rigid bubbles with the likely demand: what the early run would be without its other fears.
         NightWithoutMains.OxygenPoint big =
-                last(run(tank(REEF / Guess.EARLY.demandTimes(), 6.3, 25.5), stone(420, 2, 0.5)));
+                last(run(tank(REEF / OutageAssumptions.DEFAULT.early().demandTimes(), 6.3, 25.5), stone(420, 2, 0.5)));
         assertThat(big.early()).isGreaterThan(5);
         NightWithoutMains.OxygenPoint coarse = last(run(tank, stone(100, 4, 0.2)));
         assertThat(coarse.early()).isLessThan(OxygenLines.DANGER);
@@ -176,8 +177,8 @@ class OutageTest {
         Fish fish = new Fish(List.of(new Fish.Group(3, 90)));
         TankAtFailure fed = new TankAtFailure(420, 35, 1013.25, 0.9, 0.01, fish, 6.3, true, 25.5, 20, 0.03, 1);
         TankAtFailure fasted = new TankAtFailure(420, 35, 1013.25, 0.9, 0.01, fish, 6.3, true, 25.5, 20, 0.03, 24);
-        assertThat(fed.demandMgPerLPerH(25.5, 0, Guess.LIKELY))
-                .isGreaterThan(fasted.demandMgPerLPerH(25.5, 0, Guess.LIKELY));
+        assertThat(fed.demandMgPerLPerH(25.5, 0, OutageAssumptions.DEFAULT.likely()))
+                .isGreaterThan(fasted.demandMgPerLPerH(25.5, 0, OutageAssumptions.DEFAULT.likely()));
         assertThat(fasted.celsius(24)).isBetween(21.0, 24.0);
         TankAtFailure empty = new TankAtFailure(420, 35, 1013.25, 0.9, 0, Fish.NONE, 6.3, true, 25.5, 25.5, 0, 24);
         assertThat(run(empty).danger().early()).isNull();
@@ -412,8 +413,8 @@ class OutageTest {
         OxygenCourse course = run(crowded, stone(400, 2, 0.4));
         NightWithoutMains.OxygenPoint after = course.points().get(6);
         assertThat(after.hours()).isCloseTo(1, within(1e-9));
-        double breathed = crowded.demandMgPerLPerH(25.5, 0, Guess.EARLY)
-                - tank(REEF, 6.3, 25.5).demandMgPerLPerH(25.5, 0, Guess.EARLY);
+        double breathed = crowded.demandMgPerLPerH(25.5, 0, OutageAssumptions.DEFAULT.early())
+                - tank(REEF, 6.3, 25.5).demandMgPerLPerH(25.5, 0, OutageAssumptions.DEFAULT.early());
         double expected = breathed / 31.9988 * Fish.AMMONIA_PER_OXYGEN * 14.007;
         assertThat(after.ammoniaMgPerL()).isCloseTo(expected, within(1e-6));
         assertThat(testAtH(course)).isBetween(1.0, 12.0);

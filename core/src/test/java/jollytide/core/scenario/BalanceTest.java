@@ -20,6 +20,7 @@ import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.measure.Dose;
 import jollytide.core.measure.Measure;
 import jollytide.core.measure.MeasureSet;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
@@ -87,7 +88,8 @@ class BalanceTest {
                 source,
                 reactor,
                 null,
-                ZONE);
+                ZONE,
+                OutageAssumptions.DEFAULT);
     }
 
     /** Of random descriptions those in which corals could live: pH between 7.6 and 8.6. */

@@ -19,8 +19,8 @@ import jollytide.core.haul.Haul;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.outage.Backup;
-import jollytide.core.outage.Guess;
 import jollytide.core.outage.NightWithoutMains;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.outage.OxygenFlow;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.TankAtFailure;
@@ -96,7 +96,9 @@ class OneAnswerTest {
                 road.trip(24).moments().get(road.trip(24).moments().size() - 1).oxygenMgPerL();
         Backup stone = new Backup("stone", new Backup.Stone(60, 2, 0.3), 0, null);
         // On the early side a stone is rigid; a calm, fasted day's demand is what that side makes more of.
-        double demand = Guess.EARLY.demandTimes() * Guess.EARLY.fishActivity() / Fish.ACTIVE;
+        double demand = OutageAssumptions.DEFAULT.early().demandTimes()
+                * OutageAssumptions.DEFAULT.early().fishActivity()
+                / Fish.ACTIVE;
         Fish fewer = new Fish(List.of(new Fish.Group(6, 40 * Math.pow(1 / demand, 1 / 0.79))));
         TankAtFailure same = new TankAtFailure(40, 35, Gases.STANDARD_HPA, 0, 0, fewer, 6, true, 25, 25, 0, 24);
         double withoutMains = new NightWithoutMains(
@@ -140,6 +142,7 @@ class OneAnswerTest {
                             .isLessThanOrEqualTo(p.likely() + 1e-6)
                             .isLessThanOrEqualTo(p.late() + 1e-6));
         }
-        assertThat(Guess.EARLY.demandTimes()).isGreaterThan(Guess.LATE.demandTimes());
+        assertThat(OutageAssumptions.DEFAULT.early().demandTimes())
+                .isGreaterThan(OutageAssumptions.DEFAULT.late().demandTimes());
     }
 }

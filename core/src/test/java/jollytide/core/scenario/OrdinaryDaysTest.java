@@ -39,6 +39,7 @@ import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.measure.Ventilation;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.LightClock;
 import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.reef.OxygenLines;
@@ -434,7 +435,8 @@ class OrdinaryDaysTest {
                 LANTERN.source(),
                 null,
                 null,
-                ZONE);
+                ZONE,
+                OutageAssumptions.DEFAULT);
         OrdinaryDays forecast = new OrdinaryDays(setup, MetabolicParameters.ORDINARY);
         return forecast.settled(forecast.today(MIDNIGHT), MeasureSet.NONE).troughPh();
     }

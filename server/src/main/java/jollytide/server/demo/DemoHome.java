@@ -276,6 +276,7 @@ class DemoHome implements SmartInitializingSingleton {
                 null,
                 null,
                 null,
+                null,
                 testedHours,
                 null);
     }

@@ -30,9 +30,6 @@ class Failures {
     /** Oxygen that was read so shortly before counts as that of the start. */
     private static final Duration FRESH = Duration.ofHours(3);
 
-    private static final double HOLD_MG_PER_L = 4;
-    private static final double BUCKET_L = 10;
-
     private final TwinBook book;
     private final LogSnapshots log;
 
@@ -124,7 +121,7 @@ class Failures {
                 doser,
                 tank.skimmerAirDrawLPerH() != null,
                 tank.parts().lives().corals(),
-                Backup.Pouring.bucketsPerH(failed, HOLD_MG_PER_L, BUCKET_L),
+                Backup.Pouring.bucketsPerH(failed),
                 failed,
                 schedule,
                 course);

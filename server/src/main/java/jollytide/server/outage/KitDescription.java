@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param directCurrent whether it runs on the battery itself; else an inverter counts, assumed where not known
  * @param startsItself whether it goes on by itself when the mains fail; a plugged-in UPS does when null, others do not
  * @param canSwitchOff whether that can be switched off to keep it for later; it cannot when null
+ * @param usableShare of a battery's label that may be taken; assumed by its kind when null
  * @param testedHours that it ran at the real load when it was tried; overrides every sum
  * @param testedOn when that was
  */
@@ -54,6 +55,7 @@ public record KitDescription(
         @Nullable Double wattHours,
         @Nullable Double idleW,
         @Nullable Double inverterEfficiency,
+        @Nullable Double usableShare,
         @Nullable Double fuelL,
         @Nullable Double idleLPerH,
         @Nullable Double yearsOld,
@@ -169,7 +171,8 @@ public record KitDescription(
                         straight ? 0 : or(idleW, Energy.Battery.ASSUMED_IDLE_W),
                         straight ? 1 : or(inverterEfficiency, Energy.Battery.ASSUMED_EFFICIENCY),
                         null,
-                        years);
+                        years,
+                        or(usableShare, Energy.Battery.assumedUsable(energy == Source.LEAD_BATTERY)));
             case GENERATOR -> new Energy.Generator(needed("fuelL", fuelL), or(idleLPerH, IDLE_L_PER_H));
         };
     }

@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import jollytide.core.outage.Backup;
-import jollytide.core.outage.Guess;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.NightWithoutMains.OxygenCourse;
 import jollytide.core.outage.NightWithoutMains.Reading;
@@ -342,7 +341,7 @@ class OutageService {
                 failed.startMeasured(),
                 failed.roomC(),
                 failed.fedWithinHours(),
-                failed.demandMgPerLPerH(failed.startC(), 0, Guess.LIKELY),
+                failed.demandMgPerLPerH(failed.startC(), 0, failed.assumed().likely()),
                 situation.bucketsPerH(),
                 failed.contradictedByItsAnimals(),
                 gasping,

@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
-import jollytide.core.outage.Guess;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.OxygenFlow;
 import jollytide.core.outage.Plan;
@@ -67,9 +66,9 @@ class PocketCard {
         static CardSeason of(TankAtFailure tank, List<Backup> running) {
             double start = tank.startMgPerL();
             Sides begins = new Sides(
-                    start + Guess.EARLY.startMgPerL(),
-                    start + Guess.LIKELY.startMgPerL(),
-                    start + Guess.LATE.startMgPerL());
+                    start + tank.assumed().early().startMgPerL(),
+                    start + tank.assumed().likely().startMgPerL(),
+                    start + tank.assumed().late().startMgPerL());
             return new CardSeason(
                     begins, OxygenFlow.of(tank, List.of()), OxygenFlow.of(tank, running), lasting(running));
         }

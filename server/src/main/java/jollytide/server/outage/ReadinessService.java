@@ -13,7 +13,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
-import jollytide.core.outage.Guess;
 import jollytide.core.outage.NightWithoutMains.OxygenPoint;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.TankAtFailure;
@@ -38,8 +37,6 @@ class ReadinessService {
     private static final double WORTH_H = 0.1;
     private static final List<Double> LENGTHS_H = List.of(2.0, 4.0, 8.0, 12.0, 24.0, 48.0);
     private static final int MANY_CUTS = 999;
-    private static final double BUCKET_L = 10;
-    private static final double HOLD_MG_PER_L = 4;
 
     private final HomeService homes;
     private final TankService tanks;
@@ -210,8 +207,8 @@ class ReadinessService {
                         .course()
                         .danger(),
                 summer.contradictedByItsAnimals(),
-                Backup.Pouring.bucketsPerH(summer, HOLD_MG_PER_L, BUCKET_L),
-                summer.demandMgPerLPerH(summer.startC(), 0, Guess.LIKELY),
+                Backup.Pouring.bucketsPerH(summer),
+                summer.demandMgPerLPerH(summer.startC(), 0, summer.assumed().likely()),
                 summer.startMgPerL());
     }
 

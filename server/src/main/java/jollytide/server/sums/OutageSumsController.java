@@ -11,8 +11,8 @@ import jollytide.core.exchange.Bubbles;
 import jollytide.core.haul.Haul;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
-import jollytide.core.outage.Guess;
 import jollytide.core.outage.NightWithoutMains;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.MetabolicParameters;
@@ -83,7 +83,6 @@ class OutageSumsController {
 
     private static final double SALINITY = 35;
     private static final double HOURS = 24;
-    private static final double HOLD_MG_PER_L = 4;
     private static final double BUCKET_L = 10;
 
     @PostMapping("/outage")
@@ -104,8 +103,7 @@ class OutageSumsController {
                         0,
                         null));
         return new OutageAnswer(
-                new NightWithoutMains(tank, running, List.of()).run(HOURS),
-                Backup.Pouring.bucketsPerH(tank, HOLD_MG_PER_L, BUCKET_L));
+                new NightWithoutMains(tank, running, List.of()).run(HOURS), Backup.Pouring.bucketsPerH(tank));
     }
 
     private static TankAtFailure stricken(OutageRequest body) {
@@ -242,7 +240,7 @@ class OutageSumsController {
         Double limit = body.weightLimitKg();
         return new HaulAnswer(
                 trip,
-                asked.trip(hours, Guess.EARLY),
+                asked.trip(hours, OutageAssumptions.DEFAULT.early()),
                 haul(body, body.waterL(), !body.aerated()).trip(hours),
                 IntStream.of(50, 100, 150, 200, 300)
                         .mapToObj(percent -> {

@@ -3,11 +3,12 @@ package jollytide.server.tank;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import jollytide.core.exchange.SkimmerAssumptions;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.staircase.Assumptions;
 import org.jspecify.annotations.Nullable;
 
 /** The keeper's own values in place of assumed ones; null keeps the default. Units as in {@link
- * Assumptions} and {@link SkimmerAssumptions}. */
+ * Assumptions}, {@link SkimmerAssumptions} and {@link OutageAssumptions}. */
 public record OwnAssumptions(
         @Nullable Double settlingHours,
         @Nullable Double outdoorPpm,
@@ -19,10 +20,13 @@ public record OwnAssumptions(
         @Nullable Double skimmerWaterPerAir,
         @Nullable Double skimmerTransferUnits,
         @Nullable Double skimmerResidenceS,
-        @Nullable Double skimmerSuctionPa) {
+        @Nullable Double skimmerSuctionPa,
+        @Nullable Double outageDemandDoubt,
+        @Nullable Double outageStillCmPerH,
+        @Nullable Double outageStartDoubtMgPerL,
+        @Nullable Double outageFishActivity) {
 
-    public static final OwnAssumptions NONE =
-            new OwnAssumptions(null, null, null, null, null, null, null, null, null, null, null);
+    public static final OwnAssumptions NONE = from(Map.of());
 
     static OwnAssumptions from(Map<String, Double> stored) {
         return new OwnAssumptions(
@@ -36,7 +40,11 @@ public record OwnAssumptions(
                 stored.get("skimmerWaterPerAir"),
                 stored.get("skimmerTransferUnits"),
                 stored.get("skimmerResidenceS"),
-                stored.get("skimmerSuctionPa"));
+                stored.get("skimmerSuctionPa"),
+                stored.get("outageDemandDoubt"),
+                stored.get("outageStillCmPerH"),
+                stored.get("outageStartDoubtMgPerL"),
+                stored.get("outageFishActivity"));
     }
 
     Map<String, Double> toStored() {
@@ -52,6 +60,10 @@ public record OwnAssumptions(
         stored.put("skimmerTransferUnits", skimmerTransferUnits);
         stored.put("skimmerResidenceS", skimmerResidenceS);
         stored.put("skimmerSuctionPa", skimmerSuctionPa);
+        stored.put("outageDemandDoubt", outageDemandDoubt);
+        stored.put("outageStillCmPerH", outageStillCmPerH);
+        stored.put("outageStartDoubtMgPerL", outageStartDoubtMgPerL);
+        stored.put("outageFishActivity", outageFishActivity);
         stored.values().removeIf(value -> value == null);
         return stored;
     }
@@ -82,6 +94,15 @@ public record OwnAssumptions(
                 or(skimmerTransferUnits, d.transferUnits()),
                 or(skimmerResidenceS, d.residenceS()),
                 or(skimmerSuctionPa, d.suctionPa()));
+    }
+
+    OutageAssumptions withoutMains() {
+        OutageAssumptions d = OutageAssumptions.DEFAULT;
+        return new OutageAssumptions(
+                or(outageDemandDoubt, d.demandDoubt()),
+                or(outageStillCmPerH, d.stillCmPerH()),
+                or(outageStartDoubtMgPerL, d.startDoubtMgPerL()),
+                or(outageFishActivity, d.fishActivity()));
     }
 
     private static double or(@Nullable Double own, double instead) {

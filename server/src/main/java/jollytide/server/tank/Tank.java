@@ -23,6 +23,7 @@ import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.LightClock;
 import jollytide.core.reef.Stance;
 import jollytide.core.reef.TargetBand;
@@ -170,6 +171,11 @@ public class Tank {
         return skimmerAirDrawLPerH == null && Boolean.TRUE.equals(parts.skimmerDrawUnknown())
                 ? Double.valueOf(netVolumeL)
                 : skimmerAirDrawLPerH;
+    }
+
+    /** What is assumed of it without mains, with its keeper's own values. */
+    public OutageAssumptions withoutMains() {
+        return OwnAssumptions.from(assumptions).withoutMains();
     }
 
     /** With its keeper's own values where there are any; null without one. */

@@ -133,6 +133,7 @@ public class TankService {
             }
         }
         d.assumptions().toCore();
+        d.assumptions().withoutMains();
 
         tank.name = d.name().strip();
         tank.about = d.about().strip();

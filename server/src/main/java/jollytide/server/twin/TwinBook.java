@@ -372,7 +372,8 @@ public class TwinBook {
                 parts.source(),
                 parts.calciumReactor(),
                 refugium(parts, tank.light()),
-                zone);
+                zone,
+                tank.withoutMains());
     }
 
     private static @Nullable Enclosure enclosure(@Nullable Door door) {

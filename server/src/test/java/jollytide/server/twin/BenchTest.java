@@ -371,6 +371,37 @@ class BenchTest extends ServerTest {
         assertThat(own(keeper, tank, "{\"skimmerResidenceS\":-1}").problem()).contains("skimmerResidenceS");
     }
 
+    /** What is assumed of a night without mains gives way to its keeper's values: without doubt the early side waits. */
+    @Test
+    void theOutagesOwnValuesCount() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = "/tanks/" + Samples.tank(keeper);
+        double doubted = earlyDangerH(keeper, tank);
+        assertThat(own(keeper, tank, "{\"outageDemandDoubt\":1,\"outageStartDoubtMgPerL\":0,\"outageFishActivity\":1}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(earlyDangerH(keeper, tank)).isGreaterThan(1.2 * doubted);
+        assertThat(keeper.get(tank)
+                        .body()
+                        .path("description")
+                        .path("assumptions")
+                        .path("outageDemandDoubt")
+                        .asDouble())
+                .isEqualTo(1);
+        assertThat(own(keeper, tank, "{\"outageStillCmPerH\":-1}").problem()).contains("outageStillCmPerH");
+        assertThat(own(keeper, tank, "{\"outageDemandDoubt\":0.5}").problem()).contains("outageDemandDoubt");
+    }
+
+    private static double earlyDangerH(Visitor keeper, String tank) {
+        return keeper.get(tank + "/margin")
+                .body()
+                .path("answer")
+                .path("still")
+                .path("danger")
+                .path("early")
+                .asDouble();
+    }
+
     private static Visitor.Answer own(Visitor keeper, String tank, String assumptions) {
         String version = keeper.get(tank).body().path("version").toString();
         String description = Samples.TANK.replace("\"assumptions\":{}", "\"assumptions\":" + assumptions);
