@@ -1,12 +1,17 @@
 import { useSearch } from '@tanstack/react-router';
-import { useEffect, useState, type SubmitEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { useAddEvent, useDeleteEvent } from '../api/hooks';
-import type { EventKind, Tank } from '../api/types';
+import type { Tank } from '../api/types';
+import { localTime, words } from '../lib/checks';
 import { localInput } from '../lib/time';
+import { useTypedForm } from '../lib/useTypedForm';
+import { z } from '../lib/zod';
 import { Button } from '../parts/Button';
 import { Choice, Field } from '../parts/Field';
 import { useNotice } from '../parts/Notices';
+import { Refusal } from '../parts/Refusal';
 import { Sheet } from '../parts/Sheet';
+import { Tick } from '../parts/Tick';
 import { typing } from './Commands';
 import { EVENT_KINDS, EVENT_NAMES } from './eventKinds';
 
@@ -43,83 +48,68 @@ export function EventKey({ tank }: { tank: Tank }) {
 const inTheDayShown = (day: string | undefined, now: string) =>
   day === undefined || now.startsWith(day) ? now : `${day}T12:00`;
 
+const schema = z.object({
+  title: words('What changed?', 200),
+  kind: z.enum(EVENT_KINDS),
+  at: localTime,
+  until: z.string(),
+  excludesDays: z.boolean(),
+  note: z.string().max(2000, 'At most 2000 characters.'),
+});
+
 function EventForm({ tank, done }: { tank: Tank; done: () => void }) {
   const add = useAddEvent(tank.id);
   const remove = useDeleteEvent(tank.id);
   const tell = useNotice();
-  const [title, setTitle] = useState('');
-  const [kind, setKind] = useState<EventKind>('REMEDY');
   const { day } = useSearch({ strict: false });
-  const [at, setAt] = useState(() => inTheDayShown(day, localInput(new Date(), tank.zone)));
-  const [until, setUntil] = useState('');
-  const [excludesDays, setExcludesDays] = useState(false);
-  const [note, setNote] = useState('');
-  const submit = (e: SubmitEvent) => {
-    e.preventDefault();
+  const { form, field, refuse, refusal } = useTypedForm(schema, {
+    title: '',
+    kind: 'REMEDY',
+    at: inTheDayShown(day, localInput(new Date(), tank.zone)),
+    until: '',
+    excludesDays: false,
+    note: '',
+  });
+  const save = form.handleSubmit(({ until, ...event }) =>
     add.mutate(
-      { title, kind, at, until: until === '' ? undefined : until, excludesDays, note },
+      { ...event, until: until === '' ? undefined : until },
       {
-        onSuccess: (event) => {
-          tell('Event noted.', () => remove.mutate(event.id));
+        onSuccess: (noted) => {
+          tell('Event noted.', () => remove.mutate(noted.id));
           done();
         },
+        onError: refuse,
       },
-    );
-  };
+    ),
+  );
   return (
-    <form onSubmit={submit} className="grid gap-4" noValidate>
+    <form onSubmit={(e) => void save(e)} className="grid gap-4" noValidate>
       <Field
         label="What"
-        value={title}
-        onChange={(e) => setTitle(e.target.value)}
-        error={add.error?.at('title')}
+        {...field('title')}
         placeholder="window open, venturi cleaned, new salt…"
         autoFocus
       />
       <div className="grid gap-4 md:grid-cols-2">
         <Choice
           label="Kind"
-          value={kind}
-          onChange={(e) => setKind(e.target.value as EventKind)}
+          {...field('kind')}
           options={EVENT_KINDS.map((k) => ({ value: k, label: EVENT_NAMES[k] }))}
         />
-        <Field
-          label="When it began"
-          type="datetime-local"
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-          error={add.error?.at('at')}
-        />
+        <Field label="When it began" type="datetime-local" {...field('at')} />
         <Field
           label="When it was over"
           type="datetime-local"
-          value={until}
-          onChange={(e) => setUntil(e.target.value)}
-          error={add.error?.at('until')}
+          {...field('until')}
           hint="Empty: a moment, or it lasts."
         />
-        <label className="flex min-h-11 items-center gap-3 self-center">
-          <input
-            type="checkbox"
-            className="size-5 accent-accent"
-            checked={excludesDays}
-            onChange={(e) => setExcludesDays(e.target.checked)}
-          />
+        <Tick className="self-center" {...field('excludesDays')}>
           Leave its days out of what the twin is fitted to
-        </label>
+        </Tick>
       </div>
-      <Field
-        label="Note"
-        value={note}
-        onChange={(e) => setNote(e.target.value)}
-        error={add.error?.at('note')}
-      />
-      {add.error && add.error.errors.length === 0 && (
-        <p role="alert" className="font-semibold">
-          ✕ {add.error.message}
-        </p>
-      )}
-      <Button look="main" type="submit" disabled={title.trim() === '' || add.isPending}>
+      <Field label="Note" {...field('note')} />
+      <Refusal message={refusal} />
+      <Button look="main" type="submit" disabled={add.isPending}>
         Note it
       </Button>
     </form>

@@ -1,15 +1,25 @@
 import { useNavigate } from '@tanstack/react-router';
-import { useState } from 'react';
+import { useState, type SyntheticEvent } from 'react';
+import { useWatch } from 'react-hook-form';
 import type { Problem } from '../../api/client';
 import { useCreateHome, useCreateRoom, useCreateTank, useHomes, useSession } from '../../api/hooks';
 import type { Home, Units } from '../../api/types';
 import { Frame } from '../../frame/Frame';
 import { useLastTank } from '../../frame/lastTank';
-import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
+import { Refusal } from '../../parts/Refusal';
 import { Waiting } from '../../parts/Waiting';
-import { HomeFields, NEW_HOME, NEW_ROOM, RoomFields, toHome, toRoom } from './HomeFields';
+import {
+  HomeFields,
+  NEW_HOME,
+  NEW_ROOM,
+  RoomFields,
+  toHome,
+  toRoom,
+  useHomeForm,
+  useRoomForm,
+} from './HomeFields';
 import { TankFields } from './TankFields';
 import { NEW_TANK, toDescription, type TankForm } from './tankForm';
 import { useTankForm } from './useTankForm';
@@ -38,8 +48,9 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
   const createTank = useCreateTank();
   const [homeId, setHomeId] = useState(homes[0]?.id ?? NEW);
   const [roomId, setRoomId] = useState(homes[0]?.rooms[0]?.id ?? NEW);
-  const [home, setHome] = useState(NEW_HOME);
-  const [room, setRoom] = useState(NEW_ROOM);
+  const home = useHomeForm(NEW_HOME);
+  const room = useRoomForm(NEW_ROOM);
+  const currency = useWatch({ control: home.form.control, name: 'currency' });
   const [problem, setProblem] = useState<Problem | null>(null);
   const { form, refuse } = useTankForm(NEW_TANK);
   const rooms = homes.find((h) => h.id === homeId)?.rooms ?? [];
@@ -47,15 +58,25 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
   // Each part that is made is remembered, so that a refusal further on does not make it twice.
   const make = async (tank: TankForm) => {
     setProblem(null);
+    let refused = home.refuse;
     try {
       const inHome =
-        homeId === NEW ? (await createHome.mutateAsync(toHome(home, units))).id : homeId;
+        homeId === NEW
+          ? (await createHome.mutateAsync(toHome(home.form.getValues(), units))).id
+          : homeId;
       setHomeId(inHome);
+      refused = room.refuse;
       const inRoom =
         roomId === NEW
-          ? (await createRoom.mutateAsync({ homeId: inHome, room: toRoom(room, units) })).id
+          ? (
+              await createRoom.mutateAsync({
+                homeId: inHome,
+                room: toRoom(room.form.getValues(), units),
+              })
+            ).id
           : roomId;
       setRoomId(inRoom);
+      refused = refuse;
       const made = await createTank.mutateAsync({
         roomId: inRoom,
         tank: toDescription(tank, units),
@@ -64,16 +85,23 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
     } catch (e) {
       const problem = e as Problem;
       setProblem(problem);
-      refuse(problem);
+      refused(problem);
     }
   };
 
+  // All three are judged at once, so that nobody mends one to be told of the next.
+  const submit = async (e: SyntheticEvent) => {
+    e.preventDefault();
+    const inOrder = await Promise.all([
+      homeId !== NEW || home.form.trigger(),
+      roomId !== NEW || room.form.trigger(),
+      form.trigger(),
+    ]);
+    if (inOrder.every(Boolean)) await form.handleSubmit(make)();
+  };
+
   return (
-    <form
-      noValidate
-      className="grid max-w-4xl gap-8"
-      onSubmit={(e) => void form.handleSubmit(make)(e)}
-    >
+    <form noValidate className="grid max-w-4xl gap-8" onSubmit={(e) => void submit(e)}>
       <div>
         <h1 className="text-2xl font-bold">Walk around the tank</h1>
         <p className="text-soft">
@@ -98,9 +126,7 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
             ]}
           />
         )}
-        {homeId === NEW && (
-          <HomeFields value={home} units={units} onChange={setHome} problem={problem} />
-        )}
+        {homeId === NEW && <HomeFields field={home.field} units={units} currency={currency} />}
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-6">
         <legend className="pb-2 text-lg font-bold">The room</legend>
@@ -116,21 +142,15 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
             ]}
           />
         )}
-        {roomId === NEW && (
-          <RoomFields value={room} units={units} onChange={setRoom} problem={problem} />
-        )}
+        {roomId === NEW && <RoomFields field={room.field} units={units} />}
       </fieldset>
       <TankFields form={form} units={units} />
-      {problem && (
-        <p role="alert" className="font-semibold">
-          ✕ {problem.message}
-        </p>
-      )}
+      <Refusal message={problem?.message} />
       <Button
         look="main"
         type="submit"
         className="justify-self-start px-10"
-        disabled={form.formState.isSubmitting || readNumber(home.altitude) === null}
+        disabled={form.formState.isSubmitting}
       >
         This is my tank
       </Button>

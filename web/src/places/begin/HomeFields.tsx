@@ -1,26 +1,36 @@
-import type { Problem } from '../../api/client';
+import type { FieldValues } from 'react-hook-form';
 import type { HomeDescription, RoomDescription, Units } from '../../api/types';
+import { number, numberOrNothing, words } from '../../lib/checks';
 import { measure, readAs, typed } from '../../lib/measure';
 import { plain, readNumber } from '../../lib/number';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Field } from '../../parts/Field';
 
-export interface HomeForm {
-  name: string;
-  zone: string;
-  altitude: string;
-  tariff: string;
-  currency: string;
-  perEuro: string;
-}
+const homeSchema = z.object({
+  name: words('A home needs a name.', 80),
+  zone: z.string(),
+  altitude: number('The height'),
+  tariff: numberOrNothing('The price'),
+  currency: z.string(),
+  perEuro: numberOrNothing('This'),
+});
+export type HomeForm = z.infer<typeof homeSchema>;
+const HOME_ASKED_AS: Record<string, string> = { altitudeM: 'altitude', tariffPerKWh: 'tariff' };
 
-export interface RoomForm {
-  name: string;
-  volume: string;
-  adults: string;
-  children: string;
-  pets: string;
-  airChanges: string;
-}
+const roomSchema = z.object({
+  name: words('A room needs a name.', 80),
+  volume: numberOrNothing('The volume'),
+  adults: number('This'),
+  children: number('This'),
+  pets: number('This'),
+  airChanges: numberOrNothing('This'),
+});
+export type RoomForm = z.infer<typeof roomSchema>;
+const ROOM_ASKED_AS: Record<string, string> = {
+  roomVolumeM3: 'volume',
+  airChangesPerH: 'airChanges',
+};
 
 export const NEW_HOME: HomeForm = {
   name: 'Home',
@@ -77,33 +87,31 @@ export const toRoom = (f: RoomForm, units: Units): RoomDescription => ({
   airChangesPerH: readNumber(f.airChanges) ?? undefined,
 });
 
-const NOT_A_NUMBER = 'This is not a number.';
+const bare = (name: string) => name.replace(/^description\./, '');
+
+/** A home's form, with the server's refusals on its fields. */
+export const useHomeForm = (start: HomeForm) =>
+  useTypedForm(homeSchema, start, (name) => HOME_ASKED_AS[bare(name)] ?? bare(name));
+
+export const useRoomForm = (start: RoomForm) =>
+  useTypedForm(roomSchema, start, (name) => ROOM_ASKED_AS[bare(name)] ?? bare(name));
+
+/** What {@link useTypedForm} gives for the fields of a form. */
+type FieldOf<T extends FieldValues> = ReturnType<typeof useTypedForm<T>>['field'];
 
 export function HomeFields({
-  value,
+  field,
   units,
-  onChange,
-  problem,
+  currency,
 }: {
-  value: HomeForm;
+  field: FieldOf<HomeForm>;
   units: Units;
-  onChange: (value: HomeForm) => void;
-  problem: Problem | null;
+  currency: string;
 }) {
   return (
     <>
-      <Field
-        label="Name of the home"
-        value={value.name}
-        onChange={(e) => onChange({ ...value, name: e.target.value })}
-      />
-      <Field
-        label="Time zone"
-        value={value.zone}
-        list="zones"
-        onChange={(e) => onChange({ ...value, zone: e.target.value })}
-        error={problem?.at('zone') ?? problem?.at('description.zone')}
-      />
+      <Field label="Name of the home" {...field('name')} />
+      <Field label="Time zone" list="zones" {...field('zone')} />
       <datalist id="zones">
         {Intl.supportedValuesOf('timeZone').map((zone) => (
           <option key={zone} value={zone} />
@@ -113,108 +121,53 @@ export function HomeFields({
         label="Above sea level"
         inputMode="decimal"
         unit={measure('length', units).label}
-        value={value.altitude}
-        onChange={(e) => onChange({ ...value, altitude: e.target.value })}
-        error={readNumber(value.altitude) === null ? NOT_A_NUMBER : problem?.at('altitudeM')}
+        {...field('altitude')}
       />
       <Field
         label="A kWh costs"
         inputMode="decimal"
-        value={value.tariff}
-        onChange={(e) => onChange({ ...value, tariff: e.target.value })}
-        error={
-          value.tariff !== '' && readNumber(value.tariff) === null
-            ? NOT_A_NUMBER
-            : problem?.at('tariffPerKWh')
-        }
-        unit={value.currency}
+        unit={currency}
         hint="Empty: 0.35 euros (assumed)."
+        {...field('tariff')}
       />
-      <Field
-        label="Money"
-        value={value.currency}
-        list="currencies"
-        onChange={(e) => onChange({ ...value, currency: e.target.value })}
-        error={problem?.at('currency')}
-      />
+      <Field label="Money" list="currencies" {...field('currency')} />
       <datalist id="currencies">
         {Intl.supportedValuesOf('currency').map((code) => (
           <option key={code} value={code} />
         ))}
       </datalist>
-      {value.currency.trim().toUpperCase() !== 'EUR' && (
+      {currency.trim().toUpperCase() !== 'EUR' && (
         <Field
           label="A euro is about"
           inputMode="decimal"
-          unit={value.currency}
-          value={value.perEuro}
-          onChange={(e) => onChange({ ...value, perEuro: e.target.value })}
-          error={
-            value.perEuro !== '' && readNumber(value.perEuro) === null
-              ? NOT_A_NUMBER
-              : problem?.at('perEuro')
-          }
+          unit={currency}
           hint="Empty: 1. Assumed prices are in euros."
+          {...field('perEuro')}
         />
       )}
     </>
   );
 }
 
-export function RoomFields({
-  value,
-  units,
-  onChange,
-  problem,
-}: {
-  value: RoomForm;
-  units: Units;
-  onChange: (value: RoomForm) => void;
-  problem: Problem | null;
-}) {
-  const person = (key: 'adults' | 'children' | 'pets', label: string) => (
-    <Field
-      label={label}
-      inputMode="numeric"
-      value={value[key]}
-      onChange={(e) => onChange({ ...value, [key]: e.target.value })}
-      error={readNumber(value[key]) === null ? NOT_A_NUMBER : problem?.at(key)}
-    />
-  );
+export function RoomFields({ field, units }: { field: FieldOf<RoomForm>; units: Units }) {
   return (
     <>
-      <Field
-        label="Name of the room"
-        value={value.name}
-        onChange={(e) => onChange({ ...value, name: e.target.value })}
-      />
+      <Field label="Name of the room" {...field('name')} />
       <Field
         label="Air in it, with open neighbours"
         inputMode="decimal"
         unit={measure('room', units).label}
-        value={value.volume}
-        onChange={(e) => onChange({ ...value, volume: e.target.value })}
-        error={
-          value.volume !== '' && readNumber(value.volume) === null
-            ? NOT_A_NUMBER
-            : problem?.at('roomVolumeM3')
-        }
         hint="Length × width × height; empty if not known."
+        {...field('volume')}
       />
-      {person('adults', 'Adults')}
-      {person('children', 'Children')}
-      {person('pets', 'Pets')}
+      <Field label="Adults" inputMode="numeric" {...field('adults')} />
+      <Field label="Children" inputMode="numeric" {...field('children')} />
+      <Field label="Pets" inputMode="numeric" {...field('pets')} />
       <Field
         label="Air changes an hour"
         inputMode="decimal"
-        value={value.airChanges}
-        onChange={(e) => onChange({ ...value, airChanges: e.target.value })}
-        error={
-          value.airChanges !== '' && readNumber(value.airChanges) === null
-            ? NOT_A_NUMBER
-            : problem?.at('airChangesPerH')
-        }
         hint="Windows shut. Empty: 0.15 to 0.5 (assumed). Sums, Room finds it from a decay."
+        {...field('airChanges')}
       />
     </>
   );

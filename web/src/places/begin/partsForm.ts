@@ -2,7 +2,7 @@ import type { TankDescription, TankParts, Units } from '../../api/types';
 import { readAs, typed } from '../../lib/measure';
 import { plain, readNumber } from '../../lib/number';
 import { z } from '../../lib/zod';
-import { number, numberOrNothing, time } from './checks';
+import { number, numberOrNothing, time } from '../../lib/checks';
 
 const over = z.enum(['ROOM', 'CANOPY', 'CABINET', 'OUTDOORS']);
 const door = z.enum(['NONE', 'SHUT', 'AJAR', 'OPEN', 'FAN']);

@@ -2,7 +2,7 @@ import type { TankDescription, Units } from '../../api/types';
 import { readAs, typed } from '../../lib/measure';
 import { plain, readNumber } from '../../lib/number';
 import { z } from '../../lib/zod';
-import { number, numberOrNothing, time } from './checks';
+import { number, numberOrNothing, time } from '../../lib/checks';
 import { NO_PARTS, partsSchema, toParts, toPartsForm } from './partsForm';
 
 /** The form as it is typed: every number still text. */

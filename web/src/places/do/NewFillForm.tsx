@@ -1,81 +1,94 @@
-import { useState, type SubmitEvent } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useFillMedia } from '../../api/hooks';
-import type { NewFill } from '../../api/types';
+import { localTime, number } from '../../lib/checks';
 import { measure, readAs } from '../../lib/measure';
 import { readNumber } from '../../lib/number';
 import { localInput } from '../../lib/time';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
 import { Slider } from '../../parts/Slider';
+import { Tick } from '../../parts/Tick';
 import { useAtTank } from '../../TankContext';
 
 const CHOKES = { UNKNOWN: undefined, PASSES: false, CHOKED: true } as const;
+
+const schema = z.object({
+  at: localTime,
+  mass: number('The mass'),
+  intake: z.enum(['ROOM', 'OUTDOORS']),
+  back: z.number(),
+  hours: z.enum(['ALWAYS', 'LAMPS_OFF', 'LAMPS_ON', 'BELOW_PH']),
+  gate: number('The pH'),
+  dries: z.boolean(),
+  soaked: z.enum(['UNKNOWN', 'PASSES', 'CHOKED']),
+});
+const ASKED_AS: Record<string, string> = { mediaMassKg: 'mass', gatePh: 'gate' };
 
 /** What goes into the column, what it breathes, and when. */
 export function NewFillForm({ done }: { done: () => void }) {
   const { tank, units } = useAtTank();
   const fill = useFillMedia(tank.id);
   const tell = useNotice();
-  const [at, setAt] = useState(localInput(new Date(), tank.zone));
-  const [mass, setMass] = useState('');
-  const [intake, setIntake] = useState<NewFill['intake']>('ROOM');
-  const [back, setBack] = useState(0);
-  const [hours, setHours] = useState<NewFill['hours']>('ALWAYS');
-  const [gate, setGate] = useState('8.2');
-  const [dries, setDries] = useState(false);
-  const [soaked, setSoaked] = useState<keyof typeof CHOKES>('UNKNOWN');
-  const massKg = readAs(mass, 'mass', units);
-  const save = (e: SubmitEvent) => {
-    e.preventDefault();
+  const { form, field, refuse, refusal } = useTypedForm(
+    schema,
+    {
+      at: localInput(new Date(), tank.zone),
+      mass: '',
+      intake: 'ROOM',
+      back: 0,
+      hours: 'ALWAYS',
+      gate: '8.2',
+      dries: false,
+      soaked: 'UNKNOWN',
+    },
+    (name) => ASKED_AS[name] ?? name,
+  );
+  const { back = 0, hours } = useWatch({ control: form.control });
+  const save = form.handleSubmit((v) =>
     fill.mutate(
       {
-        at,
-        massKg: massKg ?? 0,
-        intake,
-        freshShare: Math.round((1 - back) * 100) / 100,
-        hours,
-        gatePh: hours === 'BELOW_PH' ? (readNumber(gate) ?? undefined) : undefined,
-        driesBetween: dries,
-        chokes: CHOKES[soaked],
+        at: v.at,
+        massKg: readAs(v.mass, 'mass', units) ?? 0,
+        intake: v.intake,
+        freshShare: Math.round((1 - v.back) * 100) / 100,
+        hours: v.hours,
+        gatePh: v.hours === 'BELOW_PH' ? (readNumber(v.gate) ?? undefined) : undefined,
+        driesBetween: v.dries,
+        chokes: CHOKES[v.soaked],
       },
       {
         onSuccess: () => {
           tell('Fill noted.');
           done();
         },
+        onError: refuse,
       },
-    );
-  };
+    ),
+  );
   return (
-    <form onSubmit={save} noValidate className="grid max-w-3xl gap-4 border-t pt-4 md:grid-cols-3">
+    <form
+      onSubmit={(e) => void save(e)}
+      noValidate
+      className="grid max-w-3xl gap-4 border-t pt-4 md:grid-cols-3"
+    >
       <h2 className="text-lg font-bold md:col-span-3">A new fill</h2>
       <p className="text-soft md:col-span-3">
         Foam at both ends, a teaspoon of water, sealed, connected; goggles, gloves, dust mask.
       </p>
-      <Field
-        label="Filled"
-        type="datetime-local"
-        value={at}
-        onChange={(e) => setAt(e.target.value)}
-        error={fill.error?.at('at')}
-      />
+      <Field label="Filled" type="datetime-local" {...field('at')} />
       <Field
         label="Mass"
         inputMode="decimal"
         unit={measure('mass', units).label}
-        value={mass}
-        onChange={(e) => setMass(e.target.value)}
-        error={
-          mass !== '' && massKg === undefined
-            ? 'This is not a number.'
-            : fill.error?.at('mediaMassKg')
-        }
+        {...field('mass')}
       />
       <Choice
         label="Fresh air from"
-        value={intake}
-        onChange={(e) => setIntake(e.target.value as NewFill['intake'])}
+        {...field('intake')}
         options={[
           { value: 'ROOM', label: 'the room' },
           { value: 'OUTDOORS', label: 'outdoors' },
@@ -83,8 +96,7 @@ export function NewFillForm({ done }: { done: () => void }) {
       />
       <Choice
         label="In use"
-        value={hours}
-        onChange={(e) => setHours(e.target.value as NewFill['hours'])}
+        {...field('hours')}
         options={[
           { value: 'ALWAYS', label: 'always' },
           { value: 'LAMPS_OFF', label: 'while the lamps are off' },
@@ -93,14 +105,7 @@ export function NewFillForm({ done }: { done: () => void }) {
         ]}
       />
       {hours === 'BELOW_PH' && (
-        <Field
-          label="Below"
-          inputMode="decimal"
-          unit="pH"
-          value={gate}
-          onChange={(e) => setGate(e.target.value)}
-          error={readNumber(gate) === null ? 'This is not a number.' : fill.error?.at('gatePh')}
-        />
+        <Field label="Below" inputMode="decimal" unit="pH" {...field('gate')} />
       )}
       <div className="md:col-span-2">
         <Slider
@@ -110,7 +115,7 @@ export function NewFillForm({ done }: { done: () => void }) {
           max={1}
           step={0.01}
           shown={`${Math.round(back * 100)} %`}
-          onChange={setBack}
+          onChange={(share) => form.setValue('back', share)}
         />
         {back > 0.98 && (
           <p className="border-l-4 border-danger pl-3">
@@ -120,20 +125,13 @@ export function NewFillForm({ done }: { done: () => void }) {
         )}
       </div>
       {hours !== 'ALWAYS' && (
-        <label className="flex min-h-11 items-center gap-3 md:col-span-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-accent"
-            checked={dries}
-            onChange={(e) => setDries(e.target.checked)}
-          />
+        <Tick className="md:col-span-3" {...field('dries')}>
           Fresh air passes and dries them while they are not in use
-        </label>
+        </Tick>
       )}
       <Choice
         label="Once they are soaked, the air"
-        value={soaked}
-        onChange={(e) => setSoaked(e.target.value as keyof typeof CHOKES)}
+        {...field('soaked')}
         options={[
           { value: 'UNKNOWN', label: 'not known' },
           { value: 'PASSES', label: 'still passes them' },
@@ -141,13 +139,9 @@ export function NewFillForm({ done }: { done: () => void }) {
         ]}
         hint="A wide column lets it pass; a narrow one, or fine dust, chokes it."
       />
-      {fill.error && (
-        <p role="alert" className="font-semibold md:col-span-3">
-          ✕ {fill.error.message}
-        </p>
-      )}
+      <Refusal message={refusal} className="md:col-span-3" />
       <div className="flex gap-2 md:col-span-3">
-        <Button look="main" type="submit" disabled={massKg === undefined || fill.isPending}>
+        <Button look="main" type="submit" disabled={fill.isPending}>
           Note the fill
         </Button>
         <Button look="quiet" onClick={done}>

@@ -1,23 +1,34 @@
-import { useState, type SubmitEvent } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useAddKit, useEditKit } from '../../api/guard';
 import { useTanks } from '../../api/hooks';
-import type { KitDescription, KitItem, Units } from '../../api/types';
-import { measure, readAs, show, typed, type Measure } from '../../lib/measure';
-import { readNumber } from '../../lib/number';
+import type { KitItem } from '../../api/types';
+import { measure, show } from '../../lib/measure';
+import { useTypedForm } from '../../lib/useTypedForm';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
+import { Tick } from '../../parts/Tick';
 import { useAtTank } from '../../TankContext';
-
-type Energy = KitDescription['energy'];
-type CellSize = NonNullable<KitDescription['cellSize']>;
+import {
+  ASKED,
+  ASKED_AS,
+  inFields,
+  isBattery,
+  kitSchema,
+  MEASURED,
+  numbersOf,
+  SEVERAL,
+  toDescription,
+  type Energy,
+  type Words,
+} from './kitForm';
 
 const STARTS = [
   { value: 'HAND', label: 'somebody has to start it' },
   { value: 'ITSELF', label: 'it starts by itself and can be switched off' },
   { value: 'TO_THE_END', label: 'it starts by itself and cannot be switched off' },
 ] as const;
-type Starts = (typeof STARTS)[number]['value'];
 
 const ENERGIES: readonly { value: Energy; label: string }[] = [
   { value: 'DRY_CELLS', label: 'dry cells' },
@@ -27,75 +38,6 @@ const ENERGIES: readonly { value: Energy; label: string }[] = [
   { value: 'GENERATOR', label: 'a generator' },
 ];
 
-interface Asked {
-  key:
-    | 'cells'
-    | 'upsW'
-    | 'upsMinutes'
-    | 'wattHours'
-    | 'idleW'
-    | 'inverterEfficiency'
-    | 'fuelL'
-    | 'idleLPerH';
-  label: string;
-  unit?: string;
-  hint?: string;
-}
-
-const ASKED: Record<Energy, readonly Asked[]> = {
-  DRY_CELLS: [{ key: 'cells', label: 'How many cells' }],
-  UPS: [
-    { key: 'upsW', label: 'Its maker says it carries', unit: 'W' },
-    { key: 'upsMinutes', label: 'for', unit: 'min' },
-  ],
-  LEAD_BATTERY: [
-    { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
-    {
-      key: 'idleW',
-      label: 'The inverter’s own power',
-      unit: 'W',
-      hint: 'Empty: 8 W (assumed).',
-    },
-    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
-  ],
-  LITHIUM_BATTERY: [
-    { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
-    {
-      key: 'idleW',
-      label: 'The inverter’s own power',
-      unit: 'W',
-      hint: 'Empty: 8 W (assumed).',
-    },
-    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
-  ],
-  GENERATOR: [
-    { key: 'fuelL', label: 'Fuel, in tank and safe cans' },
-    {
-      key: 'idleLPerH',
-      label: 'It burns without load',
-      unit: 'L/h',
-      hint: 'Empty: 0.4 (assumed).',
-    },
-  ],
-};
-
-const INVERTER = new Set<Asked['key']>(['idleW', 'inverterEfficiency']);
-const SEVERAL = 'several';
-
-/** Asked in the keeper's own units. */
-const MEASURED: Record<string, Measure> = { fuelL: 'volume', depthM: 'length', movedM2: 'area' };
-
-/** The numbers and words of a thing, as they stand in the fields. */
-const inFields = (d: KitDescription | undefined, units: Units): Record<string, string> =>
-  Object.fromEntries(
-    Object.entries({ name: '', place: '', who: '', ...d }).flatMap(([key, value]) => {
-      if (typeof value === 'string') return [[key, value]];
-      if (typeof value !== 'number') return [];
-      const kind = MEASURED[key];
-      return [[key, kind ? typed(value, kind, units) : String(value)]];
-    }),
-  );
-
 /** What works without the mains: what it gives, what drives it, where it lies. A new thing, or one that is changed. */
 export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
   const { tank, units } = useAtTank();
@@ -104,146 +46,88 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
   const edit = useEditKit(tank.homeId);
   const saving = item ? edit : add;
   const tell = useNotice();
-  const before = item?.description;
-  const [text, setText] = useState(() => inFields(before, units));
-  const [gives, setGives] = useState<KitDescription['gives']>(before?.gives ?? 'AIR');
-  const [energy, setEnergy] = useState<Energy>(before?.energy ?? 'DRY_CELLS');
-  const [cellSize, setCellSize] = useState<CellSize>(before?.cellSize ?? 'D');
-  const [direct, setDirect] = useState(before?.directCurrent ?? false);
-  const [starts, setStarts] = useState<Starts>(
-    (item?.startsItself ?? (before?.energy ?? 'DRY_CELLS') === 'UPS')
-      ? before?.canSwitchOff
-        ? 'ITSELF'
-        : 'TO_THE_END'
-      : 'HAND',
+  const { form, field, refuse, refusal } = useTypedForm(
+    kitSchema,
+    inFields(item, units),
+    (name) => ASKED_AS[name] ?? name,
   );
-  const [over, setOver] = useState(before?.over ?? []);
-  const [keptFor, setKeptFor] = useState(
-    before?.over && before.over.length > 0 ? SEVERAL : (before?.tankId ?? ''),
+  const shown = useWatch({ control: form.control });
+  const energy = shown.energy ?? 'DRY_CELLS';
+  const battery = isBattery(energy);
+  const asked = new Set(
+    numbersOf({ gives: shown.gives ?? 'AIR', energy, runs: shown.runs ?? 'inverter' }),
   );
-  const set = (key: string) => (e: { target: { value: string } }) =>
-    setText({ ...text, [key]: e.target.value });
-  const n = (key: string) => {
-    const kind = MEASURED[key];
-    const word = text[key] ?? '';
-    return kind ? readAs(word, kind, units) : (readNumber(word) ?? undefined);
-  };
-  const field = (key: string, label: string, unit?: string, hint?: string) => (
+  const over = shown.over ?? [];
+  const save = form.handleSubmit((values) => {
+    const description = toDescription(values, item?.description, units);
+    const answered = {
+      onSuccess: () => {
+        tell(item ? 'Changed.' : 'In the kit.');
+        done();
+      },
+      onError: refuse,
+    };
+    if (item) edit.mutate({ id: item.id, version: item.version, description }, answered);
+    else add.mutate(description, answered);
+  });
+  const number = (key: Words, label: string, unit?: string, hint?: string) => (
     <Field
       key={key}
       label={label}
       unit={MEASURED[key] ? measure(MEASURED[key], units).label : unit}
       hint={hint}
       inputMode="decimal"
-      value={text[key] ?? ''}
-      onChange={set(key)}
-      error={
-        (text[key] ?? '') !== '' && n(key) === undefined
-          ? 'This is not a number.'
-          : (saving.error?.at(key) ?? saving.error?.at(SAME[key] ?? key))
-      }
+      {...field(key)}
     />
   );
-  const battery = energy === 'LEAD_BATTERY' || energy === 'LITHIUM_BATTERY';
-  const save = (e: SubmitEvent) => {
-    e.preventDefault();
-    const description: KitDescription = {
-      name: (text.name ?? '').trim(),
-      place: (text.place ?? '').trim(),
-      who: (text.who ?? '').trim(),
-      expires: text.expires ? text.expires : undefined,
-      tankId: keptFor === '' || keptFor === SEVERAL ? undefined : keptFor,
-      over: keptFor === SEVERAL ? over : undefined,
-      gives,
-      airLPerH: n('airLPerH'),
-      bubbleMm: before?.bubbleMm,
-      depthM: n('depthM'),
-      movedM2: n('movedM2'),
-      loadW: n('loadW'),
-      makerHours: n('makerHours'),
-      directCurrent: battery ? direct : undefined,
-      startsItself: starts !== 'HAND',
-      canSwitchOff: starts === 'ITSELF',
-      energy,
-      cellSize: energy === 'DRY_CELLS' ? cellSize : undefined,
-      cells: n('cells') === undefined ? undefined : Math.trunc(n('cells') ?? 0),
-      upsW: n('upsW'),
-      upsMinutes: n('upsMinutes'),
-      wattHours: n('wattHours'),
-      idleW: n('idleW'),
-      inverterEfficiency: n('inverterEfficiency'),
-      fuelL: n('fuelL'),
-      idleLPerH: n('idleLPerH'),
-      yearsOld: n('yearsOld'),
-      // A run at another load or from another source says nothing about this one.
-      ...(before && before.energy === energy && before.loadW === n('loadW')
-        ? { testedHours: before.testedHours, testedOn: before.testedOn }
-        : {}),
-    };
-    const saved = () => {
-      tell(item ? 'Changed.' : 'In the kit.');
-      done();
-    };
-    if (item)
-      edit.mutate({ id: item.id, version: item.version, description }, { onSuccess: saved });
-    else add.mutate(description, { onSuccess: saved });
-  };
   return (
     <form
-      onSubmit={save}
+      onSubmit={(e) => void save(e)}
       noValidate
       className="grid gap-4 border-l-4 border-accent pl-4 md:grid-cols-3"
     >
-      <Field
-        label="What it is"
-        value={text.name}
-        onChange={set('name')}
-        error={saving.error?.at('name')}
-      />
-      <Field label="Where it lies" value={text.place} onChange={set('place')} />
-      <Field label="Who can use it" value={text.who} onChange={set('who')} />
+      <Field label="What it is" {...field('name')} />
+      <Field label="Where it lies" {...field('place')} />
+      <Field label="Who can use it" {...field('who')} />
       <Choice
         label="It gives"
-        value={gives}
-        onChange={(e) => setGives(e.target.value as KitDescription['gives'])}
+        {...field('gives')}
         options={[
           { value: 'AIR', label: 'air through a stone' },
           { value: 'CIRCULATION', label: 'a moving surface' },
         ]}
       />
-      {gives === 'AIR'
+      {asked.has('airLPerH')
         ? [
-            field('airLPerH', 'Air', 'L/h'),
-            field(
+            number('airLPerH', 'Air', 'L/h'),
+            number(
               'depthM',
               'Stone lies at',
               undefined,
               `Empty: ${show(0.4, 'length', units)}, 2 mm bubbles (assumed).`,
             ),
           ]
-        : field('movedM2', 'Surface that it moves')}
-      {field('loadW', 'Its power', 'W', 'Empty: assumed by kind, 0.6 to 8 W. A zero is refused.')}
+        : number('movedM2', 'Surface that it moves')}
+      {number('loadW', 'Its power', 'W', 'Empty: assumed by kind, 0.6 to 8 W. A zero is refused.')}
       <Choice
         label="Driven by"
-        value={energy}
+        {...field('energy')}
         onChange={(e) => {
-          setEnergy(e.target.value as Energy);
-          setStarts(e.target.value === 'UPS' ? 'TO_THE_END' : 'HAND');
+          form.setValue('energy', e.target.value as Energy);
+          form.setValue('starts', e.target.value === 'UPS' ? 'TO_THE_END' : 'HAND');
         }}
         options={ENERGIES}
       />
       <Choice
         label="When the mains fail"
-        value={starts}
-        onChange={(e) => setStarts(e.target.value as Starts)}
+        {...field('starts')}
         options={STARTS}
         hint="What cannot be switched off runs from the first minute until it is empty."
       />
       {energy === 'DRY_CELLS' && (
         <Choice
           label="Size of the cells"
-          value={cellSize}
-          onChange={(e) => setCellSize(e.target.value as typeof cellSize)}
+          {...field('cellSize')}
           options={[
             { value: 'D', label: 'D' },
             { value: 'C', label: 'C' },
@@ -254,8 +138,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       {battery && (
         <Choice
           label="The pump runs"
-          value={direct ? 'direct' : 'inverter'}
-          onChange={(e) => setDirect(e.target.value === 'direct')}
+          {...field('runs')}
           options={[
             { value: 'inverter', label: 'through an inverter' },
             { value: 'direct', label: 'on direct current' },
@@ -263,22 +146,20 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         />
       )}
       {ASKED[energy]
-        .filter((a) => !(direct && battery && INVERTER.has(a.key)))
-        .map((a) => field(a.key, a.label, a.unit, a.hint))}
-      {field(
+        .filter((a) => asked.has(a.key))
+        .map((a) => number(a.key, a.label, a.unit, a.hint))}
+      {number(
         'makerHours',
         'Or its maker promises',
         'h',
         'Instead of the sum; half of it is counted on.',
       )}
-      {field('yearsOld', 'Old', 'years', 'Empty: new.')}
-      <Field label="Good until" type="date" value={text.expires ?? ''} onChange={set('expires')} />
+      {number('yearsOld', 'Old', 'years', 'Empty: new.')}
+      <Field label="Good until" type="date" {...field('expires')} />
       {tanks.length > 1 && (
         <Choice
           label="Kept for"
-          value={keptFor}
-          onChange={(e) => setKeptFor(e.target.value)}
-          error={saving.error?.at('tankId')}
+          {...field('keptFor')}
           options={[
             { value: '', label: 'whichever needs it' },
             ...tanks.map((t) => ({ value: t.id, label: t.description.name })),
@@ -286,23 +167,24 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
           ]}
         />
       )}
-      {keptFor === SEVERAL && (
+      {shown.keptFor === SEVERAL && (
         <fieldset className="md:col-span-2">
           <legend className="text-sm text-soft">
             It blows into (its air is divided by their volumes, assumed)
           </legend>
           {tanks.map((t) => (
-            <label key={t.id} className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-5 accent-accent"
-                checked={over.includes(t.id)}
-                onChange={(e) =>
-                  setOver(e.target.checked ? [...over, t.id] : over.filter((id) => id !== t.id))
-                }
-              />
+            <Tick
+              key={t.id}
+              checked={over.includes(t.id)}
+              onChange={(e) =>
+                form.setValue(
+                  'over',
+                  e.target.checked ? [...over, t.id] : over.filter((id) => id !== t.id),
+                )
+              }
+            >
               {t.description.name}
-            </label>
+            </Tick>
           ))}
         </fieldset>
       )}
@@ -313,17 +195,9 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
           switch.
         </p>
       )}
-      {saving.error && (
-        <p role="alert" className="font-semibold md:col-span-3">
-          ✕ {saving.error.message}
-        </p>
-      )}
+      <Refusal message={refusal} className="md:col-span-3" />
       <div className="flex gap-2 md:col-span-3">
-        <Button
-          look="main"
-          type="submit"
-          disabled={saving.isPending || (text.name ?? '').trim() === ''}
-        >
+        <Button look="main" type="submit" disabled={saving.isPending}>
           {item ? 'Save' : 'Into the kit'}
         </Button>
         <Button look="quiet" onClick={done}>
@@ -333,12 +207,3 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
     </form>
   );
 }
-
-/** Where the core names a number differently. */
-const SAME: Record<string, string> = {
-  airLPerH: 'backupAirLPerH',
-  depthM: 'stoneDepthM',
-  upsW: 'upsRatedW',
-  upsMinutes: 'upsRatedMinutes',
-  wattHours: 'batteryWh',
-};

@@ -1,12 +1,16 @@
-import { useState } from 'react';
 import type { NewNote, OutageView, TankClock } from '../../api/types';
+import { words } from '../../lib/checks';
 import { measure, show } from '../../lib/measure';
 import { readNumber } from '../../lib/number';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { useAtTank } from '../../TankContext';
 
 type Note = (noted: Omit<NewNote, 'id' | 'at'>) => void;
+
+const inWords = z.object({ text: words('What happened?', 500) });
 
 /** One number, noted with one thumb. */
 function NoteNumber({
@@ -24,34 +28,21 @@ function NoteNumber({
   hint?: string;
   note: (value: number) => void;
 }) {
-  const [text, setText] = useState('');
-  const value = readNumber(text);
-  const good = value !== null && value >= least && value <= most;
+  const schema = z.object({
+    value: z.string().refine((text) => {
+      const value = readNumber(text);
+      return value !== null && value >= least && value <= most;
+    }, `A number from ${least} to ${most}.`),
+  });
+  const { form, field } = useTypedForm(schema, { value: '' });
+  const save = form.handleSubmit(({ value }) => {
+    note(readNumber(value) ?? 0);
+    form.reset();
+  });
   return (
-    <form
-      className="flex items-start gap-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (!good) return;
-        note(value);
-        setText('');
-      }}
-    >
-      <Field
-        label={label}
-        inputMode="decimal"
-        unit={unit}
-        hint={hint}
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        error={text !== '' && !good ? `A number from ${least} to ${most}.` : undefined}
-      />
-      <Button
-        type="submit"
-        className="mt-6 min-h-11"
-        disabled={!good}
-        aria-label={`Note: ${label}`}
-      >
+    <form className="flex items-start gap-3" noValidate onSubmit={(e) => void save(e)}>
+      <Field label={label} inputMode="decimal" unit={unit} hint={hint} {...field('value')} />
+      <Button type="submit" className="mt-6 min-h-11" aria-label={`Note: ${label}`}>
         Note
       </Button>
     </form>
@@ -78,7 +69,11 @@ export function MoreNotes({
   const celsius = measure('temperature', units);
   const degrees = (c: number) => Number(celsius.from(c).toFixed(0));
   const tankId = clock.tankId;
-  const [words, setWords] = useState('');
+  const said = useTypedForm(inWords, { text: '' });
+  const say = said.form.handleSubmit(({ text }) => {
+    note({ tankId, kind: 'NOTE', text });
+    said.form.reset();
+  });
   const noted = (kind: NewNote['kind']) =>
     view.notes.some((n) => n.kind === kind && (n.tankId === undefined || n.tankId === tankId));
   const number = (kind: NewNote['kind']) => (value: number) => note({ tankId, kind, value });
@@ -138,21 +133,11 @@ export function MoreNotes({
         />
         <form
           className="flex items-start gap-3 md:col-span-2"
-          onSubmit={(e) => {
-            e.preventDefault();
-            if (words.trim() === '') return;
-            note({ tankId, kind: 'NOTE', text: words.trim() });
-            setWords('');
-          }}
+          noValidate
+          onSubmit={(e) => void say(e)}
         >
-          <Field
-            className="grow"
-            label="In words"
-            maxLength={500}
-            value={words}
-            onChange={(e) => setWords(e.target.value)}
-          />
-          <Button type="submit" className="mt-6 min-h-11" disabled={words.trim() === ''}>
+          <Field className="grow" label="In words" maxLength={500} {...said.field('text')} />
+          <Button type="submit" className="mt-6 min-h-11">
             Note
           </Button>
         </form>

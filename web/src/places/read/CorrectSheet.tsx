@@ -1,15 +1,20 @@
-import { useState, type SubmitEvent } from 'react';
 import { useCorrectReading } from '../../api/hooks';
 import type { Method, Reading } from '../../api/types';
+import { localTime, number } from '../../lib/checks';
 import { readNumber } from '../../lib/number';
 import { dayAndTime, localInput } from '../../lib/time';
 import { METHOD, RAW_UNIT } from '../../lib/units';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
 import { Sheet } from '../../parts/Sheet';
 import { useAtTank } from '../../TankContext';
 import { EVERYTHING } from './quantities';
+
+const schema = z.object({ value: number('The value'), at: localTime, method: z.string() });
 
 /** Corrects one reading's value, time or method; the correction can be taken back. */
 export function CorrectSheet({ reading, close }: { reading: Reading; close: () => void }) {
@@ -17,10 +22,11 @@ export function CorrectSheet({ reading, close }: { reading: Reading; close: () =
   const correct = useCorrectReading(tank.id);
   const tell = useNotice();
   const shownAt = localInput(new Date(reading.at), tank.zone);
-  const [text, setText] = useState(String(reading.value));
-  const [at, setAt] = useState(shownAt);
-  const [method, setMethod] = useState<Method>(reading.method);
-  const value = readNumber(text);
+  const { form, field, refuse, refusal } = useTypedForm(
+    schema,
+    { value: String(reading.value), at: shownAt, method: reading.method },
+    (name) => (name === 'values[0].value' ? 'value' : name),
+  );
   const methods =
     EVERYTHING.find((m) => m.place === reading.place && m.units.includes(reading.unit))?.methods ??
     [];
@@ -40,20 +46,22 @@ export function CorrectSheet({ reading, close }: { reading: Reading; close: () =
           ],
         },
       },
-      { onSuccess: done },
+      { onSuccess: done, onError: refuse },
     );
 
-  const submit = (e: SubmitEvent) => {
-    e.preventDefault();
-    if (value === null) return;
-    // An untouched time keeps its seconds.
-    put(reading.id, { at: at === shownAt ? reading.at : at, value, method }, (corrected) => {
+  const submit = form.handleSubmit(({ value, at, method }) => {
+    const to = {
+      // An untouched time keeps its seconds.
+      at: at === shownAt ? reading.at : at,
+      value: readNumber(value) ?? reading.value,
+      method: method as Method,
+    };
+    put(reading.id, to, (corrected) => {
       tell('Corrected.', () => put(corrected.id, reading, () => tell('The old value is back.')));
       close();
     });
-  };
+  });
 
-  const problem = correct.error;
   return (
     <Sheet
       open
@@ -61,35 +69,22 @@ export function CorrectSheet({ reading, close }: { reading: Reading; close: () =
       title="Correct a reading"
       about={`${reading.value} ${RAW_UNIT[reading.unit].label}, ${dayAndTime(reading.at, tank.zone)}`}
     >
-      <form onSubmit={submit} className="grid gap-4" noValidate>
+      <form onSubmit={(e) => void submit(e)} className="grid gap-4" noValidate>
         <Field
           label="Value"
           inputMode="decimal"
-          value={text}
           unit={RAW_UNIT[reading.unit].label}
-          onChange={(e) => setText(e.target.value)}
-          error={value === null ? 'This is not a number.' : problem?.at('values[0].value')}
+          {...field('value')}
           autoFocus
         />
-        <Field
-          label="Taken at"
-          type="datetime-local"
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-          error={problem?.at('at')}
-        />
+        <Field label="Taken at" type="datetime-local" {...field('at')} />
         <Choice
           label="Measured with"
-          value={method}
-          onChange={(e) => setMethod(e.target.value as Method)}
+          {...field('method')}
           options={methods.map((m) => ({ value: m, label: METHOD[m] }))}
         />
-        {problem && problem.errors.length === 0 && (
-          <p role="alert" className="font-semibold">
-            ✕ {problem.message}
-          </p>
-        )}
-        <Button look="main" type="submit" disabled={value === null || correct.isPending}>
+        <Refusal message={refusal} />
+        <Button look="main" type="submit" disabled={correct.isPending}>
           Correct
         </Button>
       </form>

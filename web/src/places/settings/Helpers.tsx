@@ -1,9 +1,14 @@
-import { useState, type SubmitEvent } from 'react';
 import { useHelpers, useInvite, useWithdraw } from '../../api/helpers';
 import type { Home } from '../../api/types';
+import { words } from '../../lib/checks';
 import { shortTime } from '../../lib/time';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
+import { Refusal } from '../../parts/Refusal';
+
+const schema = z.object({ name: words('Who is it?', 80) });
 
 /** Who helps: invited to one home by a link, which holds until it is withdrawn. */
 export function Helpers({ homes, now }: { homes: Home[]; now: Date }) {
@@ -29,30 +34,24 @@ function HelpersAt({ home, now }: { home: Home; now: Date }) {
   const helpers = useHelpers(home.id).data ?? [];
   const invite = useInvite(home.id);
   const withdraw = useWithdraw(home.id);
-  const [name, setName] = useState('');
+  const { form, field, refuse, refusal } = useTypedForm(schema, { name: '' });
   const { name: homeName, zone } = home.description;
-  const submit = (e: SubmitEvent) => {
-    e.preventDefault();
-    invite.mutate(name, { onSuccess: () => setName('') });
-  };
+  const make = form.handleSubmit(({ name }) =>
+    invite.mutate(name, { onSuccess: () => form.reset(), onError: refuse }),
+  );
   const local = ['localhost', '127.0.0.1', '[::1]'].includes(window.location.hostname);
   return (
     <section aria-labelledby={`helpers-${home.id}`}>
       <h3 id={`helpers-${home.id}`} className="pb-1 font-bold">
         {homeName}
       </h3>
-      <form onSubmit={submit} className="flex items-start gap-4">
-        <Field
-          label="Their name"
-          maxLength={80}
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          error={invite.error?.message}
-        />
-        <Button type="submit" className="mt-6" disabled={invite.isPending || name.trim() === ''}>
+      <form onSubmit={(e) => void make(e)} noValidate className="flex items-start gap-4">
+        <Field label="Their name" maxLength={80} {...field('name')} />
+        <Button type="submit" className="mt-6" disabled={invite.isPending}>
           Make a link
         </Button>
       </form>
+      <Refusal message={refusal} />
       {invite.data && (
         <div className="mt-3 border-l-4 border-accent pl-3" role="status">
           <p>

@@ -1,9 +1,19 @@
-import { useState, type SubmitEvent } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useEditHome, useEditRoom } from '../../api/hooks';
 import type { Home, Units } from '../../api/types';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
-import { HomeFields, homeForm, RoomFields, roomForm, toHome, toRoom } from '../begin/HomeFields';
+import { Refusal } from '../../parts/Refusal';
+import {
+  HomeFields,
+  homeForm,
+  RoomFields,
+  roomForm,
+  toHome,
+  toRoom,
+  useHomeForm,
+  useRoomForm,
+} from '../begin/HomeFields';
 
 /** A home and its rooms. */
 export function HomeEditor({ home, units }: { home: Home; units: Units }) {
@@ -19,61 +29,52 @@ export function HomeEditor({ home, units }: { home: Home; units: Units }) {
 }
 
 function HomeForm({ home, units }: { home: Home; units: Units }) {
-  const [form, setForm] = useState(homeForm(home.description, units));
+  const { form, field, refuse, refusal } = useHomeForm(homeForm(home.description, units));
+  const currency = useWatch({ control: form.control, name: 'currency' });
   const edit = useEditHome(home.id);
   const tell = useNotice();
-  const save = (e: SubmitEvent) => {
-    e.preventDefault();
+  const save = form.handleSubmit((values) =>
     edit.mutate(
-      { version: home.version, description: toHome(form, units) },
-      { onSuccess: () => tell('Home saved.') },
-    );
-  };
+      { version: home.version, description: toHome(values, units) },
+      { onSuccess: () => tell('Home saved.'), onError: refuse },
+    ),
+  );
   return (
     <form
-      onSubmit={save}
+      onSubmit={(e) => void save(e)}
       noValidate
       className="grid items-start gap-4 md:grid-cols-[1fr_1fr_7rem_9rem_7rem_auto]"
     >
-      <HomeFields value={form} units={units} onChange={setForm} problem={edit.error} />
+      <HomeFields field={field} units={units} currency={currency} />
       <Button type="submit" className="md:mt-6" disabled={edit.isPending}>
         Save
       </Button>
-      <Refusal message={edit.error?.message} />
+      <Refusal message={refusal} className="md:col-span-full" />
     </form>
   );
 }
 
 function RoomForm({ room, units }: { room: Home['rooms'][number]; units: Units }) {
-  const [form, setForm] = useState(roomForm(room.description, units));
+  const { form, field, refuse, refusal } = useRoomForm(roomForm(room.description, units));
   const edit = useEditRoom(room.id);
   const tell = useNotice();
-  const save = (e: SubmitEvent) => {
-    e.preventDefault();
+  const save = form.handleSubmit((values) =>
     edit.mutate(
-      { version: room.version, description: toRoom(form, units) },
-      { onSuccess: () => tell('Room saved.') },
-    );
-  };
+      { version: room.version, description: toRoom(values, units) },
+      { onSuccess: () => tell('Room saved.'), onError: refuse },
+    ),
+  );
   return (
     <form
-      onSubmit={save}
+      onSubmit={(e) => void save(e)}
       noValidate
       className="grid items-start gap-4 md:grid-cols-[1fr_1fr_4rem_4rem_4rem_9rem_auto]"
     >
-      <RoomFields value={form} units={units} onChange={setForm} problem={edit.error} />
+      <RoomFields field={field} units={units} />
       <Button type="submit" className="md:mt-6" disabled={edit.isPending}>
         Save
       </Button>
-      <Refusal message={edit.error?.message} />
+      <Refusal message={refusal} className="md:col-span-full" />
     </form>
   );
-}
-
-function Refusal({ message }: { message: string | undefined }) {
-  return message ? (
-    <p role="alert" className="font-semibold md:col-span-full">
-      ✕ {message}
-    </p>
-  ) : null;
 }

@@ -1,67 +1,59 @@
-import { useState, type SubmitEvent } from 'react';
 import { useChangePassword } from '../../api/hooks';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
+import { Tick } from '../../parts/Tick';
+
+const schema = z.object({
+  current: z.string().min(1, 'The one that holds now.'),
+  next: z.string().min(8, 'Eight characters or more.'),
+  revokeTokens: z.boolean(),
+});
+const EMPTY = { current: '', next: '', revokeTokens: false };
 
 /** A new password; other browsers are out, scripts only if asked. */
 export function Password() {
   const change = useChangePassword();
   const tell = useNotice();
-  const [current, setCurrent] = useState('');
-  const [next, setNext] = useState('');
-  const [revokeTokens, setRevokeTokens] = useState(false);
-  const submit = (e: SubmitEvent) => {
-    e.preventDefault();
-    change.mutate(
-      { current, next, revokeTokens },
-      {
-        onSuccess: () => {
-          setCurrent('');
-          setNext('');
-          tell('The new password holds. Other browsers are signed out.');
-        },
+  const { form, field, refuse, refusal } = useTypedForm(schema, EMPTY, (name) =>
+    name === 'password' ? 'next' : name,
+  );
+  const save = form.handleSubmit((values) =>
+    change.mutate(values, {
+      onSuccess: () => {
+        form.reset(EMPTY);
+        tell('The new password holds. Other browsers are signed out.');
       },
-    );
-  };
-  const fieldError = change.error?.at('current') ?? change.error?.at('password');
+      onError: refuse,
+    }),
+  );
   return (
     <section className="border-t pt-5">
       <h2 className="pb-2 text-lg font-bold">Password</h2>
-      <form onSubmit={submit} className="flex flex-wrap items-start gap-4">
+      <form onSubmit={(e) => void save(e)} noValidate className="flex flex-wrap items-start gap-4">
         <Field
           label="Present password"
           type="password"
           autoComplete="current-password"
-          value={current}
-          onChange={(e) => setCurrent(e.target.value)}
-          error={change.error?.at('current')}
+          {...field('current')}
         />
         <Field
           label="New password, 8 characters or more"
           type="password"
           autoComplete="new-password"
-          value={next}
-          onChange={(e) => setNext(e.target.value)}
-          error={change.error?.at('password')}
+          {...field('next')}
         />
-        <label className="mt-7 flex items-center gap-2">
-          <input
-            type="checkbox"
-            checked={revokeTokens}
-            onChange={(e) => setRevokeTokens(e.target.checked)}
-          />
+        <Tick className="mt-6" {...field('revokeTokens')}>
           revoke all tokens, too
-        </label>
-        <Button
-          type="submit"
-          className="mt-6"
-          disabled={change.isPending || current === '' || next.length < 8}
-        >
+        </Tick>
+        <Button type="submit" className="mt-6" disabled={change.isPending}>
           Change it
         </Button>
       </form>
-      {change.error && !fieldError && <p role="alert">{change.error.message}</p>}
+      <Refusal message={refusal} />
     </section>
   );
 }

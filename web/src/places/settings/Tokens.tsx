@@ -1,28 +1,32 @@
-import { useState, type SubmitEvent } from 'react';
 import { useCreateToken, useRevokeToken, useTokens } from '../../api/hooks';
 import type { Home } from '../../api/types';
+import { words } from '../../lib/checks';
 import { shortTime } from '../../lib/time';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
+import { Refusal } from '../../parts/Refusal';
 
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+const schema = z.object({ label: words('What is it for?', 80), mainsHomeId: z.string() });
+const EMPTY = { label: '', mainsHomeId: '' };
 
 /** Personal tokens for scripts. */
 export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
   const tokens = useTokens().data ?? [];
   const create = useCreateToken();
   const revoke = useRevokeToken();
-  const [label, setLabel] = useState('');
-  const [mainsHomeId, setMainsHomeId] = useState('');
+  const { form, field, refuse, refusal } = useTypedForm(schema, EMPTY);
   const homeName = (id: string) =>
     homes.find((home) => home.id === id)?.description.name ?? 'a home';
-  const submit = (e: SubmitEvent) => {
-    e.preventDefault();
+  const make = form.handleSubmit(({ label, mainsHomeId }) =>
     create.mutate(
       { label, mainsHomeId: mainsHomeId || undefined },
-      { onSuccess: () => setLabel('') },
-    );
-  };
+      { onSuccess: () => form.reset({ label: '', mainsHomeId }), onError: refuse },
+    ),
+  );
   return (
     <section className="border-t pt-5">
       <h2 className="text-lg font-bold">Tokens for scripts</h2>
@@ -34,17 +38,11 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
         </a>
         .
       </p>
-      <form onSubmit={submit} className="flex items-start gap-4">
-        <Field
-          label="What it is for"
-          value={label}
-          onChange={(e) => setLabel(e.target.value)}
-          error={create.error?.message}
-        />
+      <form onSubmit={(e) => void make(e)} noValidate className="flex items-start gap-4">
+        <Field label="What it is for" {...field('label')} />
         <Choice
           label="It may"
-          value={mainsHomeId}
-          onChange={(e) => setMainsHomeId(e.target.value)}
+          {...field('mainsHomeId')}
           options={[
             { value: '', label: 'do what I may' },
             ...homes.map((home) => ({
@@ -53,10 +51,11 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
             })),
           ]}
         />
-        <Button type="submit" className="mt-6" disabled={create.isPending || label.trim() === ''}>
+        <Button type="submit" className="mt-6" disabled={create.isPending}>
           Make a token
         </Button>
       </form>
+      <Refusal message={refusal} />
       {create.data && (
         <p className="mt-3 border-l-4 border-accent pl-3" role="status">
           Copy it now, it is shown this once:{' '}

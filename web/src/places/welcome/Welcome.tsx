@@ -1,8 +1,11 @@
 import { useNavigate } from '@tanstack/react-router';
-import { useState, type SubmitEvent } from 'react';
+import { useState } from 'react';
 import { useCreateKeeper, useEnterDemo, useSession, useSignIn } from '../../api/hooks';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
+import { Refusal } from '../../parts/Refusal';
 import { Waiting } from '../../parts/Waiting';
 
 /** The first door: a new keeper, a known one, or the demo. */
@@ -53,6 +56,13 @@ export function Welcome() {
   );
 }
 
+// What a name and a password may be, the server says: it alone counts wrong tries.
+const schema = z.object({
+  name: z.string().trim().min(1, 'Your name.'),
+  password: z.string().min(1, 'Your password.'),
+  setupCode: z.string(),
+});
+
 function KeeperForm({
   creating,
   setupCodeNeeded,
@@ -65,55 +75,39 @@ function KeeperForm({
   const create = useCreateKeeper();
   const signIn = useSignIn();
   const change = creating ? create : signIn;
-  const [name, setName] = useState('');
-  const [password, setPassword] = useState('');
-  const [setupCode, setSetupCode] = useState('');
-  const submit = (e: SubmitEvent) => {
-    e.preventDefault();
-    if (creating) {
+  const { form, field, refuse, refusal } = useTypedForm(schema, {
+    name: '',
+    password: '',
+    setupCode: '',
+  });
+  const answered = { onSuccess: done, onError: refuse };
+  const submit = form.handleSubmit(({ name, password, setupCode }) => {
+    if (creating)
       create.mutate(
         { name, password, setupCode: setupCodeNeeded ? setupCode : undefined },
-        { onSuccess: done },
+        answered,
       );
-    } else {
-      signIn.mutate({ name, password }, { onSuccess: done });
-    }
-  };
-  const problem = change.error;
+    else signIn.mutate({ name, password }, answered);
+  });
   return (
-    <form onSubmit={submit} className="grid gap-4" noValidate>
+    <form onSubmit={(e) => void submit(e)} className="grid gap-4" noValidate>
       <h2 className="text-2xl font-bold">{creating ? 'Make your account' : 'Sign in'}</h2>
-      <Field
-        label="Your name"
-        value={name}
-        onChange={(e) => setName(e.target.value)}
-        error={problem?.at('name')}
-        autoComplete="username"
-        autoFocus
-      />
+      <Field label="Your name" {...field('name')} autoComplete="username" autoFocus />
       <Field
         label="Password"
         type="password"
-        value={password}
-        onChange={(e) => setPassword(e.target.value)}
-        error={problem?.at('password')}
+        {...field('password')}
         hint={creating ? 'Eight characters or more. It stays on this machine.' : undefined}
         autoComplete={creating ? 'new-password' : 'current-password'}
       />
       {creating && setupCodeNeeded && (
         <Field
           label="Setup code"
-          value={setupCode}
-          onChange={(e) => setSetupCode(e.target.value)}
-          error={problem?.at('setupCode')}
+          {...field('setupCode')}
           hint="Printed on the console of the machine that runs Jolly Tide."
         />
       )}
-      {problem && problem.errors.length === 0 && (
-        <p role="alert" className="font-semibold">
-          ✕ {problem.message}
-        </p>
-      )}
+      <Refusal message={refusal} />
       <Button look="main" type="submit" disabled={change.isPending}>
         {creating ? 'Begin' : 'Sign in'}
       </Button>

@@ -1,11 +1,16 @@
-import { useState, type SubmitEvent } from 'react';
 import { useDropSet, useKeepSet, useKeptSets } from '../../../api/hooks';
 import type { PutMeasure } from '../../../api/types';
+import { words } from '../../../lib/checks';
+import { useTypedForm } from '../../../lib/useTypedForm';
+import { z } from '../../../lib/zod';
 import { Button } from '../../../parts/Button';
 import { Field } from '../../../parts/Field';
 import { useNotice } from '../../../parts/Notices';
+import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
 import type { NamedSet } from './sets';
+
+const schema = z.object({ name: words('Under which name?', 60) });
 
 /** Sets under a name, to come back to; the address of this page holds what is on the bench now. */
 export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeasure[]) => void }) {
@@ -14,20 +19,20 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeas
   const keep = useKeepSet(tank.id);
   const drop = useDropSet(tank.id);
   const tell = useNotice();
-  const [name, setName] = useState('');
+  const { form, field, refuse, refusal } = useTypedForm(schema, { name: '' });
   const changed = current.put.length > 0;
-  const save = (e: SubmitEvent) => {
-    e.preventDefault();
+  const save = form.handleSubmit(({ name }) =>
     keep.mutate(
-      { name: name.trim(), measures: current.put },
+      { name, measures: current.put },
       {
         onSuccess: () => {
-          setName('');
+          form.reset();
           tell('Kept.');
         },
+        onError: refuse,
       },
-    );
-  };
+    ),
+  );
   if (!changed && kept.length === 0) return null;
   return (
     <section aria-labelledby="kept" className="pt-4">
@@ -57,16 +62,11 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeas
           </li>
         ))}
       </ul>
+      <Refusal message={refusal} />
       {changed && (
-        <form onSubmit={save} className="flex items-end gap-2 pt-2">
-          <Field
-            label="Keep this set as"
-            value={name}
-            maxLength={60}
-            onChange={(e) => setName(e.target.value)}
-            error={keep.error?.message}
-          />
-          <Button type="submit" disabled={name.trim() === '' || keep.isPending}>
+        <form onSubmit={(e) => void save(e)} noValidate className="flex items-start gap-2 pt-2">
+          <Field label="Keep this set as" maxLength={60} {...field('name')} />
+          <Button type="submit" className="mt-6" disabled={keep.isPending}>
             Keep
           </Button>
         </form>

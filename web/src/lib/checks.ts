@@ -1,5 +1,5 @@
-import { readNumber } from '../../lib/number';
-import { z } from '../../lib/zod';
+import { readNumber } from './number';
+import { z } from './zod';
 
 export const number = (what: string) =>
   z.string().refine((text) => readNumber(text) !== null, `${what} must be a number.`);
@@ -13,3 +13,10 @@ export const numberOrNothing = (what: string) =>
     );
 
 export const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 10:30.');
+
+/** Words that must not be missing. */
+export const words = (missing: string, most: number) =>
+  z.string().trim().min(1, missing).max(most, `At most ${most} characters.`);
+
+/** A wall-clock time as the browser's own field gives it. */
+export const localTime = z.string().min(1, 'When?');
