@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
+import { keys } from './keys';
 import { useChange } from './query';
 import type { KitDescription } from './types';
 
 export const useReadiness = (homeId: string) =>
   useQuery({
-    queryKey: ['guard', homeId],
+    queryKey: keys.home(homeId).guard(),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/homes/{homeId}/readiness', { params: { path: { homeId } } })),
     staleTime: 60_000,
@@ -15,7 +16,7 @@ export const useAddKit = (homeId: string) =>
   useChange(
     (body: KitDescription) =>
       bodyOf(api.POST('/api/v1/homes/{homeId}/kit', { params: { path: { homeId } }, body })),
-    ['guard', 'due'],
+    [keys.home(homeId).guard(), keys.home(homeId).due],
   );
 
 export const useEditKit = (homeId: string) =>
@@ -24,20 +25,20 @@ export const useEditKit = (homeId: string) =>
       bodyOf(
         api.PUT('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } }, body }),
       ),
-    ['guard', 'due'],
+    [keys.home(homeId).guard(), keys.home(homeId).due],
   );
 
 export const useDeleteKit = (homeId: string) =>
   useChange(
     (id: string) =>
       bodyOf(api.DELETE('/api/v1/homes/{homeId}/kit/{id}', { params: { path: { homeId, id } } })),
-    ['guard', 'due'],
+    [keys.home(homeId).guard(), keys.home(homeId).due],
   );
 
 /** What a cut at the same hours every day does. */
 export const useCuts = (homeId: string, from: string, hours: number | null) =>
   useQuery({
-    queryKey: ['guard', homeId, 'cuts', from, hours],
+    queryKey: keys.home(homeId).guard('cuts', from, hours),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/homes/{homeId}/cuts', {
@@ -51,7 +52,7 @@ export const useCuts = (homeId: string, from: string, hours: number | null) =>
 /** What is due at a home, the next first. */
 export const useDue = (homeId: string) =>
   useQuery({
-    queryKey: ['due', homeId],
+    queryKey: keys.home(homeId).due,
     queryFn: () => bodyOf(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
     staleTime: 300_000,
   });

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
+import { keys } from './keys';
 import { EVERYTHING, useChange } from './query';
 
 export const useEnterToHelp = () =>
@@ -10,7 +11,7 @@ export const useEnterToHelp = () =>
 
 export const useHelpers = (homeId: string) =>
   useQuery({
-    queryKey: ['helpers', homeId],
+    queryKey: keys.home(homeId).helpers,
     queryFn: () =>
       bodyOf(api.GET('/api/v1/homes/{homeId}/helpers', { params: { path: { homeId } } })),
   });
@@ -24,7 +25,7 @@ export const useInvite = (homeId: string) =>
           body: { name },
         }),
       ),
-    ['helpers'],
+    [keys.home(homeId).helpers],
   );
 
 export const useWithdraw = (homeId: string) =>
@@ -33,5 +34,5 @@ export const useWithdraw = (homeId: string) =>
       bodyOf(
         api.DELETE('/api/v1/homes/{homeId}/helpers/{id}', { params: { path: { homeId, id } } }),
       ),
-    ['helpers'],
+    [keys.home(homeId).helpers],
   );

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
+import { keys, logged } from './keys';
 import { EVERYTHING, useChange } from './query';
 import type {
   NewEvent,
@@ -18,23 +19,23 @@ import type {
 } from './types';
 
 export const useSession = () =>
-  useQuery({ queryKey: ['session'], queryFn: () => bodyOf(api.GET('/api/v1/session')) });
+  useQuery({ queryKey: keys.session, queryFn: () => bodyOf(api.GET('/api/v1/session')) });
 
 export const useHomes = () =>
-  useQuery({ queryKey: ['homes'], queryFn: () => bodyOf(api.GET('/api/v1/homes')) });
+  useQuery({ queryKey: keys.homes, queryFn: () => bodyOf(api.GET('/api/v1/homes')) });
 
 export const useTanks = () =>
-  useQuery({ queryKey: ['tanks'], queryFn: () => bodyOf(api.GET('/api/v1/tanks')) });
+  useQuery({ queryKey: keys.tanks, queryFn: () => bodyOf(api.GET('/api/v1/tanks')) });
 
 export const useTank = (id: string) =>
   useQuery({
-    queryKey: ['tank', id],
+    queryKey: keys.tank(id).description,
     queryFn: () => bodyOf(api.GET('/api/v1/tanks/{id}', { params: { path: { id } } })),
   });
 
 export const useGlance = (tankId: string) =>
   useQuery({
-    queryKey: ['readings', tankId, 'glance'],
+    queryKey: keys.tank(tankId).log('glance'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/glance', { params: { path: { tankId } } })),
     refetchInterval: 60_000,
@@ -43,7 +44,7 @@ export const useGlance = (tankId: string) =>
 /** What people entered, or each reading of the sensors, too. */
 export const useReadings = (tankId: string, after: string | undefined, each: boolean) =>
   useQuery({
-    queryKey: ['readings', tankId, 'page', after, each],
+    queryKey: keys.tank(tankId).log('page', after, each),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/readings', {
@@ -54,7 +55,7 @@ export const useReadings = (tankId: string, after: string | undefined, each: boo
 
 export const useSensors = (tankId: string) =>
   useQuery({
-    queryKey: ['readings', tankId, 'sensors'],
+    queryKey: keys.tank(tankId).log('sensors'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/readings/sensors', { params: { path: { tankId } } })),
   });
@@ -65,7 +66,7 @@ export const useStaircase = (
   at: string | undefined,
 ) =>
   useQuery({
-    queryKey: ['readings', tankId, 'staircase', moment, at],
+    queryKey: keys.tank(tankId).log('staircase', moment, at),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/staircase', {
@@ -77,7 +78,7 @@ export const useStaircase = (
 
 export const useDay = (tankId: string, day: string | undefined) =>
   useQuery({
-    queryKey: ['readings', tankId, 'day', day],
+    queryKey: keys.tank(tankId).log('day', day),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/day', { params: { path: { tankId }, query: { day } } }),
@@ -87,7 +88,7 @@ export const useDay = (tankId: string, day: string | undefined) =>
 
 export const useHistory = (tankId: string, window: { from?: string; to?: string; width: number }) =>
   useQuery({
-    queryKey: ['readings', tankId, 'history', window],
+    queryKey: keys.tank(tankId).log('history', window),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/history', { params: { path: { tankId }, query: window } }),
@@ -98,7 +99,7 @@ export const useHistory = (tankId: string, window: { from?: string; to?: string;
 
 export const useBench = (tankId: string) =>
   useQuery({
-    queryKey: ['readings', tankId, 'bench'],
+    queryKey: keys.tank(tankId).log('bench'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/bench', { params: { path: { tankId } } })),
     staleTime: 300_000,
@@ -111,7 +112,7 @@ export const useForecast = (
   days: number,
 ) =>
   useQuery({
-    queryKey: ['readings', tankId, 'forecast', tanks, sets, days],
+    queryKey: keys.tank(tankId).log('forecast', tanks, sets, days),
     queryFn: () =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/bench/forecast', {
@@ -126,14 +127,14 @@ export const useForecast = (
 
 export const useLogSpan = (tankId: string) =>
   useQuery({
-    queryKey: ['readings', tankId, 'span'],
+    queryKey: keys.tank(tankId).log('span'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/history/span', { params: { path: { tankId } } })),
   });
 
 export const useImports = (tankId: string) =>
   useQuery({
-    queryKey: ['readings', tankId, 'imports'],
+    queryKey: keys.tank(tankId).log('imports'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/imports', { params: { path: { tankId } } })),
   });
@@ -141,7 +142,7 @@ export const useImports = (tankId: string) =>
 /** An import; asked for again and again while it runs. */
 export const useImport = (tankId: string, id: number) =>
   useQuery({
-    queryKey: ['import', tankId, id],
+    queryKey: keys.tank(tankId).import(id),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } })),
     refetchInterval: (query) => (query.state.data?.state === 'RUNNING' ? 400 : false),
@@ -149,7 +150,7 @@ export const useImport = (tankId: string, id: number) =>
 
 export const useOffer = (tankId: string, id: number) =>
   useQuery({
-    queryKey: ['offer', tankId, id],
+    queryKey: keys.tank(tankId).import(id, 'offer'),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/imports/{id}/offer', { params: { path: { tankId, id } } }),
@@ -159,7 +160,7 @@ export const useOffer = (tankId: string, id: number) =>
 
 export const usePreview = (tankId: string, id: number, plan: ImportPlan | null) =>
   useQuery({
-    queryKey: ['preview', tankId, id, plan],
+    queryKey: keys.tank(tankId).import(id, 'preview', plan),
     queryFn: () =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/imports/{id}/preview', {
@@ -173,7 +174,7 @@ export const usePreview = (tankId: string, id: number, plan: ImportPlan | null) 
 
 export const useBadLines = (tankId: string, id: number) =>
   useQuery({
-    queryKey: ['import', tankId, id, 'bad'],
+    queryKey: keys.tank(tankId).import(id, 'bad'),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/imports/{id}/bad', { params: { path: { tankId, id } } }),
@@ -182,7 +183,7 @@ export const useBadLines = (tankId: string, id: number) =>
 
 export const useConflicts = (tankId: string, id: number) =>
   useQuery({
-    queryKey: ['import', tankId, id, 'conflicts'],
+    queryKey: keys.tank(tankId).import(id, 'conflicts'),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/imports/{id}/conflicts', {
@@ -193,7 +194,7 @@ export const useConflicts = (tankId: string, id: number) =>
 
 export const useLedger = (tankId: string, hour: LedgerHour) =>
   useQuery({
-    queryKey: ['readings', tankId, 'ledger', hour],
+    queryKey: keys.tank(tankId).log('ledger', hour),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/ledger', {
@@ -206,7 +207,7 @@ export const useLedger = (tankId: string, hour: LedgerHour) =>
 
 export const useMargin = (tankId: string) =>
   useQuery({
-    queryKey: ['readings', tankId, 'margin'],
+    queryKey: keys.tank(tankId).log('margin'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/margin', { params: { path: { tankId } } })),
     staleTime: 60_000,
@@ -214,14 +215,14 @@ export const useMargin = (tankId: string) =>
 
 export const useMedia = (tankId: string) =>
   useQuery({
-    queryKey: ['readings', tankId, 'media'],
+    queryKey: keys.tank(tankId).log('media'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } } })),
   });
 
 export const useKeptSets = (tankId: string) =>
   useQuery({
-    queryKey: ['sets', tankId],
+    queryKey: keys.tank(tankId).sets,
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } } })),
   });
@@ -242,19 +243,20 @@ export const useCreateKeeper = () =>
 export const useEnterDemo = () =>
   useChange(() => bodyOf(api.POST('/api/v1/session/demo')), EVERYTHING);
 
-export const useSignOut = () => useChange(() => bodyOf(api.DELETE('/api/v1/session')), ['session']);
+export const useSignOut = () =>
+  useChange(() => bodyOf(api.DELETE('/api/v1/session')), [keys.session]);
 
 export const useSaveUnits = () =>
-  useChange((body: Units) => bodyOf(api.PUT('/api/v1/me/units', { body })), ['session']);
+  useChange((body: Units) => bodyOf(api.PUT('/api/v1/me/units', { body })), [keys.session]);
 
 export const useCreateHome = () =>
-  useChange((body: HomeDescription) => bodyOf(api.POST('/api/v1/homes', { body })), ['homes']);
+  useChange((body: HomeDescription) => bodyOf(api.POST('/api/v1/homes', { body })), [keys.homes]);
 
 export const useEditHome = (id: string) =>
   useChange(
     (body: { version: number; description: HomeDescription }) =>
       bodyOf(api.PUT('/api/v1/homes/{id}', { params: { path: { id } }, body })),
-    ['homes', 'tanks', 'tank', 'readings'],
+    [keys.homes, keys.tanks, keys.everyTank, keys.everyHome],
   );
 
 export const useCreateRoom = () =>
@@ -263,14 +265,14 @@ export const useCreateRoom = () =>
       bodyOf(
         api.POST('/api/v1/homes/{id}/rooms', { params: { path: { id: homeId } }, body: room }),
       ),
-    ['homes'],
+    [keys.homes],
   );
 
 export const useEditRoom = (id: string) =>
   useChange(
     (body: { version: number; description: RoomDescription }) =>
       bodyOf(api.PUT('/api/v1/rooms/{id}', { params: { path: { id } }, body })),
-    ['homes', 'readings'],
+    [keys.homes, keys.everyTank, keys.everyHome],
   );
 
 export const useCreateTank = () =>
@@ -279,21 +281,21 @@ export const useCreateTank = () =>
       bodyOf(
         api.POST('/api/v1/rooms/{id}/tanks', { params: { path: { id: roomId } }, body: tank }),
       ),
-    ['tanks'],
+    [keys.tanks, keys.everyHome],
   );
 
 export const useEditTank = (id: string) =>
   useChange(
     (body: { version: number; description: TankDescription }) =>
       bodyOf(api.PUT('/api/v1/tanks/{id}', { params: { path: { id } }, body })),
-    ['tank', 'tanks', 'readings'],
+    [keys.tank(id).all, keys.tanks, keys.everyHome],
   );
 
 export const useSaveReadings = (tankId: string) =>
   useChange(
     (body: NewReadings) =>
       bodyOf(api.POST('/api/v1/tanks/{tankId}/readings', { params: { path: { tankId } }, body })),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useCorrectReading = (tankId: string) =>
@@ -305,7 +307,7 @@ export const useCorrectReading = (tankId: string) =>
           body,
         }),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useDeleteReadings = (tankId: string) =>
@@ -320,14 +322,14 @@ export const useDeleteReadings = (tankId: string) =>
           ),
         ),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useAddEvent = (tankId: string) =>
   useChange(
     (body: NewEvent) =>
       bodyOf(api.POST('/api/v1/tanks/{tankId}/events', { params: { path: { tankId } }, body })),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useDeleteEvent = (tankId: string) =>
@@ -336,14 +338,14 @@ export const useDeleteEvent = (tankId: string) =>
       bodyOf(
         api.DELETE('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } } }),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useFillMedia = (tankId: string) =>
   useChange(
     (body: NewFill) =>
       bodyOf(api.POST('/api/v1/tanks/{tankId}/media', { params: { path: { tankId } }, body })),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useReadColour = (tankId: string) =>
@@ -355,7 +357,7 @@ export const useReadColour = (tankId: string) =>
           body,
         }),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useEndFill = (tankId: string) =>
@@ -367,7 +369,7 @@ export const useEndFill = (tankId: string) =>
           body,
         }),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useReopenFill = (tankId: string) =>
@@ -376,21 +378,21 @@ export const useReopenFill = (tankId: string) =>
       bodyOf(
         api.DELETE('/api/v1/tanks/{tankId}/media/{id}/end', { params: { path: { tankId, id } } }),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useDeleteFill = (tankId: string) =>
   useChange(
     (id: string) =>
       bodyOf(api.DELETE('/api/v1/tanks/{tankId}/media/{id}', { params: { path: { tankId, id } } })),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useKeepSet = (tankId: string) =>
   useChange(
     (body: { name: string; measures: PutMeasure[] }) =>
       bodyOf(api.POST('/api/v1/tanks/{tankId}/bench/sets', { params: { path: { tankId } }, body })),
-    ['sets'],
+    [keys.tank(tankId).sets],
   );
 
 export const useDropSet = (tankId: string) =>
@@ -399,7 +401,7 @@ export const useDropSet = (tankId: string) =>
       bodyOf(
         api.DELETE('/api/v1/tanks/{tankId}/bench/sets/{id}', { params: { path: { tankId, id } } }),
       ),
-    ['sets'],
+    [keys.tank(tankId).sets],
   );
 
 export const useUpload = (tankId: string) =>
@@ -414,7 +416,7 @@ export const useUpload = (tankId: string) =>
           bodySerializer: (body) => body,
         }),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useStartImport = (tankId: string, id: number) =>
@@ -426,7 +428,7 @@ export const useStartImport = (tankId: string, id: number) =>
           body,
         }),
       ),
-    ['import', 'readings'],
+    [keys.tank(tankId).import(id), ...logged(tankId)],
   );
 
 export const useStopImport = (tankId: string, id: number) =>
@@ -435,7 +437,7 @@ export const useStopImport = (tankId: string, id: number) =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/imports/{id}/stop', { params: { path: { tankId, id } } }),
       ),
-    ['import', 'readings'],
+    [keys.tank(tankId).import(id), ...logged(tankId)],
   );
 
 export const useReplaceConflicts = (tankId: string, id: number) =>
@@ -446,7 +448,7 @@ export const useReplaceConflicts = (tankId: string, id: number) =>
           params: { path: { tankId, id }, query: { byTheFile } },
         }),
       ),
-    ['import', 'readings'],
+    [keys.tank(tankId).import(id), ...logged(tankId)],
   );
 
 export const useUndoImport = (tankId: string) =>
@@ -455,11 +457,11 @@ export const useUndoImport = (tankId: string) =>
       bodyOf(
         api.DELETE('/api/v1/tanks/{tankId}/imports/{id}', { params: { path: { tankId, id } } }),
       ),
-    ['readings'],
+    logged(tankId),
   );
 
 export const useTokens = () =>
-  useQuery({ queryKey: ['tokens'], queryFn: () => bodyOf(api.GET('/api/v1/tokens')) });
+  useQuery({ queryKey: keys.tokens, queryFn: () => bodyOf(api.GET('/api/v1/tokens')) });
 
 /** A token for everything, or for a sensor that may only tell of the mains of one home. */
 export const useCreateToken = () =>
@@ -473,18 +475,18 @@ export const useCreateToken = () =>
               body: { label },
             }),
           ),
-    ['tokens'],
+    [keys.tokens],
   );
 
 export const useRevokeToken = () =>
   useChange(
     (id: string) => bodyOf(api.DELETE('/api/v1/tokens/{id}', { params: { path: { id } } })),
-    ['tokens'],
+    [keys.tokens],
   );
 
 export const useChangePassword = () =>
   useChange(
     (body: { current: string; next: string; revokeTokens: boolean }) =>
       bodyOf(api.PUT('/api/v1/me/password', { body })),
-    ['tokens'],
+    [keys.tokens],
   );

@@ -1,4 +1,4 @@
-import { QueryClient, useMutation, useQueryClient } from '@tanstack/react-query';
+import { QueryClient, useMutation, useQueryClient, type QueryKey } from '@tanstack/react-query';
 import { Problem } from './client';
 
 export const queryClient = new QueryClient({
@@ -17,25 +17,14 @@ export const queryClient = new QueryClient({
 /** A change at the server, after which what it touches is read anew. */
 export function useChange<Body, Result>(
   change: (body: Body) => Promise<Result>,
-  touches: string[],
+  touches: readonly QueryKey[],
 ) {
   const client = useQueryClient();
   return useMutation<Result, Problem, Body>({
     mutationFn: change,
-    onSuccess: () =>
-      Promise.all(touches.map((key) => client.invalidateQueries({ queryKey: [key] }))),
+    onSuccess: () => Promise.all(touches.map((queryKey) => client.invalidateQueries({ queryKey }))),
   });
 }
 
-/** Whoever comes in, sees everything anew. */
-export const EVERYTHING = [
-  'session',
-  'homes',
-  'tanks',
-  'tank',
-  'readings',
-  'tokens',
-  'guard',
-  'helpers',
-  'sets',
-];
+/** Whoever comes in, sees everything anew: every key begins with nothing. */
+export const EVERYTHING: readonly QueryKey[] = [[]];

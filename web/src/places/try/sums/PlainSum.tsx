@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Problem } from '../../../api/client';
+import { keys } from '../../../api/keys';
 import type { Units } from '../../../api/types';
 import { measure, readAs, typed as typedAs, type Measure } from '../../../lib/measure';
 import { readNumber } from '../../../lib/number';
@@ -57,7 +58,7 @@ export function PlainSum<A>({ name, example, asked, ask, answers, source }: Plai
     !(a.optional && (typed[a.key] ?? '').trim() === '');
   const incomplete = asked.some(unread);
   const sum = useQuery<A, Problem>({
-    queryKey: ['sum', name, typed],
+    queryKey: keys.sum(name, typed),
     queryFn: () => ask(numbers, typed),
     enabled: !incomplete,
     placeholderData: (previous) => previous,

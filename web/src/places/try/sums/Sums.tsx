@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
+import { keys } from '../../../api/keys';
 import { api, bodyOf, type Problem } from '../../../api/client';
 import { useGlance } from '../../../api/hooks';
 import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../../api/types';
@@ -114,7 +115,7 @@ interface Props {
 
 function useSum<T>(name: string, body: Record<string, unknown> | null, ask: () => Promise<T>) {
   return useQuery<T, Problem>({
-    queryKey: ['sum', name, body],
+    queryKey: keys.sum(name, body),
     queryFn: ask,
     enabled: body !== null,
     placeholderData: (previous) => previous,
