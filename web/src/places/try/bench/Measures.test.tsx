@@ -71,6 +71,8 @@ const ALL = [
     ],
   }),
   kind('led-back-media', 'Media on the led-back leg', { group: 'MEDIA' }),
+  kind('hole', 'Hole in the wall', { reversible: false }),
+  kind('guests', 'Guests', { fault: true }),
 ];
 
 const changed = vi.fn<(puts: PutMeasure[]) => void>();
@@ -132,4 +134,15 @@ it('lists every measure that the server tells, each once and with a label', () =
   const boxes = within(container).getAllByRole('checkbox');
   expect(boxes).toHaveLength(ALL.length);
   for (const measure of ALL) expect(screen.getAllByLabelText(measure.name)).toHaveLength(1);
+});
+
+it('says what stays once fitted, and what is no help', () => {
+  render(<Shelf />);
+  const said = (name: string) => {
+    const id = screen.getByLabelText(name).getAttribute('aria-describedby');
+    return id === null ? null : document.getElementById(id)?.textContent;
+  };
+  expect(said('Hole in the wall')).toBe('once fitted it stays');
+  expect(said('Guests')).toBe('no help: to see what it would do');
+  expect(said('Air stone')).toBeNull();
 });

@@ -26,6 +26,7 @@ export function Measures({
                 type="checkbox"
                 className="size-5 shrink-0 accent-accent"
                 checked={put !== undefined}
+                aria-describedby={remark(measure) ? `remark-${measure.kind}` : undefined}
                 onChange={(e) =>
                   onChange(
                     e.target.checked
@@ -36,6 +37,11 @@ export function Measures({
               />
               {measure.name}
             </label>
+            {remark(measure) && (
+              <p id={`remark-${measure.kind}`} className="-mt-2 pb-1 pl-8 text-sm text-soft">
+                {remark(measure)}
+              </p>
+            )}
             {put && measure.parameters.length > 0 && (
               <div className="grid gap-2 pb-3 pl-8">
                 {knobs(measure, put, units).map((knob) => (
@@ -55,6 +61,13 @@ export function Measures({
     </div>
   );
 }
+
+const remark = (measure: MeasureKind) =>
+  measure.fault
+    ? 'no help: to see what it would do'
+    : measure.reversible
+      ? ''
+      : 'once fitted it stays';
 
 function Turn({ knob, turn }: { knob: Knob; turn: (to: number | string) => void }) {
   const { parameter } = knob;
