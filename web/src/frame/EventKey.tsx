@@ -49,7 +49,7 @@ const inTheDayShown = (day: string | undefined, now: string) =>
   day === undefined || now.startsWith(day) ? now : `${day}T12:00`;
 
 const schema = z.object({
-  title: words('What changed?', 200),
+  title: words('Say in a word or two what changed.', 200),
   kind: z.enum(EVENT_KINDS),
   at: localTime,
   until: z.string(),

@@ -10,7 +10,7 @@ import { useAtTank } from '../../TankContext';
 
 type Note = (noted: Omit<NewNote, 'id' | 'at'>) => void;
 
-const inWords = z.object({ text: words('What happened?', 500) });
+const inWords = z.object({ text: words('A word or two.', 500) });
 
 /** One number, noted with one thumb. */
 function NoteNumber({

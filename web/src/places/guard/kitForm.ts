@@ -87,7 +87,7 @@ export const isBattery = (energy: Energy) =>
 
 export const kitSchema = z
   .object({
-    name: words('What is it?', 80),
+    name: words('It needs a name.', 80),
     place: z.string().max(120, 'At most 120 characters.'),
     who: z.string().max(120, 'At most 120 characters.'),
     gives: z.enum(['AIR', 'CIRCULATION']),

@@ -8,7 +8,7 @@ import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Refusal } from '../../parts/Refusal';
 
-const schema = z.object({ name: words('Who is it?', 80) });
+const schema = z.object({ name: words('Their name is needed.', 80) });
 
 /** Who helps: invited to one home by a link, which holds until it is withdrawn. */
 export function Helpers({ homes, now }: { homes: Home[]; now: Date }) {

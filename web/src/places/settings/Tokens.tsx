@@ -10,7 +10,7 @@ import { Refusal } from '../../parts/Refusal';
 
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
-const schema = z.object({ label: words('What is it for?', 80), mainsHomeId: z.string() });
+const schema = z.object({ label: words('Say what it is for.', 80), mainsHomeId: z.string() });
 const EMPTY = { label: '', mainsHomeId: '' };
 
 /** Personal tokens for scripts. */

@@ -10,7 +10,7 @@ import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
 import type { NamedSet } from './sets';
 
-const schema = z.object({ name: words('Under which name?', 60) });
+const schema = z.object({ name: words('The set needs a name.', 60) });
 
 /** Sets under a name, to come back to; the address of this page holds what is on the bench now. */
 export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeasure[]) => void }) {
