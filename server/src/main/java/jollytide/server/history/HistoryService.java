@@ -23,7 +23,7 @@ import jollytide.server.event.EventService;
 import jollytide.server.event.EventView;
 import jollytide.server.reading.HalfHour;
 import jollytide.server.reading.ReadingService;
-import jollytide.server.reading.ReadingService.Count;
+import jollytide.server.reading.ReadingService.Logged;
 import jollytide.server.reading.ReadingService.Span;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -118,8 +118,8 @@ class HistoryService {
         if (!from.isBefore(to)) {
             throw new InputException("from", from.getEpochSecond(), "before to", "from must lie before to.");
         }
-        List<Track> tracks = readings.counts(tank, from, to).stream()
-                .map(count -> track(tank, count, from, to, width))
+        List<Track> tracks = readings.logged(tank, from, to).stream()
+                .map(kind -> track(tank, kind, from, to, width))
                 .toList();
         boolean showLight = Duration.between(from, to).compareTo(LIGHT_SHOWN_UP_TO) <= 0;
         return new HistoryView(
@@ -132,12 +132,13 @@ class HistoryService {
                 occupied(tank, tracks));
     }
 
-    private Track track(Tank tank, Count shown, Instant from, Instant to, int width) {
+    private Track track(Tank tank, Logged shown, Instant from, Instant to, int width) {
         Seawater water = typicalWater(tank);
         double pressure = tank.home().pressureHpa();
-        if (shown.n() > (long) RAW_PER_PIXEL * width) {
-            List<HalfHour> groups = readings.grouped(
-                    tank, shown.quantity(), shown.place(), from, to, halfHoursPerPoint(from, to, width));
+        List<HalfHour> groups =
+                readings.grouped(tank, shown.quantity(), shown.place(), from, to, halfHoursPerPoint(from, to, width));
+        long n = groups.stream().mapToLong(HalfHour::n).sum();
+        if (n > (long) RAW_PER_PIXEL * width) {
             return new Track(
                     shown.quantity(),
                     shown.place(),
@@ -148,7 +149,7 @@ class HistoryService {
                 readings.between(tank, shown.quantity(), shown.place(), from, to, Limit.unlimited()).stream()
                         .map(row -> row.standard(water, pressure))
                         .toList();
-        if (shown.n() <= MARKS) {
+        if (n <= MARKS) {
             List<Mark> marks = raw.stream()
                     .map(o -> new Mark(o.at(), o.value(), o.method()))
                     .toList();

@@ -301,17 +301,17 @@ public class ReadingService {
                 .toList();
     }
 
-    /** How many readings of a quantity at a place there are around a tank. */
-    public record Count(Quantity quantity, Place place, long n) {}
+    /** A quantity at a place. */
+    public record Logged(Quantity quantity, Place place) {}
 
-    /** What there is around the tank between two times, to the half hour. */
+    /** What was logged around the tank between two times, to the half hour. */
     @Transactional(readOnly = true)
-    public List<Count> counts(Tank tank, Instant from, Instant to) {
+    public List<Logged> logged(Tank tank, Instant from, Instant to) {
         return jdbc.query(
-                "select s.quantity, s.place, sum(h.n) from series s join reading_half_hour h on h.series_id = s.id"
-                        + " where s.subject_id in (?, ?, ?) and h.bucket between ? and ? group by s.quantity, s.place",
-                (row, i) ->
-                        new Count(Quantity.valueOf(row.getString(1)), Place.valueOf(row.getString(2)), row.getLong(3)),
+                "select distinct s.quantity, s.place from series s where s.subject_id in (?, ?, ?) and exists"
+                        + " (select 1 from reading_half_hour h where h.series_id = s.id and h.bucket between ? and ?)"
+                        + " order by s.quantity, s.place",
+                (row, i) -> new Logged(Quantity.valueOf(row.getString(1)), Place.valueOf(row.getString(2))),
                 tank.id(),
                 tank.room().id(),
                 tank.home().id(),
@@ -326,8 +326,9 @@ public class ReadingService {
     @Transactional(readOnly = true)
     public Optional<Span> span(Tank tank) {
         return Objects.requireNonNull(jdbc.queryForObject(
-                "select min(a), max(b) from (select (select min(bucket) from reading_half_hour where series_id = s.id) a,"
-                        + " (select max(bucket) from reading_half_hour where series_id = s.id) b"
+                "select min(a), max(b) from (select"
+                        + " (select bucket from reading_half_hour where series_id = s.id order by bucket limit 1) a,"
+                        + " (select bucket from reading_half_hour where series_id = s.id order by bucket desc limit 1) b"
                         + " from series s where s.subject_id in (?, ?, ?)) spans",
                 (row, i) -> {
                     long first = row.getLong(1) * ReadingWriter.BUCKET_SECONDS;
