@@ -29,8 +29,8 @@ final class RunningApp {
         TestDatabase database = new TestDatabase();
         int port = freePort();
         address = "http://127.0.0.1:" + port;
-        builder = new ProcessBuilder(
-                "java", "-XX:TieredStopAtLevel=1", "-Dloader.path=" + DEMO, "-jar", JAR.toString());
+        builder =
+                new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-Dloader.path=" + DEMO, "-jar", JAR.toString());
         builder.environment().put("JOLLY_TIDE_DB_PORT", Integer.toString(database.port()));
         builder.environment().put("JOLLY_TIDE_DB_NAME", database.name());
         builder.environment().put("JOLLY_TIDE_DB_PASSWORD", database.password());
