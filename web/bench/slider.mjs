@@ -1,16 +1,7 @@
 // From a slider to the drawn curve, as the browser measures it, on a running demo. usage: slider.mjs URL
-import { chromium } from 'playwright-core';
+import { demoAt } from './demo.mjs';
 
-const url = process.argv[2];
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
-});
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await page.request.post(`${url}/api/v1/session/demo`);
-await page.goto(url);
-await page.waitForURL('**/today');
-await page.goto(page.url().replace(/today.*/, 'bench'));
+const { browser, page } = await demoAt(process.argv[2], 'bench');
 await page.getByLabel('Outdoor line to the skimmer').check();
 await page.getByText('removes the source').waitFor();
 

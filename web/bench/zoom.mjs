@@ -1,16 +1,7 @@
 // Frames a second while the wheel zooms the demo's History in and out again, on a running demo. usage: zoom.mjs URL
-import { chromium } from 'playwright-core';
+import { demoAt } from './demo.mjs';
 
-const url = process.argv[2];
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
-});
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await page.request.post(`${url}/api/v1/session/demo`);
-await page.goto(url);
-await page.waitForURL('**/today');
-await page.goto(page.url().replace(/today.*/, 'history'));
+const { browser, page } = await demoAt(process.argv[2], 'history');
 const drawing = page.locator('main svg').first();
 await drawing.waitFor();
 await page.waitForTimeout(1500);

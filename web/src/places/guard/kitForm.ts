@@ -22,34 +22,26 @@ interface Asked {
   hint?: string;
 }
 
+/** @param usable share of its label that is assumed to be taken without harm */
+const battery = (usable: string): readonly Asked[] => [
+  { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
+  { key: 'idleW', label: 'The inverter’s own power', unit: 'W', hint: 'Empty: 8 W (assumed).' },
+  { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
+  {
+    key: 'usableShare',
+    label: 'Of its label that may be taken, 0 to 1',
+    hint: `Empty: ${usable} (assumed).`,
+  },
+];
+
 export const ASKED: Record<Energy, readonly Asked[]> = {
   DRY_CELLS: [{ key: 'cells', label: 'How many cells' }],
   UPS: [
     { key: 'upsW', label: 'Its maker says it carries', unit: 'W' },
     { key: 'upsMinutes', label: 'for', unit: 'min' },
   ],
-  LEAD_BATTERY: [
-    { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
-    {
-      key: 'idleW',
-      label: 'The inverter’s own power',
-      unit: 'W',
-      hint: 'Empty: 8 W (assumed).',
-    },
-    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
-    { key: 'usableShare', label: 'Of its label that may be taken', hint: 'Empty: 0.5 (assumed).' },
-  ],
-  LITHIUM_BATTERY: [
-    { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
-    {
-      key: 'idleW',
-      label: 'The inverter’s own power',
-      unit: 'W',
-      hint: 'Empty: 8 W (assumed).',
-    },
-    { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
-    { key: 'usableShare', label: 'Of its label that may be taken', hint: 'Empty: 0.85 (assumed).' },
-  ],
+  LEAD_BATTERY: battery('0.5'),
+  LITHIUM_BATTERY: battery('0.85'),
   GENERATOR: [
     { key: 'fuelL', label: 'Fuel, in tank and safe cans' },
     {

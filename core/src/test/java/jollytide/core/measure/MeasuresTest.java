@@ -45,7 +45,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class MeasuresTest {
     private static final Instant MIDNIGHT = Instant.parse("2026-11-10T23:00:00Z");
     private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
-    private static final Setup TANK = new Setup(
+    static final Setup TANK = new Setup(
             300,
             new Seawater(35, 25.5),
             3.0,
@@ -75,7 +75,7 @@ class MeasuresTest {
             null,
             ZONE,
             OutageAssumptions.DEFAULT);
-    private static final Surroundings KNOWN = new Surroundings(TANK, 80.0, MediaAssumptions.DEFAULT, 2);
+    static final Surroundings KNOWN = new Surroundings(TANK, 80.0, MediaAssumptions.DEFAULT, 2);
     private static final OrdinaryDays DAYS = new OrdinaryDays(TANK, MetabolicParameters.ORDINARY);
     private static final TwinState TODAY = DAYS.today(MIDNIGHT);
     private static final SettledDay AS_IT_IS = DAYS.settled(TODAY, MeasureSet.NONE);

@@ -6,31 +6,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import jollytide.core.air.AirLine;
-import jollytide.core.air.Enclosure;
-import jollytide.core.description.DailyAir;
-import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
-import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Stone;
 import jollytide.core.exchange.Surface;
-import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.measure.Measure.Way;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
-import jollytide.core.outage.OutageAssumptions;
-import jollytide.core.reef.CalciumReactor;
-import jollytide.core.reef.Fish;
-import jollytide.core.reef.Life;
-import jollytide.core.reef.LightClock;
 import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.seawater.Gases;
@@ -47,38 +35,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What each measure is called: whether it goes to the root, makes up, or hides; and what it turns on the rig. */
 class WayTest {
     private static final Instant MIDNIGHT = Instant.parse("2026-11-10T23:00:00Z");
-    private static final Seawater WATER = new Seawater(35, 25.5);
-    private static final Setup TANK = new Setup(
-            300,
-            WATER,
-            3.0,
-            Gases.STANDARD_HPA,
-            List.of(
-                    OpenPath.surface("display", Air.CANOPY, new Surface(0.5, SurfaceClass.ROLLING)),
-                    OpenPath.surface("sump", Air.CABINET, new Surface(0.15, SurfaceClass.BROKEN))),
-            new Enclosure(1500),
-            new Enclosure(800),
-            new Skimmer(400),
-            true,
-            null,
-            420,
-            new RoomDay(DailyAir.constant(1100), 0.3),
-            new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30),
-            new Life(
-                    0.018,
-                    0.034,
-                    Life.ASSUMED_SATURATION,
-                    0,
-                    new Fish(List.of(new Fish.Group(4, 20))),
-                    Fish.ACTIVE,
-                    0.2,
-                    1),
-            AlkalinitySource.SODA_ASH,
-            new CalciumReactor(0.5, 6.6, 10, 0, 0),
-            null,
-            ZoneId.of("Europe/Amsterdam"),
-            OutageAssumptions.DEFAULT);
-    private static final Surroundings KNOWN = new Surroundings(TANK, 80.0, MediaAssumptions.DEFAULT, 2);
+    private static final Setup TANK = MeasuresTest.TANK;
+    private static final Seawater WATER = TANK.water();
+    private static final Surroundings KNOWN = MeasuresTest.KNOWN;
 
     private static final String TABLE = """
             window          , REMOVES_THE_SOURCE, false
