@@ -89,7 +89,7 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
     }
   };
 
-  // All three are judged at once, so that nobody mends one to be told of the next.
+  // All three are judged at once, so that nobody mends one only to meet the next.
   const submit = async (e: SyntheticEvent) => {
     e.preventDefault();
     const inOrder = await Promise.all([
