@@ -27,7 +27,7 @@ import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.description.TankParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Air;
@@ -57,7 +57,7 @@ public class TwinBenchmark {
     private static final Instant START = Instant.parse("2026-11-12T23:00:00Z");
     private static final MeasureSet MEDIA = media(1);
 
-    private final OrdinaryDays forecast = new OrdinaryDays(fullTank(), MetabolicParameters.ORDINARY);
+    private final OrdinaryDays forecast = new OrdinaryDays(fullTank(), TankParameters.ORDINARY);
     private final TwinState today = forecast.today(START);
 
     /** The room as measured, nothing placed. */
@@ -125,7 +125,7 @@ public class TwinBenchmark {
     /** Runs so many one-week variants on all cores and prints how long it took and what it held in memory. */
     public static void main(String[] args) {
         int variants = Integer.parseInt(args[0]);
-        OrdinaryDays forecast = new OrdinaryDays(fullTank(), MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(fullTank(), TankParameters.ORDINARY);
         TwinState today = forecast.today(START);
         long start = System.nanoTime();
         double sum = IntStream.range(0, variants)

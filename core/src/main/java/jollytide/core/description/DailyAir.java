@@ -6,8 +6,11 @@ import jollytide.core.units.InputException;
 
 /** CO2 of some air through an ordinary day, dry ppm, one value for the beginning of each local hour. */
 public record DailyAir(List<Double> hourlyPpm) {
+    static final double LEAST_PPM = 100;
+    private static final double MOST_PPM = 20_000;
+
     public DailyAir {
-        if (hourlyPpm.size() != 24 || hourlyPpm.stream().anyMatch(ppm -> !(ppm >= 100 && ppm <= 20_000))) {
+        if (hourlyPpm.size() != 24 || hourlyPpm.stream().anyMatch(ppm -> !(ppm >= LEAST_PPM && ppm <= MOST_PPM))) {
             throw new InputException(
                     "hourlyPpm", hourlyPpm.size(), "24 values of 100 to 20000 ppm", "Air by hours, 24 of them.");
         }
@@ -16,6 +19,13 @@ public record DailyAir(List<Double> hourlyPpm) {
 
     public static DailyAir constant(double ppm) {
         return new DailyAir(Collections.nCopies(24, ppm));
+    }
+
+    /** The same with so many ppm more, as far as air can be. */
+    DailyAir plus(double more) {
+        return new DailyAir(hourlyPpm.stream()
+                .map(ppm -> Math.max(LEAST_PPM, Math.min(MOST_PPM, ppm + more)))
+                .toList());
     }
 
     /** At a local time in hours, 0 to 24; straight between the hours. */

@@ -16,6 +16,17 @@ public record RoomCourse(Instant from, List<Double> hourlyPpm) {
         hourlyPpm = List.copyOf(hourlyPpm);
     }
 
+    /** The same with so many ppm more; gaps stay gaps. */
+    public RoomCourse plus(double ppm) {
+        return ppm == 0
+                ? this
+                : new RoomCourse(
+                        from,
+                        hourlyPpm.stream()
+                                .map(p -> Math.max(DailyAir.LEAST_PPM, p + ppm))
+                                .toList());
+    }
+
     /** Straight between two logged hours; empty beside them. */
     public Optional<Double> at(Instant t) {
         double hours = Duration.between(from, t).toMillis() / 3.6e6;

@@ -16,7 +16,6 @@ import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Seawater;
@@ -99,13 +98,46 @@ public record Setup(
                 room,
                 light,
                 Life.reef(
-                        MetabolicParameters.ORDINARY.respirationMmolPerLPerH(),
-                        MetabolicParameters.ORDINARY.photosynthesisMmolPerLPerH()),
+                        TankParameters.ORDINARY.respirationMmolPerLPerH(),
+                        TankParameters.ORDINARY.photosynthesisMmolPerLPerH()),
                 AlkalinitySource.SODA_ASH,
                 null,
                 null,
                 zone,
                 OutageAssumptions.DEFAULT);
+    }
+
+    /** As a log corrects it: what tests, meters and descriptions said is off by so much. */
+    public Setup corrected(TankParameters tank) {
+        if (tank.alkalinityOffMeqPerL() == 0
+                && tank.roomOffPpm() == 0
+                && tank.airChangesFactor() == 1
+                && tank.lampsLateH() == 0) {
+            return this;
+        }
+        return new Setup(
+                netVolumeL,
+                water,
+                alkalinityMeqPerL + tank.alkalinityOffMeqPerL(),
+                pressureHpa,
+                open,
+                canopy,
+                cabinet,
+                skimmer,
+                inCabinet,
+                line,
+                outdoorPpm,
+                RoomDay.of(
+                        room.ppm().plus(tank.roomOffPpm()),
+                        outdoorPpm,
+                        room.airChangesPerH() * tank.airChangesFactor()),
+                light.later(Math.round(tank.lampsLateH() * 60)),
+                life,
+                source,
+                reactor,
+                refugiumLight,
+                zone,
+                withoutMains);
     }
 
     /** What the reactor's intake water holds differs little between an ordinary day and night. */

@@ -10,13 +10,13 @@ import jollytide.core.air.Enclosure;
 import jollytide.core.description.LocalHours;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Surface;
 import jollytide.core.media.Media;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.LightClock;
 import jollytide.core.reef.LightCourse;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.twin.Air;
 import jollytide.core.twin.BoxedAir;
 import jollytide.core.twin.Channel;
@@ -40,7 +40,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Rig {
     private final Setup setup;
-    private final MetabolicParameters metabolism;
+    private final TankParameters metabolism;
 
     private final List<OpenPath> added = new ArrayList<>();
 
@@ -72,7 +72,7 @@ public final class Rig {
 
     UnaryOperator<CalciumReactor> reactorCare = reactor -> reactor;
 
-    private Rig(Setup setup, MetabolicParameters metabolism) {
+    private Rig(Setup setup, TankParameters metabolism) {
         this.setup = setup;
         this.metabolism = metabolism;
         canopy = setup.canopy();
@@ -85,7 +85,7 @@ public final class Rig {
     }
 
     /** The tank with measures on. */
-    public static Rig of(Setup setup, MetabolicParameters metabolism, MeasureSet measures) {
+    public static Rig of(Setup setup, TankParameters metabolism, MeasureSet measures) {
         Rig rig = new Rig(setup, metabolism);
         measures.all().forEach(measure -> measure.on(rig));
         return rig;
@@ -152,7 +152,7 @@ public final class Rig {
         parts.add(new Outdoors(setup.outdoorPpm()));
         for (OpenPath path : setup.open()) {
             boolean surface = path.path() instanceof Surface;
-            parts.add(surface ? path.times(surfaceTimes * metabolism.surfaceTimes()) : path);
+            parts.add(surface ? path.times(surfaceTimes * metabolism.surfaceFactor()) : path);
         }
         parts.addAll(added);
         for (SkimmerRig skimmer : skimmers) {

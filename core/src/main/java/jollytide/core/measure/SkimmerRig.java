@@ -7,10 +7,10 @@ import jollytide.core.description.DailyAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.LocalHours;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.reef.LightCourse;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.twin.Intake;
 import jollytide.core.twin.Intake.Leg;
 import jollytide.core.twin.MediaBed;
@@ -102,7 +102,7 @@ public final class SkimmerRig {
         return fixed == null ? 0 : fixed.fromOutdoors();
     }
 
-    SkimmerAir part(Setup setup, MetabolicParameters metabolism, LightCourse lamps, LocalHours local) {
+    SkimmerAir part(Setup setup, TankParameters metabolism, LightCourse lamps, LocalHours local) {
         return new SkimmerAir(
                 name,
                 skimmer,

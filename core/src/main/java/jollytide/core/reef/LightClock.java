@@ -26,6 +26,13 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
         within("rampMinutes", rampMinutes, 0, 360, "min");
     }
 
+    /** The same lamps, their clock set so many minutes later. */
+    public LightClock later(long minutes) {
+        return switches()
+                ? new LightClock(on.plusMinutes(minutes), off.plusMinutes(minutes), followsClockChanges, rampMinutes)
+                : this;
+    }
+
     public boolean neverLit() {
         return on.equals(off) && !alwaysLit();
     }

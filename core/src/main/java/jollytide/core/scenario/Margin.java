@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Bubbles.Skin;
 import jollytide.core.exchange.Gas;
@@ -19,7 +20,6 @@ import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.outage.Times;
 import jollytide.core.reef.Fish;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
@@ -41,10 +41,10 @@ public final class Margin {
     private static final double STONE_DEPTH_M = 0.4;
 
     private final Setup setup;
-    private final List<MetabolicParameters> tanks;
+    private final List<TankParameters> tanks;
 
     /** @param tanks that could be behind the log; each answer is that of the worst of them */
-    public Margin(Setup setup, List<MetabolicParameters> tanks) {
+    public Margin(Setup setup, List<TankParameters> tanks) {
         this.setup = setup;
         this.tanks = List.copyOf(tanks);
     }
@@ -179,7 +179,7 @@ public final class Margin {
                 .orElseThrow();
     }
 
-    private Night night(MetabolicParameters tank, TwinState settled, Strain strain, List<Measure> helped) {
+    private Night night(TankParameters tank, TwinState settled, Strain strain, List<Measure> helped) {
         TwinState lowest = WorstNight.lowest(setup, tank, settled, strained(strain, helped));
         double demand = 0;
         for (Ledger.Entry entry : Twin.rates(lowest).entries()) {

@@ -6,13 +6,13 @@ import java.util.Comparator;
 import java.util.List;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.SettlingTime;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Rig;
 import jollytide.core.media.Media;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.twin.Exchange;
@@ -44,19 +44,19 @@ public final class OrdinaryDays {
     private static final double ENDLESS_KG = 50;
 
     private final Setup setup;
-    private final MetabolicParameters metabolism;
+    private final TankParameters metabolism;
 
     private final @Nullable RoomCourse logged;
 
-    public OrdinaryDays(Setup setup, MetabolicParameters metabolism) {
+    public OrdinaryDays(Setup setup, TankParameters metabolism) {
         this(setup, metabolism, null);
     }
 
     /** @param logged the room as it was, for days that have been; where it has gaps the room's ordinary day is taken */
-    public OrdinaryDays(Setup setup, MetabolicParameters metabolism, @Nullable RoomCourse logged) {
-        this.setup = setup;
+    public OrdinaryDays(Setup setup, TankParameters metabolism, @Nullable RoomCourse logged) {
+        this.setup = setup.corrected(metabolism);
         this.metabolism = metabolism;
-        this.logged = logged;
+        this.logged = logged == null ? null : logged.plus(metabolism.roomOffPpm());
     }
 
     /**
@@ -164,7 +164,11 @@ public final class OrdinaryDays {
 
     /** The last day of a run long enough to have settled. */
     public SettledDay settled(TwinState today, MeasureSet measures) {
-        return settled(run(today, measures, SETTLING_IN));
+        return settled(today, measures, SETTLING_IN);
+    }
+
+    public SettledDay settled(TwinState today, MeasureSet measures, Duration length) {
+        return settled(run(today, measures, length));
     }
 
     /** The last day of such a run. */

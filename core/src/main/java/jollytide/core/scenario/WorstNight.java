@@ -5,11 +5,11 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Surface;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Warmth;
 import jollytide.core.outage.TankAtFailure;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.twin.TwinState;
 
 /** The hour of a night at which oxygen stands lowest, and the tank that loses its mains then. */
@@ -33,7 +33,7 @@ public final class WorstNight {
     private WorstNight() {}
 
     /** The state with the least oxygen of a settled day with these measures on. */
-    static TwinState lowest(Setup setup, MetabolicParameters tank, TwinState settled, MeasureSet measures) {
+    static TwinState lowest(Setup setup, TankParameters tank, TwinState settled, MeasureSet measures) {
         List<TwinState> run = new OrdinaryDays(setup, tank).run(settled, measures, RUN);
         return run.subList(run.size() - SAMPLES_A_DAY, run.size()).stream()
                 .min(Comparator.comparingDouble(TwinState::oxygenMgPerL))
@@ -48,7 +48,7 @@ public final class WorstNight {
      * @param roomC the air around it from then on
      */
     public static TankAtFailure of(
-            Setup setup, List<MetabolicParameters> tanks, List<TwinState> settled, double warmerByK, double roomC) {
+            Setup setup, List<TankParameters> tanks, List<TwinState> settled, double warmerByK, double roomC) {
         MeasureSet heat = warmerByK == 0 ? MeasureSet.NONE : MeasureSet.of(new Warmth(warmerByK));
         List<TankAtFailure> all = IntStream.range(0, tanks.size())
                 .parallel()
@@ -71,7 +71,7 @@ public final class WorstNight {
      */
     public static TankAtFailure at(
             Setup setup,
-            MetabolicParameters tank,
+            TankParameters tank,
             double oxygenMgPerL,
             boolean measured,
             double celsius,

@@ -17,6 +17,7 @@ import jollytide.core.description.DailyAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Fall;
 import jollytide.core.exchange.Skimmer;
@@ -30,7 +31,6 @@ import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
@@ -123,8 +123,7 @@ class GoldenTest {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20})
     void theTwinAgreesWithOneFromOutside(long seed) {
         OutsideTwin.Inputs in = draw(seed);
-        OrdinaryDays days =
-                new OrdinaryDays(setup(in), new MetabolicParameters(1, in.respirationMmol, in.productionMmol));
+        OrdinaryDays days = new OrdinaryDays(setup(in), new TankParameters(1, in.respirationMmol, in.productionMmol));
         MeasureSet measures = in.mediaKg == 0
                 ? MeasureSet.NONE
                 : MeasureSet.of(new Scrubber(

@@ -15,6 +15,7 @@ import jollytide.core.air.Enclosure;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Stone;
@@ -27,7 +28,6 @@ import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.core.seawater.Gases;
@@ -76,7 +76,7 @@ class MeasuresTest {
             ZONE,
             OutageAssumptions.DEFAULT);
     static final Surroundings KNOWN = new Surroundings(TANK, 80.0, MediaAssumptions.DEFAULT, 2);
-    private static final OrdinaryDays DAYS = new OrdinaryDays(TANK, MetabolicParameters.ORDINARY);
+    private static final OrdinaryDays DAYS = new OrdinaryDays(TANK, TankParameters.ORDINARY);
     private static final TwinState TODAY = DAYS.today(MIDNIGHT);
     private static final SettledDay AS_IT_IS = DAYS.settled(TODAY, MeasureSet.NONE);
 
@@ -212,7 +212,7 @@ class MeasuresTest {
                 TANK.room(),
                 TANK.light(),
                 ZONE);
-        OrdinaryDays days = new OrdinaryDays(setup, MetabolicParameters.ORDINARY);
+        OrdinaryDays days = new OrdinaryDays(setup, TankParameters.ORDINARY);
         return days.settled(days.today(MIDNIGHT), measures).troughPh();
     }
 

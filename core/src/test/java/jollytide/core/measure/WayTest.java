@@ -13,13 +13,13 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import jollytide.core.air.AirLine;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Stone;
 import jollytide.core.exchange.Surface;
 import jollytide.core.measure.Measure.Way;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
@@ -96,7 +96,7 @@ class WayTest {
     }
 
     private static Rig rig(Measure... put) {
-        return Rig.of(TANK, MetabolicParameters.ORDINARY, MeasureSet.of(put));
+        return Rig.of(TANK, TankParameters.ORDINARY, MeasureSet.of(put));
     }
 
     private static Scrubber scrubber(double freshShare, MediaUse.Hours hours) {
@@ -140,7 +140,7 @@ class WayTest {
     /** Alkalinity is brought up with soda ash: one mole of carbon for two equivalents. */
     @Test
     void alkalinityIsBroughtUpWithItsCarbon() {
-        TwinState today = new OrdinaryDays(TANK, MetabolicParameters.ORDINARY).today(MIDNIGHT);
+        TwinState today = new OrdinaryDays(TANK, TankParameters.ORDINARY).today(MIDNIGHT);
         TwinState raised = rig(new AlkalinityChange(0.5)).startsFrom(today);
         double perKg = 0.5e-3 / WATER.densityKgPerL();
         assertThat(raised.alkalinityMolPerKg() - today.alkalinityMolPerKg()).isCloseTo(perKg, within(1e-12));
@@ -249,7 +249,7 @@ class WayTest {
                 TANK.room(),
                 TANK.light(),
                 TANK.zone());
-        assertThatThrownBy(() -> Rig.of(none, MetabolicParameters.ORDINARY, MeasureSet.of(new SkimmerDraw(0.5))))
+        assertThatThrownBy(() -> Rig.of(none, TankParameters.ORDINARY, MeasureSet.of(new SkimmerDraw(0.5))))
                 .isInstanceOf(IllegalStateException.class);
     }
 

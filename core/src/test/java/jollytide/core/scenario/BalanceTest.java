@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -25,7 +26,6 @@ import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Air;
@@ -103,7 +103,7 @@ class BalanceTest {
                 .limit(40);
     }
 
-    private static final MetabolicParameters LIVING = new MetabolicParameters(1, 0.015, 0.03);
+    private static final TankParameters LIVING = new TankParameters(1, 0.015, 0.03);
 
     private static Setup described(int seed) {
         Random random = new Random(7919L * seed);
@@ -146,7 +146,7 @@ class BalanceTest {
     }
 
     private static List<TwinState> fortnight(Setup setup, Measure remedy) {
-        OrdinaryDays forecast = new OrdinaryDays(setup, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(setup, TankParameters.ORDINARY);
         return forecast.run(forecast.today(MIDNIGHT), MeasureSet.of(remedy), FORTNIGHT);
     }
 

@@ -12,6 +12,7 @@ import jollytide.core.air.AirLine;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Limewater;
 import jollytide.core.exchange.Stone;
@@ -33,7 +34,6 @@ import jollytide.core.measure.Ventilator;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Air;
@@ -60,7 +60,7 @@ class CautionTest {
                 ZoneId.of("Europe/Amsterdam"));
     }
 
-    private static List<String> cautions(Setup setup, MetabolicParameters living, Measure... put) {
+    private static List<String> cautions(Setup setup, TankParameters living, Measure... put) {
         OrdinaryDays forecast = new OrdinaryDays(setup, living);
         TwinState today = forecast.today(MIDNIGHT);
         MeasureSet remedies = new MeasureSet(List.of(put));
@@ -72,18 +72,18 @@ class CautionTest {
     @Test
     void anEmptyHouseIsNotBegunByTheHour() {
         Setup stuffy = tank(300, 0.7, 2600);
-        assertThat(cautions(stuffy, MetabolicParameters.ORDINARY, new NobodyHome()))
+        assertThat(cautions(stuffy, TankParameters.ORDINARY, new NobodyHome()))
                 .noneMatch(c -> c.contains("by the hour"));
         assertThat(cautions(
                         stuffy,
-                        MetabolicParameters.ORDINARY,
+                        TankParameters.ORDINARY,
                         new Scrubber(new Media(5, MediaAssumptions.DEFAULT), 1, MediaUse.Hours.ALWAYS, 8.2, false)))
                 .anyMatch(c -> c.contains("by the hour"));
     }
 
     @Test
     void lowOxygenIsHeldAgainstWhatLowersIt() {
-        MetabolicParameters hungry = new MetabolicParameters(1, 0.11, 0.13);
+        TankParameters hungry = new TankParameters(1, 0.11, 0.13);
         Setup crowded = tank(300, 0.35, 700);
         List<String> untouched = cautions(crowded, hungry);
         assertThat(untouched).anyMatch(c -> c.contains("with or without this"));
@@ -97,7 +97,7 @@ class CautionTest {
     }
 
     private static @Nullable DoseLimit limit(Setup setup, Dose dose, double evaporation) {
-        OrdinaryDays forecast = new OrdinaryDays(setup, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(setup, TankParameters.ORDINARY);
         return DoseLimit.of(forecast, setup, MeasureSet.of(dose), forecast.today(MIDNIGHT), evaporation);
     }
 
@@ -129,7 +129,7 @@ class CautionTest {
     void aDoseThatLiftsPhPastEightAndAHalfIsStoppedBelowIt() {
         Setup airy = tank(110, 0.02, 420);
         Dose lye = new Dose(AlkalinitySource.SODIUM_HYDROXIDE, AlkalinityUnit.DKH.toMeqPerL(1));
-        MetabolicParameters quiet = new MetabolicParameters(1, 0.004, 0.03);
+        TankParameters quiet = new TankParameters(1, 0.004, 0.03);
         OrdinaryDays forecast = new OrdinaryDays(airy, quiet);
         TwinState today = forecast.today(MIDNIGHT);
         DoseLimit limit = DoseLimit.of(forecast, airy, MeasureSet.of(lye), today, 1);
@@ -150,7 +150,7 @@ class CautionTest {
     @Test
     void theGainOfMediaIsThatOfAFreshFill() {
         Setup setup = tank(300, 0.7, 1200);
-        OrdinaryDays forecast = new OrdinaryDays(setup, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(setup, TankParameters.ORDINARY);
         TwinState today = forecast.today(MIDNIGHT);
         double asItIs = forecast.settled(today, MeasureSet.NONE).troughPh();
         double[] gains = new double[2];
@@ -169,7 +169,7 @@ class CautionTest {
     void whatMayHurtSaysSo() {
         Setup plain = tank(300, 0.7, 900);
         List<String> hose =
-                cautions(plain, MetabolicParameters.ORDINARY, new OutdoorLine(new AirLine(6, 12.7, 2.5), null, 0));
+                cautions(plain, TankParameters.ORDINARY, new OutdoorLine(new AirLine(6, 12.7, 2.5), null, 0));
         assertThat(hose)
                 .anySatisfy(c -> assertThat(c)
                         .contains("cables, pipes, gas, structure")
@@ -177,31 +177,31 @@ class CautionTest {
                         .contains("radon and mould")
                         .contains("flues")
                         .contains("local code"));
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY, new ReactorCare(0.5, 0.3)))
+        assertThat(cautions(plain, TankParameters.ORDINARY, new ReactorCare(0.5, 0.3)))
                 .anyMatch(c -> c.contains("cylinder stands upright"));
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY, new AirStone(new Stone(100, 2, 1.2), Air.ROOM)))
+        assertThat(cautions(plain, TankParameters.ORDINARY, new AirStone(new Stone(100, 2, 1.2), Air.ROOM)))
                 .anyMatch(c -> c.contains("supersaturate"));
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY, new AirStone(new Stone(100, 2, 0.5), Air.ROOM)))
+        assertThat(cautions(plain, TankParameters.ORDINARY, new AirStone(new Stone(100, 2, 0.5), Air.ROOM)))
                 .noneMatch(c -> c.contains("supersaturate"));
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY, new Ventilator(0.5)))
+        assertThat(cautions(plain, TankParameters.ORDINARY, new Ventilator(0.5)))
                 .anyMatch(c -> c.contains("flue's gases"));
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY, new Ventilation(2)))
+        assertThat(cautions(plain, TankParameters.ORDINARY, new Ventilation(2)))
                 .noneMatch(c -> c.contains("flue's gases"));
         for (AlkalinitySource source : AlkalinitySource.values()) {
-            List<String> dose = cautions(plain, MetabolicParameters.ORDINARY, new Dose(source, 0.05));
+            List<String> dose = cautions(plain, TankParameters.ORDINARY, new Dose(source, 0.05));
             assertThat(dose.stream().anyMatch(c -> c.startsWith("Caustic: goggles, gloves")))
                     .as("%s", source)
                     .isEqualTo(source.caustic());
             assertThat(dose.stream().anyMatch(c -> c.startsWith("Potassium builds up")))
                     .isEqualTo(source == AlkalinitySource.POTASSIUM_HYDROXIDE);
         }
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY, new AlkalinityChange(0.1)))
+        assertThat(cautions(plain, TankParameters.ORDINARY, new AlkalinityChange(0.1)))
                 .anyMatch(c -> c.contains("no more than 1 dKH a day"));
         Scrubber loop = new Scrubber(new Media(1, MediaAssumptions.DEFAULT), 0, MediaUse.Hours.ALWAYS, 8.2, false);
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY, loop))
+        assertThat(cautions(plain, TankParameters.ORDINARY, loop))
                 .anyMatch(c -> c.contains("does not renew oxygen"))
                 .anyMatch(c -> c.contains("drown"))
                 .anyMatch(c -> c.contains("drip trap") && c.contains("goggles"));
-        assertThat(cautions(plain, MetabolicParameters.ORDINARY)).isEmpty();
+        assertThat(cautions(plain, TankParameters.ORDINARY)).isEmpty();
     }
 }

@@ -10,12 +10,12 @@ import java.util.List;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import org.jspecify.annotations.Nullable;
@@ -44,7 +44,7 @@ class MarginTest {
                 ZoneId.of("Europe/Amsterdam"));
     }
 
-    private static Margin.Answer answer(Setup setup, MetabolicParameters... tanks) {
+    private static Margin.Answer answer(Setup setup, TankParameters... tanks) {
         return new Margin(setup, List.of(tanks))
                 .answer(List.of(tanks).stream()
                         .map(living -> new OrdinaryDays(setup, living).today(MIDNIGHT))
@@ -58,7 +58,7 @@ class MarginTest {
                 .orElseThrow();
     }
 
-    private static final MetabolicParameters QUIET = new MetabolicParameters(1, 0.004, 0);
+    private static final TankParameters QUIET = new TankParameters(1, 0.004, 0);
 
     /** G (saturation − p) = demand, by hand from the surface's conductance, Garcia and Gordon's saturation and Henry's law. */
     @Test
@@ -110,7 +110,7 @@ class MarginTest {
     /** Of several tanks that could be behind the log each night is that of the worst, and helps are ranked by it. */
     @Test
     void theWorstTankCounts() {
-        MetabolicParameters hungry = new MetabolicParameters(1, 0.007, 0);
+        TankParameters hungry = new TankParameters(1, 0.007, 0);
         Margin.Answer both = answer(dark(null), QUIET, hungry);
         Margin.Answer alone = answer(dark(null), hungry);
         assertThat(night(both, Margin.Strain.HOTTEST_DAY).lowestMgPerL())
@@ -125,7 +125,7 @@ class MarginTest {
     /** Nothing lives at half a milligram: such a sum contradicts the animals, beside one that does not it is dropped. */
     @Test
     void aTankOfTheDeadIsLeftOut() {
-        MetabolicParameters impossible = new MetabolicParameters(1, 0.4, 0);
+        TankParameters impossible = new TankParameters(1, 0.4, 0);
         assertThat(answer(dark(null), impossible).contradicted()).isTrue();
         Margin.Answer dropped = answer(dark(null), QUIET, impossible);
         assertThat(dropped.contradicted()).isFalse();
@@ -137,7 +137,7 @@ class MarginTest {
     @Test
     void stillnessRunsOut() {
         Margin.Still hungry =
-                answer(dark(null), new MetabolicParameters(1, 0.005, 0)).still();
+                answer(dark(null), new TankParameters(1, 0.005, 0)).still();
         assertThat(hungry.danger().likely()).isGreaterThan(hungry.caution().likely());
         assertThat(hungry.danger().early()).isLessThan(hungry.danger().likely());
         Double quiet = answer(dark(null), QUIET).still().danger().likely();

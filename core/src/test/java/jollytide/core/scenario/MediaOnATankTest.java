@@ -13,6 +13,7 @@ import jollytide.core.air.AirLine;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
@@ -27,7 +28,6 @@ import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Intake;
@@ -62,7 +62,7 @@ class MediaOnATankTest {
 
     private static Run run(@Nullable Skimmer skimmer, Measure... put) {
         Setup setup = tank(skimmer);
-        OrdinaryDays days = new OrdinaryDays(setup, MetabolicParameters.ORDINARY);
+        OrdinaryDays days = new OrdinaryDays(setup, TankParameters.ORDINARY);
         MeasureSet set = new MeasureSet(List.of(put));
         List<TwinState> run = days.run(days.today(MIDNIGHT), set, Duration.ofDays(2));
         Rig rig = days.rig(set);

@@ -11,6 +11,7 @@ import java.util.List;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -26,7 +27,6 @@ import jollytide.core.outage.Schedule;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.TwinState;
@@ -46,7 +46,7 @@ class OneAnswerTest {
             new RoomDay(DailyAir.constant(700), 0.3),
             new LightClock(LocalTime.of(10, 0), LocalTime.of(10, 0), true, 0),
             ZoneId.of("Europe/Amsterdam"));
-    private static final MetabolicParameters REEF = new MetabolicParameters(1, 0.01, 0);
+    private static final TankParameters REEF = new TankParameters(1, 0.01, 0);
     private static final OrdinaryDays DAYS = new OrdinaryDays(TANK, REEF);
     private static final TwinState TODAY = DAYS.today(MIDNIGHT);
 

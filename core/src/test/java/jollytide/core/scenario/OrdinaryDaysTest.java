@@ -8,26 +8,21 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
 import jollytide.core.air.People;
 import jollytide.core.air.RoomAir;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.FixedLine;
-import jollytide.core.description.RoomCourse;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
-import jollytide.core.fit.LogFit;
-import jollytide.core.fit.LogFit.LoggedDay;
-import jollytide.core.fit.LogFit.Window;
 import jollytide.core.measure.Dose;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.MediaUse;
@@ -41,7 +36,6 @@ import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.core.seawater.Gases;
@@ -74,7 +68,7 @@ class OrdinaryDaysTest {
     private static final AirLine HALF_INCH = new AirLine(6, 12.7, AirLine.ASSUMED_LOSS);
 
     private static SettledDay settled(MeasureSet remedies) {
-        OrdinaryDays forecast = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         return forecast.settled(forecast.today(MIDNIGHT), remedies);
     }
 
@@ -88,7 +82,7 @@ class OrdinaryDaysTest {
     }
 
     private static SettledDay settledTight(double freshShare) {
-        OrdinaryDays forecast = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         return OrdinaryDays.settled(
                 forecast.runWithTightLoop(forecast.today(MIDNIGHT), closedLoop(freshShare), Duration.ofDays(7)));
     }
@@ -118,7 +112,7 @@ class OrdinaryDaysTest {
      */
     @Test
     void fullRecirculationStarvesTheNightAndDrownsItsMedia() {
-        OrdinaryDays forecast = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         TwinState today = forecast.today(MIDNIGHT);
         List<TwinState> run = forecast.runWithTightLoop(today, closedLoop(0), Duration.ofDays(7));
         SettledDay open = settled(MeasureSet.NONE);
@@ -155,12 +149,12 @@ class OrdinaryDaysTest {
     /** Animals that would have suffocated long ago are not those that the keeper has. */
     @Test
     void aTankThatCannotLiveIsNotWarnedFor() {
-        OrdinaryDays ordinary = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
-        MetabolicParameters breathless = new MetabolicParameters(0.3, 0.3, 0.034, 0.3);
+        OrdinaryDays ordinary = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
+        TankParameters breathless = new TankParameters(0.3, 0.3, 0.3, 0.034);
         OrdinaryDays impossible = new OrdinaryDays(LANTERN, breathless);
         Margin.Answer alone =
-                new Margin(LANTERN, List.of(MetabolicParameters.ORDINARY)).answer(List.of(ordinary.today(MIDNIGHT)));
-        Margin.Answer both = new Margin(LANTERN, List.of(MetabolicParameters.ORDINARY, breathless))
+                new Margin(LANTERN, List.of(TankParameters.ORDINARY)).answer(List.of(ordinary.today(MIDNIGHT)));
+        Margin.Answer both = new Margin(LANTERN, List.of(TankParameters.ORDINARY, breathless))
                 .answer(List.of(ordinary.today(MIDNIGHT), impossible.today(MIDNIGHT)));
         assertThat(both).isEqualTo(alone);
         assertThat(alone.contradicted()).isFalse();
@@ -172,9 +166,9 @@ class OrdinaryDaysTest {
     /** Oxygen at the worst hour: each strain costs, still pumps most; and the answer names what to change first. */
     @Test
     void theMarginOfTheWorstHour() {
-        OrdinaryDays forecast = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         Margin.Answer answer =
-                new Margin(LANTERN, List.of(MetabolicParameters.ORDINARY)).answer(List.of(forecast.today(MIDNIGHT)));
+                new Margin(LANTERN, List.of(TankParameters.ORDINARY)).answer(List.of(forecast.today(MIDNIGHT)));
         assertThat(answer.nights()).extracting(Margin.Night::strain).containsExactly(Margin.Strain.values());
         List<Double> lowest =
                 answer.nights().stream().map(Margin.Night::lowestMgPerL).toList();
@@ -194,7 +188,7 @@ class OrdinaryDaysTest {
     /** Gated media work only below their pH, and so last longer than media that always work. */
     @Test
     void aGateStretchesMedia() {
-        OrdinaryDays forecast = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         TwinState today = forecast.today(MIDNIGHT);
         Media kilo = new Media(1, MediaAssumptions.DEFAULT);
         double[] used = new double[2];
@@ -235,7 +229,7 @@ class OrdinaryDaysTest {
     /** The balance of a day closes: what crossed is what the water gained; at rest it gains nothing. */
     @Test
     void theBalanceCloses() {
-        OrdinaryDays forecast = new OrdinaryDays(LANTERN, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         TwinState today = forecast.today(MIDNIGHT);
         OrdinaryDays.Balance balance = forecast.balance(today, MeasureSet.NONE, MIDNIGHT.plus(Duration.ofHours(33)));
         assertThat(balance.day().co2()).isCloseTo(balance.storedCo2(), within(1e-9));
@@ -268,109 +262,6 @@ class OrdinaryDaysTest {
         double empty = settled(MeasureSet.of(new NobodyHome())).troughPh();
         assertThat(ajar).isGreaterThan(without + 0.05);
         assertThat(empty).isGreaterThan(ajar);
-    }
-
-    private static LoggedDay day(List<TwinState> run, int i) {
-        List<TwinState> states = run.subList(96 * i, 96 * (i + 1));
-        SettledDay day = SettledDay.of(states);
-        Instant start = MIDNIGHT.plus(Duration.ofDays(i));
-        return new LoggedDay(
-                start,
-                start.plus(Duration.ofDays(1)),
-                day.troughPh(),
-                day.peakPh(),
-                window(states, start, 8),
-                window(states, start, 19));
-    }
-
-    /** Two hours from a local hour on; the lamps are lit from 10 to 21. */
-    private static Window window(List<TwinState> states, Instant start, int hour) {
-        Instant from = start.plus(Duration.ofHours(hour));
-        Instant to = from.plus(Duration.ofHours(2));
-        double ph = states.stream()
-                .filter(s -> !s.at().isBefore(from) && s.at().isBefore(to))
-                .mapToDouble(TwinState::phNbs)
-                .average()
-                .orElseThrow();
-        return new Window(from, to, ph);
-    }
-
-    private static LoggedDay plain(double dark, double lit) {
-        Instant on = MIDNIGHT.plus(Duration.ofHours(10));
-        Instant off = MIDNIGHT.plus(Duration.ofHours(21));
-        return new LoggedDay(
-                MIDNIGHT,
-                MIDNIGHT.plus(Duration.ofDays(1)),
-                dark,
-                lit,
-                new Window(on.minus(Duration.ofHours(2)), on, dark),
-                new Window(off.minus(Duration.ofHours(2)), off, lit));
-    }
-
-    private static RoomCourse hours(int days, IntToDoubleFunction ppm) {
-        return new RoomCourse(
-                MIDNIGHT.minus(Duration.ofDays(1)),
-                IntStream.range(0, 24 * (days + 2)).mapToObj(ppm::applyAsDouble).toList());
-    }
-
-    /** The fit finds what made the days, and the other tanks that it allows show the same days within the log's error. */
-    @Test
-    void theFitFindsTheReefThatMadeTheLog() {
-        MetabolicParameters made = new MetabolicParameters(1, 0.022, 0.041);
-        RoomCourse room = hours(3, h -> h % 24 >= 9 && h % 24 < 17 ? 560 : 900);
-        OrdinaryDays truth = new OrdinaryDays(LANTERN, made, room);
-        List<TwinState> run = truth.run(truth.today(MIDNIGHT), MeasureSet.NONE, Duration.ofDays(3));
-        List<LoggedDay> days = List.of(day(run, 0), day(run, 1), day(run, 2));
-        LogFit.Fit fit = LogFit.of(LANTERN, days, room);
-        assertThat(fit.problem()).isNull();
-        List<MetabolicParameters> tanks = fit.tanks();
-        assertThat(tanks).hasSize(5);
-        assertThat(tanks.get(0).respirationMmolPerLPerH()).isCloseTo(0.022, within(0.0006));
-        assertThat(tanks.get(0).photosynthesisMmolPerLPerH()).isCloseTo(0.041, within(0.001));
-        List<Double> gains = new ArrayList<>();
-        List<Double> troughs = new ArrayList<>();
-        for (MetabolicParameters tank : tanks) {
-            OrdinaryDays forecast = new OrdinaryDays(LANTERN, tank);
-            TwinState today = forecast.today(MIDNIGHT);
-            double asItIs = forecast.settled(today, MeasureSet.NONE).troughPh();
-            troughs.add(asItIs);
-            gains.add(forecast.settled(today, line(HALF_INCH, null)).troughPh() - asItIs);
-        }
-        assertThat(OrdinaryDays.band(troughs).high()
-                        - OrdinaryDays.band(troughs).low())
-                .isBetween(0.05, 0.15);
-        // A weak skimmer under a strong surface gains less by better air than the other way round.
-        assertThat(gains.get(4)).isLessThan(gains.get(0)).isLessThan(gains.get(3));
-        assertThat(OrdinaryDays.band(gains).high() - OrdinaryDays.band(gains).low())
-                .isGreaterThan(0.02);
-    }
-
-    /** A classroom: full on some days, empty on others. Fitted to the mean day of both, its reef would come out wrong. */
-    @Test
-    void eachDayIsFittedInItsOwnRoom() {
-        MetabolicParameters made = new MetabolicParameters(1, 0.016, 0.03);
-        RoomCourse room = hours(6, h -> h / 24 % 3 == 0 || h % 24 < 8 || h % 24 > 16 ? 450 : 2200);
-        OrdinaryDays truth = new OrdinaryDays(LANTERN, made, room);
-        List<TwinState> run = truth.run(truth.today(MIDNIGHT), MeasureSet.NONE, Duration.ofDays(6));
-        List<LoggedDay> days = IntStream.range(0, 6).mapToObj(i -> day(run, i)).toList();
-        MetabolicParameters found = LogFit.of(LANTERN, days, room).tanks().get(0);
-        assertThat(found.respirationMmolPerLPerH()).isCloseTo(0.016, within(0.001));
-        assertThat(found.photosynthesisMmolPerLPerH()).isCloseTo(0.03, within(0.0015));
-    }
-
-    @Test
-    void anImpossibleLogIsSaid() {
-        RoomCourse room = hours(1, h -> 700);
-        LoggedDay wild = plain(6.5, 9.5);
-        LogFit.Fit none = LogFit.of(LANTERN, List.of(wild), room);
-        assertThat(none.tanks()).isEmpty();
-        assertThat(none.problem()).contains("check the probe");
-        // A room meter that reads 1200 too much: the reef would have to live on making more than it breathes.
-        RoomCourse high = hours(1, h -> 2100);
-        LoggedDay clean = plain(8.1, 8.4);
-        LogFit.Fit refused = LogFit.of(LANTERN, List.of(clean), high);
-        assertThat(refused.tanks()).isEmpty();
-        assertThat(refused.problem()).contains("room meter");
     }
 
     /** What was measured at a hose counts: a hose that brings an eighth of outdoor air does an eighth of the good. */
@@ -437,7 +328,7 @@ class OrdinaryDaysTest {
                 null,
                 ZONE,
                 OutageAssumptions.DEFAULT);
-        OrdinaryDays forecast = new OrdinaryDays(setup, MetabolicParameters.ORDINARY);
+        OrdinaryDays forecast = new OrdinaryDays(setup, TankParameters.ORDINARY);
         return forecast.settled(forecast.today(MIDNIGHT), MeasureSet.NONE).troughPh();
     }
 }

@@ -13,6 +13,7 @@ import java.util.List;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Gas;
@@ -32,7 +33,6 @@ import jollytide.core.media.MediaAssumptions;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
@@ -46,7 +46,7 @@ import org.junit.jupiter.api.Test;
 class ScenarioNumbersTest {
     private static final Instant MIDNIGHT = Instant.parse("2026-11-10T23:00:00Z");
     private static final Seawater WATER = new Seawater(35, 25.5);
-    private static final MetabolicParameters ORDINARY = MetabolicParameters.ORDINARY;
+    private static final TankParameters ORDINARY = TankParameters.ORDINARY;
 
     private static Setup tank(@Nullable Skimmer skimmer, double surfaceM2, double roomPpm) {
         return Setup.plain(
@@ -109,7 +109,7 @@ class ScenarioNumbersTest {
 
     private record Tried(MeasureSet set, SettledDay today, List<TwinState> run, List<String> cautions) {}
 
-    private static Tried tried(Setup setup, MetabolicParameters metabolism, Measure... put) {
+    private static Tried tried(Setup setup, TankParameters metabolism, Measure... put) {
         OrdinaryDays days = new OrdinaryDays(setup, metabolism);
         TwinState state = days.today(MIDNIGHT);
         MeasureSet set = MeasureSet.of(put);
@@ -146,7 +146,7 @@ class ScenarioNumbersTest {
     void whatADoseLiftsIsNamed() {
         Tried lye = tried(
                 tank(null, 0.5, 420),
-                new MetabolicParameters(1, 0.006, 0.012),
+                new TankParameters(1, 0.006, 0.012),
                 new Dose(AlkalinitySource.SODIUM_HYDROXIDE, 0.4));
         double ph = lye.run().stream().mapToDouble(TwinState::phNbs).max().orElseThrow();
         double omega =
@@ -161,7 +161,7 @@ class ScenarioNumbersTest {
     @Test
     void lowOxygenIsToldWithItsNumbers() {
         Tried crowded =
-                tried(tank(new Skimmer(390), 0.35, 700), new MetabolicParameters(1, 0.11, 0.13), new SkimmerDraw(0.3));
+                tried(tank(new Skimmer(390), 0.35, 700), new TankParameters(1, 0.11, 0.13), new SkimmerDraw(0.3));
         double lowest = crowded.run().stream()
                 .mapToDouble(TwinState::oxygenMgPerL)
                 .min()
@@ -192,9 +192,9 @@ class ScenarioNumbersTest {
     @Test
     void theWorstLivingTankLosesItsMains() {
         Setup setup = tank(null, 0.7, 700);
-        MetabolicParameters quiet = new MetabolicParameters(1, 0.004, 0);
-        MetabolicParameters hungry = new MetabolicParameters(1, 0.008, 0);
-        MetabolicParameters dead = new MetabolicParameters(1, 0.9, 0);
+        TankParameters quiet = new TankParameters(1, 0.004, 0);
+        TankParameters hungry = new TankParameters(1, 0.008, 0);
+        TankParameters dead = new TankParameters(1, 0.9, 0);
         TankAtFailure worst = failing(setup, quiet, hungry, dead);
         assertThat(worst.reefMmolPerLPerH()).isEqualTo(0.008);
         assertThat(worst.startMgPerL()).isLessThan(failing(setup, quiet).startMgPerL());
@@ -209,11 +209,11 @@ class ScenarioNumbersTest {
         assertThat(worst.fish()).isEqualTo(Fish.NONE);
     }
 
-    private static TankAtFailure failing(Setup setup, MetabolicParameters... tanks) {
+    private static TankAtFailure failing(Setup setup, TankParameters... tanks) {
         return failing(setup, 0, tanks);
     }
 
-    private static TankAtFailure failing(Setup setup, double warmerByK, MetabolicParameters... tanks) {
+    private static TankAtFailure failing(Setup setup, double warmerByK, TankParameters... tanks) {
         List<TwinState> settled = List.of(tanks).stream()
                 .map(tank -> new OrdinaryDays(setup, tank).today(MIDNIGHT))
                 .toList();
@@ -223,13 +223,13 @@ class ScenarioNumbersTest {
     /** Three helps on a hot night, each better than none, the best first; a stone is asked for below 5 mg/L only. */
     @Test
     void whatHelpsIsRanked() {
-        Margin.Answer quiet = margin(tank(null, 2, 700), new MetabolicParameters(1, 0.002, 0));
+        Margin.Answer quiet = margin(tank(null, 2, 700), new TankParameters(1, 0.002, 0));
         assertThat(quiet.changes()).hasSize(3);
         assertThat(quiet.changes())
                 .extracting(Margin.Change::lowestMgPerL)
                 .isSortedAccordingTo(Comparator.reverseOrder());
         assertThat(quiet.stoneNeeded()).isFalse();
-        Margin.Answer hungry = margin(tank(null, 0.35, 700), new MetabolicParameters(1, 0.03, 0));
+        Margin.Answer hungry = margin(tank(null, 0.35, 700), new TankParameters(1, 0.03, 0));
         assertThat(hungry.stoneNeeded()).isTrue();
         double worst = hungry.nights().stream()
                 .mapToDouble(Margin.Night::lowestMgPerL)
@@ -242,11 +242,11 @@ class ScenarioNumbersTest {
                 .filter(c -> c.what().contains("chiller"))
                 .findFirst()
                 .orElseThrow();
-        TankAtFailure half = failing(tank(null, 0.35, 700), 2, new MetabolicParameters(1, 0.03, 0));
+        TankAtFailure half = failing(tank(null, 0.35, 700), 2, new TankParameters(1, 0.03, 0));
         assertThat(cooler.lowestMgPerL()).isCloseTo(half.startMgPerL(), within(0.01));
     }
 
-    private static Margin.Answer margin(Setup setup, MetabolicParameters tank) {
+    private static Margin.Answer margin(Setup setup, TankParameters tank) {
         return new Margin(setup, List.of(tank)).answer(List.of(new OrdinaryDays(setup, tank).today(MIDNIGHT)));
     }
 }

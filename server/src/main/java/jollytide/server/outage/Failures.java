@@ -12,7 +12,7 @@ import jollytide.core.outage.Backup;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.Plan;
 import jollytide.core.outage.TankAtFailure;
-import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.description.TankParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.WorstNight;
 import jollytide.core.twin.TwinState;
@@ -93,7 +93,7 @@ class Failures {
 
     /** The twin's day at that hour: an ordinary day tells it, whichever day it was. */
     private TwinState twinAt(Described known, Instant at) {
-        MetabolicParameters tank = known.tanks().get(0);
+        TankParameters tank = known.tanks().get(0);
         TwinState settled = book.settled(known.setup(), tank, known.start());
         long seconds = Math.floorMod(Duration.between(known.start(), at).toSeconds(), 86_400L);
         List<TwinState> day = new OrdinaryDays(known.setup(), tank).run(settled, MeasureSet.NONE, Duration.ofDays(1));

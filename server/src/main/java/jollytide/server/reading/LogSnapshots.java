@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -31,6 +32,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 public class LogSnapshots {
+    private static final Set<Quantity> DRAWN =
+            EnumSet.of(Quantity.PH, Quantity.CO2, Quantity.OXYGEN, Quantity.ALKALINITY);
+
     private final SeriesRepository series;
     private final NamedParameterJdbcTemplate jdbc;
 
@@ -40,12 +44,12 @@ public class LogSnapshots {
     }
 
     /**
-     * Of each tank: half hours of pH and CO2 between two times, and the newest reading of every series until the second.
+     * Of each tank: half hours of what its twin is fitted to between two times, and the newest reading of every series until the second.
      */
     @Transactional(readOnly = true)
     public Map<UUID, LogSnapshot> of(List<Tank> tanks, Instant from, Instant to) {
         List<Series> all = seriesOf(tanks);
-        Map<Long, Series> drawn = byId(all, s -> s.quantity == Quantity.PH || s.quantity == Quantity.CO2);
+        Map<Long, Series> drawn = byId(all, s -> DRAWN.contains(s.quantity));
         List<HalfHour> halfHours = drawn.isEmpty() ? List.of() : halfHours(drawn, from, to);
         List<ReadingRow> newest = newest(byId(all, s -> true), Instant.EPOCH, to);
         Map<UUID, LogSnapshot> snapshots = new HashMap<>();

@@ -15,7 +15,7 @@ import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
-import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.description.TankParameters;
 import jollytide.core.seawater.Gases;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.server.setup.Computes;
@@ -114,7 +114,7 @@ class OutageSumsController {
                 SALINITY,
                 Gases.STANDARD_HPA,
                 body.surfaceM2(),
-                or(body.reefMmolPerLPerH(), MetabolicParameters.ORDINARY.respirationMmolPerLPerH()),
+                or(body.reefMmolPerLPerH(), TankParameters.ORDINARY.respirationMmolPerLPerH()),
                 fish(body.fish()),
                 body.startMgPerL(),
                 true,

@@ -25,7 +25,7 @@ import jollytide.core.exchange.SettlingTime;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
-import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.description.TankParameters;
 import jollytide.core.scenario.DoseLimit;
 import jollytide.core.scenario.MediaLife;
 import jollytide.core.scenario.OrdinaryDays;
@@ -46,7 +46,7 @@ import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankService;
 import jollytide.server.twin.SetRequest;
 import jollytide.server.twin.SetRequest.PutMeasure;
-import jollytide.server.twin.TwinBook;
+import jollytide.server.twin.SetupOfTank;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -220,7 +220,7 @@ class WaterSumsController {
             @Nullable Double airChangesPerH,
             @Nullable Double roomM3,
             @Nullable Double pressureHpa,
-            @Nullable MetabolicParameters living,
+            @Nullable TankParameters living,
             @Nullable @Size(max = 20) List<@NotNull @Valid PutMeasure> measures) {}
 
     record HourOfForecast(
@@ -242,7 +242,7 @@ class WaterSumsController {
                 air,
                 tank.assumptions().outdoorPpm(),
                 RoomAir.airChangesPerH(body.airChangesPerH()).value());
-        Setup setup = TwinBook.setup(
+        Setup setup = SetupOfTank.of(
                 tank,
                 water,
                 meqPerL,
@@ -251,7 +251,7 @@ class WaterSumsController {
                 null,
                 zone(body.zone()));
         OrdinaryDays forecast =
-                new OrdinaryDays(setup, body.living() == null ? MetabolicParameters.ORDINARY : body.living());
+                new OrdinaryDays(setup, body.living() == null ? TankParameters.ORDINARY : body.living());
         TwinState today = forecast.today(start(body.start()));
         List<TwinState> run = forecast.run(today, measures(body, tank, setup), Duration.ofDays(body.days()));
         int perDay = (int) Duration.ofDays(1).dividedBy(QUARTER);
@@ -272,7 +272,7 @@ class WaterSumsController {
         List<PutMeasure> put = body.measures();
         return put == null
                 ? MeasureSet.NONE
-                : new SetRequest(put).on(TwinBook.surroundings(tank, setup, body.roomM3()));
+                : new SetRequest(put).on(SetupOfTank.surroundings(tank, setup, body.roomM3()));
     }
 
     private static ZoneId zone(String zone) {

@@ -9,7 +9,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.description.TankParameters;
 import jollytide.server.account.SignedIn;
 import jollytide.server.setup.Computes;
 import jollytide.server.twin.BenchService.BenchView;
@@ -51,7 +51,7 @@ class BenchController {
      * @param days to draw, 2 when null
      */
     record ForecastRequest(
-            @NotEmpty @Size(max = 5) List<@NotNull MetabolicParameters> tanks,
+            @NotEmpty @Size(max = 5) List<@NotNull TankParameters> tanks,
             @NotEmpty @Size(max = 5) List<@NotNull @Valid SetRequest> variants,
             @Nullable @Min(1) @Max(14) Integer days) {}
 

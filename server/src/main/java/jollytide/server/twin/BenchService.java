@@ -27,7 +27,7 @@ import jollytide.core.measure.Rig;
 import jollytide.core.measure.SkimmerRig;
 import jollytide.core.measure.Surroundings;
 import jollytide.core.reef.LightClock;
-import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.description.TankParameters;
 import jollytide.core.scenario.Cautions;
 import jollytide.core.scenario.DoseLimit;
 import jollytide.core.scenario.MediaLife;
@@ -107,7 +107,7 @@ class BenchService {
             @Nullable Double troughPh,
             @Nullable Double peakPh,
             int daysUsed,
-            List<MetabolicParameters> tanks,
+            List<TankParameters> tanks,
             boolean fitted,
             @Nullable String fitProblem,
             List<LightClock.Lit> lit,
@@ -239,7 +239,7 @@ class BenchService {
         Setup setup = known.setup();
         Skimmer skimmer = setup.skimmer();
         MediaService.Capacity capacity = media.capacity(tank);
-        Surroundings around = TwinBook.surroundings(tank, setup, capacity.assumed());
+        Surroundings around = SetupOfTank.surroundings(tank, setup, capacity.assumed());
         return new BenchView(
                 setup.alkalinityMeqPerL(),
                 known.alkalinityMeasured(),
@@ -278,10 +278,10 @@ class BenchService {
         Instant at = book.start(tank);
         Double roomM3 = tank.room().volumeM3();
         Surroundings around =
-                TwinBook.surroundings(tank, setup, media.capacity(tank).assumed());
+                SetupOfTank.surroundings(tank, setup, media.capacity(tank).assumed());
         int days = request.days() == null ? DRAWN_DAYS : request.days();
         Duration run = days > DRAWN_DAYS ? Duration.ofDays(days) : RUN;
-        MetabolicParameters first = request.tanks().get(0);
+        TankParameters first = request.tanks().get(0);
         List<Tried> variants = request.variants().parallelStream()
                 .map(variant -> variant.on(around))
                 .map(asked -> new Tried(
@@ -347,7 +347,7 @@ class BenchService {
         return run.stream().mapToDouble(TwinState::oxygenMgPerL).min().orElseThrow();
     }
 
-    private Run run(Setup setup, MetabolicParameters tank, MeasureSet measures, Instant at, Duration length) {
+    private Run run(Setup setup, TankParameters tank, MeasureSet measures, Instant at, Duration length) {
         if (measures.isEmpty()) {
             List<TwinState> asItIs = book.asItIs(setup, tank, at, length);
             return Run.of(asItIs, OrdinaryDays.settled(asItIs));
@@ -373,7 +373,7 @@ class BenchService {
             Tried tried,
             List<Run> byTank,
             List<SettledDay> today,
-            List<MetabolicParameters> tanks,
+            List<TankParameters> tanks,
             int days,
             Function<@Nullable Double, CostBasis> costs) {
         MeasureSet measures = tried.drawn();

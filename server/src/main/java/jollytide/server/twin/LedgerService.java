@@ -12,7 +12,7 @@ import jollytide.core.description.Setup;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Gas;
 import jollytide.core.measure.MeasureSet;
-import jollytide.core.reef.MetabolicParameters;
+import jollytide.core.description.TankParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.Channel;
 import jollytide.core.twin.Exchange;
@@ -97,7 +97,7 @@ class LedgerService {
                 known.tanks().size());
     }
 
-    private OrdinaryDays.Balance balance(Setup setup, MetabolicParameters living, Instant start, Instant at) {
+    private OrdinaryDays.Balance balance(Setup setup, TankParameters living, Instant start, Instant at) {
         TwinState settled = book.settled(setup, living, start);
         return new OrdinaryDays(setup, living).balance(settled, MeasureSet.NONE, at);
     }

@@ -1,0 +1,98 @@
+package jollytide.core.fit;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import jollytide.core.air.AirLine;
+import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
+import jollytide.core.measure.Agitation;
+import jollytide.core.measure.AlkalinityChange;
+import jollytide.core.measure.Measure;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.OutdoorLine;
+import jollytide.core.measure.SkimmerDraw;
+import jollytide.core.measure.Ventilation;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.core.twin.TwinState;
+import jollytide.core.units.AlkalinityUnit;
+import jollytide.core.units.InputException;
+
+/** What a keeper decides by, and what its doubt is therefore measured in. */
+public enum Decision {
+    TROUGH("the trough as it is", false),
+    LINE_GAIN("gain of an outdoor line", true),
+    WINDOW_GAIN("gain of an open window", false),
+    SURFACE_GAIN("gain of a livelier surface", false),
+    ALKALINITY_GAIN("gain of one dKH more", false),
+    TROUGH_WITHOUT_SKIMMER("the trough with the skimmer off", true),
+    OXYGEN_WITHOUT_SKIMMER("the least oxygen with the skimmer off", true);
+
+    /** Most tanks have settled by then. */
+    private static final Duration RUN = Duration.ofDays(5);
+
+    private static final double WINDOW_TIMES = 4;
+    private static final double SURFACE_TIMES = 3;
+    /** Six metres of half-inch hose. */
+    private static final AirLine HOSE = new AirLine(6, 12.7, AirLine.ASSUMED_LOSS);
+
+    private final String label;
+    private final boolean skimmer;
+
+    Decision(String label, boolean skimmer) {
+        this.label = label;
+        this.skimmer = skimmer;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** Those that a tank has. Without a skimmer the least oxygen is that of its ordinary night. */
+    public static List<Decision> of(Setup setup) {
+        return List.of(values()).stream()
+                .filter(d -> !d.skimmer || setup.skimmer() != null || d == OXYGEN_WITHOUT_SKIMMER)
+                .toList();
+    }
+
+    /**
+     * Each of {@link #of}, for one tank: pH, gains of the trough in pH, oxygen in mg/L. NaN where that measure would leave
+     * no water: a tank without its skimmer that suffocates.
+     */
+    public static double[] values(Setup setup, TankParameters tank, Instant at) {
+        OrdinaryDays days = new OrdinaryDays(setup, tank);
+        TwinState today = days.today(at);
+        SettledDay asItIs = days.settled(today, MeasureSet.NONE, RUN);
+        return of(setup).stream()
+                .mapToDouble(decision -> {
+                    try {
+                        return decision.value(days, today, asItIs, setup.skimmer() != null);
+                    } catch (InputException leftWhatWaterCanBe) {
+                        return Double.NaN;
+                    }
+                })
+                .toArray();
+    }
+
+    private double value(OrdinaryDays days, TwinState today, SettledDay asItIs, boolean skims) {
+        SettledDay day = this == TROUGH || (this == OXYGEN_WITHOUT_SKIMMER && !skims)
+                ? asItIs
+                : days.settled(today, MeasureSet.of(measure()), RUN);
+        return switch (this) {
+            case TROUGH, TROUGH_WITHOUT_SKIMMER -> day.troughPh();
+            case OXYGEN_WITHOUT_SKIMMER -> day.lowestOxygenMgPerL();
+            case LINE_GAIN, WINDOW_GAIN, SURFACE_GAIN, ALKALINITY_GAIN -> day.troughPh() - asItIs.troughPh();
+        };
+    }
+
+    private Measure measure() {
+        return switch (this) {
+            case LINE_GAIN -> new OutdoorLine(HOSE, null, 0);
+            case WINDOW_GAIN -> new Ventilation(WINDOW_TIMES);
+            case SURFACE_GAIN -> new Agitation(SURFACE_TIMES);
+            case ALKALINITY_GAIN -> new AlkalinityChange(AlkalinityUnit.DKH.toMeqPerL(1));
+            case TROUGH, TROUGH_WITHOUT_SKIMMER, OXYGEN_WITHOUT_SKIMMER -> new SkimmerDraw(0);
+        };
+    }
+}

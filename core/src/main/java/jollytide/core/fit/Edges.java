@@ -1,0 +1,121 @@
+package jollytide.core.fit;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
+import jollytide.core.units.InputException;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+
+/**
+ * A handful of tanks that stands for all that a log leaves open: the most probable one, then pairs at the edges of what
+ * is probable. A pair lies where one {@link Decision} is as high and as low as 90 % allow; of all decisions those few
+ * are taken that reach nearly as far for the others, too. What lies between the lowest and the highest that these tanks
+ * give is then the band of a forecast.
+ */
+public final class Edges {
+    /** Both sides of 90 % of a normal distribution. */
+    private static final double NINETY = 1.645;
+
+    private static final int PAIRS = 3;
+    /** Steps of the derivatives, in standard deviations. */
+    private static final double STEP = 0.5;
+    /** A decision on which the log leaves less than this open needs no pair of its own, pH or mg/L. */
+    private static final double NOTHING_OPEN = 1e-6;
+
+    private Edges() {}
+
+    /** The tanks, the most probable first; that one alone where it cannot even be run. */
+    public static List<TankParameters> of(Setup setup, FittedTank fitted, Instant at) {
+        List<TankParameters> tanks = new ArrayList<>(List.of(fitted.likely()));
+        double[] here;
+        try {
+            here = Decision.values(setup, fitted.likely(), at);
+        } catch (InputException leavesWhatWaterCanBe) {
+            return tanks;
+        }
+        RealMatrix lower = new CholeskyDecomposition(fitted.covariance(), 1e-9, 1e-14).getL();
+        List<RealVector> directions = directions(setup, fitted, lower, at, here);
+        int[] chosen = chosen(directions);
+        double reach = reach(directions, chosen);
+        for (int i : chosen) {
+            RealVector step = lower.operate(directions.get(i)).mapMultiply(NINETY / reach);
+            tanks.add(fitted.at(fitted.size().add(step)));
+            tanks.add(fitted.at(fitted.size().subtract(step)));
+        }
+        return tanks;
+    }
+
+    /** Along which each decision changes most, in standard deviations; length 1. */
+    private static List<RealVector> directions(
+            Setup setup, FittedTank fitted, RealMatrix lower, Instant at, double[] here) {
+        int n = fitted.unknowns().size();
+        RealMatrix change = new Array2DRowRealMatrix(here.length, n);
+        IntStream.range(0, n).parallel().forEach(j -> {
+            double[] slope = slope(setup, fitted, lower.getColumnVector(j), at, here);
+            synchronized (change) {
+                change.setColumn(j, slope);
+            }
+        });
+        List<RealVector> directions = new ArrayList<>();
+        for (int i = 0; i < here.length; i++) {
+            RealVector direction = change.getRowVector(i);
+            if (direction.getNorm() > NOTHING_OPEN) {
+                directions.add(direction.mapDivide(direction.getNorm()));
+            }
+        }
+        return directions;
+    }
+
+    /** What each decision changes by with one standard deviation. */
+    private static double[] slope(Setup setup, FittedTank fitted, RealVector deviation, Instant at, double[] here) {
+        try {
+            return slope(setup, fitted, deviation, at, here, STEP);
+        } catch (InputException leftWhatWaterCanBe) {
+            return slope(setup, fitted, deviation, at, here, -STEP);
+        }
+    }
+
+    private static double[] slope(
+            Setup setup, FittedTank fitted, RealVector deviation, Instant at, double[] here, double step) {
+        double[] there = Decision.values(setup, fitted.at(fitted.size().add(deviation.mapMultiply(step))), at);
+        return IntStream.range(0, here.length)
+                .mapToDouble(i -> (there[i] - here[i]) / step)
+                .map(slope -> Double.isNaN(slope) ? 0 : slope)
+                .toArray();
+    }
+
+    /** Those few of the directions that reach furthest where they reach least. */
+    private static int[] chosen(List<RealVector> directions) {
+        int n = directions.size();
+        int[] best = IntStream.range(0, Math.min(PAIRS, n)).toArray();
+        if (n <= PAIRS) {
+            return best;
+        }
+        for (int a = 0; a < n; a++) {
+            for (int b = a + 1; b < n; b++) {
+                for (int c = b + 1; c < n; c++) {
+                    int[] some = {a, b, c};
+                    best = reach(directions, some) > reach(directions, best) ? some : best;
+                }
+            }
+        }
+        return best;
+    }
+
+    /** How far the chosen ones reach for that direction for which they reach least, 0 to 1. */
+    private static double reach(List<RealVector> directions, int[] chosen) {
+        return directions.stream()
+                .mapToDouble(d -> IntStream.of(chosen)
+                        .mapToDouble(i -> Math.abs(d.dotProduct(directions.get(i))))
+                        .max()
+                        .orElseThrow())
+                .min()
+                .orElse(1);
+    }
+}

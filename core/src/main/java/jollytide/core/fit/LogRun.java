@@ -1,0 +1,98 @@
+package jollytide.core.fit;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import jollytide.core.description.RoomCourse;
+import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.Rig;
+import jollytide.core.seawater.CarbonateState;
+import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.seawater.PhScale;
+import jollytide.core.twin.Reef;
+import jollytide.core.twin.Twin;
+import jollytide.core.twin.TwinState;
+import jollytide.core.twin.Water;
+
+/** A tank run through the days of its log: in their own rooms, with their own alkalinity, from the first reading on. */
+final class LogRun {
+    private static final Duration EVERY = Duration.ofMinutes(30);
+    private static final Duration DAY = Duration.ofDays(1);
+
+    private final Setup setup;
+    private final TankLog log;
+    private final double meanPh;
+
+    LogRun(Setup setup, TankLog log) {
+        this.setup = setup;
+        this.log = log;
+        meanPh = log.ph().stream().mapToDouble(Reading::value).average().orElseThrow();
+    }
+
+    /**
+     * Every half hour from the first reading on.
+     *
+     * @param probeOff what the probe reads too much at the first reading
+     * @throws jollytide.core.units.InputException when this tank leaves what water can be
+     */
+    List<TwinState> run(TankParameters tank, double probeOff) {
+        Setup corrected = setup.corrected(tank);
+        RoomCourse room = log.room().plus(tank.roomOffPpm());
+        Instant from = log.from();
+        long halfHours = Duration.between(from, log.until()).dividedBy(EVERY) + 1;
+        Instant until = from.plus(EVERY.multipliedBy(halfHours));
+        Rig rig = Rig.of(corrected, tank, MeasureSet.NONE);
+        Twin twin = new Twin(rig.tank(from, Duration.between(from, until), room, false));
+        TwinState state = begin(twin, corrected, tank, log.ph().get(0).value() - probeOff);
+        List<TwinState> all = new ArrayList<>(List.of(state));
+        while (state.at().isBefore(until)) {
+            Instant next = state.at().plus(DAY);
+            List<TwinState> day = twin.run(state, next.isBefore(until) ? next : until, EVERY);
+            all.addAll(day);
+            state = tested(day.get(day.size() - 1), tank);
+        }
+        return all;
+    }
+
+    private TwinState begin(Twin twin, Setup corrected, TankParameters tank, double firstPh) {
+        CarbonateSystem system = CarbonateSystem.of(corrected.water());
+        double alkalinity = alkalinity(log.from(), tank);
+        CarbonateState first = system.fromPhAndAlkalinity(system.constants().toTotal(firstPh, PhScale.NBS), alkalinity);
+        CarbonateState usual = system.fromPhAndAlkalinity(system.constants().toTotal(meanPh, PhScale.NBS), alkalinity);
+        TwinState start = twin.start(log.from(), corrected.alkalinityMeqPerL(), corrected.outdoorPpm())
+                .with(Water.DIC, first.dic())
+                .with(Water.ALKALINITY, alkalinity);
+        return setup.useMeqPerLPerDay() > 0
+                ? start.with(Reef.USUAL_OVERSATURATION, Math.max(0, usual.omegaAragonite() - 1))
+                : start;
+    }
+
+    /** Brought to what the tests say of this day; the source brings its carbon along. */
+    private TwinState tested(TwinState state, TankParameters tank) {
+        double change = alkalinity(state.at(), tank) - state.alkalinityMolPerKg();
+        double carbon = change * setup.source().carbonPerEquivalent();
+        return state.with(Water.ALKALINITY, a -> a + change).with(Water.DIC, dic -> dic + carbon);
+    }
+
+    private double alkalinity(Instant at, TankParameters tank) {
+        double meqPerL = log.alkalinity().at(at, setup.alkalinityMeqPerL()) + tank.alkalinityOffMeqPerL();
+        return meqPerL / 1000 / setup.water().densityKgPerL();
+    }
+
+    /** A run's values at the moments of some readings, straight between its half hours. */
+    static double[] at(List<TwinState> run, List<Reading> readings, ToDoubleFunction<TwinState> value) {
+        Instant from = run.get(0).at();
+        return readings.stream()
+                .mapToDouble(r -> {
+                    double steps = Duration.between(from, r.at()).toMillis() / (double) EVERY.toMillis();
+                    int i = Math.max(0, Math.min(run.size() - 2, (int) Math.floor(steps)));
+                    double before = value.applyAsDouble(run.get(i));
+                    return before + (steps - i) * (value.applyAsDouble(run.get(i + 1)) - before);
+                })
+                .toArray();
+    }
+}

@@ -1,0 +1,49 @@
+package jollytide.core.fit;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import jollytide.core.description.RoomCourse;
+
+/**
+ * What was logged of a tank since it last changed.
+ *
+ * @param ph NBS scale, means of half hours at their middles, as the probe's calibration corrects them
+ * @param oxygen mg/L, likewise
+ * @param room its CO2, hour by hour
+ * @param roomMeasured whether the room's ordinary day is from a meter
+ * @param alkalinity through the log
+ */
+public record TankLog(
+        List<Reading> ph, List<Reading> oxygen, RoomCourse room, boolean roomMeasured, AlkalinityCourse alkalinity) {
+    /** So much of a log tells something. */
+    private static final Duration LEAST = Duration.ofHours(12);
+
+    public TankLog {
+        ph = inOrder(ph);
+        oxygen = inOrder(oxygen);
+    }
+
+    private static List<Reading> inOrder(List<Reading> readings) {
+        return readings.stream().sorted(Comparator.comparing(Reading::at)).toList();
+    }
+
+    /** Whether there is anything to fit to. */
+    public boolean tells() {
+        return ph.size() > 1 && Duration.between(from(), until()).compareTo(LEAST) >= 0;
+    }
+
+    Instant from() {
+        return ph.get(0).at();
+    }
+
+    Instant until() {
+        return Stream.of(ph, oxygen)
+                .filter(readings -> !readings.isEmpty())
+                .map(readings -> readings.get(readings.size() - 1).at())
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
+    }
+}

@@ -1,0 +1,167 @@
+package jollytide.server.twin;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import jollytide.core.description.RoomCourse;
+import jollytide.core.description.Setup;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Observation;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.evidence.Trace;
+import jollytide.core.fit.AlkalinityCourse;
+import jollytide.core.fit.Reading;
+import jollytide.core.fit.TankLog;
+import jollytide.core.seawater.Seawater;
+import jollytide.server.event.EventKind;
+import jollytide.server.event.EventView;
+import jollytide.server.reading.HalfHour;
+import jollytide.server.reading.LogSnapshot;
+import jollytide.server.tank.Tank;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What of a tank's log its twin is fitted to: since the tank last changed, up to the last midnight, without the days that
+ * its keeper left out.
+ *
+ * @param days those of them that were logged closely
+ */
+record LogToFit(TankLog log, Instant since, List<Day> days) {
+    static final Duration TWO_MONTHS = Duration.ofDays(60);
+    /** Common practice: two days. */
+    private static final Duration SETTLING = Duration.ofDays(2);
+    /** Half hours are means of many readings; a glance at a kit is no such. */
+    private static final Set<Method> PROBES = EnumSet.of(Method.PROBE, Method.PROBE_CHECKED, Method.METER);
+
+    private static final Set<EventKind> CHANGES_THE_TANK =
+            EnumSet.of(EventKind.REMEDY, EventKind.FAULT, EventKind.MAINTENANCE);
+
+    /** A whole local day and its extremes, NBS scale. */
+    record Day(Instant start, Instant end, double troughPh, double peakPh) {}
+
+    /** @param happened in the time that the snapshot looks back */
+    static LogToFit of(Tank tank, LogSnapshot ofTank, List<EventView> happened, Setup setup, boolean roomMeasured) {
+        Instant since = asItIsSince(happened, ofTank.at());
+        Instant midnight = TwinBook.start(tank, ofTank.at());
+        List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, midnight, happened);
+        List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, midnight, happened);
+        return new LogToFit(
+                new TankLog(
+                        ph,
+                        oxygen,
+                        room(ofTank, setup),
+                        roomMeasured,
+                        alkalinity(ofTank, setup.water(), setup.pressureHpa())),
+                since,
+                wholeDays(tank, ph));
+    }
+
+    /** Why there is nothing to fit to: what is true of this log. Null when nothing was logged at all. */
+    @Nullable
+    String tooLittle(Tank tank, LogSnapshot ofTank, List<EventView> happened, Setup setup) {
+        int inAll = wholeDays(
+                        tank,
+                        readings(ofTank, Quantity.PH, setup, TwinBook.ago(ofTank.at()), ofTank.at(), List.of()))
+                .size();
+        if (inAll == 0 && log.ph().isEmpty()) {
+            return null;
+        }
+        String logged = inAll == 1 ? "1 whole day" : inAll + " whole days";
+        return happened.stream()
+                .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
+                .filter(e -> e.at().plus(SETTLING).equals(since))
+                .findFirst()
+                .map(e -> "The last fortnight has " + logged + " of pH, but not half a day since “" + e.title()
+                        + "” and two days of settling.")
+                .orElse("The log has " + logged + " of pH in the last fortnight; half a day by a probe, up to last"
+                        + " midnight, is the least.");
+    }
+
+    /** Since when the tank is what it is now: the last hardware event and two days for settling, a fortnight at most. */
+    private static Instant asItIsSince(List<EventView> happened, Instant now) {
+        return happened.stream()
+                .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
+                .map(e -> e.at().plus(SETTLING))
+                .max(Comparator.naturalOrder())
+                .orElse(TwinBook.ago(now));
+    }
+
+    private static List<Reading> readings(
+            LogSnapshot ofTank,
+            Quantity quantity,
+            Setup setup,
+            Instant from,
+            Instant until,
+            List<EventView> happened) {
+        return ofTank.halfHours(quantity, Place.TANK).stream()
+                .filter(h -> PROBES.contains(h.method()))
+                .filter(h -> !h.start().isBefore(from) && h.start().isBefore(until))
+                .filter(h -> happened.stream()
+                        .noneMatch(e -> e.excludes(h.start(), h.start().plus(TwinBook.MIDDLE))))
+                .map(h -> new Reading(
+                        h.start().plus(TwinBook.MIDDLE),
+                        h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa())))
+                .toList();
+    }
+
+    private static List<Day> wholeDays(Tank tank, List<Reading> ph) {
+        ZoneId zone = tank.home().zone();
+        Map<LocalDate, List<Observation>> byDay = new TreeMap<>();
+        for (Reading r : ph) {
+            byDay.computeIfAbsent(LocalDate.ofInstant(r.at(), zone), d -> new ArrayList<>())
+                    .add(new Observation(r.value(), Method.PROBE, r.at()));
+        }
+        return byDay.entrySet().stream()
+                .filter(e -> Trace.tellsItsExtremes(e.getValue().size()))
+                .flatMap(e -> Trace.extremes(e.getValue())
+                        .map(extremes -> new Day(
+                                e.getKey().atStartOfDay(zone).toInstant(),
+                                e.getKey().plusDays(1).atStartOfDay(zone).toInstant(),
+                                extremes.trough().value(),
+                                extremes.peak().value()))
+                        .stream())
+                .toList();
+    }
+
+    /** The tests of the last fortnight; the newest one where there is none, if it is not too old. */
+    static AlkalinityCourse alkalinity(LogSnapshot ofTank, Seawater water, double pressureHpa) {
+        List<Reading> tests = ofTank.halfHours(Quantity.ALKALINITY, Place.TANK).stream()
+                .map(h -> new Reading(h.start(), h.unit().toStandard(h.mean(), water, pressureHpa)))
+                .toList();
+        Stream<Reading> newest = ofTank.latest(Quantity.ALKALINITY, Place.TANK, TWO_MONTHS).stream()
+                .map(row -> new Reading(row.at(), row.standard(water, pressureHpa).value()));
+        return AlkalinityCourse.of(tests.isEmpty() ? newest.toList() : tests);
+    }
+
+    /** The room hour by hour as it was logged in the last fortnight. */
+    private static RoomCourse room(LogSnapshot ofTank, Setup setup) {
+        Instant from = TwinBook.ago(ofTank.at()).truncatedTo(ChronoUnit.HOURS);
+        int hours = (int) Duration.between(from, ofTank.at()).toHours() + 1;
+        double[] sum = new double[hours];
+        int[] n = new int[hours];
+        for (HalfHour h : ofTank.halfHours(Quantity.CO2, Place.ROOM)) {
+            int i = (int) Duration.between(from, h.start()).toHours();
+            if (i >= 0 && i < hours) {
+                sum[i] += h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa());
+                n[i]++;
+            }
+        }
+        return new RoomCourse(
+                from.plus(TwinBook.MIDDLE.multipliedBy(2)),
+                IntStream.range(0, hours)
+                        .mapToObj(i -> n[i] == 0 ? Double.NaN : sum[i] / n[i])
+                        .toList());
+    }
+}
