@@ -10,8 +10,8 @@ import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
-import java.util.random.RandomGenerator;
 import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import jollytide.core.description.DailyAir;
@@ -87,7 +87,8 @@ public final class FitStudy {
                     answers.size(),
                     100.0 * answers.stream().filter(Answer::held).count() / answers.size(),
                     median(answers.stream().mapToDouble(a -> a.high - a.low)),
-                    median(answers.stream().mapToDouble(a -> Math.abs(a.truth - a.likely) / Math.max(1e-9, (a.high - a.low) / 3.29))));
+                    median(answers.stream()
+                            .mapToDouble(a -> Math.abs(a.truth - a.likely) / Math.max(1e-9, (a.high - a.low) / 3.29))));
         }
         for (boolean wrong : new boolean[] {false, true}) {
             List<Answer> answers = cases.stream()
@@ -116,7 +117,11 @@ public final class FitStudy {
                     .mapToDouble(l -> l.deviation() / l.before())
                     .toArray();
             if (narrowed.length > 0) {
-                System.out.printf(Locale.ROOT, "  %-28s deviation after over before %.2f%n", unknown.label(), median(DoubleStream.of(narrowed)));
+                System.out.printf(
+                        Locale.ROOT,
+                        "  %-28s deviation after over before %.2f%n",
+                        unknown.label(),
+                        median(DoubleStream.of(narrowed)));
             }
         }
     }
@@ -147,7 +152,8 @@ public final class FitStudy {
         static Case of(RandomGenerator random, boolean wrong) {
             World world = World.livable(random, wrong);
             long began = System.nanoTime();
-            FittedTank fitted = TwinFit.of(world.described, TankParameters.ORDINARY, world.log, Priors.ASSUMED, TwinFit.Progress.NONE);
+            FittedTank fitted = TwinFit.of(
+                    world.described, TankParameters.ORDINARY, world.log, Priors.ASSUMED, TwinFit.Progress.NONE);
             double fitSeconds = (System.nanoTime() - began) / 1e9;
             began = System.nanoTime();
             Instant at = START.plus(Duration.ofDays(DAYS));
@@ -192,9 +198,8 @@ public final class FitStudy {
             while (true) {
                 try {
                     World world = of(random, wrong);
-                    DoubleSummaryStatistics ph = world.log.ph().stream()
-                            .mapToDouble(Reading::value)
-                            .summaryStatistics();
+                    DoubleSummaryStatistics ph =
+                            world.log.ph().stream().mapToDouble(Reading::value).summaryStatistics();
                     if (ph.getMin() > LEAST_PH && ph.getMax() < MOST_PH) {
                         return world;
                     }
@@ -257,8 +262,7 @@ public final class FitStudy {
                     ASSUMED_CHANGES,
                     saidLamps);
             List<Reading> ph = probed(random, truth, real, trueRoom);
-            return new World(
-                    real, truth, described, new TankLog(ph, List.of(), course(room, meter), true, tested));
+            return new World(real, truth, described, new TankLog(ph, List.of(), course(room, meter), true, tested));
         }
 
         private static Setup setup(
@@ -307,7 +311,8 @@ public final class FitStudy {
 
         private static RoomCourse course(double[] ppm, double off) {
             return new RoomCourse(
-                    START, Arrays.stream(ppm).map(p -> Math.max(100, p + off)).boxed().toList());
+                    START,
+                    Arrays.stream(ppm).map(p -> Math.max(100, p + off)).boxed().toList());
         }
 
         private static DailyAir day(double[] ppm, double off) {
@@ -334,8 +339,8 @@ public final class FitStudy {
                         truth.surfaceFactor(),
                         truth.respirationMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()),
                         truth.photosynthesisMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()));
-                Twin twin = new Twin(Rig.of(real, today, MeasureSet.NONE)
-                        .tank(state.at(), Duration.ofDays(1), room, false));
+                Twin twin = new Twin(
+                        Rig.of(real, today, MeasureSet.NONE).tank(state.at(), Duration.ofDays(1), room, false));
                 List<TwinState> day =
                         twin.run(twin.carriedOver(state), state.at().plus(Duration.ofDays(1)), EVERY);
                 for (TwinState s : day) {

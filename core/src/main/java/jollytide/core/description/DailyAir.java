@@ -21,10 +21,10 @@ public record DailyAir(List<Double> hourlyPpm) {
         return new DailyAir(Collections.nCopies(24, ppm));
     }
 
-    /** The same with so many ppm more, as far as air can be. */
-    DailyAir plus(double more) {
+    /** As a log corrects it. */
+    DailyAir corrected(TankParameters tank, double outdoorPpm) {
         return new DailyAir(hourlyPpm.stream()
-                .map(ppm -> Math.max(LEAST_PPM, Math.min(MOST_PPM, ppm + more)))
+                .map(ppm -> Math.min(MOST_PPM, tank.roomPpm(ppm, outdoorPpm)))
                 .toList());
     }
 

@@ -16,15 +16,15 @@ public record RoomCourse(Instant from, List<Double> hourlyPpm) {
         hourlyPpm = List.copyOf(hourlyPpm);
     }
 
-    /** The same with so many ppm more; gaps stay gaps. */
-    public RoomCourse plus(double ppm) {
-        return ppm == 0
-                ? this
-                : new RoomCourse(
+    /** As a log corrects it; gaps stay gaps. */
+    public RoomCourse corrected(TankParameters tank, double outdoorPpm) {
+        return tank.correctsRoom()
+                ? new RoomCourse(
                         from,
                         hourlyPpm.stream()
-                                .map(p -> Math.max(DailyAir.LEAST_PPM, p + ppm))
-                                .toList());
+                                .map(ppm -> tank.roomPpm(ppm, outdoorPpm))
+                                .toList())
+                : this;
     }
 
     /** Straight between two logged hours; empty beside them. */

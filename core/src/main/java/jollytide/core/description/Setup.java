@@ -110,7 +110,7 @@ public record Setup(
     /** As a log corrects it: what tests, meters and descriptions said is off by so much. */
     public Setup corrected(TankParameters tank) {
         if (tank.alkalinityOffMeqPerL() == 0
-                && tank.roomOffPpm() == 0
+                && !tank.correctsRoom()
                 && tank.airChangesFactor() == 1
                 && tank.lampsLateH() == 0) {
             return this;
@@ -128,7 +128,7 @@ public record Setup(
                 line,
                 outdoorPpm,
                 RoomDay.of(
-                        room.ppm().plus(tank.roomOffPpm()),
+                        room.ppm().corrected(tank, outdoorPpm),
                         outdoorPpm,
                         room.airChangesPerH() * tank.airChangesFactor()),
                 light.later(Math.round(tank.lampsLateH() * 60)),

@@ -12,7 +12,8 @@ import jollytide.core.reef.Livestock;
  * @param respirationMmolPerLPerH at 25 °C, without the fish
  * @param photosynthesisMmolPerLPerH gross, at full light and 25 °C
  * @param alkalinityOffMeqPerL by how much the water holds more than its tests say
- * @param roomOffPpm by how much the room holds more CO2 than was measured or estimated, dry ppm
+ * @param roomOffPpm by how much the room holds more CO2 than was measured, dry ppm
+ * @param roomExcessFactor of what the room holds more than outdoors, over what was estimated
  * @param airChangesFactor of the room, over those that are described or assumed
  * @param lampsLateH by how much the lamps go on and off later than described, h
  */
@@ -23,6 +24,7 @@ public record TankParameters(
         double photosynthesisMmolPerLPerH,
         double alkalinityOffMeqPerL,
         double roomOffPpm,
+        double roomExcessFactor,
         double airChangesFactor,
         double lampsLateH) {
 
@@ -36,18 +38,28 @@ public record TankParameters(
         within("photosynthesisMmolPerLPerH", photosynthesisMmolPerLPerH, 0, 2, "mmol/(L·h)");
         within("alkalinityOffMeqPerL", alkalinityOffMeqPerL, -1.5, 1.5, "meq/L");
         within("roomOffPpm", roomOffPpm, -5000, 5000, "ppm");
+        within("roomExcessFactor", roomExcessFactor, 0.01, 50, "");
         within("airChangesFactor", airChangesFactor, 0.05, 20, "");
         within("lampsLateH", lampsLateH, -6, 6, "h");
     }
 
     /** Alkalinity, room and lamps as they are described. */
     public TankParameters(double skimmerFactor, double surfaceFactor, double respiration, double photosynthesis) {
-        this(skimmerFactor, surfaceFactor, respiration, photosynthesis, 0, 0, 1, 0);
+        this(skimmerFactor, surfaceFactor, respiration, photosynthesis, 0, 0, 1, 1, 0);
     }
 
     /** With surfaces as their physics lets expect, too. */
     public TankParameters(double skimmerFactor, double respiration, double photosynthesis) {
         this(skimmerFactor, 1, respiration, photosynthesis);
+    }
+
+    boolean correctsRoom() {
+        return roomOffPpm != 0 || roomExcessFactor != 1;
+    }
+
+    /** What the room really holds, where its meter or estimate says so much; dry ppm. */
+    double roomPpm(double said, double outdoorPpm) {
+        return Math.max(DailyAir.LEAST_PPM, outdoorPpm + (said - outdoorPpm) * roomExcessFactor + roomOffPpm);
     }
 
     /** A tank of which only its kind is known. */

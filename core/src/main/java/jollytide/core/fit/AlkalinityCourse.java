@@ -14,8 +14,10 @@ import org.hipparchus.linear.RealVector;
 /**
  * A tank's alkalinity through its log: its tests, smoothed as far as their own scatter lets them be told from the
  * tank's wandering (a random walk seen with white errors; its smoothed course is the least-squares solution).
+ *
+ * @param smoothed meq/L at the moments of the tests, in their order; empty when it was never tested
  */
-public final class AlkalinityCourse {
+public record AlkalinityCourse(List<Reading> smoothed) {
     /** Scatter of one test beside what the whole kit is off: 0.1 dKH, in meq/L. From memory. */
     private static final double SCATTER = 0.036;
     /** How far alkalinity wanders in a day: 0.1 dKH, in meq/L per square root of a day. From memory. */
@@ -23,10 +25,8 @@ public final class AlkalinityCourse {
     /** Two tests within so many days are as of one day. */
     private static final double LEAST_DAYS = 0.01;
 
-    private final List<Reading> smoothed;
-
-    private AlkalinityCourse(List<Reading> smoothed) {
-        this.smoothed = smoothed;
+    public AlkalinityCourse {
+        smoothed = List.copyOf(smoothed);
     }
 
     /** @param tests meq/L, in any order; none when it was never tested */

@@ -29,8 +29,8 @@ public enum Decision {
     TROUGH_WITHOUT_SKIMMER("the trough with the skimmer off", true),
     OXYGEN_WITHOUT_SKIMMER("the least oxygen with the skimmer off", true);
 
-    /** Most tanks have settled by then. */
-    private static final Duration RUN = Duration.ofDays(5);
+    /** As far as a forecast goes. */
+    private static final Duration RUN = Duration.ofDays(7);
 
     private static final double WINDOW_TIMES = 4;
     private static final double SURFACE_TIMES = 3;

@@ -20,13 +20,18 @@ import org.hipparchus.linear.RealVector;
  */
 public final class Edges {
     /** Both sides of 90 % of a normal distribution. */
-    private static final double NINETY = 1.645;
+    static final double NINETY = 1.645;
 
     private static final int PAIRS = 3;
     /** Steps of the derivatives, in standard deviations. */
     private static final double STEP = 0.5;
     /** A decision on which the log leaves less than this open needs no pair of its own, pH or mg/L. */
     private static final double NOTHING_OPEN = 1e-6;
+
+    /** Steps that lead where nothing lives are made shorter by this, down to the least. */
+    private static final double SHORTER = 0.7;
+
+    private static final double LEAST_SHARE = 0.1;
 
     private Edges() {}
 
@@ -45,10 +50,29 @@ public final class Edges {
         double reach = reach(directions, chosen);
         for (int i : chosen) {
             RealVector step = lower.operate(directions.get(i)).mapMultiply(NINETY / reach);
-            tanks.add(fitted.at(fitted.size().add(step)));
-            tanks.add(fitted.at(fitted.size().subtract(step)));
+            tanks.add(livable(setup, fitted, step, at));
+            tanks.add(livable(setup, fitted, step.mapMultiply(-1), at));
         }
         return tanks;
+    }
+
+    /** As far along a step as there is a tank: one that makes far more than it breathes soon has no CO2 left. */
+    private static TankParameters livable(Setup setup, FittedTank fitted, RealVector step, Instant at) {
+        double most = Math.max(FittedTank.MOST_PRODUCTION, FittedTank.production(setup, fitted.likely()));
+        double share = 1;
+        while (share > LEAST_SHARE) {
+            try {
+                TankParameters tank = fitted.at(fitted.size().add(step.mapMultiply(share)));
+                if (FittedTank.production(setup, tank) <= most) {
+                    Decision.values(setup, tank, at);
+                    return tank;
+                }
+            } catch (InputException noTank) {
+                // A shorter step is tried, as for a reef that makes too much.
+            }
+            share *= SHORTER;
+        }
+        return fitted.likely();
     }
 
     /** Along which each decision changes most, in standard deviations; length 1. */

@@ -1,11 +1,14 @@
 package jollytide.core.fit;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Estimate;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.jspecify.annotations.Nullable;
@@ -33,15 +36,44 @@ public record FittedTank(
         double persistence,
         double freshPh,
         double dispersion) {
+    /** Narrower than this of what it was: the log had something to say. */
+    private static final double LEARNT = 0.67;
+    /** From this correlation on two unknowns fit as well together. From memory. */
+    private static final double ALIKE = 0.7;
+
+    private static final int MOST_PAIRS = 4;
     /** A reef that makes more than this of what it breathes would soon have no CO2 left. From memory. */
-    private static final double MOST_PRODUCTION = 2.5;
+    static final double MOST_PRODUCTION = 2;
     /** Readings that stray so far from every tank are not of this one, pH. From memory. */
     private static final double MOST_LEFT_PH = 0.08;
     /** An unknown so far from what is expected is no reef's, in prior standard deviations. From memory. */
     private static final double MOST_DEVIATIONS = 4.5;
 
     /** An unknown after the log: its size and one standard deviation, beside the one before. */
-    public record Learned(Unknown unknown, double size, double deviation, double before) {}
+    public record Learned(Unknown unknown, double size, double deviation, double before) {
+        /** What holds it in nine of ten tanks, as a factor or as it is. */
+        public Estimate after90() {
+            return band(size, deviation);
+        }
+
+        /** The same before the log was looked at. */
+        public Estimate before90() {
+            return band(0, before);
+        }
+
+        /** Whether the log narrowed it by more than a third. */
+        public boolean learnt() {
+            return deviation < LEARNT * before;
+        }
+
+        private Estimate band(double middle, double sd) {
+            return new Estimate(shown(middle), shown(middle - Edges.NINETY * sd), shown(middle + Edges.NINETY * sd));
+        }
+
+        private double shown(double value) {
+            return unknown.factor() ? Math.exp(value) : value;
+        }
+    }
 
     public List<Learned> learned() {
         return IntStream.range(0, unknowns.size())
@@ -50,28 +82,66 @@ public record FittedTank(
                 .toList();
     }
 
+    /** What a factor of this unknown is a factor of; 1 where it is shown as such. */
+    public double unit(Unknown unknown) {
+        return switch (unknown) {
+            case RESPIRATION -> expected.respirationMmolPerLPerH();
+            case PHOTOSYNTHESIS -> expected.photosynthesisMmolPerLPerH();
+            default -> 1;
+        };
+    }
+
+    /** What is left between readings and the most probable tank, standard deviation. */
+    public double scatterPh() {
+        return freshPh / Math.sqrt(1 - persistence * persistence);
+    }
+
+    /** Pairs of which the log tells only that they go together, in words; the closest first. */
+    public List<String> alike() {
+        record Pair(double correlation, int a, int b) {}
+        List<Pair> pairs = new ArrayList<>();
+        for (int a = 0; a < unknowns.size(); a++) {
+            for (int b = a + 1; b < unknowns.size(); b++) {
+                double correlation =
+                        covariance.getEntry(a, b) / Math.sqrt(covariance.getEntry(a, a) * covariance.getEntry(b, b));
+                if (Math.abs(correlation) > ALIKE) {
+                    pairs.add(new Pair(correlation, a, b));
+                }
+            }
+        }
+        return pairs.stream()
+                .sorted(Comparator.comparingDouble(p -> -Math.abs(p.correlation)))
+                .limit(MOST_PAIRS)
+                .map(p -> unknowns.get(p.a).with(unknowns.get(p.b), p.correlation > 0))
+                .toList();
+    }
+
+    /** What a tank's reef makes in a day, over what reef and fish breathe. */
+    static double production(Setup setup, TankParameters tank) {
+        double fish = setup.life().fish().oxygenMmolPerH(setup.water().temperatureC()) / setup.netVolumeL();
+        return tank.photosynthesisMmolPerLPerH()
+                * setup.light().litHours()
+                / (24 * (tank.respirationMmolPerLPerH() + fish));
+    }
+
     /** Why nobody keeps such a tank, so that log or description must be wrong; null when it is plausible. */
     public @Nullable String implausible(Setup setup) {
         if (left.isEmpty()) {
             return null;
         }
-        TankParameters found = likely();
-        double made = found.photosynthesisMmolPerLPerH() * setup.light().litHours();
-        double breathed = found.respirationMmolPerLPerH() * 24
-                + setup.life().fish().oxygenMmolPerH(setup.water().temperatureC()) / setup.netVolumeL() * 24;
-        if (made > MOST_PRODUCTION * breathed) {
+        double production = production(setup, likely());
+        if (production > MOST_PRODUCTION) {
             return String.format(
                     Locale.ROOT,
                     "The log would have this tank’s photosynthesis at %.1f times its respiration, which no reef keeps"
                             + " up: check the room meter and the probe.",
-                    made / breathed);
+                    production);
         }
-        double scatter = freshPh / Math.sqrt(1 - persistence * persistence);
         double furthest = learned().stream()
                 .mapToDouble(l -> Math.abs(l.size()) / l.before())
                 .max()
                 .orElse(0);
-        if (scatter > MOST_LEFT_PH || furthest > MOST_DEVIATIONS) {
+        if (scatterPh() > MOST_LEFT_PH || furthest > MOST_DEVIATIONS) {
             return "No plausible reef gives these days of pH in this air: check the probe, the room meter, the alkalinity"
                     + " test, and what is described of surfaces and skimmer.";
         }
@@ -99,6 +169,7 @@ public record FittedTank(
                 expected.photosynthesisMmolPerLPerH() * Math.exp(size.applyAsDouble(Unknown.PHOTOSYNTHESIS)),
                 expected.alkalinityOffMeqPerL() + size.applyAsDouble(Unknown.ALKALINITY),
                 expected.roomOffPpm() + size.applyAsDouble(Unknown.ROOM),
+                expected.roomExcessFactor() * Math.exp(size.applyAsDouble(Unknown.ROOM_EXCESS)),
                 expected.airChangesFactor() * Math.exp(size.applyAsDouble(Unknown.AIR_CHANGES)),
                 expected.lampsLateH() + size.applyAsDouble(Unknown.LAMPS));
     }

@@ -41,7 +41,7 @@ final class LogRun {
      */
     List<TwinState> run(TankParameters tank, double probeOff) {
         Setup corrected = setup.corrected(tank);
-        RoomCourse room = log.room().plus(tank.roomOffPpm());
+        RoomCourse room = log.room().corrected(tank, setup.outdoorPpm());
         Instant from = log.from();
         long halfHours = Duration.between(from, log.until()).dividedBy(EVERY) + 1;
         Instant until = from.plus(EVERY.multipliedBy(halfHours));

@@ -67,14 +67,14 @@ public record Priors(
                 oxygenMgPerL);
     }
 
-    /** @param excessPpm what the room holds more than outdoors, on an ordinary day */
-    double of(Unknown unknown, TankLog log, double excessPpm) {
+    double of(Unknown unknown, TankLog log) {
         return switch (unknown) {
             case RESPIRATION, PHOTOSYNTHESIS -> metabolism;
             case SURFACES -> surfaces;
             case SKIMMER -> skimmer;
             case ALKALINITY -> log.alkalinity().tested() ? alkalinityMeqPerL : alkalinityUntestedMeqPerL;
-            case ROOM -> log.roomMeasured() ? roomMeterPpm : Math.max(roomMeterPpm, roomUnmeasured * excessPpm);
+            case ROOM -> roomMeterPpm;
+            case ROOM_EXCESS -> roomUnmeasured;
             case AIR_CHANGES -> airChanges;
             case LAMPS -> lampsH;
             case PROBE -> probePh;

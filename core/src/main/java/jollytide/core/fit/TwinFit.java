@@ -88,9 +88,9 @@ public final class TwinFit {
         this.progress = progress;
         run = new LogRun(setup, log);
         all = unknowns(setup, log);
-        sd = prior(all, setup, log, priors);
+        sd = prior(all, log, priors);
         unknowns = all.stream().filter(Unknown::shows).toList();
-        prior = prior(unknowns, setup, log, priors).stream()
+        prior = prior(unknowns, log, priors).stream()
                 .mapToDouble(Double::doubleValue)
                 .toArray();
         Instant from = log.from().plus(BEGINNING);
@@ -105,6 +105,7 @@ public final class TwinFit {
         return Stream.of(Unknown.values())
                 .filter(u -> u != Unknown.SKIMMER || setup.skimmer() != null)
                 .filter(u -> u != Unknown.LAMPS || setup.light().switches())
+                .filter(u -> u != (log.roomMeasured() ? Unknown.ROOM_EXCESS : Unknown.ROOM))
                 .filter(u -> u != Unknown.OXYGEN_PROBE || !log.oxygen().isEmpty())
                 .toList();
     }
@@ -123,7 +124,7 @@ public final class TwinFit {
     /** What is expected of such a tank, whatever was logged. */
     public static FittedTank unfitted(Setup setup, TankParameters expected, TankLog log, Priors priors) {
         List<Unknown> all = unknowns(setup, log);
-        List<Double> sd = prior(all, setup, log, priors);
+        List<Double> sd = prior(all, log, priors);
         return new FittedTank(
                 expected,
                 all,
@@ -137,9 +138,8 @@ public final class TwinFit {
                 1);
     }
 
-    private static List<Double> prior(List<Unknown> unknowns, Setup setup, TankLog log, Priors priors) {
-        double excess = Math.max(0, setup.room().ppm().mean() - setup.outdoorPpm());
-        return unknowns.stream().map(u -> priors.of(u, log, excess)).toList();
+    private static List<Double> prior(List<Unknown> unknowns, TankLog log, Priors priors) {
+        return unknowns.stream().map(u -> priors.of(u, log)).toList();
     }
 
     private FittedTank fit() {

@@ -56,7 +56,7 @@ public final class OrdinaryDays {
     public OrdinaryDays(Setup setup, TankParameters metabolism, @Nullable RoomCourse logged) {
         this.setup = setup.corrected(metabolism);
         this.metabolism = metabolism;
-        this.logged = logged == null ? null : logged.plus(metabolism.roomOffPpm());
+        this.logged = logged == null ? null : logged.corrected(metabolism, setup.outdoorPpm());
     }
 
     /**

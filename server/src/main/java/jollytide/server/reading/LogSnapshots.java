@@ -33,7 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class LogSnapshots {
     private static final Set<Quantity> DRAWN =
-            EnumSet.of(Quantity.PH, Quantity.CO2, Quantity.OXYGEN, Quantity.ALKALINITY);
+            EnumSet.of(Quantity.PH, Quantity.CO2, Quantity.OXYGEN, Quantity.ALKALINITY, Quantity.TEMPERATURE);
 
     private final SeriesRepository series;
     private final NamedParameterJdbcTemplate jdbc;

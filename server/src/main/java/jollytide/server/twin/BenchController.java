@@ -51,7 +51,7 @@ class BenchController {
      * @param days to draw, 2 when null
      */
     record ForecastRequest(
-            @NotEmpty @Size(max = 5) List<@NotNull TankParameters> tanks,
+            @NotEmpty @Size(max = 7) List<@NotNull TankParameters> tanks,
             @NotEmpty @Size(max = 5) List<@NotNull @Valid SetRequest> variants,
             @Nullable @Min(1) @Max(14) Integer days) {}
 

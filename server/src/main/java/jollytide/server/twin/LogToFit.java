@@ -72,8 +72,7 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
     @Nullable
     String tooLittle(Tank tank, LogSnapshot ofTank, List<EventView> happened, Setup setup) {
         int inAll = wholeDays(
-                        tank,
-                        readings(ofTank, Quantity.PH, setup, TwinBook.ago(ofTank.at()), ofTank.at(), List.of()))
+                        tank, readings(ofTank, Quantity.PH, setup, TwinBook.ago(ofTank.at()), ofTank.at(), List.of()))
                 .size();
         if (inAll == 0 && log.ph().isEmpty()) {
             return null;
@@ -99,21 +98,24 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
     }
 
     private static List<Reading> readings(
-            LogSnapshot ofTank,
-            Quantity quantity,
-            Setup setup,
-            Instant from,
-            Instant until,
-            List<EventView> happened) {
+            LogSnapshot ofTank, Quantity quantity, Setup setup, Instant from, Instant until, List<EventView> happened) {
+        ZoneId zone = setup.zone();
         return ofTank.halfHours(quantity, Place.TANK).stream()
                 .filter(h -> PROBES.contains(h.method()))
                 .filter(h -> !h.start().isBefore(from) && h.start().isBefore(until))
-                .filter(h -> happened.stream()
-                        .noneMatch(e -> e.excludes(h.start(), h.start().plus(TwinBook.MIDDLE))))
+                .filter(h -> !leftOut(h.start(), zone, happened))
                 .map(h -> new Reading(
                         h.start().plus(TwinBook.MIDDLE),
                         h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa())))
                 .toList();
+    }
+
+    /** An event that is not to be learnt from takes its whole local days along. */
+    private static boolean leftOut(Instant at, ZoneId zone, List<EventView> happened) {
+        LocalDate day = LocalDate.ofInstant(at, zone);
+        Instant start = day.atStartOfDay(zone).toInstant();
+        Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
+        return happened.stream().anyMatch(e -> e.excludes(start, end));
     }
 
     private static List<Day> wholeDays(Tank tank, List<Reading> ph) {
@@ -141,7 +143,8 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
                 .map(h -> new Reading(h.start(), h.unit().toStandard(h.mean(), water, pressureHpa)))
                 .toList();
         Stream<Reading> newest = ofTank.latest(Quantity.ALKALINITY, Place.TANK, TWO_MONTHS).stream()
-                .map(row -> new Reading(row.at(), row.standard(water, pressureHpa).value()));
+                .map(row ->
+                        new Reading(row.at(), row.standard(water, pressureHpa).value()));
         return AlkalinityCourse.of(tests.isEmpty() ? newest.toList() : tests);
     }
 

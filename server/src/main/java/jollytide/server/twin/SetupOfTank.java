@@ -45,6 +45,8 @@ public final class SetupOfTank {
     /** Readings of room and intake further apart are of different airs. From memory. */
     private static final Duration SAME_AIR = Duration.ofHours(1);
 
+    private static final Duration USUAL_TEMPERATURE = Duration.ofDays(2);
+
     private SetupOfTank() {}
 
     /** What the log knows for a setup. */
@@ -54,16 +56,18 @@ public final class SetupOfTank {
         Assumptions assumed = tank.assumptions();
         double pressure = tank.home().pressureHpa();
         Seawater typical = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
-        double temperature = ofTank.latest(Quantity.TEMPERATURE, Place.TANK, Duration.ofDays(2))
-                .map(row -> row.standard(typical, pressure).value())
+        // Water is warmer under its lamps: a day's mean, not what the last glance says.
+        double temperature = ofTank.halfHours(Quantity.TEMPERATURE, Place.TANK).stream()
+                .filter(h -> h.start().isAfter(ofTank.at().minus(USUAL_TEMPERATURE)))
+                .mapToDouble(h -> h.unit().toStandard(h.mean(), typical, pressure))
+                .average()
                 .orElse(assumed.temperatureC());
         double salinity = ofTank.latest(Quantity.SALINITY, Place.TANK, LogToFit.TWO_MONTHS)
                 .map(row -> row.standard(typical, pressure).value())
                 .orElse(assumed.salinityPsu());
         Seawater water = new Seawater(salinity, temperature);
         AlkalinityCourse tests = LogToFit.alkalinity(ofTank, water, pressure);
-        double alkalinity =
-                tests.at(ofTank.at(), AlkalinityUnit.DKH.toMeqPerL(assumed.normalAlkalinityDkh()));
+        double alkalinity = tests.at(ofTank.at(), AlkalinityUnit.DKH.toMeqPerL(assumed.normalAlkalinityDkh()));
         Optional<DailyAir> room = room(tank, ofTank, water, pressure);
         double changesPerH =
                 RoomAir.airChangesPerH(tank.room().airChangesPerH()).value();
@@ -90,8 +94,8 @@ public final class SetupOfTank {
         double outdoors = ofTank.latest(Quantity.CO2, Place.OUTDOORS, TwinBook.LOOKED_BACK)
                 .map(row -> row.standard(water, pressure).value())
                 .orElse(tank.assumptions().outdoorPpm());
-        Function<HalfHour, Duration> apart =
-                h -> Duration.between(h.start().plus(TwinBook.MIDDLE), intake.at()).abs();
+        Function<HalfHour, Duration> apart = h ->
+                Duration.between(h.start().plus(TwinBook.MIDDLE), intake.at()).abs();
         return ofTank.halfHours(Quantity.CO2, Place.ROOM).stream()
                 .filter(h -> apart.apply(h).compareTo(SAME_AIR) <= 0)
                 .min(Comparator.comparing(apart))

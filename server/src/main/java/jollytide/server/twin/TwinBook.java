@@ -1,12 +1,6 @@
 package jollytide.server.twin;
 
 import java.time.Clock;
-import jollytide.core.fit.Edges;
-import jollytide.core.fit.Priors;
-import jollytide.core.fit.TankLog;
-import jollytide.core.fit.TwinFit;
-import jollytide.core.fit.FittedTank;
-import java.util.function.ToDoubleFunction;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -18,12 +12,18 @@ import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
+import jollytide.core.fit.Edges;
+import jollytide.core.fit.FittedTank;
+import jollytide.core.fit.Priors;
+import jollytide.core.fit.TankLog;
+import jollytide.core.fit.TwinFit;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Surroundings;
 import jollytide.core.media.MediaAssumptions;
-import jollytide.core.description.TankParameters;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.TwinState;
 import jollytide.server.event.EventService;
@@ -73,7 +73,10 @@ public class TwinBook {
      * @param problem what is wrong with log or description, in words; null when nothing
      */
     record Fitted(
-            FittedTank tank, List<TankParameters> tanks, boolean toLog, @Nullable String problem) {}
+            FittedTank tank,
+            List<TankParameters> tanks,
+            boolean toLog,
+            @Nullable String problem) {}
 
     /**
      * A tank as the twin knows it.
@@ -132,8 +135,8 @@ public class TwinBook {
         Setup setup = known.setup();
         LogToFit toFit = LogToFit.of(tank, ofTank, happened, setup, known.roomMeasured());
         Instant start = start(tank, ofTank.at());
-        Fitted fitted = fits.of(
-                new Fitting(setup, TankParameters.of(tank.parts().lives()), toFit.log(), start), TwinBook::fit);
+        Fitted fitted =
+                fits.of(new Fitting(setup, TankParameters.of(tank.parts().lives()), toFit.log(), start), TwinBook::fit);
         List<LogToFit.Day> days = toFit.days();
         return new Described(
                 setup,
@@ -173,7 +176,8 @@ public class TwinBook {
     public Setup setup(Tank tank) {
         Instant now = clock.instant();
         Map<UUID, LogSnapshot> logs = log.of(List.of(tank), now.minus(LOOKED_BACK), now);
-        return SetupOfTank.known(tank, Objects.requireNonNull(logs.get(tank.id()))).setup();
+        return SetupOfTank.known(tank, Objects.requireNonNull(logs.get(tank.id())))
+                .setup();
     }
 
     public Instant start(Tank tank) {

@@ -7,7 +7,6 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -27,7 +26,7 @@ class BenchTest extends ServerTest {
     @Autowired
     private DataSource dataSource;
 
-    private static String tank(Visitor visitor, String name) {
+    static String tank(Visitor visitor, String name) {
         return StreamSupport.stream(visitor.get("/tanks").body().spliterator(), false)
                 .filter(t -> t.path("description").path("name").asString().equals(name))
                 .map(t -> "/tanks/" + t.path("id").asString())
@@ -50,10 +49,11 @@ class BenchTest extends ServerTest {
         JsonNode bench = visitor.get(tank(visitor, "Lantern Reef") + "/bench").body();
         assertThat(bench.path("fitted").asBoolean()).isTrue();
         assertThat(bench.path("roomMeasured").asBoolean()).isTrue();
-        assertThat(bench.path("tanks")).hasSize(5);
+        assertThat(bench.path("tanks")).hasSize(7);
+        // Beside its fish; how sure of it the twin may be is for TwinTest.
         JsonNode expected = bench.path("tanks").path(0);
-        assertThat(expected.path("respirationMmolPerLPerH").asDouble()).isBetween(0.014, 0.024);
-        assertThat(expected.path("photosynthesisMmolPerLPerH").asDouble()).isBetween(0.027, 0.044);
+        assertThat(expected.path("respirationMmolPerLPerH").asDouble()).isBetween(0.012, 0.019);
+        assertThat(expected.path("photosynthesisMmolPerLPerH").asDouble()).isBetween(0.032, 0.038);
     }
 
     @Test
@@ -103,7 +103,7 @@ class BenchTest extends ServerTest {
         assertThat(bench.path("fitted").asBoolean()).isFalse();
         assertThat(bench.path("roomMeasured").asBoolean()).isFalse();
         // A band, never a single answer; a narrower one where its kind is described cannot be had without a log.
-        assertThat(bench.path("tanks")).hasSize(3);
+        assertThat(bench.path("tanks")).hasSize(7);
         JsonNode as = forecast(keeper, tank, bench, Sets.NONE).path(0);
         assertThat(as.path("gainPh").path("high").asDouble()).isCloseTo(0, within(1e-9));
         assertThat(as.path("troughPh").path("high").asDouble())
@@ -120,12 +120,6 @@ class BenchTest extends ServerTest {
         assertThat(bench.path("fitted").asBoolean())
                 .as(bench.path("fitProblem").asString())
                 .isTrue();
-        List<Double> respiration = StreamSupport.stream(bench.path("tanks").spliterator(), false)
-                .map(t -> t.path("respirationMmolPerLPerH").asDouble())
-                .toList();
-        assertThat(Collections.min(respiration)).isLessThan(0.016);
-        assertThat(Collections.max(respiration)).isGreaterThan(0.016);
-        assertThat(respiration.get(0)).isBetween(0.011, 0.023);
         JsonNode off = forecast(visitor, tank, bench, Sets.one("skimmer-draw", "times=0"))
                 .path(0);
         assertThat(off.path("gainPh").path("value").asDouble()).isBetween(-0.25, -0.03);
@@ -257,7 +251,8 @@ class BenchTest extends ServerTest {
         Visitor keeper = visitor().asNewKeeper();
         String tank = "/tanks/" + Samples.tank(keeper);
         String living =
-                "[{\"skimmerFactor\":1,\"respirationMmolPerLPerH\":0.018,\"photosynthesisMmolPerLPerH\":0.034}]";
+                "[{\"skimmerFactor\":1,\"surfaceFactor\":1,\"respirationMmolPerLPerH\":0.018,\"photosynthesisMmolPerLPerH\":0.034,"
+                        + "\"alkalinityOffMeqPerL\":0,\"roomOffPpm\":0,\"roomExcessFactor\":1,\"airChangesFactor\":1,\"lampsLateH\":0}]";
         String path = tank + "/bench/forecast";
         String body = "{\"tanks\":" + living + ",\"variants\":[%s]}";
         assertThat(keeper.post(path, body.formatted(Sets.one("outdoor-line", "lengthM=-1", "boreMm=6")))

@@ -1,0 +1,121 @@
+package jollytide.server.twin;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import jollytide.core.description.Setup;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.fit.Decision;
+import jollytide.core.fit.FittedTank;
+import jollytide.core.fit.FittedTank.Learned;
+import jollytide.core.fit.Reading;
+import jollytide.core.fit.Unknown;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Shows what the twin knows of a tank, and what it does not. */
+@Service
+class TwinService {
+    private final TankService tanks;
+    private final TwinBook book;
+
+    TwinService(TankService tanks, TwinBook book) {
+        this.tanks = tanks;
+        this.book = book;
+    }
+
+    /**
+     * An unknown before and after the log, in its own quantity: oxygen that is breathed or made (mmol/(L·h)), a factor
+     * over what is expected, or by how much something is off.
+     *
+     * @param before what holds it in nine of ten tanks of that kind and description
+     * @param after what holds it in nine of ten tanks that could be behind the log
+     * @param learnt whether the log narrowed it
+     */
+    record LearnedView(Unknown unknown, String name, Estimate before, Estimate after, boolean learnt) {}
+
+    /** What is left between readings and the most probable tank, pH. */
+    record LeftView(Instant at, double ph) {}
+
+    /** What is decided by, and how far it is open: pH, or mg/L for oxygen. Null where that cannot be run. */
+    record OpenView(
+            Decision decision, String name, @Nullable Estimate value) {}
+
+    /**
+     * What the twin knows.
+     *
+     * @param from of the log that it is fitted to; null without one
+     * @param halfHours of pH that it is fitted to
+     * @param scatterPh of what is left over, standard deviation
+     * @param dispersion by how much days differ more than half hours let expect, as a factor on variances
+     * @param fishMmolPerLPerH oxygen that the described fish breathe, beside the reef
+     * @param alike what the log cannot tell apart, in words
+     */
+    record TwinView(
+            boolean fitted,
+            @Nullable String problem,
+            @Nullable Instant from,
+            @Nullable Instant until,
+            int halfHours,
+            double scatterPh,
+            double dispersion,
+            double fishMmolPerLPerH,
+            List<LearnedView> unknowns,
+            List<String> alike,
+            List<OpenView> open,
+            List<LeftView> left) {}
+
+    TwinView twin(UUID keeperId, UUID tankId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        TwinBook.Described known = book.describe(tank);
+        FittedTank fit = known.fit().tank();
+        List<Reading> left = fit.left();
+        return new TwinView(
+                known.fitted(),
+                known.problem(),
+                left.isEmpty() ? null : left.get(0).at(),
+                left.isEmpty() ? null : left.get(left.size() - 1).at(),
+                left.size(),
+                fit.scatterPh(),
+                fit.dispersion(),
+                known.setup().life().fish().oxygenMmolPerH(known.setup().water().temperatureC())
+                        / known.setup().netVolumeL(),
+                fit.learned().stream().map(l -> view(l, fit)).toList(),
+                fit.alike(),
+                open(known.setup(), known),
+                left.stream().map(r -> new LeftView(r.at(), r.value())).toList());
+    }
+
+    private static LearnedView view(Learned learned, FittedTank fit) {
+        double unit = fit.unit(learned.unknown());
+        return new LearnedView(
+                learned.unknown(),
+                learned.unknown().label(),
+                learned.before90().times(unit),
+                learned.after90().times(unit),
+                learned.learnt());
+    }
+
+    private static List<OpenView> open(Setup setup, TwinBook.Described known) {
+        List<double[]> values = known.tanks().parallelStream()
+                .map(tank -> Decision.values(setup, tank, known.start()))
+                .toList();
+        List<Decision> decisions = Decision.of(setup);
+        return IntStream.range(0, decisions.size())
+                .mapToObj(i -> {
+                    List<Double> ofAll = values.stream()
+                            .map(v -> v[i])
+                            .filter(v -> !v.isNaN())
+                            .toList();
+                    return new OpenView(
+                            decisions.get(i),
+                            decisions.get(i).label(),
+                            ofAll.isEmpty() || Double.isNaN(values.get(0)[i]) ? null : OrdinaryDays.band(ofAll));
+                })
+                .toList();
+    }
+}

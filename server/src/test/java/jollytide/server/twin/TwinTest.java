@@ -1,0 +1,72 @@
+package jollytide.server.twin;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Visitor;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** What the twin says that it knows, against what docs/demo-history.md says is true and the twin cannot see. */
+class TwinTest extends ServerTest {
+    /** From nine in ten to 99 in a hundred, by standard deviations of a normal distribution. */
+    private static final double TO_99 = 2.576 / 1.645;
+
+    private JsonNode twin(String tank) {
+        Visitor visitor = visitor();
+        visitor.post("/session/demo", "");
+        return visitor.get(BenchTest.tank(visitor, tank) + "/twin").body();
+    }
+
+    private static JsonNode of(JsonNode twin, String unknown) {
+        for (JsonNode one : twin.path("unknowns")) {
+            if (one.path("unknown").asString().equals(unknown)) {
+                return one;
+            }
+        }
+        throw new AssertionError(unknown + " is not among " + twin.path("unknowns"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Lantern Reef,RESPIRATION,0.019",
+        "Lantern Reef,PHOTOSYNTHESIS,0.035",
+        "Lantern Reef,SURFACES,1",
+        "Room 6,RESPIRATION,0.016",
+        "Room 6,PHOTOSYNTHESIS,0.030",
+        "Room 6,SKIMMER,1",
+        "Heron,RESPIRATION,0.0075",
+        "Heron,PHOTOSYNTHESIS,0.012",
+        "Heron,SURFACES,1"
+    })
+    void theDemosTruthIsWithin99InAHundred(String tank, String unknown, double truth) {
+        JsonNode twin = twin(tank);
+        assertThat(twin.path("fitted").asBoolean())
+                .as(twin.path("problem").asString())
+                .isTrue();
+        // The demo's twin breathes as one; here its described fish are known apart.
+        double known =
+                unknown.equals("RESPIRATION") ? twin.path("fishMmolPerLPerH").asDouble() : 0;
+        JsonNode after = of(twin, unknown).path("after");
+        double value = Math.log(after.path("value").asDouble());
+        double up = TO_99 * (Math.log(after.path("high").asDouble()) - value);
+        double down = TO_99 * (value - Math.log(after.path("low").asDouble()));
+        assertThat(Math.log(truth - known)).as(after.toString()).isBetween(value - down, value + up);
+    }
+
+    @Test
+    void withoutALogNothingIsLearnt() {
+        Visitor keeper = visitor().asNewKeeper();
+        JsonNode twin = keeper.get("/tanks/" + Samples.tank(keeper) + "/twin").body();
+        assertThat(twin.path("fitted").asBoolean()).isFalse();
+        assertThat(twin.path("halfHours").asInt()).isZero();
+        assertThat(twin.path("unknowns")).isNotEmpty().allSatisfy(one -> {
+            assertThat(one.path("learnt").asBoolean()).isFalse();
+            assertThat(one.path("after")).isEqualTo(one.path("before"));
+        });
+        assertThat(twin.path("alike")).isEmpty();
+    }
+}
