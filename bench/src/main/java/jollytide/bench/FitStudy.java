@@ -26,6 +26,7 @@ import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.fit.AlkalinityCourse;
 import jollytide.core.fit.Decision;
 import jollytide.core.fit.Edges;
+import jollytide.core.fit.Experiment;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Priors;
 import jollytide.core.fit.Reading;
@@ -34,6 +35,7 @@ import jollytide.core.fit.TwinFit;
 import jollytide.core.fit.Unknown;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Rig;
+import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.reef.LightClock;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.seawater.Seawater;
@@ -49,6 +51,9 @@ import jollytide.core.units.InputException;
  */
 public final class FitStudy {
     private static final int DAYS = 16;
+    /** Further ones in which an experiment is made. */
+    private static final int MORE_DAYS = 2;
+
     private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
     private static final LocalDate FIRST = LocalDate.of(2026, 9, 14);
     private static final Instant START = FIRST.atStartOfDay(ZONE).toInstant();
@@ -110,6 +115,27 @@ public final class FitStudy {
                 median(cases.stream().mapToDouble(c -> c.fitted.dispersion())),
                 median(cases.stream().mapToDouble(c -> c.fitSeconds)),
                 median(cases.stream().mapToDouble(c -> c.edgeSeconds)));
+        for (Experiment experiment : Experiment.values()) {
+            for (boolean allowed : new boolean[] {true, false}) {
+                List<Made> made = cases.stream()
+                        .flatMap(c -> c.made.stream())
+                        .filter(m -> m.experiment == experiment && m.allowed == allowed)
+                        .toList();
+                if (!made.isEmpty()) {
+                    System.out.printf(
+                            Locale.ROOT,
+                            "%s, %s: %d tanks; the trough with the skimmer off narrowed by %.0f %% promised, %.0f %%"
+                                    + " achieved (medians); halved in %.0f %%; as promised in %.0f %%%n",
+                            experiment,
+                            allowed ? "allowed" : "not allowed",
+                            made.size(),
+                            100 * median(made.stream().mapToDouble(Made::promised)),
+                            100 * median(made.stream().mapToDouble(Made::achieved)),
+                            100.0 * made.stream().filter(m -> m.achieved >= 0.5).count() / made.size(),
+                            100.0 * made.stream().filter(Made::asPromised).count() / made.size());
+                }
+            }
+        }
         for (Unknown unknown : Unknown.values()) {
             double[] narrowed = cases.stream()
                     .flatMap(c -> c.fitted.learned().stream())
@@ -148,7 +174,59 @@ public final class FitStudy {
         }
     }
 
-    private record Case(boolean wrong, FittedTank fitted, List<Answer> answers, double fitSeconds, double edgeSeconds) {
+    /**
+     * An experiment that was made.
+     *
+     * @param promised narrowing of the trough with the skimmer off
+     * @param achieved by the fit to the longer log
+     */
+    private record Made(Experiment experiment, boolean allowed, double promised, double achieved) {
+        static Made of(
+                World world,
+                Experiment.Promise promise,
+                Instant from,
+                Instant until,
+                List<double[]> before,
+                Instant at) {
+            int which = Decision.of(world.described).indexOf(Decision.TROUGH_WITHOUT_SKIMMER);
+            FittedTank after = TwinFit.of(
+                    world.described,
+                    TankParameters.ORDINARY,
+                    world.with(from, until),
+                    Priors.ASSUMED,
+                    TwinFit.Progress.NONE);
+            List<double[]> then = Edges.of(world.described, after, at).stream()
+                    .map(tank -> Decision.values(world.described, tank, at))
+                    .toList();
+            return new Made(
+                    promise.experiment(),
+                    promise.allowed(),
+                    promise.narrowing().get(which),
+                    1 - width(then, which) / width(before, which));
+        }
+
+        private static double width(List<double[]> forecast, int which) {
+            DoubleSummaryStatistics all = forecast.stream()
+                    .mapToDouble(f -> f[which])
+                    .filter(v -> !Double.isNaN(v))
+                    .summaryStatistics();
+            return all.getMax() - all.getMin();
+        }
+
+        /** Whether what is left of the band is as promised, within a factor of 1.5. */
+        boolean asPromised() {
+            double ratio = (1 - achieved) / (1 - promised);
+            return ratio < 1.5 && ratio > 1 / 1.5;
+        }
+    }
+
+    private record Case(
+            boolean wrong,
+            FittedTank fitted,
+            List<Answer> answers,
+            List<Made> made,
+            double fitSeconds,
+            double edgeSeconds) {
         static Case of(RandomGenerator random, boolean wrong) {
             World world = World.livable(random, wrong);
             long began = System.nanoTime();
@@ -182,7 +260,13 @@ public final class FitStudy {
                         forecast.stream().mapToDouble(f -> f[which]).min().orElseThrow(),
                         forecast.stream().mapToDouble(f -> f[which]).max().orElseThrow()));
             }
-            return new Case(wrong, fitted, answers, fitSeconds, edgeSeconds);
+            List<Made> made = new ArrayList<>();
+            for (Experiment.Promise promise : Experiment.ranked(world.described, fitted, tanks, at)) {
+                if (promise.from() != null && promise.until() != null && promise.lowestOxygenMgPerL() != null) {
+                    made.add(Made.of(world, promise, promise.from(), promise.until(), forecast, at));
+                }
+            }
+            return new Case(wrong, fitted, answers, made, fitSeconds, edgeSeconds);
         }
     }
 
@@ -191,7 +275,8 @@ public final class FitStudy {
      *
      * @param real with its true room, alkalinity and parts
      */
-    private record World(Setup real, TankParameters truth, Setup described, TankLog log) {
+    private record World(
+            Setup real, TankParameters truth, RoomCourse trueRoom, Setup described, TankLog log, Probe probe) {
 
         /** One in which animals live: no keeper logs another. */
         static World livable(RandomGenerator random, boolean wrong) {
@@ -261,8 +346,14 @@ public final class FitStudy {
                     day(room, meter),
                     ASSUMED_CHANGES,
                     saidLamps);
-            List<Reading> ph = probed(random, truth, real, trueRoom);
-            return new World(real, truth, described, new TankLog(ph, List.of(), course(room, meter), true, tested));
+            Probe probe = new Probe(random, truth, real, trueRoom);
+            return new World(
+                    real,
+                    truth,
+                    trueRoom,
+                    described,
+                    new TankLog(List.copyOf(probe.ph), List.of(), course(room, meter), true, tested),
+                    probe);
         }
 
         private static Setup setup(
@@ -291,7 +382,7 @@ public final class FitStudy {
         /** Ppm at the beginning of each hour: people who work on weekdays, guests now and then, a window opened. */
         private static double[] household(RandomGenerator random, double changes) {
             double perHour = 60 + 240 * random.nextDouble();
-            double[] ppm = new double[24 * (DAYS + 1) + 1];
+            double[] ppm = new double[24 * (DAYS + MORE_DAYS + 1) + 1];
             double now = OUTDOORS + perHour;
             for (int h = 0; h < ppm.length; h++) {
                 ppm[h] = now;
@@ -325,36 +416,71 @@ public final class FitStudy {
                     .toList());
         }
 
-        /** Means of half hours of what a probe shows every five minutes. */
-        private static List<Reading> probed(RandomGenerator random, TankParameters truth, Setup real, RoomCourse room) {
-            Sensor probe = new Sensor(2, 0.04 * random.nextGaussian(), 0.001 * random.nextGaussian(), 0.005, 0.01);
-            Sensor.AtWork work = probe.new AtWork(random);
-            TwinState state = new OrdinaryDays(real, truth, room).today(START);
-            List<Reading> ph = new ArrayList<>();
-            double sum = 0;
-            int n = 0;
+        /** The same log with two more days, the skimmer off for some hours of them. */
+        TankLog with(Instant from, Instant until) {
+            List<Reading> ph = probe.more(this, from, until);
+            return new TankLog(
+                    ph,
+                    List.of(),
+                    log.room(),
+                    true,
+                    log.alkalinity(),
+                    List.of(new TankLog.Interlude(from, until, MeasureSet.of(new SkimmerDraw(0)))));
+        }
+    }
+
+    /** A probe in the water: means of half hours of what it shows every five minutes. */
+    private static final class Probe {
+        private final RandomGenerator random;
+        private final Sensor.AtWork work;
+        private final List<Reading> ph = new ArrayList<>();
+        private TwinState state;
+        private double sum;
+        private int n;
+
+        Probe(RandomGenerator random, TankParameters truth, Setup real, RoomCourse room) {
+            this.random = random;
+            work = new Sensor(2, 0.04 * random.nextGaussian(), 0.001 * random.nextGaussian(), 0.005, 0.01)
+            .new AtWork(random);
+            state = new OrdinaryDays(real, truth, room).today(START);
             for (int d = 0; d < DAYS; d++) {
-                TankParameters today = new TankParameters(
-                        truth.skimmerFactor(),
-                        truth.surfaceFactor(),
-                        truth.respirationMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()),
-                        truth.photosynthesisMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()));
-                Twin twin = new Twin(
-                        Rig.of(real, today, MeasureSet.NONE).tank(state.at(), Duration.ofDays(1), room, false));
-                List<TwinState> day =
-                        twin.run(twin.carriedOver(state), state.at().plus(Duration.ofDays(1)), EVERY);
-                for (TwinState s : day) {
-                    double days = Duration.between(START, s.at()).toMinutes() / 1440.0;
-                    sum += work.read(s.phNbs(), 5, days);
-                    if (++n == 6) {
-                        ph.add(new Reading(s.at().minus(Duration.ofMinutes(12)).minusSeconds(30), sum / n));
-                        sum = 0;
-                        n = 0;
-                    }
-                }
-                state = day.get(day.size() - 1);
+                day(truth, real, room, MeasureSet.NONE, state.at().plus(Duration.ofDays(1)));
             }
-            return ph;
+        }
+
+        private void day(TankParameters truth, Setup real, RoomCourse room, MeasureSet measures, Instant until) {
+            TankParameters today = new TankParameters(
+                    truth.skimmerFactor(),
+                    truth.surfaceFactor(),
+                    truth.respirationMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()),
+                    truth.photosynthesisMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()));
+            Twin twin = new Twin(
+                    Rig.of(real, today, measures).tank(state.at(), Duration.between(state.at(), until), room, false));
+            for (TwinState s : twin.run(twin.carriedOver(state), until, EVERY)) {
+                double days = Duration.between(START, s.at()).toMinutes() / 1440.0;
+                sum += work.read(s.phNbs(), 5, days);
+                if (++n == 6) {
+                    ph.add(new Reading(s.at().minus(Duration.ofMinutes(12)).minusSeconds(30), sum / n));
+                    sum = 0;
+                    n = 0;
+                }
+                state = s;
+            }
+        }
+
+        /** From here on as it is, then with the skimmer off, then as it is; what was read before stays. */
+        synchronized List<Reading> more(World world, Instant from, Instant until) {
+            List<Reading> before = List.copyOf(ph);
+            TwinState then = state;
+            day(world.truth, world.real, world.trueRoom, MeasureSet.NONE, from);
+            day(world.truth, world.real, world.trueRoom, MeasureSet.of(new SkimmerDraw(0)), until);
+            Instant end = START.plus(Duration.ofDays(DAYS + MORE_DAYS));
+            day(world.truth, world.real, world.trueRoom, MeasureSet.NONE, end);
+            List<Reading> all = List.copyOf(ph);
+            ph.clear();
+            ph.addAll(before);
+            state = then;
+            return all;
         }
     }
 }

@@ -45,6 +45,11 @@ public enum Decision {
         this.skimmer = skimmer;
     }
 
+    /** Whether it is what a measure would add to the trough. */
+    boolean gain() {
+        return this == LINE_GAIN || this == WINDOW_GAIN || this == SURFACE_GAIN || this == ALKALINITY_GAIN;
+    }
+
     public String label() {
         return label;
     }

@@ -7,8 +7,6 @@ import java.util.stream.IntStream;
 import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
 import jollytide.core.units.InputException;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
@@ -23,8 +21,6 @@ public final class Edges {
     static final double NINETY = 1.645;
 
     private static final int PAIRS = 3;
-    /** Steps of the derivatives, in standard deviations. */
-    private static final double STEP = 0.5;
     /** A decision on which the log leaves less than this open needs no pair of its own, pH or mg/L. */
     private static final double NOTHING_OPEN = 1e-6;
 
@@ -37,19 +33,20 @@ public final class Edges {
 
     /** The tanks, the most probable first; that one alone where it cannot even be run. */
     public static List<TankParameters> of(Setup setup, FittedTank fitted, Instant at) {
-        List<TankParameters> tanks = new ArrayList<>(List.of(fitted.likely()));
-        double[] here;
         try {
-            here = Decision.values(setup, fitted.likely(), at);
+            return of(setup, fitted, Slopes.of(setup, fitted, at), at);
         } catch (InputException leavesWhatWaterCanBe) {
-            return tanks;
+            return List.of(fitted.likely());
         }
-        RealMatrix lower = new CholeskyDecomposition(fitted.covariance(), 1e-9, 1e-14).getL();
-        List<RealVector> directions = directions(setup, fitted, lower, at, here);
+    }
+
+    private static List<TankParameters> of(Setup setup, FittedTank fitted, Slopes slopes, Instant at) {
+        List<TankParameters> tanks = new ArrayList<>(List.of(fitted.likely()));
+        List<RealVector> directions = directions(slopes.change());
         int[] chosen = chosen(directions);
         double reach = reach(directions, chosen);
         for (int i : chosen) {
-            RealVector step = lower.operate(directions.get(i)).mapMultiply(NINETY / reach);
+            RealVector step = slopes.lower().operate(directions.get(i)).mapMultiply(NINETY / reach);
             tanks.add(livable(setup, fitted, step, at));
             tanks.add(livable(setup, fitted, step.mapMultiply(-1), at));
         }
@@ -76,42 +73,15 @@ public final class Edges {
     }
 
     /** Along which each decision changes most, in standard deviations; length 1. */
-    private static List<RealVector> directions(
-            Setup setup, FittedTank fitted, RealMatrix lower, Instant at, double[] here) {
-        int n = fitted.unknowns().size();
-        RealMatrix change = new Array2DRowRealMatrix(here.length, n);
-        IntStream.range(0, n).parallel().forEach(j -> {
-            double[] slope = slope(setup, fitted, lower.getColumnVector(j), at, here);
-            synchronized (change) {
-                change.setColumn(j, slope);
-            }
-        });
+    private static List<RealVector> directions(RealMatrix change) {
         List<RealVector> directions = new ArrayList<>();
-        for (int i = 0; i < here.length; i++) {
+        for (int i = 0; i < change.getRowDimension(); i++) {
             RealVector direction = change.getRowVector(i);
             if (direction.getNorm() > NOTHING_OPEN) {
                 directions.add(direction.mapDivide(direction.getNorm()));
             }
         }
         return directions;
-    }
-
-    /** What each decision changes by with one standard deviation. */
-    private static double[] slope(Setup setup, FittedTank fitted, RealVector deviation, Instant at, double[] here) {
-        try {
-            return slope(setup, fitted, deviation, at, here, STEP);
-        } catch (InputException leftWhatWaterCanBe) {
-            return slope(setup, fitted, deviation, at, here, -STEP);
-        }
-    }
-
-    private static double[] slope(
-            Setup setup, FittedTank fitted, RealVector deviation, Instant at, double[] here, double step) {
-        double[] there = Decision.values(setup, fitted.at(fitted.size().add(deviation.mapMultiply(step))), at);
-        return IntStream.range(0, here.length)
-                .mapToDouble(i -> (there[i] - here[i]) / step)
-                .map(slope -> Double.isNaN(slope) ? 0 : slope)
-                .toArray();
     }
 
     /** Those few of the directions that reach furthest where they reach least. */

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
@@ -26,10 +27,15 @@ final class LogRun {
     private final Setup setup;
     private final TankLog log;
     private final double meanPh;
+    /** To the half hour. */
+    private final List<TankLog.Interlude> interludes;
 
     LogRun(Setup setup, TankLog log) {
         this.setup = setup;
         this.log = log;
+        interludes = log.interludes().stream()
+                .map(i -> new TankLog.Interlude(toHalfHour(i.from()), toHalfHour(i.until()), i.measures()))
+                .toList();
         meanPh = log.ph().stream().mapToDouble(Reading::value).average().orElseThrow();
     }
 
@@ -45,17 +51,35 @@ final class LogRun {
         Instant from = log.from();
         long halfHours = Duration.between(from, log.until()).dividedBy(EVERY) + 1;
         Instant until = from.plus(EVERY.multipliedBy(halfHours));
-        Rig rig = Rig.of(corrected, tank, MeasureSet.NONE);
-        Twin twin = new Twin(rig.tank(from, Duration.between(from, until), room, false));
-        TwinState state = begin(twin, corrected, tank, log.ph().get(0).value() - probeOff);
+        Duration length = Duration.between(from, until);
+        Twin usual = new Twin(Rig.of(corrected, tank, MeasureSet.NONE).tank(from, length, room, false));
+        TwinState state = begin(usual, corrected, tank, log.ph().get(0).value() - probeOff);
         List<TwinState> all = new ArrayList<>(List.of(state));
         while (state.at().isBefore(until)) {
-            Instant next = state.at().plus(DAY);
-            List<TwinState> day = twin.run(state, next.isBefore(until) ? next : until, EVERY);
-            all.addAll(day);
-            state = tested(day.get(day.size() - 1), tank);
+            Instant now = state.at();
+            Twin twin = interludes.stream()
+                    .filter(i -> i.holds(now))
+                    .findFirst()
+                    .map(i -> new Twin(Rig.of(corrected, tank, i.measures()).tank(from, length, room, false)))
+                    .orElse(usual);
+            List<TwinState> run = twin.run(twin.carriedOver(state), next(now, until), EVERY);
+            all.addAll(run);
+            state = tested(usual.carriedOver(run.get(run.size() - 1)), tank);
         }
         return all;
+    }
+
+    /** A day on, or where an interlude begins or ends. */
+    private Instant next(Instant t, Instant until) {
+        return interludes.stream()
+                .flatMap(i -> Stream.of(i.from(), i.until()))
+                .filter(switched -> switched.isAfter(t))
+                .reduce(t.plus(DAY).isBefore(until) ? t.plus(DAY) : until, (a, b) -> b.isBefore(a) ? b : a);
+    }
+
+    private Instant toHalfHour(Instant t) {
+        double steps = Duration.between(log.from(), t).toSeconds() / (double) EVERY.toSeconds();
+        return log.from().plus(EVERY.multipliedBy(Math.round(steps)));
     }
 
     private TwinState begin(Twin twin, Setup corrected, TankParameters tank, double firstPh) {

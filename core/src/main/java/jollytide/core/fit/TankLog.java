@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 import jollytide.core.description.RoomCourse;
+import jollytide.core.measure.MeasureSet;
 
 /**
  * What was logged of a tank since it last changed.
@@ -15,15 +16,39 @@ import jollytide.core.description.RoomCourse;
  * @param room its CO2, hour by hour
  * @param roomMeasured whether the room's ordinary day is from a meter
  * @param alkalinity through the log
+ * @param interludes in which it was another tank for some hours, in their order
  */
 public record TankLog(
-        List<Reading> ph, List<Reading> oxygen, RoomCourse room, boolean roomMeasured, AlkalinityCourse alkalinity) {
+        List<Reading> ph,
+        List<Reading> oxygen,
+        RoomCourse room,
+        boolean roomMeasured,
+        AlkalinityCourse alkalinity,
+        List<Interlude> interludes) {
     /** So much of a log tells something. */
     private static final Duration LEAST = Duration.ofHours(12);
 
     public TankLog {
         ph = inOrder(ph);
         oxygen = inOrder(oxygen);
+        interludes = List.copyOf(interludes);
+    }
+
+    /** Without interludes. */
+    public TankLog(
+            List<Reading> ph,
+            List<Reading> oxygen,
+            RoomCourse room,
+            boolean roomMeasured,
+            AlkalinityCourse alkalinity) {
+        this(ph, oxygen, room, roomMeasured, alkalinity, List.of());
+    }
+
+    /** Some hours with measures on: the skimmer off to see what that does. */
+    public record Interlude(Instant from, Instant until, MeasureSet measures) {
+        boolean holds(Instant t) {
+            return !t.isBefore(from) && t.isBefore(until);
+        }
     }
 
     private static List<Reading> inOrder(List<Reading> readings) {

@@ -140,7 +140,7 @@ public final class OrdinaryDays {
         return run(today, measures, length, EVERY);
     }
 
-    List<TwinState> run(TwinState today, MeasureSet measures, Duration length, Duration every) {
+    public List<TwinState> run(TwinState today, MeasureSet measures, Duration length, Duration every) {
         return run(rig(measures), today, length, every);
     }
 

@@ -14,6 +14,9 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.TankParameters;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.SkimmerDraw;
+import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.TwinState;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -196,6 +199,37 @@ class TwinFitTest {
                 .toList();
         FittedTank none = Logged.fit(Logged.TANK, Logged.log(wild, ROOM));
         assertThat(Objects.requireNonNull(none.implausible(Logged.TANK))).contains("check the");
+    }
+
+    /** A night with the skimmer off, entered as such, tells its exchange; passed over in silence it spoils the fit. */
+    @Test
+    void aNightWithoutSkimmerTellsWhatItDoes() {
+        Instant off = Logged.START.plus(Duration.ofDays(8)).plus(Duration.ofHours(21));
+        Instant on = off.plus(Duration.ofHours(13));
+        OrdinaryDays days = new OrdinaryDays(Logged.TANK, TRUTH, ROOM);
+        Duration every = Duration.ofMinutes(15);
+        List<TwinState> states = new ArrayList<>(STATES.subList(0, (8 * 24 + 21) * 4));
+        List<TwinState> night = days.run(
+                states.get(states.size() - 1), MeasureSet.of(new SkimmerDraw(0)), Duration.between(off, on), every);
+        states.addAll(night);
+        states.addAll(days.run(night.get(night.size() - 1), MeasureSet.NONE, Duration.ofHours(14), every));
+        TankLog silent = Logged.log(Logged.ph(states), ROOM);
+        TankLog entered = new TankLog(
+                silent.ph(),
+                List.of(),
+                ROOM,
+                true,
+                silent.alkalinity(),
+                List.of(new TankLog.Interlude(off, on, MeasureSet.of(new SkimmerDraw(0)))));
+        FittedTank.Learned skimmer = of(Logged.fit(Logged.TANK, entered), Unknown.SKIMMER);
+        assertThat(skimmer.size()).isCloseTo(Math.log(0.75), within(1.645 * skimmer.deviation()));
+        assertThat(skimmer.deviation())
+                .isLessThan(0.7 * of(FITTED, Unknown.SKIMMER).deviation());
+        assertThat(Logged.fit(Logged.TANK, silent).left().stream()
+                        .mapToDouble(r -> Math.abs(r.value()))
+                        .max()
+                        .orElseThrow())
+                .isGreaterThan(0.05);
     }
 
     @Test

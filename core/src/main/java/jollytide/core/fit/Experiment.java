@@ -1,0 +1,274 @@
+package jollytide.core.fit;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.SkimmerDraw;
+import jollytide.core.reef.OxygenLines;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.twin.TwinState;
+import jollytide.core.units.InputException;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A measurement that could be made, and what it would tell: by how much it would narrow what is decided by, computed
+ * before it is made from how its readings would hang on what is not known (the linearised posterior, Lindley 1956).
+ */
+public enum Experiment {
+    SKIMMER_OFF_BEFORE_LIGHT(
+            "the skimmer off for the last two hours before lights-on, pH every five minutes", 20, true),
+    SKIMMER_OFF_AT_NIGHT("the skimmer off from lights-off to lights-on, pH every five minutes", 30, true),
+    OXYGEN_NIGHT("an oxygen probe left in the water for a night", 20, false),
+    PROBE_IN_BUFFERS("the pH probe calibrated in two buffers", 15, false),
+    ANOTHER_ALKALINITY_TEST("alkalinity by another kit, read twice", 10, false),
+    GLASS_OF_AIR("a glass of tank water aerated with outdoor air until its pH stands", 90, false),
+    ROOM_METER("a CO2 meter in the room for three days", 15, false);
+
+    private static final Duration BEFORE_LIGHT = Duration.ofHours(2);
+    /** The way back tells as much as the way there. */
+    private static final Duration RECOVERY = Duration.ofHours(6);
+
+    private static final Duration EVERY = Duration.ofMinutes(30);
+    private static final Duration DAY = Duration.ofDays(1);
+    private static final Noise OXYGEN_NOISE = new Noise(0.9, 0.1);
+    private static final Noise LEAST_NOISE = new Noise(0.9, 0.004);
+    /** A probe fresh from its buffers, pH; from memory, like the next ones. */
+    private static final double CALIBRATED_PH = 0.02;
+
+    private static final double OTHER_KIT_MEQ_PER_L = 0.036;
+    private static final double GLASS_PH = 0.05;
+    private static final double THREE_DAYS_OF_ROOM = 0.1;
+    private static final double OXYGEN_PROBE_MG_PER_L = 0.3;
+
+    private final String label;
+    private final int minutes;
+    private final boolean stopsTheSkimmer;
+
+    Experiment(String label, int minutes, boolean stopsTheSkimmer) {
+        this.label = label;
+        this.minutes = minutes;
+        this.stopsTheSkimmer = stopsTheSkimmer;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** A keeper's own time for it, minutes. From memory. */
+    public int minutes() {
+        return minutes;
+    }
+
+    /**
+     * What an experiment would tell.
+     *
+     * @param from when it begins on an ordinary day; null when it can be made at any time
+     * @param until when it ends
+     * @param narrowing of each {@link Decision} that the tank has, in their order: 0.4 when its band would lose two fifths
+     * @param ofTheBest mean narrowing of the gains of the two measures that promise most
+     * @param lowestOxygenMgPerL during it on the early side; null where it does not touch oxygen
+     */
+    public record Promise(
+            Experiment experiment,
+            @Nullable Instant from,
+            @Nullable Instant until,
+            List<Double> narrowing,
+            double ofTheBest,
+            @Nullable Double lowestOxygenMgPerL) {
+
+        /** Whether it keeps the animals above the caution line. */
+        public boolean allowed() {
+            return lowestOxygenMgPerL == null || lowestOxygenMgPerL >= OxygenLines.CAUTION;
+        }
+    }
+
+    /**
+     * What each would tell of a tank; those that are allowed first, by what they tell for each minute of a keeper's
+     * time.
+     *
+     * @param edges of the tank, as {@link Edges} finds them
+     * @param at the beginning of an ordinary day
+     */
+    public static List<Promise> ranked(Setup setup, FittedTank fitted, List<TankParameters> edges, Instant at) {
+        Slopes slopes;
+        try {
+            slopes = Slopes.of(setup, fitted, at);
+        } catch (InputException leavesWhatWaterCanBe) {
+            return List.of();
+        }
+        return Stream.of(values())
+                .filter(e -> e.fits(setup, fitted))
+                .map(e -> e.promise(setup, fitted, slopes, edges, at))
+                .sorted(Comparator.comparing(Promise::allowed)
+                        .thenComparingDouble(p -> p.ofTheBest / p.experiment.minutes)
+                        .reversed())
+                .toList();
+    }
+
+    private boolean fits(Setup setup, FittedTank fitted) {
+        return switch (this) {
+            case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT ->
+                setup.skimmer() != null && setup.light().switches();
+            case OXYGEN_NIGHT -> setup.light().switches() && !fitted.unknowns().contains(Unknown.OXYGEN_PROBE);
+            case ROOM_METER -> fitted.unknowns().contains(Unknown.ROOM_EXCESS);
+            case PROBE_IN_BUFFERS, ANOTHER_ALKALINITY_TEST, GLASS_OF_AIR -> true;
+        };
+    }
+
+    private Promise promise(Setup setup, FittedTank fitted, Slopes slopes, List<TankParameters> edges, Instant at) {
+        return switch (this) {
+            case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT, OXYGEN_NIGHT ->
+                logged(setup, fitted, slopes, edges, at);
+            case PROBE_IN_BUFFERS -> told(setup, slopes, row(fitted, slopes, Unknown.PROBE, 1, CALIBRATED_PH));
+            case ANOTHER_ALKALINITY_TEST ->
+                told(setup, slopes, row(fitted, slopes, Unknown.ALKALINITY, 1, OTHER_KIT_MEQ_PER_L));
+            case GLASS_OF_AIR -> {
+                // At a given CO2 the pH goes with the logarithm of alkalinity; the probe reads it as it reads the tank.
+                double perMeq = Math.log10(Math.E) / setup.alkalinityMeqPerL();
+                yield told(
+                        setup,
+                        slopes,
+                        row(fitted, slopes, Unknown.PROBE, 1, GLASS_PH)
+                                .add(row(fitted, slopes, Unknown.ALKALINITY, perMeq, GLASS_PH)));
+            }
+            case ROOM_METER -> told(setup, slopes, row(fitted, slopes, Unknown.ROOM_EXCESS, 1, THREE_DAYS_OF_ROOM));
+        };
+    }
+
+    /** One reading that hangs on one unknown, in its own standard deviations. */
+    private static RealMatrix row(FittedTank fitted, Slopes slopes, Unknown unknown, double slope, double error) {
+        int i = fitted.unknowns().indexOf(unknown);
+        return MatrixUtils.createRowRealMatrix(
+                slopes.lower().getRowVector(i).mapMultiply(slope / error).toArray());
+    }
+
+    private Promise told(Setup setup, Slopes slopes, RealMatrix readings) {
+        return promise(setup, slopes, readings, null, null, null);
+    }
+
+    private Promise logged(Setup setup, FittedTank fitted, Slopes slopes, List<TankParameters> edges, Instant at) {
+        Instant on = next(setup, at.plus(DAY), true);
+        Instant from = this == SKIMMER_OFF_BEFORE_LIGHT ? on.minus(BEFORE_LIGHT) : next(setup, on.minus(DAY), false);
+        ToDoubleFunction<TwinState> shown = this == OXYGEN_NIGHT ? TwinState::oxygenMgPerL : TwinState::phNbs;
+        List<TwinState> likely = run(setup, fitted.likely(), at, from, on);
+        double[] here = likely.stream().mapToDouble(shown).toArray();
+        RealMatrix change = Slopes.columns(
+                here.length,
+                slopes.lower().getColumnDimension(),
+                j -> Slopes.slope(
+                        slopes.lower().getColumnVector(j),
+                        here,
+                        sizes -> run(setup, fitted.at(sizes), at, from, on).stream()
+                                .mapToDouble(shown)
+                                .toArray(),
+                        fitted));
+        List<Reading> readings =
+                likely.stream().map(s -> new Reading(s.at(), 0)).toList();
+        boolean ofOxygen = this == OXYGEN_NIGHT;
+        Noise noise = ofOxygen
+                ? OXYGEN_NOISE
+                : fitted.freshPh() == 0 ? LEAST_NOISE : new Noise(fitted.persistence(), fitted.freshPh());
+        double looser = 1 / Math.sqrt(Math.max(1, fitted.dispersion()));
+        int n = change.getColumnDimension();
+        // One more column: what the probe itself is off.
+        RealMatrix white = new Array2DRowRealMatrix(here.length, n + 1);
+        for (int j = 0; j <= n; j++) {
+            double[] column = j < n ? change.getColumn(j) : new double[here.length];
+            if (ofOxygen && j == n) {
+                Arrays.fill(column, OXYGEN_PROBE_MG_PER_L);
+            } else if (!ofOxygen && j < n) {
+                double probe = slopes.lower().getEntry(fitted.unknowns().indexOf(Unknown.PROBE), j);
+                column = Arrays.stream(column).map(c -> c + probe).toArray();
+            }
+            white.setColumnVector(
+                    j,
+                    MatrixUtils.createRealVector(noise.whitened(readings, column))
+                            .mapMultiply(looser));
+        }
+        Double lowest = stopsTheSkimmer ? lowestOxygen(setup, edges, at, from, on) : null;
+        return promise(setup, slopes, white, from, on, lowest);
+    }
+
+    /** An ordinary day up to {@code from}, then this experiment until {@code until}, and the way back. */
+    private List<TwinState> run(Setup setup, TankParameters tank, Instant at, Instant from, Instant until) {
+        OrdinaryDays days = new OrdinaryDays(setup, tank);
+        TwinState today = days.today(at);
+        List<TwinState> before = days.run(today, MeasureSet.NONE, Duration.between(at, from), EVERY);
+        MeasureSet during = stopsTheSkimmer ? MeasureSet.of(new SkimmerDraw(0)) : MeasureSet.NONE;
+        List<TwinState> all =
+                new ArrayList<>(days.run(before.get(before.size() - 1), during, Duration.between(from, until), EVERY));
+        if (stopsTheSkimmer) {
+            all.addAll(days.run(all.get(all.size() - 1), MeasureSet.NONE, RECOVERY, EVERY));
+        }
+        return all;
+    }
+
+    /** On the early side: that of the worst tank at the edges; nothing lives where one of them cannot be run. */
+    private double lowestOxygen(Setup setup, List<TankParameters> edges, Instant at, Instant from, Instant until) {
+        try {
+            return edges.stream()
+                    .flatMap(tank -> run(setup, tank, at, from, until).stream())
+                    .mapToDouble(TwinState::oxygenMgPerL)
+                    .min()
+                    .orElseThrow();
+        } catch (InputException suffocates) {
+            return 0;
+        }
+    }
+
+    private static Instant next(Setup setup, Instant after, boolean lit) {
+        Instant t = after;
+        do {
+            t = setup.light().nextSwitch(t, setup.zone());
+        } while (setup.light().litAt(t, setup.zone()) != lit);
+        return t;
+    }
+
+    /**
+     * @param readings by the slopes' steps, in standard deviations of their own scatter; with one more column where the
+     *     probe has an error of its own
+     */
+    private Promise promise(
+            Setup setup,
+            Slopes slopes,
+            RealMatrix readings,
+            @Nullable Instant from,
+            @Nullable Instant until,
+            @Nullable Double lowestOxygen) {
+        int n = readings.getColumnDimension();
+        RealMatrix left =
+                MatrixUtils.inverse(MatrixUtils.createRealIdentityMatrix(n).add(readings.transposeMultiply(readings)));
+        List<Double> narrowing = new ArrayList<>();
+        for (int i = 0; i < slopes.change().getRowDimension(); i++) {
+            RealVector decision = slopes.change().getRowVector(i);
+            RealVector padded = MatrixUtils.createRealVector(new double[n]);
+            padded.setSubVector(0, decision);
+            double before = decision.dotProduct(decision);
+            double after = padded.dotProduct(left.operate(padded));
+            narrowing.add(before == 0 ? 0 : 1 - Math.sqrt(after / before));
+        }
+        List<Decision> decisions = Decision.of(setup);
+        double ofTheBest = IntStream.range(0, decisions.size())
+                .filter(i -> decisions.get(i).gain())
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> -slopes.values().getEntry(i)))
+                .limit(2)
+                .mapToDouble(narrowing::get)
+                .average()
+                .orElse(0);
+        return new Promise(this, from, until, narrowing, ofTheBest, lowestOxygen);
+    }
+}

@@ -1,0 +1,129 @@
+package jollytide.core.fit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.LocalTime;
+import java.util.List;
+import jollytide.core.description.RoomCourse;
+import jollytide.core.description.Setup;
+import jollytide.core.description.TankParameters;
+import org.junit.jupiter.api.Test;
+
+/** What a measurement would tell, before it is made. */
+class ExperimentTest {
+    private static final TankParameters TRUTH = new TankParameters(0.75, 1.3, 0.01, 0.02);
+    private static final RoomCourse ROOM = Logged.room(8, Logged.HOME);
+    private static final FittedTank FITTED =
+            Logged.fit(Logged.TANK, Logged.log(Logged.ph(Logged.states(Logged.TANK, TRUTH, 8, ROOM)), ROOM));
+    private static final List<Experiment.Promise> RANKED = ranked(Logged.TANK, FITTED);
+
+    private static List<Experiment.Promise> ranked(Setup setup, FittedTank fitted) {
+        return Experiment.ranked(setup, fitted, Edges.of(setup, fitted, Logged.START), Logged.START);
+    }
+
+    private static Experiment.Promise of(List<Experiment.Promise> ranked, Experiment experiment) {
+        return ranked.stream()
+                .filter(p -> p.experiment() == experiment)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static double narrowing(Experiment experiment, Decision decision) {
+        return of(RANKED, experiment).narrowing().get(Decision.of(Logged.TANK).indexOf(decision));
+    }
+
+    @Test
+    void nothingWidensAndNothingIsCertain() {
+        assertThat(RANKED).hasSize(6).allSatisfy(promise -> {
+            assertThat(promise.narrowing()).hasSize(Decision.of(Logged.TANK).size());
+            assertThat(promise.narrowing())
+                    .allSatisfy(share -> assertThat(share).isBetween(0.0, 0.99));
+            assertThat(promise.ofTheBest()).isBetween(0.0, 0.99);
+        });
+    }
+
+    /** With the skimmer off for a night one sees what it does; in two hours a part of that. */
+    @Test
+    void aNightWithoutSkimmerTellsMost() {
+        double night = narrowing(Experiment.SKIMMER_OFF_AT_NIGHT, Decision.TROUGH_WITHOUT_SKIMMER);
+        double hours = narrowing(Experiment.SKIMMER_OFF_BEFORE_LIGHT, Decision.TROUGH_WITHOUT_SKIMMER);
+        assertThat(night).isGreaterThan(0.3);
+        assertThat(hours).isBetween(0.01, night);
+        assertThat(narrowing(Experiment.ANOTHER_ALKALINITY_TEST, Decision.TROUGH_WITHOUT_SKIMMER))
+                .isLessThan(0.1);
+    }
+
+    /** Buffers and kits tell of the level, not of the exchange. */
+    @Test
+    void buffersTellOfTheLevel() {
+        assertThat(narrowing(Experiment.PROBE_IN_BUFFERS, Decision.TROUGH)).isGreaterThan(0.1);
+        assertThat(narrowing(Experiment.PROBE_IN_BUFFERS, Decision.SURFACE_GAIN))
+                .isLessThan(0.1);
+        assertThat(narrowing(Experiment.ANOTHER_ALKALINITY_TEST, Decision.ALKALINITY_GAIN))
+                .isGreaterThan(narrowing(Experiment.OXYGEN_NIGHT, Decision.ALKALINITY_GAIN));
+    }
+
+    /** By hand: an error known to 0.0355 and read once with 0.036 more is known to 0.0253, 29 % less. */
+    @Test
+    void aSingleReadingNarrowsAsTwoErrorsDo() {
+        FittedTank alone = onlyAlkalinity();
+        double share = of(ranked(Logged.TANK, alone), Experiment.ANOTHER_ALKALINITY_TEST)
+                .narrowing()
+                .get(0);
+        double sd = 0.0355;
+        assertThat(share).isCloseTo(1 - 0.036 / Math.hypot(sd, 0.036), within(0.02));
+    }
+
+    private static FittedTank onlyAlkalinity() {
+        var covariance = FITTED.covariance().scalarMultiply(1e-4);
+        int i = FITTED.unknowns().indexOf(Unknown.ALKALINITY);
+        covariance.setEntry(i, i, 0.0355 * 0.0355);
+        return new FittedTank(
+                FITTED.expected(), FITTED.unknowns(), FITTED.prior(), FITTED.size(), covariance, List.of(), 0, 0, 1);
+    }
+
+    @Test
+    void theHoursAreThoseOfTheNight() {
+        Experiment.Promise night = of(RANKED, Experiment.SKIMMER_OFF_AT_NIGHT);
+        assertThat(night.from()).isNotNull();
+        assertThat(LocalTime.ofInstant(night.from(), Logged.ZONE)).isEqualTo(LocalTime.of(21, 0));
+        assertThat(LocalTime.ofInstant(night.until(), Logged.ZONE)).isEqualTo(LocalTime.of(10, 0));
+        Experiment.Promise hours = of(RANKED, Experiment.SKIMMER_OFF_BEFORE_LIGHT);
+        assertThat(Duration.between(hours.from(), hours.until())).isEqualTo(Duration.ofHours(2));
+        assertThat(hours.until()).isEqualTo(night.until());
+    }
+
+    /** What could take the animals' oxygen is not advised, however much it would tell. */
+    @Test
+    void oxygenComesFirst() {
+        FittedTank hungry = Logged.fit(
+                Logged.TANK,
+                Logged.log(
+                        Logged.ph(Logged.states(Logged.TANK, new TankParameters(1.2, 0.7, 0.045, 0.08), 8, ROOM)),
+                        ROOM));
+        List<Experiment.Promise> ranked = ranked(Logged.TANK, hungry);
+        Experiment.Promise night = of(ranked, Experiment.SKIMMER_OFF_AT_NIGHT);
+        assertThat(night.lowestOxygenMgPerL()).isLessThan(5);
+        assertThat(night.allowed()).isFalse();
+        assertThat(ranked.get(ranked.size() - 1).allowed()).isFalse();
+        assertThat(ranked.get(0).allowed()).isTrue();
+        assertThat(of(ranked, Experiment.OXYGEN_NIGHT).allowed()).isTrue();
+    }
+
+    @Test
+    void onlyWhatATankHasIsProposed() {
+        Setup bare = Logged.tank(null);
+        FittedTank unlogged = TwinFit.of(
+                bare,
+                TankParameters.ORDINARY,
+                new TankLog(List.of(), List.of(), ROOM, false, AlkalinityCourse.of(List.of())),
+                Priors.ASSUMED,
+                TwinFit.Progress.NONE);
+        assertThat(ranked(bare, unlogged))
+                .extracting(Experiment.Promise::experiment)
+                .contains(Experiment.ROOM_METER, Experiment.OXYGEN_NIGHT)
+                .doesNotContain(Experiment.SKIMMER_OFF_AT_NIGHT, Experiment.SKIMMER_OFF_BEFORE_LIGHT);
+    }
+}
