@@ -59,8 +59,8 @@ class ExperimentTest {
     @Test
     void buffersTellOfTheLevel() {
         assertThat(narrowing(Experiment.PROBE_IN_BUFFERS, Decision.TROUGH)).isGreaterThan(0.1);
-        assertThat(narrowing(Experiment.PROBE_IN_BUFFERS, Decision.SURFACE_GAIN))
-                .isLessThan(0.1);
+        assertThat(narrowing(Experiment.PROBE_IN_BUFFERS, Decision.TROUGH_WITHOUT_SKIMMER))
+                .isLessThan(narrowing(Experiment.SKIMMER_OFF_AT_NIGHT, Decision.TROUGH_WITHOUT_SKIMMER));
         assertThat(narrowing(Experiment.ANOTHER_ALKALINITY_TEST, Decision.ALKALINITY_GAIN))
                 .isGreaterThan(narrowing(Experiment.OXYGEN_NIGHT, Decision.ALKALINITY_GAIN));
     }

@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import jollytide.core.description.Setup;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.Decision;
+import jollytide.core.fit.Experiment;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.FittedTank.Learned;
 import jollytide.core.fit.Reading;
@@ -46,6 +47,39 @@ class TwinService {
             Decision decision, String name, @Nullable Estimate value) {}
 
     /**
+     * A measurement that would tell something.
+     *
+     * @param from when it would begin on an ordinary day; null when it can be made at any time
+     * @param narrowing of what is decided by, in the order of {@code open}: 0.4 when its band would lose two fifths
+     * @param ofTheBest mean narrowing of the gains of the two measures that promise most
+     * @param lowestOxygenMgPerL during it on the early side; null where it does not touch oxygen
+     * @param allowed whether that stays above the caution line
+     */
+    record ExperimentView(
+            Experiment experiment,
+            String name,
+            int minutes,
+            @Nullable Instant from,
+            @Nullable Instant until,
+            List<Double> narrowing,
+            double ofTheBest,
+            @Nullable Double lowestOxygenMgPerL,
+            boolean allowed) {
+        static ExperimentView of(Experiment.Promise promise) {
+            return new ExperimentView(
+                    promise.experiment(),
+                    promise.experiment().label(),
+                    promise.experiment().minutes(),
+                    promise.from(),
+                    promise.until(),
+                    promise.narrowing(),
+                    promise.ofTheBest(),
+                    promise.lowestOxygenMgPerL(),
+                    promise.allowed());
+        }
+    }
+
+    /**
      * What the twin knows.
      *
      * @param from of the log that it is fitted to; null without one
@@ -53,6 +87,7 @@ class TwinService {
      * @param scatterPh of what is left over, standard deviation
      * @param dispersion by how much days differ more than half hours let expect, as a factor on variances
      * @param fishMmolPerLPerH oxygen that the described fish breathe, beside the reef
+     * @param experiments those that are allowed first, by what they tell for a keeper's time
      * @param alike what the log cannot tell apart, in words
      */
     record TwinView(
@@ -67,6 +102,7 @@ class TwinService {
             List<LearnedView> unknowns,
             List<String> alike,
             List<OpenView> open,
+            List<ExperimentView> experiments,
             List<LeftView> left) {}
 
     TwinView twin(UUID keeperId, UUID tankId) {
@@ -87,6 +123,9 @@ class TwinService {
                 fit.learned().stream().map(l -> view(l, fit)).toList(),
                 fit.alike(),
                 open(known.setup(), known),
+                Experiment.ranked(known.setup(), fit, known.tanks(), known.start()).stream()
+                        .map(ExperimentView::of)
+                        .toList(),
                 left.stream().map(r -> new LeftView(r.at(), r.value())).toList());
     }
 
