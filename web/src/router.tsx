@@ -232,6 +232,11 @@ const ledger = createRoute({
     over: search.over === 'day' ? 'day' : undefined,
   }),
 });
+const twin = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'twin',
+  component: lazyRouteComponent(() => import('./places/reason/TwinScreen'), 'TwinScreen'),
+});
 const media = createRoute({
   getParentRoute: () => tankRoute,
   path: 'media',
@@ -282,6 +287,7 @@ export const router = createRouter({
         bring,
         staircase,
         ledger,
+        twin,
         bench,
         sums,
         media,

@@ -205,6 +205,13 @@ export const useLedger = (tankId: string, hour: LedgerHour) =>
     staleTime: 60_000,
   });
 
+export const useTwin = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('twin'),
+    queryFn: () => bodyOf(api.GET('/api/v1/tanks/{tankId}/twin', { params: { path: { tankId } } })),
+    staleTime: 60_000,
+  });
+
 export const useMargin = (tankId: string) =>
   useQuery({
     queryKey: keys.tank(tankId).log('margin'),

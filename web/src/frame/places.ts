@@ -4,6 +4,7 @@ export const ROUTE = {
   enter: '/tank/$tankId/enter',
   staircase: '/tank/$tankId/staircase',
   ledger: '/tank/$tankId/ledger',
+  twin: '/tank/$tankId/twin',
   bench: '/tank/$tankId/bench',
   sums: '/tank/$tankId/sums',
   media: '/tank/$tankId/media',
@@ -44,6 +45,7 @@ const PLACES: readonly Place[] = [
     screens: [
       { name: 'Staircase', path: 'staircase' },
       { name: 'Ledger', path: 'ledger' },
+      { name: 'Twin', path: 'twin' },
     ],
   },
   {

@@ -103,9 +103,9 @@ function Gas({
 }
 
 const LIVING: Partial<Record<LedgerRow['kind'], string>> = {
-  REEF: 'Respiration of rock, corals and bacteria × litres, doubled with ten degrees (Q10 of 2, common practice). Its rate is fitted to your trough and peak, the fish taken off.',
+  REEF: 'Respiration of rock, corals and bacteria × litres, doubled with ten degrees (Q10 of 2, common practice). Its rate is fitted to your log of pH, the fish taken off.',
   LIGHT:
-    'Gross photosynthesis × litres × tanh(I/Ik) of the lamps (Jassby & Platt 1976), fitted to your trough and peak.',
+    'Gross photosynthesis × litres × tanh(I/Ik) of the lamps (Jassby & Platt 1976), fitted to your log of pH.',
   REFUGIUM: 'What you said its algae take up, while their own lamp is lit.',
   FISH: 'ln of a 50 g fish’s mmol/h is 15.7 − 5020/T, with mass to the power 0.79 (Clarke & Johnston 1999, numbers from memory), 1.5 times at rest for moving about.',
   CALCIFICATION:
@@ -187,7 +187,7 @@ function Answers({ ledger }: { ledger: Ledger }) {
       )}
       <p className="text-sm text-soft md:col-span-2">
         {ledger.fitted
-          ? `From a twin fitted to this tank’s log; ${ledger.tanks} tanks agree with it and make the hatching.`
+          ? `From a twin fitted to this tank’s log; the hatching goes as far as nine in ten tanks that could be behind it.`
           : 'No log to fit to yet: an ordinary mixed reef is assumed.'}{' '}
         Carbonate moved by calcification and doses counts as CO2 here: both are carbon in the water.
       </p>

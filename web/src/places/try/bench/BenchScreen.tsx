@@ -345,7 +345,6 @@ function OnTheMap({
 /** What the twin rests on: measured, fitted, assumed. */
 const Basis = memo(function Basis({ bench }: { bench: Bench }) {
   const { tank, units } = useAtTank();
-  const first = bench.tanks[0];
   return (
     <section aria-labelledby="basis" className="border-t pt-3 text-soft">
       <h2 id="basis" className="font-bold text-ink">
@@ -354,13 +353,18 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
       <p>
         {bench.fitted && bench.troughPh !== undefined && bench.peakPh !== undefined ? (
           <>
-            Fitted to {bench.daysUsed} whole days since the tank last changed, each in its own
-            room’s air: trough {bench.troughPh.toFixed(2)}, peak {bench.peakPh.toFixed(2)}. Its
-            respiration comes out as {first?.respirationMmolPerLPerH.toFixed(4)} mmol/(L·h), its
-            photosynthesis as {first?.photosynthesisMmolPerLPerH.toFixed(4)}.{' '}
-            {bench.tanks.length > 1 &&
-              'The log cannot tell a weak skimmer from a quiet reef, nor a probe that is off from either, so the band is drawn between tanks that all agree with it; an oxygen log through a night would tell them apart.'}{' '}
-            {bench.fitProblem}
+            Fitted to every reading since the tank last changed, {bench.daysUsed} whole days with a
+            trough of {bench.troughPh.toFixed(2)} and a peak of {bench.peakPh.toFixed(2)} on
+            average, each in its own room’s air. The band holds nine in ten tanks that could be
+            behind that log.{' '}
+            <Link
+              to="/tank/$tankId/twin"
+              params={{ tankId: tank.id }}
+              className="underline underline-offset-4"
+            >
+              What is known of it, and what would tell more
+            </Link>
+            . {bench.fitProblem}
           </>
         ) : (
           <>

@@ -1,0 +1,156 @@
+import { Link } from '@tanstack/react-router';
+import { useTwin } from '../../api/hooks';
+import type { Experiment, Open, Twin } from '../../api/types';
+import { KnownDrawing } from '../../drawings/KnownDrawing';
+import { LeftDrawing } from '../../drawings/LeftDrawing';
+import { clockTime, dayAndTime } from '../../lib/time';
+import { useWidth } from '../../parts/useWidth';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { after, how, narrows, openness, verdict } from './known';
+
+/** Reason → Twin: what is known of this tank, and what is not. */
+export function TwinScreen() {
+  const { tank } = useAtTank();
+  const twin = useTwin(tank.id);
+  if (!twin.data) {
+    return (
+      <>
+        <Waiting error={twin.error} retry={() => void twin.refetch()} />
+        {!twin.error && <p className="px-6 text-soft">Fitting the twin to the log …</p>}
+      </>
+    );
+  }
+  return <Known twin={twin.data} />;
+}
+
+function Known({ twin }: { twin: Twin }) {
+  const { tank, units } = useAtTank();
+  const [ref, width] = useWidth();
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <section aria-labelledby="twin" className="grid content-start gap-4">
+        <h1 id="twin" className="text-xl font-bold">
+          What the twin knows
+          {twin.from && twin.until && (
+            <span className="font-normal text-soft">
+              {' '}
+              · {twin.halfHours} half hours of pH, {dayAndTime(twin.from, tank.zone)} to{' '}
+              {dayAndTime(twin.until, tank.zone)}
+            </span>
+          )}
+        </h1>
+        <p className="max-w-prose text-2xl leading-snug font-semibold">{verdict(twin)}</p>
+        {twin.problem && <p className="max-w-prose border-l-4 border-alk pl-3">{twin.problem}</p>}
+        {!twin.fitted && !twin.problem && (
+          <p className="max-w-prose">
+            With half a day of a pH probe it begins to learn; ten days tell most.{' '}
+            <Link
+              to="/tank/$tankId/bring"
+              params={{ tankId: tank.id }}
+              className="underline underline-offset-4"
+            >
+              Bring in a logger’s file
+            </Link>
+          </p>
+        )}
+        <div ref={ref}>
+          {width > 0 && (
+            <KnownDrawing
+              unknowns={twin.unknowns}
+              says={(unknown) => ({ range: after(unknown, units), how: how(unknown) })}
+              width={width}
+            />
+          )}
+        </div>
+        <p className="text-sm text-soft">
+          The hairline holds nine in ten tanks of this kind and description, before the log; the
+          bar, nine in ten that could be behind it. The ring is the most probable one. Fish breathe{' '}
+          {(twin.fishMmolPerLPerH * 32).toFixed(2)} mg/L an hour beside the reef, as described.
+          Widths before the log are from memory.
+        </p>
+        {width > 0 && twin.left.length > 1 && (
+          <div>
+            <h2 className="font-bold">Left between readings and twin, pH</h2>
+            <LeftDrawing left={twin.left} scatter={twin.scatterPh} zone={tank.zone} width={width} />
+            <p className="text-sm text-soft">
+              In grey, twice its usual scatter of {twin.scatterPh.toFixed(3)}. A step or a slow
+              drift here is something that nobody described.
+            </p>
+          </div>
+        )}
+      </section>
+      <aside aria-label="What is open" className="grid content-start gap-6 lg:border-l lg:pl-8">
+        <div>
+          <h2 className="font-bold">What that leaves open</h2>
+          <dl>
+            {twin.open.map((open) => (
+              <div key={open.decision} className="border-b py-1.5">
+                <dt className="text-sm text-soft">{open.name}</dt>
+                <dd className="font-semibold">{openness(open)}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
+        {twin.alike.length > 0 && (
+          <div>
+            <h2 className="font-bold">What the log cannot tell apart</h2>
+            <ul className="grid gap-1.5">
+              {twin.alike.map((sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ))}
+            </ul>
+          </div>
+        )}
+        <Telling experiments={twin.experiments} open={twin.open} zone={tank.zone} />
+      </aside>
+    </div>
+  );
+}
+
+/** The measurements that would narrow it, and those that the animals' oxygen forbids. */
+function Telling({
+  experiments,
+  open,
+  zone,
+}: {
+  experiments: readonly Experiment[];
+  open: readonly Open[];
+  zone: string;
+}) {
+  const telling = experiments.filter((e) => e.allowed && narrows(e, open).length > 0);
+  const forbidden = experiments.filter((e) => !e.allowed && narrows(e, open).length > 0);
+  return (
+    <div>
+      <h2 className="font-bold">What would tell more</h2>
+      {telling.length === 0 ? (
+        <p>Nothing that is allowed would narrow any of it by a twentieth.</p>
+      ) : (
+        <ol className="grid gap-3">
+          {telling.map((experiment) => (
+            <li key={experiment.experiment}>
+              <p className="font-semibold first-letter:uppercase">{experiment.name}</p>
+              <p className="text-sm">
+                {narrows(experiment, open).join(', ')}. {hours(experiment, zone)}About{' '}
+                {experiment.minutes} minutes of your time (assumed).
+                {experiment.lowestOxygenMgPerL !== undefined &&
+                  ` Oxygen would fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L on the early side: watch the animals, end it when they gasp, and look at the skimmer’s cup when it starts again.`}
+              </p>
+            </li>
+          ))}
+        </ol>
+      )}
+      {forbidden.length > 0 && (
+        <p className="pt-3 text-sm">
+          Not here: {forbidden.map((e) => e.name).join('; ')}. On the early side oxygen would fall
+          to {Math.min(...forbidden.map((e) => e.lowestOxygenMgPerL ?? 0)).toFixed(1)} mg/L.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const hours = (experiment: Experiment, zone: string) =>
+  experiment.from && experiment.until
+    ? `${clockTime(experiment.from, zone)} to ${clockTime(experiment.until, zone)}. `
+    : '';

@@ -1,0 +1,85 @@
+import type { Experiment, Open, Twin, Unknown, Units } from '../../api/types';
+import { range, signed } from '../../lib/number';
+import { ALKALINITY, alkalinityFromMeq } from '../../lib/units';
+
+/** O2, from IUPAC's standard atomic weights. */
+const OXYGEN_G_PER_MOL = 31.998;
+const DAYS_A_WEEK = 7;
+
+const unlearnt: Record<Unknown['unknown'], string> = {
+  RESPIRATION: 'assumed',
+  PHOTOSYNTHESIS: 'assumed',
+  SURFACES: 'as described',
+  SKIMMER: 'as described',
+  ALKALINITY: 'as tested',
+  ROOM: 'as read',
+  ROOM_EXCESS: 'estimated',
+  AIR_CHANGES: 'assumed',
+  LAMPS: 'as described',
+  PROBE: 'as read',
+  DRIFT: 'assumed',
+  OXYGEN_PROBE: 'as read',
+};
+
+const between = (low: string, high: string) => (low === high ? low : `${low} to ${high}`);
+
+/** The band after the log in words. */
+export function after(unknown: Unknown, units: Units): string {
+  const { low, high } = unknown.after;
+  switch (unknown.unknown) {
+    case 'RESPIRATION':
+    case 'PHOTOSYNTHESIS':
+      return `${between((low * OXYGEN_G_PER_MOL).toFixed(2), (high * OXYGEN_G_PER_MOL).toFixed(2))} mg/L an hour`;
+    case 'SURFACES':
+    case 'SKIMMER':
+    case 'ROOM_EXCESS':
+    case 'AIR_CHANGES':
+      return `× ${between(low.toFixed(2), high.toFixed(2))}`;
+    case 'ALKALINITY': {
+      const unit = units.alkalinity;
+      const { label, digits } = ALKALINITY[unit];
+      const shown = (meq: number) => signed(alkalinityFromMeq(meq, unit), digits);
+      return `${between(shown(low), shown(high))} ${label}`;
+    }
+    case 'ROOM':
+      return `${between(signed(low), signed(high))} ppm`;
+    case 'LAMPS':
+      return `${between(signed(low * 60), signed(high * 60))} min`;
+    case 'PROBE':
+      return `${between(signed(low, 2), signed(high, 2))} pH`;
+    case 'DRIFT':
+      return `${between(signed(low * DAYS_A_WEEK, 3), signed(high * DAYS_A_WEEK, 3))} pH a week`;
+    case 'OXYGEN_PROBE':
+      return `${between(signed(low, 1), signed(high, 1))} mg/L`;
+  }
+}
+
+export const how = (unknown: Unknown) => (unknown.learnt ? 'learned' : unlearnt[unknown.unknown]);
+
+/** What a decision is open by, in words. */
+export function openness(open: Open): string {
+  const value = open.value;
+  if (!value) return 'cannot be run: this tank would not live through it';
+  if (open.decision === 'OXYGEN_WITHOUT_SKIMMER') return `${range(value, 1)} mg/L`;
+  if (open.decision === 'TROUGH' || open.decision === 'TROUGH_WITHOUT_SKIMMER')
+    return range(value, 2);
+  return between(signed(value.low, 2), signed(value.high, 2));
+}
+
+/** In one sentence. */
+export function verdict(twin: Twin): string {
+  const respiration = twin.unknowns.find((u) => u.unknown === 'RESPIRATION');
+  if (!twin.fitted || !respiration) return 'Nothing is learned from this tank’s log yet.';
+  const mg = (mmol: number) => (mmol * OXYGEN_G_PER_MOL).toFixed(2);
+  return `This reef breathes ${between(mg(respiration.after.low), mg(respiration.after.high))} mg/L of oxygen an hour.`;
+}
+
+/** What an experiment would narrow, in hundredths, the most first; nothing that rounds to less than five. */
+export function narrows(experiment: Experiment, open: readonly Open[]): string[] {
+  return experiment.narrowing
+    .map((share, i) => ({ share, name: open[i]?.name ?? '' }))
+    .filter((n) => n.share >= 0.05)
+    .sort((a, b) => b.share - a.share)
+    .slice(0, 3)
+    .map((n) => `${n.name} by ${String(Math.round(n.share * 100))} %`);
+}
