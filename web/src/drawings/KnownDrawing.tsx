@@ -1,10 +1,11 @@
 import type { Unknown } from '../api/types';
+import { HALO } from './halo';
 import { HatchPattern } from './Hatch';
 
 const ROW = 40;
 const TOP = 26;
 const TRACK_LEFT = 232;
-const TEXT_RIGHT = 236;
+const TEXT_RIGHT = 276;
 /** How far a track goes, in halves of the band before the log. */
 const REACH = 1.5;
 
@@ -114,6 +115,7 @@ export function KnownDrawing({
               {unknown.name}
             </text>
             <text
+              {...HALO}
               x={width}
               y={narrow ? middle - 14 : middle + 5}
               textAnchor="end"

@@ -46,6 +46,10 @@ export function LeftDrawing({
     .x((one) => x(Date.parse(one.at)))
     .y((one) => y(one.ph));
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: zone });
+  // A log of two days has several ticks a day; each day is named once.
+  const days = x
+    .ticks(width < 560 ? 3 : 7)
+    .filter((tick, i, all) => day.format(tick) !== day.format(all[i - 1] ?? 0));
   return (
     <svg
       width={width}
@@ -84,7 +88,7 @@ export function LeftDrawing({
           {tick === 0 ? '0' : tick.toFixed(2).replace('-', '−')}
         </text>
       ))}
-      {x.ticks(width < 560 ? 3 : 7).map((tick) => (
+      {days.map((tick) => (
         <text
           key={tick.getTime()}
           x={x(tick)}

@@ -32,11 +32,10 @@ function Known({ twin }: { twin: Twin }) {
       <section aria-labelledby="twin" className="grid content-start gap-4">
         <h1 id="twin" className="text-xl font-bold">
           What the twin knows
-          {twin.from && twin.until && (
+          {twin.from && (
             <span className="font-normal text-soft">
               {' '}
-              · {twin.halfHours} half hours of pH, {dayAndTime(twin.from, tank.zone)} to{' '}
-              {dayAndTime(twin.until, tank.zone)}
+              · {twin.halfHours} half hours of pH since {dayAndTime(twin.from, tank.zone)}
             </span>
           )}
         </h1>
@@ -69,6 +68,7 @@ function Known({ twin }: { twin: Twin }) {
           {(twin.fishMmolPerLPerH * 32).toFixed(2)} mg/L an hour beside the reef, as described.
           Widths before the log are from memory.
         </p>
+        <Telling experiments={twin.experiments} open={twin.open} zone={tank.zone} />
         {width > 0 && twin.left.length > 1 && (
           <div>
             <h2 className="font-bold">Left between readings and twin, pH</h2>
@@ -102,7 +102,6 @@ function Known({ twin }: { twin: Twin }) {
             </ul>
           </div>
         )}
-        <Telling experiments={twin.experiments} open={twin.open} zone={tank.zone} />
       </aside>
     </div>
   );
@@ -126,13 +125,15 @@ function Telling({
       {telling.length === 0 ? (
         <p>Nothing that is allowed would narrow any of it by a twentieth.</p>
       ) : (
-        <ol className="grid gap-3">
+        <ol className="grid gap-x-8 gap-y-3 pt-1 md:grid-cols-2">
           {telling.map((experiment) => (
             <li key={experiment.experiment}>
               <p className="font-semibold first-letter:uppercase">{experiment.name}</p>
               <p className="text-sm">
-                {narrows(experiment, open).join(', ')}. {hours(experiment, zone)}About{' '}
+                Would narrow {narrows(experiment, open).join(', ')}. {hours(experiment, zone)}About{' '}
                 {experiment.minutes} minutes of your time (assumed).
+                {experiment.experiment === 'GLASS_OF_AIR' &&
+                  ' Half a litre at most, a fine stone, air from outdoors: a breath beside it spoils it.'}
                 {experiment.lowestOxygenMgPerL !== undefined &&
                   ` Oxygen would fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L on the early side: watch the animals, end it when they gasp, and look at the skimmer’s cup when it starts again.`}
               </p>

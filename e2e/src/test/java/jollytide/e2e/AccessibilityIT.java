@@ -32,6 +32,8 @@ class AccessibilityIT extends BrowserTest {
         "bench, phone, day",
         "ledger, desktop, day",
         "ledger, phone, night",
+        "twin, desktop, night",
+        "twin, phone, day",
         "margin, desktop, night",
         "margin, phone, day",
         "media, phone, day",
@@ -84,6 +86,9 @@ class AccessibilityIT extends BrowserTest {
                     default -> page.navigate(tank + screen);
                 }
             }
+        }
+        if (screen.equals("twin")) {
+            page.getByText("What would tell more").waitFor();
         }
         if (screen.equals("bench")) {
             page.getByText("What this twin rests on").waitFor();

@@ -26,12 +26,14 @@ class ScreenshotsIT extends BrowserTest {
         take("staircase", demo(visitor(DESKTOP), "Lantern Reef", "Staircase"));
         take("staircase-phone", demo(visitor(PHONE), "Lantern Reef", "Staircase"));
         take("enter", demo(visitor(DESKTOP), "Lantern Reef", "Enter"));
-        take("enter-phone", demo(visitor(PHONE), "Lantern Reef", "Enter"));
         Page bench = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
         bench.getByLabel("Outdoor line to the skimmer").check();
         bench.getByText("removes the source").waitFor();
         take("bench", bench);
         take("ledger", demo(visitor(DESKTOP), "Lantern Reef", "Ledger"));
+        Page twin = demo(visitor(DESKTOP), "Lantern Reef", "Twin");
+        twin.getByText("What would tell more").waitFor();
+        take("twin", twin);
         take("margin", demo(visitor(DESKTOP), "Lantern Reef", "Margin"));
         take("readiness", demo(visitor(DESKTOP), "Lantern Reef", "Readiness"));
         take("media", demo(visitor(DESKTOP), "Lantern Reef", "Media"));

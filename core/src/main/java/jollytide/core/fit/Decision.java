@@ -18,6 +18,7 @@ import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.units.InputException;
+import org.jspecify.annotations.Nullable;
 
 /** What a keeper decides by, and what its doubt is therefore measured in. */
 public enum Decision {
@@ -29,8 +30,10 @@ public enum Decision {
     TROUGH_WITHOUT_SKIMMER("the trough with the skimmer off", true),
     OXYGEN_WITHOUT_SKIMMER("the least oxygen with the skimmer off", true);
 
-    /** As far as a forecast goes. */
-    private static final Duration RUN = Duration.ofDays(7);
+    /** Five days are three time constants of all but the stillest tanks. */
+    private static final Duration RUN = Duration.ofDays(5);
+
+    private static final Duration DAY = Duration.ofDays(1);
 
     private static final double WINDOW_TIMES = 4;
     private static final double SURFACE_TIMES = 3;
@@ -68,27 +71,28 @@ public enum Decision {
     public static double[] values(Setup setup, TankParameters tank, Instant at) {
         OrdinaryDays days = new OrdinaryDays(setup, tank);
         TwinState today = days.today(at);
-        SettledDay asItIs = days.settled(today, MeasureSet.NONE, RUN);
+        SettledDay asItIs = days.settled(today, MeasureSet.NONE, DAY);
+        SettledDay still = setup.skimmer() == null ? asItIs : settled(days, today, new SkimmerDraw(0));
         return of(setup).stream()
-                .mapToDouble(decision -> {
-                    try {
-                        return decision.value(days, today, asItIs, setup.skimmer() != null);
-                    } catch (InputException leftWhatWaterCanBe) {
-                        return Double.NaN;
+                .mapToDouble(decision -> switch (decision) {
+                    case TROUGH -> asItIs.troughPh();
+                    case TROUGH_WITHOUT_SKIMMER -> still == null ? Double.NaN : still.troughPh();
+                    case OXYGEN_WITHOUT_SKIMMER -> still == null ? Double.NaN : still.lowestOxygenMgPerL();
+                    case LINE_GAIN, WINDOW_GAIN, SURFACE_GAIN, ALKALINITY_GAIN -> {
+                        SettledDay day = settled(days, today, decision.measure());
+                        yield day == null ? Double.NaN : day.troughPh() - asItIs.troughPh();
                     }
                 })
                 .toArray();
     }
 
-    private double value(OrdinaryDays days, TwinState today, SettledDay asItIs, boolean skims) {
-        SettledDay day = this == TROUGH || (this == OXYGEN_WITHOUT_SKIMMER && !skims)
-                ? asItIs
-                : days.settled(today, MeasureSet.of(measure()), RUN);
-        return switch (this) {
-            case TROUGH, TROUGH_WITHOUT_SKIMMER -> day.troughPh();
-            case OXYGEN_WITHOUT_SKIMMER -> day.lowestOxygenMgPerL();
-            case LINE_GAIN, WINDOW_GAIN, SURFACE_GAIN, ALKALINITY_GAIN -> day.troughPh() - asItIs.troughPh();
-        };
+    /** Null where that measure would leave no water. */
+    private static @Nullable SettledDay settled(OrdinaryDays days, TwinState today, Measure measure) {
+        try {
+            return days.settled(today, MeasureSet.of(measure), RUN);
+        } catch (InputException leftWhatWaterCanBe) {
+            return null;
+        }
     }
 
     private Measure measure() {

@@ -5,32 +5,32 @@ import java.util.Locale;
 /** What a log is asked about. Each has a size, 0 where it is as expected. */
 public enum Unknown {
     /** Natural logarithm of what the reef breathes, over what its kind lets expect. */
-    RESPIRATION("the reef's respiration", true, "a reef that breathes more", "a reef that breathes less"),
+    RESPIRATION("the reef’s respiration", true, "a reef that breathes more", "a reef that breathes less"),
     /** Likewise of its photosynthesis. */
     PHOTOSYNTHESIS("its photosynthesis", true, "a reef that makes more", "a reef that makes less"),
     /** Natural logarithm of the surfaces' exchange, over what is expected of them. */
-    SURFACES("the surfaces' exchange", true, "livelier surfaces", "stiller surfaces"),
+    SURFACES("the surfaces’ exchange", true, "livelier surfaces", "stiller surfaces"),
     /** Likewise of the skimmer's. */
-    SKIMMER("the skimmer's exchange", true, "a stronger skimmer", "a weaker skimmer"),
+    SKIMMER("the skimmer’s exchange", true, "a stronger skimmer", "a weaker skimmer"),
     /** By how much the water holds more than its tests say, meq/L. */
     ALKALINITY(
             "the alkalinity test", false, "more alkalinity than the tests say", "less alkalinity than the tests say"),
     /** By how much the room holds more CO2 than was measured, ppm. */
     ROOM(
-            "the room's CO2 meter",
+            "the room’s CO2 meter",
             false,
             "more CO2 in the room than its meter says",
             "less CO2 in the room than its meter says"),
     /** Natural logarithm of what a room that nobody measured holds more than outdoors, over what is estimated. */
-    ROOM_EXCESS("the room's CO2, not measured", true, "a fuller room", "an emptier room"),
+    ROOM_EXCESS("the room’s CO2, not measured", true, "a fuller room", "an emptier room"),
     /** Natural logarithm of the room's air changes, over those that are described or assumed. */
-    AIR_CHANGES("the room's air changes", true, "an airier room", "a tighter room"),
-    /** By how much the lamps are later than described, h. */
-    LAMPS("the light clock", false, "later lamps", "earlier lamps"),
+    AIR_CHANGES("the room’s air changes", true, "an airier room", "a tighter room"),
+    /** By how much the lamps are later than described, h; what probe and water lag behind them cannot be told from it. */
+    LAMPS("the light clock, lags included", false, "later lamps", "earlier lamps"),
     /** What the probe reads too much in the middle of the log, pH. */
     PROBE("the pH probe", false, "a pH probe that reads high", "a pH probe that reads low"),
     /** By how much more each day, pH/day. */
-    DRIFT("the pH probe's drift", false, "a probe that drifts up", "a probe that drifts down"),
+    DRIFT("the pH probe’s drift", false, "a probe that drifts up", "a probe that drifts down"),
     /** What the oxygen probe reads too much, mg/L. */
     OXYGEN_PROBE("the oxygen probe", false, "an oxygen probe that reads high", "an oxygen probe that reads low");
 

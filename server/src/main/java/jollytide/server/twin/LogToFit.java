@@ -53,15 +53,15 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
 
     /** @param happened in the time that the snapshot looks back */
     static LogToFit of(Tank tank, LogSnapshot ofTank, List<EventView> happened, Setup setup, boolean roomMeasured) {
-        Instant since = asItIsSince(happened, ofTank.at());
         Instant midnight = TwinBook.start(tank, ofTank.at());
+        Instant since = asItIsSince(happened, midnight);
         List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, midnight, happened);
         List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, midnight, happened);
         return new LogToFit(
                 new TankLog(
                         ph,
                         oxygen,
-                        room(ofTank, setup),
+                        room(ofTank, setup, midnight),
                         roomMeasured,
                         alkalinity(ofTank, setup.water(), setup.pressureHpa())),
                 since,
@@ -72,7 +72,14 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
     @Nullable
     String tooLittle(Tank tank, LogSnapshot ofTank, List<EventView> happened, Setup setup) {
         int inAll = wholeDays(
-                        tank, readings(ofTank, Quantity.PH, setup, TwinBook.ago(ofTank.at()), ofTank.at(), List.of()))
+                        tank,
+                        readings(
+                                ofTank,
+                                Quantity.PH,
+                                setup,
+                                TwinBook.ago(TwinBook.start(tank, ofTank.at())),
+                                ofTank.at(),
+                                List.of()))
                 .size();
         if (inAll == 0 && log.ph().isEmpty()) {
             return null;
@@ -89,12 +96,12 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
     }
 
     /** Since when the tank is what it is now: the last hardware event and two days for settling, a fortnight at most. */
-    private static Instant asItIsSince(List<EventView> happened, Instant now) {
+    private static Instant asItIsSince(List<EventView> happened, Instant midnight) {
         return happened.stream()
                 .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
                 .map(e -> e.at().plus(SETTLING))
                 .max(Comparator.naturalOrder())
-                .orElse(TwinBook.ago(now));
+                .orElse(TwinBook.ago(midnight));
     }
 
     private static List<Reading> readings(
@@ -104,10 +111,13 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
                 .filter(h -> PROBES.contains(h.method()))
                 .filter(h -> !h.start().isBefore(from) && h.start().isBefore(until))
                 .filter(h -> !leftOut(h.start(), zone, happened))
-                .map(h -> new Reading(
-                        h.start().plus(TwinBook.MIDDLE),
-                        h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa())))
+                .map(h -> new Reading(middle(h), h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa())))
                 .toList();
+    }
+
+    /** Of its readings: the first of so many stands at its beginning. */
+    private static Instant middle(HalfHour h) {
+        return h.n() == 1 ? h.lowAt() : h.start().plus(TwinBook.MIDDLE).minus(TwinBook.MIDDLE.dividedBy(h.n()));
     }
 
     /** An event that is not to be learnt from takes its whole local days along. */
@@ -148,10 +158,10 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
         return AlkalinityCourse.of(tests.isEmpty() ? newest.toList() : tests);
     }
 
-    /** The room hour by hour as it was logged in the last fortnight. */
-    private static RoomCourse room(LogSnapshot ofTank, Setup setup) {
-        Instant from = TwinBook.ago(ofTank.at()).truncatedTo(ChronoUnit.HOURS);
-        int hours = (int) Duration.between(from, ofTank.at()).toHours() + 1;
+    /** The room hour by hour as it was logged in the fortnight before. */
+    private static RoomCourse room(LogSnapshot ofTank, Setup setup, Instant midnight) {
+        Instant from = TwinBook.ago(midnight).truncatedTo(ChronoUnit.HOURS);
+        int hours = (int) Duration.between(from, midnight).toHours() + 1;
         double[] sum = new double[hours];
         int[] n = new int[hours];
         for (HalfHour h : ofTank.halfHours(Quantity.CO2, Place.ROOM)) {

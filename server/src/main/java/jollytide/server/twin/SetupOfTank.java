@@ -1,9 +1,11 @@
 package jollytide.server.twin;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -57,8 +59,8 @@ public final class SetupOfTank {
         double pressure = tank.home().pressureHpa();
         Seawater typical = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
         // Water is warmer under its lamps: a day's mean, not what the last glance says.
-        double temperature = ofTank.halfHours(Quantity.TEMPERATURE, Place.TANK).stream()
-                .filter(h -> h.start().isAfter(ofTank.at().minus(USUAL_TEMPERATURE)))
+        double temperature = settled(tank, ofTank, Quantity.TEMPERATURE, Place.TANK).stream()
+                .filter(h -> h.start().isAfter(TwinBook.start(tank, ofTank.at()).minus(USUAL_TEMPERATURE)))
                 .mapToDouble(h -> h.unit().toStandard(h.mean(), typical, pressure))
                 .average()
                 .orElse(assumed.temperatureC());
@@ -178,12 +180,24 @@ public final class SetupOfTank {
                 1);
     }
 
+    /**
+     * Until the last midnight: a twin that changed with every reading would be fitted anew with every reading. A log that
+     * only begins today counts from its beginning.
+     */
+    private static List<HalfHour> settled(Tank tank, LogSnapshot ofTank, Quantity quantity, Place place) {
+        Instant midnight = TwinBook.start(tank, ofTank.at());
+        List<HalfHour> all = ofTank.halfHours(quantity, place);
+        List<HalfHour> until =
+                all.stream().filter(h -> h.start().isBefore(midnight)).toList();
+        return until.isEmpty() ? all : until;
+    }
+
     /** The room by hours, from the last fortnight; empty unless every hour was measured. */
     private static Optional<DailyAir> room(Tank tank, LogSnapshot ofTank, Seawater water, double pressure) {
         ZoneId zone = tank.home().zone();
         double[] sum = new double[24];
         int[] n = new int[24];
-        for (HalfHour h : ofTank.halfHours(Quantity.CO2, Place.ROOM)) {
+        for (HalfHour h : settled(tank, ofTank, Quantity.CO2, Place.ROOM)) {
             int hour = h.start().atZone(zone).getHour();
             sum[hour] += h.unit().toStandard(h.mean(), water, pressure);
             n[hour]++;

@@ -5,12 +5,15 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
@@ -41,11 +44,14 @@ import org.springframework.stereotype.Component;
 @Component
 public class TwinBook {
     static final Duration LOOKED_BACK = Duration.ofDays(14);
+    /** A day is at most so long, when the clocks go back. */
+    private static final Duration TODAY = Duration.ofHours(25);
     /** Of half an hour. */
     static final Duration MIDDLE = Duration.ofMinutes(15);
 
     private final LogSnapshots log;
     private final EventService events;
+    private final FitStore store;
     private final Clock clock;
     /** A home of sixty tanks, the most that one may have, is remembered whole. */
     private final Recent<Settling, TwinState> settled = new Recent<>(400);
@@ -53,9 +59,10 @@ public class TwinBook {
     private final Recent<Fitting, Fitted> fits = new Recent<>(130);
     private final Recent<AsItIs, List<TwinState>> ahead = new Recent<>(12);
 
-    TwinBook(LogSnapshots log, EventService events, Clock clock) {
+    TwinBook(LogSnapshots log, EventService events, FitStore store, Clock clock) {
         this.log = log;
         this.events = events;
+        this.store = store;
         this.clock = clock;
     }
 
@@ -116,38 +123,75 @@ public class TwinBook {
     /** Several tanks now, each fitted to its log. */
     public Map<UUID, Described> describe(List<Tank> tanks) {
         Instant now = clock.instant();
-        Map<UUID, LogSnapshot> logs = log.of(tanks, now.minus(LOOKED_BACK), now);
-        Map<UUID, List<EventView>> happened = events.between(tanks, now.minus(LOOKED_BACK), now);
-        Map<UUID, Described> known = tanks.parallelStream()
-                .collect(Collectors.toConcurrentMap(
+        Instant from = now.minus(LOOKED_BACK).minus(TODAY);
+        Map<UUID, LogSnapshot> logs = log.of(tanks, from, now);
+        Map<UUID, List<EventView>> happened = events.between(tanks, from, now);
+        Map<UUID, Asked> asked = tanks.stream()
+                .collect(Collectors.toMap(
                         Tank::id,
-                        tank -> describe(
+                        tank -> Asked.of(
                                 tank,
                                 Objects.requireNonNull(logs.get(tank.id())),
                                 happened.getOrDefault(tank.id(), List.of()))));
+        Map<UUID, Fitted> fitted = fitted(asked);
         Map<UUID, Described> inOrder = new LinkedHashMap<>();
-        tanks.forEach(tank -> inOrder.put(tank.id(), Objects.requireNonNull(known.get(tank.id()))));
+        for (Tank tank : tanks) {
+            Asked one = Objects.requireNonNull(asked.get(tank.id()));
+            inOrder.put(tank.id(), one.described(Objects.requireNonNull(fitted.get(tank.id()))));
+        }
         return inOrder;
     }
 
-    private Described describe(Tank tank, LogSnapshot ofTank, List<EventView> happened) {
-        SetupOfTank.Known known = SetupOfTank.known(tank, ofTank);
-        Setup setup = known.setup();
-        LogToFit toFit = LogToFit.of(tank, ofTank, happened, setup, known.roomMeasured());
-        Instant start = start(tank, ofTank.at());
-        Fitted fitted =
-                fits.of(new Fitting(setup, TankParameters.of(tank.parts().lives()), toFit.log(), start), TwinBook::fit);
-        List<LogToFit.Day> days = toFit.days();
-        return new Described(
-                setup,
-                start,
-                known.alkalinityMeasured(),
-                known.roomMeasured(),
-                mean(days, LogToFit.Day::troughPh),
-                mean(days, LogToFit.Day::peakPh),
-                days.size(),
-                fitted,
-                toFit.log().tells() ? fitted.problem() : toFit.tooLittle(tank, ofTank, happened, setup));
+    /** From memory, else as another start or instance kept it, else found now. */
+    private Map<UUID, Fitted> fitted(Map<UUID, Asked> asked) {
+        Map<UUID, Fitted> fitted = new ConcurrentHashMap<>();
+        Map<UUID, String> unknown = new HashMap<>();
+        asked.forEach((id, one) -> fits.known(one.fitting())
+                .ifPresentOrElse(
+                        known -> fitted.put(id, known), () -> unknown.put(id, store.fingerprint(one.fitting()))));
+        Map<UUID, Fitted> kept = store.of(unknown);
+        unknown.entrySet().parallelStream().forEach(entry -> {
+            UUID id = entry.getKey();
+            Fitting fitting = Objects.requireNonNull(asked.get(id)).fitting();
+            Fitted found = fits.of(fitting, f -> kept.containsKey(id) ? kept.get(id) : fit(f));
+            if (!kept.containsKey(id)) {
+                store.keep(id, entry.getValue(), found);
+            }
+            fitted.put(id, found);
+        });
+        return fitted;
+    }
+
+    /** A tank that is asked about: what its fit is made from, and what is said beside it. */
+    private record Asked(
+            SetupOfTank.Known known,
+            LogToFit toFit,
+            Fitting fitting,
+            @Nullable String tooLittle) {
+        static Asked of(Tank tank, LogSnapshot ofTank, List<EventView> happened) {
+            SetupOfTank.Known known = SetupOfTank.known(tank, ofTank);
+            Setup setup = known.setup();
+            LogToFit toFit = LogToFit.of(tank, ofTank, happened, setup, known.roomMeasured());
+            return new Asked(
+                    known,
+                    toFit,
+                    new Fitting(setup, TankParameters.of(tank.parts().lives()), toFit.log(), start(tank, ofTank.at())),
+                    toFit.log().tells() ? null : toFit.tooLittle(tank, ofTank, happened, setup));
+        }
+
+        Described described(Fitted fitted) {
+            List<LogToFit.Day> days = toFit.days();
+            return new Described(
+                    known.setup(),
+                    fitting.start(),
+                    known.alkalinityMeasured(),
+                    known.roomMeasured(),
+                    mean(days, LogToFit.Day::troughPh),
+                    mean(days, LogToFit.Day::peakPh),
+                    days.size(),
+                    fitted,
+                    toFit.log().tells() ? fitted.problem() : tooLittle);
+        }
     }
 
     private static @Nullable Double mean(List<LogToFit.Day> days, ToDoubleFunction<LogToFit.Day> value) {
@@ -175,7 +219,8 @@ public class TwinBook {
     /** The setup alone, and when its forecasts start. */
     public Setup setup(Tank tank) {
         Instant now = clock.instant();
-        Map<UUID, LogSnapshot> logs = log.of(List.of(tank), now.minus(LOOKED_BACK), now);
+        Map<UUID, LogSnapshot> logs =
+                log.of(List.of(tank), now.minus(LOOKED_BACK).minus(TODAY), now);
         return SetupOfTank.known(tank, Objects.requireNonNull(logs.get(tank.id())))
                 .setup();
     }
@@ -214,6 +259,12 @@ public class TwinBook {
                     return size() > most;
                 }
             };
+        }
+
+        Optional<V> known(K key) {
+            synchronized (map) {
+                return Optional.ofNullable(map.get(key));
+            }
         }
 
         V of(K key, Function<K, V> compute) {
