@@ -36,6 +36,10 @@ public record FittedTank(
         double persistence,
         double freshPh,
         double dispersion) {
+    /** What is said where no reef is behind a log. */
+    public static final String NO_REEF =
+            "No plausible reef gives these days of pH in this air: check the probe, the room meter, the alkalinity"
+                    + " test, and what is described of surfaces and skimmer.";
     /** Narrower than this of what it was: the log had something to say. */
     private static final double LEARNT = 0.67;
     /** From this correlation on two unknowns fit as well together. From memory. */
@@ -142,8 +146,7 @@ public record FittedTank(
                 .max()
                 .orElse(0);
         if (scatterPh() > MOST_LEFT_PH || furthest > MOST_DEVIATIONS) {
-            return "No plausible reef gives these days of pH in this air: check the probe, the room meter, the alkalinity"
-                    + " test, and what is described of surfaces and skimmer.";
+            return NO_REEF;
         }
         return null;
     }

@@ -12,6 +12,7 @@ import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.InputException;
+import org.hipparchus.exception.MathIllegalStateException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.MatrixUtils;
@@ -19,7 +20,7 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresFactory;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer.Optimum;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresProblem;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 
 /**
@@ -51,7 +52,7 @@ public final class TwinFit {
     private static final double LEAST_DISPERSION = 2.5;
 
     private static final int ROUNDS = 3;
-    private static final int MOST_STEPS = 12;
+    private static final int MOST_EVALUATIONS = 120;
     private static final double CLOSE_ENOUGH = 1e-4;
     private static final double IMPOSSIBLE = 1e3;
 
@@ -73,6 +74,7 @@ public final class TwinFit {
     private Noise oxygenNoise = FIRST_OXYGEN;
     private double[] weights;
     private double dispersion = 1;
+    private double done;
 
     /** Told now and then how far a fit has come; throws to end it. */
     public interface Progress {
@@ -114,6 +116,7 @@ public final class TwinFit {
      * The tank after its log; what was expected of it where there is no log.
      *
      * @param expected of a tank of its kind
+     * @throws InputException when nothing near what is expected could be behind this log
      */
     public static FittedTank of(Setup setup, TankParameters expected, TankLog log, Priors priors, Progress progress) {
         return log.tells()
@@ -144,13 +147,11 @@ public final class TwinFit {
 
     private FittedTank fit() {
         RealVector x = new ArrayRealVector(unknowns.size());
-        Optimum best = null;
         for (int round = 0; round < ROUNDS; round++) {
-            best = solve(x);
-            x = best.getPoint();
+            x = solve(x);
             learnNoise(x.toArray());
             overdispersion(x.toArray());
-            progress.at((round + 1.0) / ROUNDS);
+            done = (round + 1.0) / ROUNDS;
         }
         double[] at = x.toArray();
         double[] left = left(at);
@@ -186,19 +187,24 @@ public final class TwinFit {
                 dispersion);
     }
 
-    private Optimum solve(RealVector start) {
-        return new LevenbergMarquardtOptimizer()
-                .optimize(new LeastSquaresBuilder()
-                        .start(start)
-                        .target(new double[weights.length])
-                        .model(LeastSquaresFactory.model(
-                                this::residuals, x -> jacobian(x).getData()))
-                        .lazyEvaluation(true)
-                        .parameterValidator(x -> x.map(v -> Math.max(-FURTHEST, Math.min(FURTHEST, v))))
-                        .checker((i, before, now) -> before.getCost() - now.getCost() < CLOSE_ENOUGH * before.getCost())
-                        .maxEvaluations(10 * MOST_STEPS)
-                        .maxIterations(10 * MOST_STEPS)
-                        .build());
+    /** From where it begins to where no step leads further down; where the method gives up, it stays. */
+    private RealVector solve(RealVector start) {
+        LeastSquaresProblem problem = new LeastSquaresBuilder()
+                .start(start)
+                .target(new double[weights.length])
+                .model(LeastSquaresFactory.model(
+                        this::residuals, x -> jacobian(x).getData()))
+                .lazyEvaluation(true)
+                .parameterValidator(x -> x.map(v -> Math.max(-FURTHEST, Math.min(FURTHEST, v))))
+                .checker((i, before, now) -> before.getCost() - now.getCost() < CLOSE_ENOUGH * before.getCost())
+                .maxEvaluations(MOST_EVALUATIONS)
+                .maxIterations(MOST_EVALUATIONS)
+                .build();
+        try {
+            return new LevenbergMarquardtOptimizer().optimize(problem).getPoint();
+        } catch (MathIllegalStateException nothingBetter) {
+            return start;
+        }
     }
 
     /** Readings less what such a tank would have shown; pH first, then oxygen. */
@@ -262,7 +268,7 @@ public final class TwinFit {
                 }
             }
         });
-        progress.at(0);
+        progress.at(done);
         return jacobian;
     }
 

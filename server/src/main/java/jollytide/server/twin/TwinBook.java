@@ -29,6 +29,7 @@ import jollytide.core.measure.Surroundings;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.TwinState;
+import jollytide.core.units.InputException;
 import jollytide.server.event.EventService;
 import jollytide.server.event.EventView;
 import jollytide.server.reading.LogSnapshot;
@@ -201,10 +202,18 @@ public class TwinBook {
 
     /** Fitted to its log; where no tank of its kind could be behind that, what its kind lets expect. */
     private static Fitted fit(Fitting f) {
-        FittedTank fitted = TwinFit.of(f.setup(), f.expected(), f.log(), Priors.ASSUMED, TwinFit.Progress.NONE);
-        String doubt = fitted.implausible(f.setup());
-        FittedTank taken = doubt == null ? fitted : TwinFit.unfitted(f.setup(), f.expected(), f.log(), Priors.ASSUMED);
-        return new Fitted(taken, Edges.of(f.setup(), taken, f.start()), f.log().tells() && doubt == null, doubt);
+        FittedTank unfitted = TwinFit.unfitted(f.setup(), f.expected(), f.log(), Priors.ASSUMED);
+        try {
+            FittedTank fitted = TwinFit.of(f.setup(), f.expected(), f.log(), Priors.ASSUMED, TwinFit.Progress.NONE);
+            String doubt = fitted.implausible(f.setup());
+            if (doubt != null) {
+                return new Fitted(unfitted, Edges.of(f.setup(), unfitted, f.start()), false, doubt);
+            }
+            return new Fitted(
+                    fitted, Edges.of(f.setup(), fitted, f.start()), f.log().tells(), null);
+        } catch (InputException nothingNear) {
+            return new Fitted(unfitted, Edges.of(f.setup(), unfitted, f.start()), false, FittedTank.NO_REEF);
+        }
     }
 
     static Instant ago(Instant now) {
