@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -40,6 +41,9 @@ abstract class BrowserTest {
 
     @BeforeAll
     void launch() {
+        // A first answer of a young server, on a machine that is shared, takes longer than the five seconds of the
+        // library.
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS / 2);
         playwright = Playwright.create();
         browser = playwright
                 .chromium()
