@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -111,7 +112,7 @@ public enum Experiment {
         }
         return Stream.of(values())
                 .filter(e -> e.fits(setup, fitted))
-                .map(e -> e.promise(setup, fitted, slopes, edges, at))
+                .map(e -> e.livable(setup, fitted, slopes, edges, at))
                 .sorted(Comparator.comparing(Promise::allowed)
                         .thenComparingDouble(p -> p.ofTheBest / p.experiment.minutes)
                         .reversed())
@@ -126,6 +127,16 @@ public enum Experiment {
             case ROOM_METER -> fitted.unknowns().contains(Unknown.ROOM_EXCESS);
             case PROBE_IN_BUFFERS, ANOTHER_ALKALINITY_TEST, GLASS_OF_AIR -> true;
         };
+    }
+
+    /** Where even the most probable tank would not live through it, it promises nothing. */
+    private Promise livable(Setup setup, FittedTank fitted, Slopes slopes, List<TankParameters> edges, Instant at) {
+        try {
+            return promise(setup, fitted, slopes, edges, at);
+        } catch (InputException suffocates) {
+            return new Promise(
+                    this, null, null, Collections.nCopies(slopes.values().getDimension(), 0.0), 0, 0.0);
+        }
     }
 
     private Promise promise(Setup setup, FittedTank fitted, Slopes slopes, List<TankParameters> edges, Instant at) {

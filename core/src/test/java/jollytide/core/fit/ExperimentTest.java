@@ -112,6 +112,27 @@ class ExperimentTest {
         assertThat(of(ranked, Experiment.OXYGEN_NIGHT).allowed()).isTrue();
     }
 
+    /** A tank that lives by its skimmer alone: no number is made up of a night that nothing would live through. */
+    @Test
+    void whatNothingWouldLiveThroughPromisesNothing() {
+        TankParameters byItsSkimmer = new TankParameters(1.5, 0.05, 0.25, 0.4);
+        FittedTank known = new FittedTank(
+                byItsSkimmer,
+                FITTED.unknowns(),
+                FITTED.prior(),
+                FITTED.size().mapMultiply(0),
+                FITTED.covariance().scalarMultiply(0.01),
+                List.of(),
+                0,
+                0,
+                1);
+        List<Experiment.Promise> ranked = Experiment.ranked(Logged.TANK, known, List.of(byItsSkimmer), Logged.START);
+        Experiment.Promise night = of(ranked, Experiment.SKIMMER_OFF_AT_NIGHT);
+        assertThat(night.allowed()).isFalse();
+        assertThat(night.lowestOxygenMgPerL()).isLessThan(2);
+        assertThat(ranked).allSatisfy(p -> assertThat(p.ofTheBest()).isBetween(0.0, 1.0));
+    }
+
     @Test
     void onlyWhatATankHasIsProposed() {
         Setup bare = Logged.tank(null);
