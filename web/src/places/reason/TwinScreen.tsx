@@ -133,7 +133,7 @@ function Telling({
                 Would narrow {narrows(experiment, open).join(', ')}. {hours(experiment, zone)}About{' '}
                 {experiment.minutes} minutes of your time (assumed).
                 {experiment.experiment === 'GLASS_OF_AIR' &&
-                  ' Half a litre at most, a fine stone, air from outdoors: a breath beside it spoils it.'}
+                  ' Half a litre at most, a fine stone, air from outdoors: exhaled air beside it spoils it.'}
                 {experiment.lowestOxygenMgPerL !== undefined &&
                   ` Oxygen would fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L on the early side: watch the animals, end it when they gasp, and look at the skimmer’s cup when it starts again.`}
               </p>

@@ -45,8 +45,8 @@ import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.units.InputException;
 
 /**
- * Whether the fit's bands hold the truth: simulated tanks whose true exchange, metabolism, sensors and rooms nobody is
- * told, every fifth of them described wrongly, fitted to sixteen days of their logs. Prints for each decision how many of
+ * Whether the fit's bands hold the truth: simulated tanks whose true exchange, metabolism, sensors and rooms nobody
+ * knows, every fifth of them described wrongly, fitted to sixteen days of their logs. Prints for each decision how many of
  * the 90 % bands hold it and how wide they are.
  */
 public final class FitStudy {
@@ -61,7 +61,7 @@ public final class FitStudy {
     private static final double OUTDOORS = 420;
     /** What keepers' rooms are assumed to change an hour; the true ones differ. */
     private static final double ASSUMED_CHANGES = 0.3;
-    /** Respiration and photosynthesis of one day against another's: fed more, a cloudier pane. No fit is told. */
+    /** Respiration and photosynthesis of one day against another's: fed more, a cloudier pane. No fit knows of it. */
     private static final double DAY_TO_DAY = 0.04;
 
     private static final double LEAST_PH = 7.4;

@@ -12,7 +12,7 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
- * A tank's alkalinity through its log: its tests, smoothed as far as their own scatter lets them be told from the
+ * A tank's alkalinity through its log: its tests, smoothed as far as their own scatter lets them be parted from the
  * tank's wandering (a random walk seen with white errors; its smoothed course is the least-squares solution).
  *
  * @param smoothed meq/L at the moments of the tests, in their order; empty when it was never tested

@@ -143,19 +143,19 @@ public enum Experiment {
         return switch (this) {
             case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT, OXYGEN_NIGHT ->
                 logged(setup, fitted, slopes, edges, at);
-            case PROBE_IN_BUFFERS -> told(setup, slopes, row(fitted, slopes, Unknown.PROBE, 1, CALIBRATED_PH));
+            case PROBE_IN_BUFFERS -> single(setup, slopes, row(fitted, slopes, Unknown.PROBE, 1, CALIBRATED_PH));
             case ANOTHER_ALKALINITY_TEST ->
-                told(setup, slopes, row(fitted, slopes, Unknown.ALKALINITY, 1, OTHER_KIT_MEQ_PER_L));
+                single(setup, slopes, row(fitted, slopes, Unknown.ALKALINITY, 1, OTHER_KIT_MEQ_PER_L));
             case GLASS_OF_AIR -> {
                 // At a given CO2 the pH goes with the logarithm of alkalinity; the probe reads it as it reads the tank.
                 double perMeq = Math.log10(Math.E) / setup.alkalinityMeqPerL();
-                yield told(
+                yield single(
                         setup,
                         slopes,
                         row(fitted, slopes, Unknown.PROBE, 1, GLASS_PH)
                                 .add(row(fitted, slopes, Unknown.ALKALINITY, perMeq, GLASS_PH)));
             }
-            case ROOM_METER -> told(setup, slopes, row(fitted, slopes, Unknown.ROOM_EXCESS, 1, THREE_DAYS_OF_ROOM));
+            case ROOM_METER -> single(setup, slopes, row(fitted, slopes, Unknown.ROOM_EXCESS, 1, THREE_DAYS_OF_ROOM));
         };
     }
 
@@ -166,7 +166,7 @@ public enum Experiment {
                 slopes.lower().getRowVector(i).mapMultiply(slope / error).toArray());
     }
 
-    private Promise told(Setup setup, Slopes slopes, RealMatrix readings) {
+    private Promise single(Setup setup, Slopes slopes, RealMatrix readings) {
         return promise(setup, slopes, readings, null, null, null);
     }
 

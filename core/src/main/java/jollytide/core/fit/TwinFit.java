@@ -76,7 +76,7 @@ public final class TwinFit {
     private double dispersion = 1;
     private double done;
 
-    /** Told now and then how far a fit has come; throws to end it. */
+    /** Hears now and then how far a fit has come; throws to end it. */
     public interface Progress {
         Progress NONE = share -> {};
 

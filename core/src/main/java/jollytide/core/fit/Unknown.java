@@ -25,7 +25,7 @@ public enum Unknown {
     ROOM_EXCESS("the room’s CO2, not measured", true, "a fuller room", "an emptier room"),
     /** Natural logarithm of the room's air changes, over those that are described or assumed. */
     AIR_CHANGES("the room’s air changes", true, "an airier room", "a tighter room"),
-    /** By how much the lamps are later than described, h; what probe and water lag behind them cannot be told from it. */
+    /** By how much the lamps are later than described, h; what probe and water lag behind them cannot be parted from it. */
     LAMPS("the light clock, lags included", false, "later lamps", "earlier lamps"),
     /** What the probe reads too much in the middle of the log, pH. */
     PROBE("the pH probe", false, "a pH probe that reads high", "a pH probe that reads low"),
