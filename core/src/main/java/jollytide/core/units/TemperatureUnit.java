@@ -1,27 +1,12 @@
 package jollytide.core.units;
 
-/** Degrees Celsius inside, either at the edge. */
+/** How keepers read temperature; inside it is °C. */
 public enum TemperatureUnit {
-    CELSIUS("°C"),
-    FAHRENHEIT("°F");
-
-    private final String symbol;
-
-    TemperatureUnit(String symbol) {
-        this.symbol = symbol;
-    }
-
-    public String symbol() {
-        return symbol;
-    }
+    CELSIUS,
+    FAHRENHEIT;
 
     /** The same temperature in °C. */
     public double toCelsius(double value) {
         return this == CELSIUS ? value : (value - 32) / 1.8;
-    }
-
-    /** The temperature {@code celsius} in this unit. */
-    public double fromCelsius(double celsius) {
-        return this == CELSIUS ? celsius : celsius * 1.8 + 32;
     }
 }

@@ -27,5 +27,6 @@ class CrossingTest {
         assertThat(Crossing.of(x -> x + 1, 0, 2, 1e-9)).isZero();
         assertThat(Crossing.of(x -> x, 0, 2, 1e-9)).as("at once").isZero();
         assertThat(Crossing.of(x -> x - 3, 0, 2, 1e-9)).isEqualTo(2);
+        assertThat(Crossing.of(x -> x, 1, 2, 1e-9)).as("before it begins").isEqualTo(1);
     }
 }
