@@ -7,7 +7,7 @@ import { clockTime, dayAndTime } from '../../lib/time';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
-import { after, how, narrows, openness, verdict } from './known';
+import { after, how, narrows, openness, OXYGEN_G_PER_MOL, verdict } from './known';
 
 /** Reason → Twin: what is known of this tank, and what is not. */
 export function TwinScreen() {
@@ -65,8 +65,8 @@ function Known({ twin }: { twin: Twin }) {
         <p className="text-sm text-soft">
           The hairline holds nine in ten tanks of this kind and description, before the log; the
           bar, nine in ten that could be behind it. The ring is the most probable one. Fish breathe{' '}
-          {(twin.fishMmolPerLPerH * 32).toFixed(2)} mg/L an hour beside the reef, as described.
-          Widths before the log are from memory.
+          {(twin.fishMmolPerLPerH * OXYGEN_G_PER_MOL).toFixed(2)} mg/L an hour beside the reef, as
+          described. Widths before the log are from memory.
         </p>
         <Telling experiments={twin.experiments} open={twin.open} zone={tank.zone} />
         {width > 0 && twin.left.length > 1 && (

@@ -3,7 +3,7 @@ import { range, signed } from '../../lib/number';
 import { ALKALINITY, alkalinityFromMeq } from '../../lib/units';
 
 /** O2, from IUPAC's standard atomic weights. */
-const OXYGEN_G_PER_MOL = 31.998;
+export const OXYGEN_G_PER_MOL = 31.998;
 const DAYS_A_WEEK = 7;
 
 const unlearnt: Record<Unknown['unknown'], string> = {

@@ -135,7 +135,7 @@ class FitStore {
             }
             return digest.digest();
         } catch (IOException | URISyntaxException | FileSystemNotFoundException unknown) {
-            LOG.warn("the core's build cannot be told: fits are made anew at every start", unknown);
+            LOG.warn("the core's build is not known: fits are made anew at every start", unknown);
             return UUID.randomUUID().toString().getBytes(StandardCharsets.UTF_8);
         }
     }

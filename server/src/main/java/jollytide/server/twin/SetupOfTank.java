@@ -59,7 +59,7 @@ public final class SetupOfTank {
         double pressure = tank.home().pressureHpa();
         Seawater typical = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
         // Water is warmer under its lamps: a day's mean, not what the last glance says.
-        double temperature = settled(tank, ofTank, Quantity.TEMPERATURE, Place.TANK).stream()
+        double temperature = untilMidnight(tank, ofTank, Quantity.TEMPERATURE, Place.TANK).stream()
                 .filter(h -> h.start().isAfter(TwinBook.start(tank, ofTank.at()).minus(USUAL_TEMPERATURE)))
                 .mapToDouble(h -> h.unit().toStandard(h.mean(), typical, pressure))
                 .average()
@@ -184,7 +184,7 @@ public final class SetupOfTank {
      * Until the last midnight: a twin that changed with every reading would be fitted anew with every reading. A log that
      * only begins today counts from its beginning.
      */
-    private static List<HalfHour> settled(Tank tank, LogSnapshot ofTank, Quantity quantity, Place place) {
+    private static List<HalfHour> untilMidnight(Tank tank, LogSnapshot ofTank, Quantity quantity, Place place) {
         Instant midnight = TwinBook.start(tank, ofTank.at());
         List<HalfHour> all = ofTank.halfHours(quantity, place);
         List<HalfHour> until =
@@ -197,7 +197,7 @@ public final class SetupOfTank {
         ZoneId zone = tank.home().zone();
         double[] sum = new double[24];
         int[] n = new int[24];
-        for (HalfHour h : settled(tank, ofTank, Quantity.CO2, Place.ROOM)) {
+        for (HalfHour h : untilMidnight(tank, ofTank, Quantity.CO2, Place.ROOM)) {
             int hour = h.start().atZone(zone).getHour();
             sum[hour] += h.unit().toStandard(h.mean(), water, pressure);
             n[hour]++;

@@ -20,7 +20,7 @@ class TwinController {
         this.twin = twin;
     }
 
-    /** Each unknown before and after the log, what is left over, what cannot be told apart. */
+    /** Each unknown before and after the log, what is left over, what fits as well. */
     @Computes
     @GetMapping
     TwinView twin(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
