@@ -22,7 +22,7 @@ public record DailyAir(List<Double> hourlyPpm) {
     }
 
     /** As a log corrects it. */
-    DailyAir corrected(TankParameters tank, double outdoorPpm) {
+    public DailyAir corrected(TankParameters tank, double outdoorPpm) {
         return new DailyAir(hourlyPpm.stream()
                 .map(ppm -> Math.min(MOST_PPM, tank.roomPpm(ppm, outdoorPpm)))
                 .toList());

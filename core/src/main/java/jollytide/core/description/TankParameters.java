@@ -53,7 +53,7 @@ public record TankParameters(
         this(skimmerFactor, 1, respiration, photosynthesis);
     }
 
-    boolean correctsRoom() {
+    public boolean correctsRoom() {
         return roomOffPpm != 0 || roomExcessFactor != 1;
     }
 

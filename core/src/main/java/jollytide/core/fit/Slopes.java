@@ -2,7 +2,7 @@ package jollytide.core.fit;
 
 import java.time.Instant;
 import java.util.stream.IntStream;
-import jollytide.core.description.Setup;
+import jollytide.core.measure.Setup;
 import jollytide.core.units.InputException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.CholeskyDecomposition;

@@ -26,6 +26,11 @@ public record AlkalinityChange(double meqPerL) implements Measure {
     }
 
     @Override
+    public ShownBy shownBy() {
+        return ShownBy.READINGS;
+    }
+
+    @Override
     public void on(Rig rig) {
         rig.alkalinityChangeMeqPerL = meqPerL;
     }

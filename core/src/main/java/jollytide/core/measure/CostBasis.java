@@ -2,7 +2,6 @@ package jollytide.core.measure;
 
 import jollytide.core.air.AirPump;
 import jollytide.core.air.Enclosure;
-import jollytide.core.description.Setup;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -28,6 +28,11 @@ public record Guests(double ppmPerH) implements Measure {
     }
 
     @Override
+    public ShownBy shownBy() {
+        return ShownBy.THE_ROOM_METER;
+    }
+
+    @Override
     public void on(Rig rig) {
         rig.extraPpmPerH += ppmPerH;
     }

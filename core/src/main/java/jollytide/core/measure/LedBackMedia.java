@@ -10,4 +10,9 @@ public record LedBackMedia(MediaUse use) implements MediaMeasure {
             .needs(MeasureKind.Needs.SKIMMER)
             .parameters(known -> Scrubber.parameters(0.8))
             .makes((values, known) -> new LedBackMedia(Scrubber.use(values, known, Leg.LED_BACK)));
+
+    @Override
+    public LedBackMedia with(MediaUse other) {
+        return new LedBackMedia(other);
+    }
 }

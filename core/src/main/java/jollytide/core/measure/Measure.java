@@ -32,6 +32,25 @@ public interface Measure {
         return way() != Way.A_FAULT;
     }
 
+    /** Whether another one that stands on the tank is gone once this one is put on: the same with other settings. */
+    default boolean replaces(Measure other) {
+        return getClass() == other.getClass();
+    }
+
+    /**
+     * What of a measure that stands on a tank is not in its readings already. What a thermometer, a test or the room's
+     * meter shows would count twice.
+     */
+    enum ShownBy {
+        NOTHING,
+        READINGS,
+        THE_ROOM_METER
+    }
+
+    default ShownBy shownBy() {
+        return ShownBy.NOTHING;
+    }
+
     /** Whether it leads a skimmer's exhaust back to its intake. */
     default boolean leadsExhaustBack() {
         return false;

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import jollytide.core.units.InputException;
 
 /** What is put on a tank together; one of each kind at most. {@link #NONE} changes nothing. */
@@ -26,6 +27,34 @@ public record MeasureSet(List<Measure> all) {
 
     public boolean isEmpty() {
         return all.isEmpty();
+    }
+
+    /** These, and of what stood before what none of them replaces. */
+    public MeasureSet over(MeasureSet before) {
+        return new MeasureSet(Stream.concat(
+                        before.all.stream().filter(old -> all.stream().noneMatch(fresh -> fresh.replaces(old))),
+                        all.stream())
+                .toList());
+    }
+
+    /** The same with media that never fill: those that stand on a tank are taken to be changed in time. */
+    public MeasureSet keptUp() {
+        return new MeasureSet(all.stream()
+                .map(measure -> measure instanceof MediaMeasure media
+                        ? media.with(media.use().with(media.use().media().endless()))
+                        : measure)
+                .toList());
+    }
+
+    /** Those that a tank's readings do not show yet. */
+    public MeasureSet notInTheReadings(boolean roomMeasured) {
+        return new MeasureSet(all.stream()
+                .filter(measure -> switch (measure.shownBy()) {
+                    case NOTHING -> true;
+                    case READINGS -> false;
+                    case THE_ROOM_METER -> !roomMeasured;
+                })
+                .toList());
     }
 
     /** The dose that is tried, if one is. */

@@ -10,6 +10,15 @@ interface MediaMeasure extends Measure {
 
     MediaUse use();
 
+    /** The same leg with other media. */
+    MediaMeasure with(MediaUse other);
+
+    /** One skimmer has room for one of them. */
+    @Override
+    default boolean replaces(Measure other) {
+        return other instanceof MediaMeasure;
+    }
+
     @Override
     default Way way() {
         return Way.OFFSETS;

@@ -10,6 +10,11 @@ public record NobodyHome() implements Measure {
     }
 
     @Override
+    public ShownBy shownBy() {
+        return ShownBy.THE_ROOM_METER;
+    }
+
+    @Override
     public void on(Rig rig) {
         rig.peopleTimes = 0;
     }

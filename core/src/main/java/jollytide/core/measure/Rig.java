@@ -9,7 +9,6 @@ import java.util.function.UnaryOperator;
 import jollytide.core.air.Enclosure;
 import jollytide.core.description.LocalHours;
 import jollytide.core.description.RoomCourse;
-import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Surface;
@@ -84,10 +83,10 @@ public final class Rig {
         }
     }
 
-    /** The tank with measures on. */
+    /** The tank with measures on, and with those that stand on it and are not replaced by them. */
     public static Rig of(Setup setup, TankParameters metabolism, MeasureSet measures) {
         Rig rig = new Rig(setup, metabolism);
-        measures.all().forEach(measure -> measure.on(rig));
+        measures.over(setup.standing()).all().forEach(measure -> measure.on(rig));
         return rig;
     }
 

@@ -58,4 +58,9 @@ public record Scrubber(MediaUse use) implements MediaMeasure {
                 values.number("gatePh"),
                 values.choice("otherwise").equals("DRY"));
     }
+
+    @Override
+    public Scrubber with(MediaUse other) {
+        return new Scrubber(other);
+    }
 }

@@ -6,7 +6,6 @@ import jollytide.core.air.AirLine;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.LocalHours;
-import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Skimmer;

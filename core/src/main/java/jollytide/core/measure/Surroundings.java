@@ -1,6 +1,5 @@
 package jollytide.core.measure;
 
-import jollytide.core.description.Setup;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.units.InputException;

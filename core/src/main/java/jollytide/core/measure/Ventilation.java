@@ -28,6 +28,11 @@ public record Ventilation(double times) implements Measure {
     }
 
     @Override
+    public ShownBy shownBy() {
+        return ShownBy.THE_ROOM_METER;
+    }
+
+    @Override
     public void on(Rig rig) {
         rig.ventilationTimes = times;
     }

@@ -35,6 +35,11 @@ public record Ventilator(double airChangesPerH) implements Measure {
     }
 
     @Override
+    public ShownBy shownBy() {
+        return ShownBy.THE_ROOM_METER;
+    }
+
+    @Override
     public void on(Rig rig) {
         rig.extraAirChangesPerH += airChangesPerH;
     }

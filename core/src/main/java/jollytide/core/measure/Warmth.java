@@ -24,6 +24,11 @@ public record Warmth(double kelvin) implements Measure {
     }
 
     @Override
+    public ShownBy shownBy() {
+        return ShownBy.READINGS;
+    }
+
+    @Override
     public void on(Rig rig) {
         rig.warmerByK += kelvin;
     }

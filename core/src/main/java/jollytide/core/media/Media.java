@@ -24,6 +24,11 @@ public record Media(double massKg, MediaAssumptions assumed) {
         within("mediaMassKg", massKg, 0.01, 50, "kg");
     }
 
+    /** So much of them that a week neither fills nor drowns it. */
+    public Media endless() {
+        return new Media(50, assumed);
+    }
+
     /**
      * What a fill holds.
      *

@@ -2,10 +2,10 @@ package jollytide.core.scenario;
 
 import java.time.Duration;
 import java.util.Locale;
-import jollytide.core.description.Setup;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.measure.Dose;
 import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.Setup;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.AlkalinityUnit;
 import org.hipparchus.analysis.solvers.AllowedSolution;

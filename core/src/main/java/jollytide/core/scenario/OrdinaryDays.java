@@ -5,13 +5,13 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import jollytide.core.description.RoomCourse;
-import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.exchange.Gas;
 import jollytide.core.exchange.SettlingTime;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Rig;
+import jollytide.core.measure.Setup;
 import jollytide.core.media.Media;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
@@ -40,9 +40,6 @@ public final class OrdinaryDays {
     /** From where the water settles in, dry ppm: any value does, for a week is several settling times. */
     private static final double FIRST_WATER_PPM = 900;
 
-    /** So much that a week neither fills nor drowns it. */
-    private static final double ENDLESS_KG = 50;
-
     private final Setup setup;
     private final TankParameters metabolism;
 
@@ -54,7 +51,7 @@ public final class OrdinaryDays {
 
     /** @param logged the room as it was, for days that have been; where it has gaps the room's ordinary day is taken */
     public OrdinaryDays(Setup setup, TankParameters metabolism, @Nullable RoomCourse logged) {
-        this.setup = setup.corrected(metabolism);
+        this.setup = setup.with(setup.standing().keptUp()).corrected(metabolism);
         this.metabolism = metabolism;
         this.logged = logged == null ? null : logged.corrected(metabolism, setup.outdoorPpm());
     }
@@ -151,7 +148,7 @@ public final class OrdinaryDays {
 
     /** The same with media that never fill: what a fresh fill gives once the water has settled. Others as they are. */
     public SettledDay settledWithFreshMedia(TwinState today, MeasureSet measures, Duration length) {
-        Rig rig = rig(measures).media(media -> new Media(ENDLESS_KG, media.assumed()));
+        Rig rig = rig(measures).media(Media::endless);
         return settled(run(rig, today, length, EVERY));
     }
 

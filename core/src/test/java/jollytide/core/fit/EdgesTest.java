@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Skimmer;
+import jollytide.core.measure.Setup;
 import org.hipparchus.linear.MatrixUtils;
 import org.junit.jupiter.api.Test;
 

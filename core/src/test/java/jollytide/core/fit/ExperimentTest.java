@@ -7,8 +7,8 @@ import java.time.Duration;
 import java.time.LocalTime;
 import java.util.List;
 import jollytide.core.description.RoomCourse;
-import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
+import jollytide.core.measure.Setup;
 import org.junit.jupiter.api.Test;
 
 /** What a measurement would tell, before it is made. */

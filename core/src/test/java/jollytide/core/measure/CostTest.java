@@ -10,7 +10,6 @@ import jollytide.core.air.AirLine;
 import jollytide.core.air.Enclosure;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
-import jollytide.core.description.Setup;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Stone;
 import jollytide.core.exchange.Surface;

@@ -14,7 +14,6 @@ import java.util.stream.Stream;
 import jollytide.core.air.Enclosure;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
-import jollytide.core.description.Setup;
 import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Skimmer;

@@ -2,7 +2,7 @@ package jollytide.server.margin;
 
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.description.Setup;
+import jollytide.core.measure.Setup;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.scenario.Margin;
 import jollytide.core.twin.TwinState;

@@ -1,4 +1,4 @@
-package jollytide.core.description;
+package jollytide.core.measure;
 
 import static jollytide.core.units.Quantities.within;
 
@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
 import jollytide.core.air.Enclosure;
+import jollytide.core.description.FixedLine;
+import jollytide.core.description.RoomDay;
+import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Skimmer;
@@ -40,6 +43,7 @@ import org.jspecify.annotations.Nullable;
  * @param reactor null without one; where no use is described, the animals use what it brings
  * @param refugiumLight null without a refugium
  * @param withoutMains what is assumed of it then
+ * @param standing what was put on it beyond all that, in measures' own terms
  */
 public record Setup(
         double netVolumeL,
@@ -60,13 +64,83 @@ public record Setup(
         @Nullable CalciumReactor reactor,
         @Nullable LightClock refugiumLight,
         ZoneId zone,
-        OutageAssumptions withoutMains) {
+        OutageAssumptions withoutMains,
+        MeasureSet standing) {
 
     public Setup {
         within("netVolumeL", netVolumeL, 1, 100_000, "L");
         within("alkalinityMeqPerL", alkalinityMeqPerL, 0.3, 15, "meq/L");
         within("outdoorPpm", outdoorPpm, 250, 5000, "ppm");
         open = List.copyOf(open);
+    }
+
+    /** With nothing standing on it. */
+    public Setup(
+            double netVolumeL,
+            Seawater water,
+            double alkalinityMeqPerL,
+            double pressureHpa,
+            List<OpenPath> open,
+            @Nullable Enclosure canopy,
+            @Nullable Enclosure cabinet,
+            @Nullable Skimmer skimmer,
+            boolean inCabinet,
+            @Nullable FixedLine line,
+            double outdoorPpm,
+            RoomDay room,
+            LightClock light,
+            Life life,
+            AlkalinitySource source,
+            @Nullable CalciumReactor reactor,
+            @Nullable LightClock refugiumLight,
+            ZoneId zone,
+            OutageAssumptions withoutMains) {
+        this(
+                netVolumeL,
+                water,
+                alkalinityMeqPerL,
+                pressureHpa,
+                open,
+                canopy,
+                cabinet,
+                skimmer,
+                inCabinet,
+                line,
+                outdoorPpm,
+                room,
+                light,
+                life,
+                source,
+                reactor,
+                refugiumLight,
+                zone,
+                withoutMains,
+                MeasureSet.NONE);
+    }
+
+    /** The same tank with other measures standing on it. */
+    public Setup with(MeasureSet stands) {
+        return new Setup(
+                netVolumeL,
+                water,
+                alkalinityMeqPerL,
+                pressureHpa,
+                open,
+                canopy,
+                cabinet,
+                skimmer,
+                inCabinet,
+                line,
+                outdoorPpm,
+                room,
+                light,
+                life,
+                source,
+                reactor,
+                refugiumLight,
+                zone,
+                withoutMains,
+                stands);
     }
 
     /** Surfaces and a skimmer in one room; nothing else. */
@@ -137,7 +211,8 @@ public record Setup(
                 reactor,
                 refugiumLight,
                 zone,
-                withoutMains);
+                withoutMains,
+                standing);
     }
 
     /** What the reactor's intake water holds differs little between an ordinary day and night. */
