@@ -9,6 +9,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import jollytide.core.air.People;
 import jollytide.core.dosing.AlkalinitySource;
@@ -16,6 +17,7 @@ import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.measure.Measures;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
 import jollytide.core.twin.Intake;
@@ -75,12 +77,17 @@ public final class DemoHistory {
                 new Happening(
                         Kind.REMEDY,
                         at.apply("18:20").apply(64),
+                        at.apply("18:40").apply(62),
                         "trial hose to the rear window",
-                        "Thin hose, taped to the frame. Jonas helped."),
+                        "Thin hose, taped to the frame. Jonas helped. No better, rather worse.",
+                        List.of(hose(6, 6))),
                 new Happening(
-                        Kind.REMEDY, at.apply("18:40").apply(62), "trial hose taken down", "No better, rather worse."),
-                new Happening(Kind.PEOPLE, at.apply("10:00").apply(50), "away for nine days", "The dog came along."),
-                new Happening(Kind.PEOPLE, at.apply("19:00").apply(41), "home again", ""),
+                        Kind.PEOPLE,
+                        at.apply("10:00").apply(50),
+                        at.apply("19:00").apply(41),
+                        "away for nine days",
+                        "The dog came along.",
+                        List.of(new Measures.Put("nobody", Map.of(), Map.of()))),
                 new Happening(
                         Kind.ADDITIVE,
                         at.apply("20:00").apply(34),
@@ -94,23 +101,17 @@ public final class DemoHistory {
                 new Happening(
                         Kind.REMEDY,
                         at.apply("13:20").apply(20),
-                        "half-inch hose to the front window",
-                        "Four days on trial; it lifted the night."),
-                new Happening(
-                        Kind.REMEDY,
                         at.apply("12:50").apply(16),
-                        "front hose taken down",
-                        "Until the landlord has said yes to a hole."),
+                        "half-inch hose to the front window",
+                        "It lifted the night. Taken down until the landlord has said yes to a hole.",
+                        List.of(hose(4, 12.7))),
                 new Happening(
                         Kind.REMEDY,
                         at.apply("15:10").apply(10),
-                        "scrubber media before the skimmer",
-                        "400 g on room air, to see."),
-                new Happening(
-                        Kind.MAINTENANCE,
                         at.apply("16:00").apply(6),
-                        "scrubber media taken off",
-                        "All of it had changed colour."));
+                        "scrubber media before the skimmer",
+                        "400 g on room air, to see. All of it had changed colour.",
+                        List.of(new Measures.Put("scrubber", Map.of("massKg", 0.4), Map.of()))));
         Household household = new Household(end, zone, light, days);
         TwinTank tank = household.tank(
                 420,
@@ -138,9 +139,13 @@ public final class DemoHistory {
                     24.8 + 0.3 * lit,
                     Inflow.NONE);
         };
-        List<Happening> happenings = List.of(
-                new Happening(Kind.PEOPLE, moment(end, zone, 28, "15:30"), "half-term", "Nobody in the room."),
-                new Happening(Kind.PEOPLE, moment(end, zone, 19, "08:00"), "school again", ""));
+        List<Happening> happenings = List.of(new Happening(
+                Kind.PEOPLE,
+                moment(end, zone, 28, "15:30"),
+                moment(end, zone, 19, "08:00"),
+                "half-term",
+                "Nobody in the room.",
+                List.of(new Measures.Put("nobody", Map.of(), Map.of()))));
         Household household = new Household(end, zone, light, days);
         TwinTank tank = household.tank(
                 180,
@@ -182,6 +187,10 @@ public final class DemoHistory {
                 at -> all.add(new Happening(Kind.MAINTENANCE, at, "pH probe calibrated", "Buffers 7 and 10.")));
         all.sort(Comparator.comparing(Happening::at));
         return new TankHistory(new Recorder(tank, household, seed, calibrations).record(startDkh), all);
+    }
+
+    private static Measures.Put hose(double lengthM, double boreMm) {
+        return new Measures.Put("outdoor-line", Map.of("lengthM", lengthM, "boreMm", boreMm), Map.of());
     }
 
     /** Asleep from 23 to 7; on weekdays out from 8 to 17, who stays behind breathing alone. */

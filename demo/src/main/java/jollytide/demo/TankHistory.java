@@ -5,6 +5,8 @@ import java.util.List;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.RawUnit;
+import jollytide.core.measure.Measures;
+import org.jspecify.annotations.Nullable;
 
 /** What a keeper's log of one tank holds. */
 public record TankHistory(List<Series> series, List<Happening> happenings) {
@@ -14,8 +16,18 @@ public record TankHistory(List<Series> series, List<Happening> happenings) {
 
     public record Sample(Instant at, double value) {}
 
-    /** Something the keeper noted. */
-    public record Happening(Kind kind, Instant at, String title, String note) {}
+    /**
+     * Something the keeper noted.
+     *
+     * @param until null for a moment, or for what lasts
+     * @param did to the tank, in measures' terms; nothing when that was not said
+     */
+    public record Happening(
+            Kind kind, Instant at, @Nullable Instant until, String title, String note, List<Measures.Put> did) {
+        Happening(Kind kind, Instant at, String title, String note) {
+            this(kind, at, null, title, note, List.of());
+        }
+    }
 
     /** What kind of thing it was. */
     public enum Kind {

@@ -30,6 +30,8 @@ class EveryOperationTest extends ServerTest {
              "cellSize":"D","cells":2}""";
     private static final String FILL = "{" + AT + """
             ,"massKg":1,"intake":"ROOM","freshShare":1,"hours":"ALWAYS","driesBetween":false}""";
+    private static final String EVENT = "{\"kind\":\"OTHER\"," + AT + ",\"title\":\"t\",\"note\":\"\"}";
+    private static final String HOSE = Sets.measure("outdoor-line", "lengthM=4", "boreMm=12.7");
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
 
     /** Bodies that would do something for whom it is allowed, by method and path. */
@@ -54,7 +56,13 @@ class EveryOperationTest extends ServerTest {
             Map.entry(
                     "POST /tanks/{tankId}/bench/sets",
                     "{\"name\":\"A\",\"measures\":[" + Sets.measure("surface", "times=1.5") + "]}"),
-            Map.entry("POST /tanks/{tankId}/events", "{\"kind\":\"OTHER\"," + AT + ",\"title\":\"t\",\"note\":\"\"}"),
+            Map.entry(
+                    "PUT /tanks/{tankId}/chapters/{id}",
+                    "{\"version\":0,\"until\":\"" + PRESENT.minusSeconds(90) + "\"}"),
+            Map.entry("POST /tanks/{tankId}/done", "{\"event\":" + EVENT + ",\"measures\":[" + HOSE + "]}"),
+            Map.entry("POST /tanks/{tankId}/events", EVENT),
+            Map.entry("PUT /tanks/{tankId}/events/{id}", "{\"version\":0,\"event\":" + EVENT + "}"),
+            Map.entry("PUT /tanks/{tankId}/events/{id}/measures", "{\"version\":0,\"measures\":[" + HOSE + "]}"),
             Map.entry("POST /tanks/{tankId}/media", FILL),
             Map.entry("POST /tanks/{tankId}/media/{id}/colours", "{" + AT + ",\"changedShare\":0.5}"),
             Map.entry("POST /tanks/{tankId}/media/{id}/end", "{" + AT + ",\"by\":\"EARLY\"}"),
@@ -84,7 +92,8 @@ class EveryOperationTest extends ServerTest {
         }
 
         private static String kind(String path) {
-            for (String kind : List.of("helpers", "kit", "outages", "rooms", "sets", "events", "imports", "media")) {
+            for (String kind :
+                    List.of("helpers", "kit", "outages", "rooms", "sets", "events", "imports", "media", "chapters")) {
                 if (path.contains("/" + kind + "/{id}")) {
                     return kind;
                 }
@@ -118,6 +127,17 @@ class EveryOperationTest extends ServerTest {
         }
         ids.put("kit", id(keeper.post("/homes/" + home + "/kit", KIT)));
         ids.put("outages", id(keeper.post("/homes/" + home + "/outages", "{}")));
+        keeper.put(
+                "/tanks/" + tank,
+                "{\"version\":" + view.path("version") + ",\"since\":\"" + PRESENT.minusSeconds(100)
+                        + "\",\"description\":" + Samples.TANK.replace("ROLLING", "BROKEN") + "}");
+        ids.put(
+                "chapters",
+                keeper.get("/tanks/" + tank + "/chapters")
+                        .body()
+                        .path(0)
+                        .path("id")
+                        .asString());
         for (String kind : List.of("events", "media")) {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }

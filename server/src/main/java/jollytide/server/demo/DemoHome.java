@@ -22,6 +22,7 @@ import jollytide.server.event.NewEvent;
 import jollytide.server.home.HomeDescription;
 import jollytide.server.home.HomeService;
 import jollytide.server.home.RoomDescription;
+import jollytide.server.measure.SetRequest.PutMeasure;
 import jollytide.server.media.MediaFill.FillEnd;
 import jollytide.server.media.MediaFill.FillIntake;
 import jollytide.server.media.MediaService;
@@ -296,16 +297,25 @@ class DemoHome implements SmartInitializingSingleton {
                             .map(sample -> new TimedValue(sample.at(), sample.value()))
                             .toList());
         }
-        history.happenings()
-                .forEach(h -> events.add(
-                        keeper,
-                        tank,
-                        new NewEvent(
-                                EventKind.valueOf(h.kind().name()),
-                                h.at().toString(),
-                                null,
-                                null,
-                                h.title(),
-                                h.note())));
+        history.happenings().forEach(h -> note(keeper, tank, h));
+    }
+
+    /** Nothing was forecast of what these people did: they had nothing to forecast with. */
+    private void note(UUID keeper, UUID tank, TankHistory.Happening h) {
+        NewEvent event = new NewEvent(
+                EventKind.valueOf(h.kind().name()),
+                h.at().toString(),
+                h.until() == null ? null : h.until().toString(),
+                null,
+                h.title(),
+                h.note());
+        if (h.did().isEmpty()) {
+            events.add(keeper, tank, event);
+            return;
+        }
+        List<PutMeasure> measures = h.did().stream()
+                .map(put -> new PutMeasure(put.kind(), put.numbers(), put.choices()))
+                .toList();
+        events.addDone(keeper, tank, event, measures, null, (other, by) -> false);
     }
 }

@@ -1,6 +1,7 @@
 package jollytide.server.event;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import jollytide.server.account.SignedIn;
 import org.springframework.http.HttpStatus;
@@ -8,6 +9,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -27,6 +29,17 @@ class EventController {
     @ResponseStatus(HttpStatus.CREATED)
     EventView add(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewEvent body) {
         return events.add(who.keeperId(), tankId, body);
+    }
+
+    record EventEdit(@NotNull Long version, @Valid @NotNull NewEvent event) {}
+
+    @PutMapping("/{id}")
+    EventView edit(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @Valid @RequestBody EventEdit body) {
+        return events.edit(who.keeperId(), tankId, id, body.version(), body.event());
     }
 
     @DeleteMapping("/{id}")

@@ -2,15 +2,18 @@ package jollytide.server.event;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import jollytide.server.home.LocalTimes;
+import jollytide.server.measure.SetRequest.PutMeasure;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,11 +45,123 @@ public class EventService {
                 .collect(Collectors.groupingBy(e -> e.tankId, Collectors.mapping(EventView::of, Collectors.toList())));
     }
 
+    /** Of several tanks, by tank: those that put something on it that was there between two times, in their order. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<EventView>> standing(List<Tank> tanks, Instant from, Instant to) {
+        return events.standing(tanks.stream().map(Tank::id).toList(), from, to).stream()
+                .collect(Collectors.groupingBy(e -> e.tankId, Collectors.mapping(EventView::of, Collectors.toList())));
+    }
+
+    @Transactional(readOnly = true)
+    public EventView get(UUID keeperId, UUID tankId, UUID id) {
+        return EventView.of(event(tanks.tank(keeperId, tankId), id));
+    }
+
     public EventView add(UUID keeperId, UUID tankId, NewEvent body) {
+        TankEvent event = fresh(tanks.tank(keeperId, tankId), body);
+        return EventView.of(events.save(event));
+    }
+
+    /** Words and times; what it did stays. */
+    public EventView edit(UUID keeperId, UUID tankId, UUID id, long version, NewEvent body) {
         Tank tank = tanks.tank(keeperId, tankId);
+        TankEvent event = event(tank, id);
+        if (event.version != version) {
+            throw Problem.savedElsewhere(EventView.of(event));
+        }
+        describe(event, tank, body);
+        events.flush();
+        return EventView.of(event);
+    }
+
+    /**
+     * An event with what it did, and those that ended with it.
+     *
+     * @param ended titles of those that stood until it took their place
+     */
+    public record Done(EventView event, List<String> ended) {}
+
+    /** What stands on a tank and is gone once something else is put on. */
+    @FunctionalInterface
+    public interface Replaced {
+        boolean by(EventView other, List<PutMeasure> measures);
+    }
+
+    /**
+     * A new event with what it did to the tank.
+     *
+     * @param forecast null when nothing was forecast
+     * @param replaced whether another event's measures are all replaced by these
+     */
+    public Done addDone(
+            UUID keeperId,
+            UUID tankId,
+            NewEvent body,
+            List<PutMeasure> measures,
+            @Nullable KeptForecast forecast,
+            Replaced replaced) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        TankEvent event = events.save(fresh(tank, body));
+        return done(event, measures, forecast, replaced);
+    }
+
+    /** What an event did to the tank, said or mended later; nothing any more when {@code measures} is empty. */
+    public Done setDone(
+            UUID keeperId,
+            UUID tankId,
+            UUID id,
+            long version,
+            List<PutMeasure> measures,
+            @Nullable KeptForecast forecast,
+            Replaced replaced) {
+        TankEvent event = event(tanks.tank(keeperId, tankId), id);
+        if (event.version != version) {
+            throw Problem.savedElsewhere(EventView.of(event));
+        }
+        return done(event, measures, forecast, replaced);
+    }
+
+    private Done done(TankEvent event, List<PutMeasure> measures, @Nullable KeptForecast forecast, Replaced replaced) {
+        event.measures = measures.isEmpty() ? null : List.copyOf(measures);
+        event.forecast = forecast;
+        List<String> ended = new ArrayList<>();
+        Instant last = event.until == null ? clock.instant() : event.until;
+        for (TankEvent other : events.standing(List.of(event.tankId), event.at, last)) {
+            if (measures.isEmpty() || other.id.equals(event.id) || !replaced.by(EventView.of(other), measures)) {
+                continue;
+            }
+            if (other.at.isBefore(event.at) && (other.until == null || other.until.isAfter(event.at))) {
+                other.until = event.at;
+                ended.add(other.title);
+            } else if (event.until == null) {
+                // Written down later than what took its own place.
+                event.until = other.at;
+            } else if (other.at.isBefore(event.until)) {
+                throw Problem.refused(new FieldError(
+                        "until",
+                        event.until.toString(),
+                        "at the latest " + other.at,
+                        "“" + other.title + "” is of the same kind and was on from " + other.at
+                                + ": this ended then, or one of both is dated wrong."));
+            }
+        }
+        events.flush();
+        return new Done(EventView.of(event), ended);
+    }
+
+    private TankEvent event(Tank tank, UUID id) {
+        return events.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("event"));
+    }
+
+    private TankEvent fresh(Tank tank, NewEvent body) {
         TankEvent event = new TankEvent();
         event.id = UUID.randomUUID();
         event.tankId = tank.id();
+        describe(event, tank, body);
+        return event;
+    }
+
+    private void describe(TankEvent event, Tank tank, NewEvent body) {
         event.kind = body.kind();
         event.at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
         event.until = body.until() == null
@@ -59,11 +174,9 @@ public class EventService {
         event.excludesDays = Boolean.TRUE.equals(body.excludesDays());
         event.title = body.title().strip();
         event.note = body.note().strip();
-        return EventView.of(events.save(event));
     }
 
     public void delete(UUID keeperId, UUID tankId, UUID id) {
-        Tank tank = tanks.tank(keeperId, tankId);
-        events.delete(events.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("event")));
+        events.delete(event(tanks.tank(keeperId, tankId), id));
     }
 }

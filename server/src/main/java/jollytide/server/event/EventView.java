@@ -1,7 +1,10 @@
 package jollytide.server.event;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import jollytide.server.measure.SetRequest;
+import jollytide.server.measure.SetRequest.PutMeasure;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -9,16 +12,38 @@ import org.jspecify.annotations.Nullable;
  *
  * @param until when it was over; null for a moment, or for what lasts
  * @param excludesDays whether its days say nothing of how the tank usually is
+ * @param measures what it did to the tank, on from {@code at} to {@code until}; null when that is not said
+ * @param forecast what was forecast of them; null when nothing was
  */
 public record EventView(
-        UUID id, EventKind kind, Instant at, @Nullable Instant until, boolean excludesDays, String title, String note) {
+        UUID id,
+        long version,
+        EventKind kind,
+        Instant at,
+        @Nullable Instant until,
+        boolean excludesDays,
+        String title,
+        String note,
+        @Nullable List<PutMeasure> measures,
+        @Nullable KeptForecast forecast) {
     static EventView of(TankEvent e) {
-        return new EventView(e.id, e.kind, e.at, e.until, e.excludesDays, e.title, e.note);
+        return new EventView(
+                e.id, e.version, e.kind, e.at, e.until, e.excludesDays, e.title, e.note, e.measures, e.forecast);
     }
 
     /** Whether a stretch of time, its end not included, is not to be learnt from. */
     public boolean excludes(Instant from, Instant to) {
         Instant last = until == null ? at : until;
         return excludesDays && at.isBefore(to) && !last.isBefore(from);
+    }
+
+    /** Whether it put something on the tank that was there at a moment. */
+    public boolean stoodAt(Instant t) {
+        return measures != null && !at.isAfter(t) && (until == null || until.isAfter(t));
+    }
+
+    /** What it put on; nothing when that is not said. */
+    public SetRequest set() {
+        return new SetRequest(measures == null ? List.of() : measures);
     }
 }

@@ -5,13 +5,21 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import jollytide.server.measure.SetRequest.PutMeasure;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 @Entity
 class TankEvent {
     @Id
     UUID id;
+
+    @Version
+    long version;
 
     UUID tankId;
 
@@ -24,4 +32,11 @@ class TankEvent {
     boolean excludesDays;
     String title;
     String note;
+
+    /** Null for an event that says nothing of what it did; empty never. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    List<PutMeasure> measures;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    KeptForecast forecast;
 }

@@ -15,5 +15,11 @@ interface TankEvents extends JpaRepository<TankEvent, UUID> {
             order by e.at""")
     List<TankEvent> around(Collection<UUID> tankIds, Instant from, Instant to);
 
+    /** Those that put something on the tank that was there between two times, in their order. */
+    @Query("""
+            from TankEvent e where e.tankId in :tankIds and e.measures is not null
+            and e.at <= :to and (e.until is null or e.until >= :from) order by e.at""")
+    List<TankEvent> standing(Collection<UUID> tankIds, Instant from, Instant to);
+
     Optional<TankEvent> findByIdAndTankId(UUID id, UUID tankId);
 }

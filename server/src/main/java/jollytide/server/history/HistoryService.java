@@ -14,7 +14,6 @@ import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.Trace;
-import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
 import jollytide.core.units.InputException;
@@ -25,6 +24,7 @@ import jollytide.server.reading.HalfHour;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.ReadingService.Logged;
 import jollytide.server.reading.ReadingService.Span;
+import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
@@ -50,12 +50,14 @@ class HistoryService {
     private final TankService tanks;
     private final ReadingService readings;
     private final EventService events;
+    private final ChapterBook chapters;
     private final Clock clock;
 
-    HistoryService(TankService tanks, ReadingService readings, EventService events, Clock clock) {
+    HistoryService(TankService tanks, ReadingService readings, EventService events, ChapterBook chapters, Clock clock) {
         this.tanks = tanks;
         this.readings = readings;
         this.events = events;
+        this.chapters = chapters;
         this.clock = clock;
     }
 
@@ -128,7 +130,7 @@ class HistoryService {
                 tracks,
                 days(tank, from, to),
                 events.between(tank, from, to),
-                showLight ? lit(tank, from, to) : List.of(),
+                showLight ? lit(chapters.stretches(tank), from, to) : List.of(),
                 occupied(tank, tracks));
     }
 
@@ -260,12 +262,21 @@ class HistoryService {
         }
     }
 
-    private static List<Stay> lit(Tank tank, Instant from, Instant to) {
-        LightClock light = tank.light();
-        ZoneId zone = tank.home().zone();
-        return light.litBetween(from, to, zone).stream()
-                .map(lit -> new Stay(lit.from(), lit.to()))
-                .toList();
+    /** Each chapter by its own light clock. */
+    private static List<Stay> lit(List<ChapterBook.Stretch> chapters, Instant from, Instant to) {
+        List<Stay> all = new ArrayList<>();
+        for (ChapterBook.Stretch chapter : chapters) {
+            Instant first = chapter.from() == null || chapter.from().isBefore(from) ? from : chapter.from();
+            Instant last = chapter.until() == null || chapter.until().isAfter(to) ? to : chapter.until();
+            if (first.isBefore(last)) {
+                ZoneId zone = chapter.tank().home().zone();
+                chapter.tank()
+                        .light()
+                        .litBetween(first, last, zone)
+                        .forEach(lit -> all.add(new Stay(lit.from(), lit.to())));
+            }
+        }
+        return all;
     }
 
     /** From the drawn trace of the room's CO2. */

@@ -2,10 +2,12 @@ package jollytide.server.tank;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import jollytide.server.account.SignedIn;
 import jollytide.server.tank.TankService.TankView;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -28,7 +30,11 @@ class TankController {
         this.tanks = tanks;
     }
 
-    record TankEdit(@NotNull Long version, @Valid @NotNull TankDescription description) {}
+    /** @param since when the tank became so; null when it never was as it was described */
+    record TankEdit(
+            @NotNull Long version,
+            @Valid @NotNull TankDescription description,
+            @Nullable @Size(max = 40) String since) {}
 
     @GetMapping("/tanks")
     List<TankView> list(@AuthenticationPrincipal SignedIn who) {
@@ -51,7 +57,7 @@ class TankController {
 
     @PutMapping("/tanks/{id}")
     TankView edit(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id, @Valid @RequestBody TankEdit body) {
-        return tanks.edit(who.keeperId(), id, body.version(), body.description());
+        return tanks.edit(who.keeperId(), id, body.version(), body.description(), body.since());
     }
 
     @DeleteMapping("/tanks/{id}")

@@ -30,6 +30,36 @@ public record TankDescription(
         @NotNull OwnAssumptions assumptions,
         @Valid @Nullable TankParts parts) {
 
+    /** What else is there, where an edit may have left it out. */
+    TankParts known() {
+        return parts == null ? TankParts.NONE : parts;
+    }
+
+    /** With its own parts in place of those that an edit left out. */
+    TankDescription over(TankDescription before) {
+        return parts != null ? this : with(before.parts);
+    }
+
+    private TankDescription with(@Nullable TankParts others) {
+        return new TankDescription(
+                name, about, netVolumeL, surfaces, light, band, stance, skimmerAirDrawLPerH, assumptions, others);
+    }
+
+    /** The same gear under what its keeper calls it, wants of it and assumes today. */
+    TankDescription underTodaysWishes(TankDescription today) {
+        return new TankDescription(
+                today.name,
+                today.about,
+                netVolumeL,
+                surfaces,
+                light,
+                today.band,
+                today.stance,
+                skimmerAirDrawLPerH,
+                today.assumptions,
+                parts);
+    }
+
     static final String TIME = "([01]\\d|2[0-3]):[0-5]\\d";
     static final String TIME_WORDS = "must be a time such as 10:30";
 

@@ -16,6 +16,7 @@ import jollytide.server.tank.Tank.SurfaceRow;
 import jollytide.server.tank.TankDescription.Band;
 import jollytide.server.tank.TankDescription.Light;
 import jollytide.server.tank.TankDescription.WaterSurface;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,10 +28,12 @@ public class TankService {
 
     private final Tanks tanks;
     private final HomeService homes;
+    private final ChapterBook chapters;
 
-    TankService(Tanks tanks, HomeService homes) {
+    TankService(Tanks tanks, HomeService homes, ChapterBook chapters) {
         this.tanks = tanks;
         this.homes = homes;
+        this.chapters = chapters;
     }
 
     /**
@@ -73,12 +76,15 @@ public class TankService {
         return view(tanks.save(tank));
     }
 
-    public TankView edit(UUID keeperId, UUID id, long version, TankDescription description) {
+    /** @param since when the tank became so; null when it never was as it was described */
+    public TankView edit(UUID keeperId, UUID id, long version, TankDescription description, @Nullable String since) {
         Tank tank = tank(keeperId, id);
         if (tank.version != version) {
             throw Problem.savedElsewhere(view(tank));
         }
+        TankDescription before = described(tank);
         describe(tank, description);
+        chapters.edited(tank, before, described(tank), since);
         tanks.flush();
         return view(tank);
     }
@@ -118,6 +124,15 @@ public class TankService {
         Tank tank = new Tank();
         describe(tank, description);
         return tank;
+    }
+
+    /** A tank in its place, as it was described otherwise. */
+    static Tank as(Tank tank, TankDescription description) {
+        Tank other = unsaved(description.underTodaysWishes(described(tank)));
+        other.id = tank.id;
+        other.version = tank.version;
+        other.room = tank.room;
+        return other;
     }
 
     /** The core's records are made once here, so that nothing impossible is stored. */
@@ -161,8 +176,8 @@ public class TankService {
         }
     }
 
-    private static TankView view(Tank t) {
-        TankDescription description = new TankDescription(
+    static TankDescription described(Tank t) {
+        return new TankDescription(
                 t.name,
                 t.about,
                 t.netVolumeL,
@@ -175,6 +190,9 @@ public class TankService {
                 t.skimmerAirDrawLPerH,
                 OwnAssumptions.from(t.assumptions),
                 t.parts);
+    }
+
+    private static TankView view(Tank t) {
         return new TankView(
                 t.id,
                 t.room.id(),
@@ -182,6 +200,6 @@ public class TankService {
                 t.home().zone().getId(),
                 t.home().currency(),
                 t.version,
-                description);
+                described(t));
     }
 }

@@ -19,6 +19,7 @@ import jollytide.core.staircase.Assumptions;
 import jollytide.server.event.EventService;
 import jollytide.server.event.EventView;
 import jollytide.server.reading.ReadingService;
+import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
@@ -43,12 +44,14 @@ class DayService {
     private final TankService tanks;
     private final ReadingService readings;
     private final EventService events;
+    private final ChapterBook chapters;
     private final Clock clock;
 
-    DayService(TankService tanks, ReadingService readings, EventService events, Clock clock) {
+    DayService(TankService tanks, ReadingService readings, EventService events, ChapterBook chapters, Clock clock) {
         this.tanks = tanks;
         this.readings = readings;
         this.events = events;
+        this.chapters = chapters;
         this.clock = clock;
     }
 
@@ -93,6 +96,7 @@ class DayService {
         LocalDate day = wanted == null ? latest : wanted;
         Instant start = day.atStartOfDay(zone).toInstant();
         Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
+        LightClock light = chapters.at(tank, end).tank().light();
 
         List<Observation> ofDay = ph(tank, start, end.minusMillis(1), Limit.unlimited());
         Instant usualFrom = day.minusDays(USUAL_DAYS).atStartOfDay(zone).toInstant();
@@ -110,8 +114,8 @@ class DayService {
                                 .toList())
                         .toList(),
                 Trace.usual(before, zone, USUAL_MIN_DAYS),
-                tank.light().litBetween(start, end, zone),
-                tank.light().rampMinutes(),
+                light.litBetween(start, end, zone),
+                light.rampMinutes(),
                 extremes.map(e -> point(e.trough())).orElse(null),
                 extremes.map(e -> point(e.peak())).orElse(null),
                 extremes.map(Trace.Extremes::surrounded).orElse(false),

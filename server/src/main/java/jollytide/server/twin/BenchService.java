@@ -36,6 +36,7 @@ import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.core.staircase.CarbonateMap;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.AlkalinityUnit;
+import jollytide.server.event.EventView;
 import jollytide.server.media.MediaService;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -88,6 +89,7 @@ class BenchService {
      * @param evaporationLPerDay assumed from surface and temperature: the most limewater that fits into a day
      * @param mediaCapacityLPerKg assumed, or taught by this tank's own fills
      * @param measures what can be tried on it
+     * @param standing events that put on what stands on it: every variant has it, too, or something in its place
      */
     record BenchView(
             double alkalinityMeqPerL,
@@ -118,7 +120,8 @@ class BenchService {
             boolean mediaCapacityLearnt,
             @Nullable String contradiction,
             CarbonateMap map,
-            List<MeasureView> measures) {}
+            List<MeasureView> measures,
+            List<EventView> standing) {}
 
     /**
      * A measure that this tank has what it needs for, as a screen draws it.
@@ -269,13 +272,17 @@ class BenchService {
                 capacity.learnt(),
                 setup.contradiction(),
                 CarbonateMap.of(setup.water(), setup.pressureHpa()),
-                MeasureView.of(around));
+                MeasureView.of(around),
+                known.standing());
     }
 
     List<VariantView> forecast(UUID keeperId, UUID tankId, ForecastRequest request) {
         Tank tank = tanks.tank(keeperId, tankId);
-        Setup setup = book.setup(tank);
-        Instant at = book.start(tank);
+        return forecast(tank, book.setup(tank), book.start(tank), request);
+    }
+
+    /** @param at from where it runs */
+    List<VariantView> forecast(Tank tank, Setup setup, Instant at, ForecastRequest request) {
         Double roomM3 = tank.room().volumeM3();
         Surroundings around =
                 SetupOfTank.surroundings(tank, setup, media.capacity(tank).assumed());

@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import jollytide.server.twin.SetRequest.PutMeasure;
+import jollytide.server.measure.SetRequest;
+import jollytide.server.measure.SetRequest.PutMeasure;
 import tools.jackson.databind.JsonNode;
 
 /** Sets as they were kept in the first version of their document: one object with a field for each setting. */

@@ -10,8 +10,11 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.description.RoomCourse;
@@ -36,9 +39,10 @@ import org.jspecify.annotations.Nullable;
  * What of a tank's log its twin is fitted to: since the tank last changed, up to the last midnight, without the days that
  * its keeper left out.
  *
+ * @param change what last made another tank of it; null when nothing is known
  * @param days those of them that were logged closely
  */
-record LogToFit(TankLog log, Instant since, List<Day> days) {
+record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
     static final Duration TWO_MONTHS = Duration.ofDays(60);
     /** Common practice: two days. */
     private static final Duration SETTLING = Duration.ofDays(2);
@@ -51,66 +55,114 @@ record LogToFit(TankLog log, Instant since, List<Day> days) {
     /** A whole local day and its extremes, NBS scale. */
     record Day(Instant start, Instant end, double troughPh, double peakPh) {}
 
-    /** @param happened in the time that the snapshot looks back */
-    static LogToFit of(Tank tank, LogSnapshot ofTank, List<EventView> happened, Setup setup, boolean roomMeasured) {
+    /** What made another tank of it, and when that was over. */
+    record Change(String words, Instant at) {
+        Instant settled() {
+            return at.plus(SETTLING);
+        }
+    }
+
+    /**
+     * What of a log is fitted to.
+     *
+     * @param happened in the time that the snapshot looks back
+     * @param describedSince since when the tank is as it is described; null when it always was
+     */
+    static LogToFit of(
+            Tank tank,
+            LogSnapshot ofTank,
+            List<EventView> happened,
+            SetupOfTank.Known known,
+            @Nullable Instant describedSince) {
         Instant midnight = TwinBook.start(tank, ofTank.at());
-        Instant since = asItIsSince(happened, midnight);
-        List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, midnight, happened);
-        List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, midnight, happened);
+        Change change = lastChange(happened, known.standing(), describedSince, midnight);
+        Instant since = Stream.of(TwinBook.ago(midnight), change == null ? Instant.MIN : change.settled())
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
+        Setup setup = known.setup();
+        List<Standing.Put> ended = known.standing().all().stream()
+                .filter(put -> over(put, midnight))
+                .toList();
+        Predicate<Instant> out = t -> leftOut(t, setup.zone(), happened)
+                || ended.stream().anyMatch(put -> !t.isBefore(put.event().at()) && t.isBefore(settled(put)));
+        List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, midnight, out);
+        List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, midnight, out);
         return new LogToFit(
                 new TankLog(
                         ph,
                         oxygen,
                         room(ofTank, setup, midnight),
-                        roomMeasured,
-                        alkalinity(ofTank, setup.water(), setup.pressureHpa())),
-                since,
+                        known.roomMeasured(),
+                        alkalinity(ofTank, setup.water(), setup.pressureHpa()),
+                        ended.stream()
+                                .map(put -> new TankLog.Interlude(
+                                        put.event().at(),
+                                        end(put),
+                                        put.measures().over(setup.standing())))
+                                .toList()),
+                change,
                 wholeDays(tank, ph));
+    }
+
+    private static boolean over(Standing.Put put, Instant t) {
+        Instant until = put.event().until();
+        return until != null && !until.isAfter(t);
+    }
+
+    private static Instant end(Standing.Put put) {
+        return Objects.requireNonNull(put.event().until());
+    }
+
+    /** From when on the water says nothing any more of what was on it. */
+    private static Instant settled(Standing.Put put) {
+        return end(put).plus(SETTLING);
+    }
+
+    /**
+     * Since when the tank is what it is now. What was on it for a while and is described in measures' terms is no such
+     * change: the run goes through it, and its days are left out.
+     */
+    private static @Nullable Change lastChange(
+            List<EventView> happened, Standing standing, @Nullable Instant describedSince, Instant midnight) {
+        Stream<Change> undescribed = happened.stream()
+                .filter(e -> e.measures() == null && CHANGES_THE_TANK.contains(e.kind()))
+                .map(e -> new Change("“" + e.title() + "”", e.until() == null ? e.at() : e.until()));
+        Stream<Change> lasting = standing.all().stream()
+                .filter(put -> !over(put, midnight))
+                .map(put ->
+                        new Change("“" + put.event().title() + "”", put.event().at()));
+        Stream<Change> described = describedSince == null
+                ? Stream.of()
+                : Stream.of(new Change("the change of its description", describedSince));
+        return Stream.of(undescribed, lasting, described)
+                .flatMap(Function.identity())
+                .max(Comparator.comparing(Change::at))
+                .orElse(null);
     }
 
     /** Why there is nothing to fit to: what is true of this log. Null when nothing was logged at all. */
     @Nullable
-    String tooLittle(Tank tank, LogSnapshot ofTank, List<EventView> happened, Setup setup) {
-        int inAll = wholeDays(
-                        tank,
-                        readings(
-                                ofTank,
-                                Quantity.PH,
-                                setup,
-                                TwinBook.ago(TwinBook.start(tank, ofTank.at())),
-                                ofTank.at(),
-                                List.of()))
+    String tooLittle(Tank tank, LogSnapshot ofTank, Setup setup) {
+        Instant from = TwinBook.ago(TwinBook.start(tank, ofTank.at()));
+        int inAll = wholeDays(tank, readings(ofTank, Quantity.PH, setup, from, ofTank.at(), t -> false))
                 .size();
         if (inAll == 0 && log.ph().isEmpty()) {
             return null;
         }
         String logged = inAll == 1 ? "1 whole day" : inAll + " whole days";
-        return happened.stream()
-                .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
-                .filter(e -> e.at().plus(SETTLING).equals(since))
-                .findFirst()
-                .map(e -> "The last fortnight has " + logged + " of pH, but not half a day since “" + e.title()
-                        + "” and two days of settling.")
-                .orElse("The log has " + logged + " of pH in the last fortnight; half a day by a probe, up to last"
-                        + " midnight, is the least.");
-    }
-
-    /** Since when the tank is what it is now: the last hardware event and two days for settling, a fortnight at most. */
-    private static Instant asItIsSince(List<EventView> happened, Instant midnight) {
-        return happened.stream()
-                .filter(e -> CHANGES_THE_TANK.contains(e.kind()))
-                .map(e -> e.at().plus(SETTLING))
-                .max(Comparator.naturalOrder())
-                .orElse(TwinBook.ago(midnight));
+        return change != null && change.settled().isAfter(from)
+                ? "The last fortnight has " + logged + " of pH, but not half a day since " + change.words()
+                        + " and two days of settling."
+                : "The log has " + logged + " of pH in the last fortnight; half a day by a probe, up to last"
+                        + " midnight, is the least.";
     }
 
     private static List<Reading> readings(
-            LogSnapshot ofTank, Quantity quantity, Setup setup, Instant from, Instant until, List<EventView> happened) {
-        ZoneId zone = setup.zone();
+            LogSnapshot ofTank, Quantity quantity, Setup setup, Instant from, Instant until, Predicate<Instant> out) {
         return ofTank.halfHours(quantity, Place.TANK).stream()
                 .filter(h -> PROBES.contains(h.method()))
                 .filter(h -> !h.start().isBefore(from) && h.start().isBefore(until))
-                .filter(h -> !leftOut(h.start(), zone, happened))
+                .filter(h -> !out.test(h.start()))
                 .map(h -> new Reading(middle(h), h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa())))
                 .toList();
     }

@@ -30,6 +30,7 @@ import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
 import jollytide.core.units.AlkalinityUnit;
+import jollytide.server.event.EventView;
 import jollytide.server.reading.HalfHour;
 import jollytide.server.reading.LogSnapshot;
 import jollytide.server.reading.ReadingRow;
@@ -51,10 +52,15 @@ public final class SetupOfTank {
 
     private SetupOfTank() {}
 
-    /** What the log knows for a setup. */
-    record Known(Setup setup, boolean alkalinityMeasured, boolean roomMeasured) {}
+    /**
+     * What the log knows for a setup.
+     *
+     * @param standing what was put on it; what stands now is in the setup
+     */
+    record Known(Setup setup, boolean alkalinityMeasured, boolean roomMeasured, Standing standing) {}
 
-    static Known known(Tank tank, LogSnapshot ofTank) {
+    /** @param putOn the events that put something on it */
+    static Known known(Tank tank, LogSnapshot ofTank, List<EventView> putOn) {
         Assumptions assumed = tank.assumptions();
         double pressure = tank.home().pressureHpa();
         Seawater typical = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
@@ -75,7 +81,7 @@ public final class SetupOfTank {
                 RoomAir.airChangesPerH(tank.room().airChangesPerH()).value();
         RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
                 .orElseGet(() -> estimatedRoom(tank, assumed.outdoorPpm(), changesPerH));
-        Setup setup = of(
+        Setup bare = of(
                 tank,
                 water,
                 alkalinity,
@@ -83,7 +89,8 @@ public final class SetupOfTank {
                 day,
                 outdoorShare(tank, ofTank, water, pressure),
                 tank.home().zone());
-        return new Known(setup, tests.tested(), room.isPresent());
+        Standing standing = Standing.of(putOn, surroundings(tank, bare, MediaAssumptions.DEFAULT), room.isPresent());
+        return new Known(bare.with(standing.at(ofTank.at())), tests.tested(), room.isPresent(), standing);
     }
 
     /** What CO2 at the intake says of a hose, beside what the room's meter said then. Null where one of them is missing. */

@@ -34,6 +34,7 @@ import jollytide.server.event.EventService;
 import jollytide.server.event.EventView;
 import jollytide.server.reading.LogSnapshot;
 import jollytide.server.reading.LogSnapshots;
+import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -52,6 +53,7 @@ public class TwinBook {
 
     private final LogSnapshots log;
     private final EventService events;
+    private final ChapterBook chapters;
     private final FitStore store;
     private final Clock clock;
     /** A home of sixty tanks, the most that one may have, is remembered whole. */
@@ -60,9 +62,10 @@ public class TwinBook {
     private final Recent<Fitting, Fitted> fits = new Recent<>(130);
     private final Recent<AsItIs, List<TwinState>> ahead = new Recent<>(12);
 
-    TwinBook(LogSnapshots log, EventService events, FitStore store, Clock clock) {
+    TwinBook(LogSnapshots log, EventService events, ChapterBook chapters, FitStore store, Clock clock) {
         this.log = log;
         this.events = events;
+        this.chapters = chapters;
         this.store = store;
         this.clock = clock;
     }
@@ -93,6 +96,7 @@ public class TwinBook {
      * @param troughPh mean of the whole days since the tank last changed; null without such days
      * @param fit what its log leaves of it
      * @param problem why it is not fitted, or what contradicts the description; null when nothing is to be said
+     * @param standing events whose measures are in the setup
      */
     public record Described(
             Setup setup,
@@ -103,7 +107,8 @@ public class TwinBook {
             @Nullable Double peakPh,
             int daysUsed,
             Fitted fit,
-            @Nullable String problem) {
+            @Nullable String problem,
+            List<EventView> standing) {
 
         /** Tanks that could be behind the log, the most probable first. */
         public List<TankParameters> tanks() {
@@ -124,16 +129,7 @@ public class TwinBook {
     /** Several tanks now, each fitted to its log. */
     public Map<UUID, Described> describe(List<Tank> tanks) {
         Instant now = clock.instant();
-        Instant from = now.minus(LOOKED_BACK).minus(TODAY);
-        Map<UUID, LogSnapshot> logs = log.of(tanks, from, now);
-        Map<UUID, List<EventView>> happened = events.between(tanks, from, now);
-        Map<UUID, Asked> asked = tanks.stream()
-                .collect(Collectors.toMap(
-                        Tank::id,
-                        tank -> Asked.of(
-                                tank,
-                                Objects.requireNonNull(logs.get(tank.id())),
-                                happened.getOrDefault(tank.id(), List.of()))));
+        Map<UUID, Asked> asked = asked(tanks, now, chapters.since(tanks));
         Map<UUID, Fitted> fitted = fitted(asked);
         Map<UUID, Described> inOrder = new LinkedHashMap<>();
         for (Tank tank : tanks) {
@@ -141,6 +137,34 @@ public class TwinBook {
             inOrder.put(tank.id(), one.described(Objects.requireNonNull(fitted.get(tank.id()))));
         }
         return inOrder;
+    }
+
+    /**
+     * A tank as it was described at a moment that has been, fitted to what was logged until then. Kept nowhere but in
+     * memory.
+     */
+    public Described describe(Tank tank, Instant then) {
+        ChapterBook.Stretch chapter = chapters.at(tank, then);
+        Map<UUID, Instant> since = chapter.from() == null ? Map.of() : Map.of(tank.id(), chapter.from());
+        Asked asked = Objects.requireNonNull(
+                asked(List.of(chapter.tank()), then, since).get(tank.id()));
+        return asked.described(fits.of(asked.fitting(), TwinBook::fit));
+    }
+
+    private Map<UUID, Asked> asked(List<Tank> tanks, Instant then, Map<UUID, Instant> since) {
+        Instant from = then.minus(LOOKED_BACK).minus(TODAY);
+        Map<UUID, LogSnapshot> logs = log.of(tanks, from, then);
+        Map<UUID, List<EventView>> happened = events.between(tanks, from, then);
+        Map<UUID, List<EventView>> putOn = events.standing(tanks, from, then);
+        return tanks.stream()
+                .collect(Collectors.toMap(
+                        Tank::id,
+                        tank -> Asked.of(
+                                tank,
+                                Objects.requireNonNull(logs.get(tank.id())),
+                                happened.getOrDefault(tank.id(), List.of()),
+                                putOn.getOrDefault(tank.id(), List.of()),
+                                since.get(tank.id()))));
     }
 
     /** From memory, else as another start or instance kept it, else found now. */
@@ -168,20 +192,29 @@ public class TwinBook {
             SetupOfTank.Known known,
             LogToFit toFit,
             Fitting fitting,
+            Instant at,
             @Nullable String tooLittle) {
-        static Asked of(Tank tank, LogSnapshot ofTank, List<EventView> happened) {
-            SetupOfTank.Known known = SetupOfTank.known(tank, ofTank);
+        static Asked of(
+                Tank tank,
+                LogSnapshot ofTank,
+                List<EventView> happened,
+                List<EventView> putOn,
+                @Nullable Instant describedSince) {
+            SetupOfTank.Known known = SetupOfTank.known(tank, ofTank, putOn);
             Setup setup = known.setup();
-            LogToFit toFit = LogToFit.of(tank, ofTank, happened, setup, known.roomMeasured());
+            LogToFit toFit = LogToFit.of(tank, ofTank, happened, known, describedSince);
             return new Asked(
                     known,
                     toFit,
                     new Fitting(setup, TankParameters.of(tank.parts().lives()), toFit.log(), start(tank, ofTank.at())),
-                    toFit.log().tells() ? null : toFit.tooLittle(tank, ofTank, happened, setup));
+                    ofTank.at(),
+                    toFit.log().tells() ? null : toFit.tooLittle(tank, ofTank, setup));
         }
 
         Described described(Fitted fitted) {
             List<LogToFit.Day> days = toFit.days();
+            String unfitting = known.standing().problem();
+            String ofFit = toFit.log().tells() ? fitted.problem() : tooLittle;
             return new Described(
                     known.setup(),
                     fitting.start(),
@@ -191,7 +224,11 @@ public class TwinBook {
                     mean(days, LogToFit.Day::peakPh),
                     days.size(),
                     fitted,
-                    toFit.log().tells() ? fitted.problem() : tooLittle);
+                    unfitting == null ? ofFit : ofFit == null ? unfitting : unfitting + " " + ofFit,
+                    known.standing().all().stream()
+                            .filter(put -> put.event().stoodAt(at))
+                            .map(Standing.Put::event)
+                            .toList());
         }
     }
 
@@ -225,12 +262,16 @@ public class TwinBook {
         return SetupOfTank.surroundings(tank, setup(tank), MediaAssumptions.DEFAULT);
     }
 
-    /** The setup alone, and when its forecasts start. */
+    /** The setup alone. */
     public Setup setup(Tank tank) {
-        Instant now = clock.instant();
-        Map<UUID, LogSnapshot> logs =
-                log.of(List.of(tank), now.minus(LOOKED_BACK).minus(TODAY), now);
-        return SetupOfTank.known(tank, Objects.requireNonNull(logs.get(tank.id())))
+        return setup(tank, clock.instant());
+    }
+
+    private Setup setup(Tank tank, Instant then) {
+        Instant from = then.minus(LOOKED_BACK).minus(TODAY);
+        Map<UUID, LogSnapshot> logs = log.of(List.of(tank), from, then);
+        List<EventView> putOn = events.standing(List.of(tank), from, then).getOrDefault(tank.id(), List.of());
+        return SetupOfTank.known(tank, Objects.requireNonNull(logs.get(tank.id())), putOn)
                 .setup();
     }
 

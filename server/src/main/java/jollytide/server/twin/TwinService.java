@@ -1,6 +1,8 @@
 package jollytide.server.twin;
 
+import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -13,6 +15,9 @@ import jollytide.core.fit.Reading;
 import jollytide.core.fit.Unknown;
 import jollytide.core.measure.Setup;
 import jollytide.core.scenario.OrdinaryDays;
+import jollytide.server.event.EventView;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
@@ -23,10 +28,12 @@ import org.springframework.stereotype.Service;
 class TwinService {
     private final TankService tanks;
     private final TwinBook book;
+    private final Clock clock;
 
-    TwinService(TankService tanks, TwinBook book) {
+    TwinService(TankService tanks, TwinBook book, Clock clock) {
         this.tanks = tanks;
         this.book = book;
+        this.clock = clock;
     }
 
     /**
@@ -89,6 +96,7 @@ class TwinService {
      * @param fishMmolPerLPerH oxygen that the described fish breathe, beside the reef
      * @param experiments those that are allowed first, by what they tell for a keeper's time
      * @param alike what the log cannot tell apart, in words
+     * @param standing events that put on what stands on the tank
      */
     record TwinView(
             boolean fitted,
@@ -103,11 +111,13 @@ class TwinService {
             List<String> alike,
             List<OpenView> open,
             List<ExperimentView> experiments,
-            List<LeftView> left) {}
+            List<LeftView> left,
+            List<EventView> standing) {}
 
-    TwinView twin(UUID keeperId, UUID tankId) {
+    /** @param day of which the tank is shown as it was in the evening; null for now */
+    TwinView twin(UUID keeperId, UUID tankId, @Nullable LocalDate day) {
         Tank tank = tanks.tank(keeperId, tankId);
-        TwinBook.Described known = book.describe(tank);
+        TwinBook.Described known = day == null ? book.describe(tank) : book.describe(tank, endOf(day, tank));
         FittedTank fit = known.fit().tank();
         List<Reading> left = fit.left();
         return new TwinView(
@@ -126,7 +136,17 @@ class TwinService {
                 Experiment.ranked(known.setup(), fit, known.tanks(), known.start()).stream()
                         .map(ExperimentView::of)
                         .toList(),
-                left.stream().map(r -> new LeftView(r.at(), r.value())).toList());
+                left.stream().map(r -> new LeftView(r.at(), r.value())).toList(),
+                known.standing());
+    }
+
+    private Instant endOf(LocalDate day, Tank tank) {
+        Instant end = day.plusDays(1).atStartOfDay(tank.home().zone()).toInstant();
+        if (end.isAfter(clock.instant())) {
+            throw Problem.refused(new FieldError(
+                    "day", day.toString(), "a day that is over", "The day " + day + " is not over yet."));
+        }
+        return end;
     }
 
     private static LearnedView view(Learned learned, FittedTank fit) {

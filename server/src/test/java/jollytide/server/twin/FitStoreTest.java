@@ -11,6 +11,7 @@ import jollytide.server.ServerTest;
 import jollytide.server.Visitor;
 import jollytide.server.event.EventService;
 import jollytide.server.reading.LogSnapshots;
+import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.junit.jupiter.api.Test;
@@ -32,6 +33,9 @@ class FitStoreTest extends ServerTest {
     private EventService events;
 
     @Autowired
+    private ChapterBook chapters;
+
+    @Autowired
     private FitStore store;
 
     @Autowired
@@ -39,7 +43,7 @@ class FitStoreTest extends ServerTest {
 
     /** A keeper's tank as another start would describe it: with nothing in memory. */
     private TwinBook.Described anotherStart(Tank tank) {
-        return new TwinBook(log, events, store, clock).describe(tank);
+        return new TwinBook(log, events, chapters, store, clock).describe(tank);
     }
 
     private Map<String, Object> row(UUID tank) {

@@ -1,4 +1,4 @@
-package jollytide.server.twin;
+package jollytide.server.measure;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;

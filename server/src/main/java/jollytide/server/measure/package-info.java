@@ -1,0 +1,2 @@
+/** Measures as they come from outside. */
+package jollytide.server.measure;

@@ -1,0 +1,167 @@
+package jollytide.server.tank;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import jollytide.server.home.LocalTimes;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tanks as they were described in earlier times. */
+@Component
+@Transactional
+public class ChapterBook {
+    /** More changes than anybody describes in years; each is read with every forecast. */
+    private static final int MOST = 200;
+
+    private final EarlierDescriptions earlier;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    ChapterBook(EarlierDescriptions earlier, JsonMapper json, Clock clock) {
+        this.earlier = earlier;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** From which tank is described, up to when; the last one's end is null. */
+    public record Stretch(
+            Tank tank, @Nullable Instant from, @Nullable Instant until) {}
+
+    /** The tank through its log, from the first description to today's. */
+    @Transactional(readOnly = true)
+    public List<Stretch> stretches(Tank tank) {
+        List<Stretch> all = new ArrayList<>();
+        Instant from = null;
+        for (EarlierDescription e : of(tank)) {
+            all.add(new Stretch(TankService.as(tank, e.description), from, e.until));
+            from = e.until;
+        }
+        all.add(new Stretch(tank, from, null));
+        return all;
+    }
+
+    /** The tank as it was described at a moment, and since when; null since the beginning. */
+    @Transactional(readOnly = true)
+    public Stretch at(Tank tank, Instant t) {
+        return stretches(tank).stream()
+                .filter(s -> s.until() == null || s.until().isAfter(t))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Since when each of the tanks is as it is described; those that always were are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Instant> since(List<Tank> tanks) {
+        Map<UUID, Instant> since = new HashMap<>();
+        earlier.findByTankIdInOrderByUntil(tanks.stream().map(Tank::id).toList())
+                .forEach(e -> since.put(e.tankId, e.until));
+        return since;
+    }
+
+    List<EarlierDescription> of(Tank tank) {
+        return earlier.findByTankIdInOrderByUntil(List.of(tank.id()));
+    }
+
+    /**
+     * Notes that a tank is described otherwise from now on: as a change at a time, or as a mistake that was always one.
+     *
+     * @param since when it changed; null when it never was as it was described
+     */
+    void edited(Tank tank, TankDescription before, TankDescription after, @Nullable String since) {
+        List<EarlierDescription> all = of(tank);
+        if (since == null) {
+            correct(all, before, after);
+            return;
+        }
+        if (TankPart.changed(before, after).isEmpty()) {
+            return;
+        }
+        Instant at = LocalTimes.resolve("since", since, tank.home().zone(), clock.instant());
+        EarlierDescription last = all.isEmpty() ? null : all.get(all.size() - 1);
+        if (last != null && !at.isAfter(last.until)) {
+            throw Problem.refused(new FieldError(
+                    "since",
+                    since,
+                    "later than " + last.until,
+                    "The tank already changed later than that. Mend that chapter under History, or say when this one"
+                            + " began."));
+        }
+        if (all.size() >= MOST) {
+            throw Problem.refused(new FieldError(
+                    "since", since, "at most " + MOST + " chapters", "A tank has at most " + MOST + " chapters."));
+        }
+        EarlierDescription old = new EarlierDescription();
+        old.id = UUID.randomUUID();
+        old.tankId = tank.id();
+        old.until = at;
+        old.description = before;
+        earlier.save(old);
+    }
+
+    /** From the newest back, as far as they said the same. */
+    private void correct(List<EarlierDescription> all, TankDescription before, TankDescription after) {
+        JsonNode wrong = json.valueToTree(before);
+        JsonNode right = json.valueToTree(after);
+        List<EarlierDescription> back = new ArrayList<>(all);
+        Collections.reverse(back);
+        for (EarlierDescription e : back) {
+            JsonNode was = json.valueToTree(e.description);
+            JsonNode mended = Correction.carried(was, wrong, right);
+            e.description = json.treeToValue(mended, TankDescription.class);
+            wrong = was;
+            right = mended;
+        }
+    }
+
+    /** A chapter's end is moved, or what was described of it is mended. */
+    void mend(Tank tank, UUID id, long version, @Nullable TankDescription description, @Nullable String until) {
+        List<EarlierDescription> all = of(tank);
+        EarlierDescription one =
+                all.stream().filter(e -> e.id.equals(id)).findFirst().orElseThrow(() -> Problem.notFound("chapter"));
+        if (one.version != version) {
+            throw Problem.savedElsewhere(one.description);
+        }
+        if (description != null) {
+            one.description = description.over(one.description);
+        }
+        if (until != null) {
+            move(tank, all, all.indexOf(one), until);
+        }
+        earlier.flush();
+    }
+
+    private void move(Tank tank, List<EarlierDescription> all, int i, String until) {
+        Instant at = LocalTimes.resolve("until", until, tank.home().zone(), clock.instant());
+        if (i > 0 && !at.isAfter(all.get(i - 1).until)) {
+            throw Problem.refused(new FieldError(
+                    "until",
+                    until,
+                    "later than " + all.get(i - 1).until,
+                    "This chapter would end before it begins: it begins where the one before it ends."));
+        }
+        if (i + 1 < all.size() && !at.isBefore(all.get(i + 1).until)) {
+            throw Problem.refused(new FieldError(
+                    "until",
+                    until,
+                    "earlier than " + all.get(i + 1).until,
+                    "The chapter after this one would end before it begins."));
+        }
+        all.get(i).until = at;
+    }
+
+    /** It was no change: its time goes to the chapter that follows it. */
+    void join(Tank tank, UUID id) {
+        earlier.delete(earlier.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("chapter")));
+    }
+}

@@ -1,0 +1,42 @@
+package jollytide.server.tank;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** What of a description makes another tank of it when it changes. Name, band and assumptions do not. */
+// The functions hold no state.
+@SuppressWarnings("ImmutableEnumChecker")
+enum TankPart {
+    WATER(TankDescription::netVolumeL),
+    SURFACES(TankDescription::surfaces),
+    LIGHT(TankDescription::light),
+    SKIMMER(d -> Arrays.asList(
+            d.skimmerAirDrawLPerH(), d.known().skimmerDrawUnknown(), d.known().skimmerInCabinet())),
+    HOSE(d -> d.known().skimmerLine()),
+    FALLS(d -> d.known().falls()),
+    STONES(d -> d.known().stones()),
+    CANOPY(d -> d.known().canopy()),
+    CABINET(d -> d.known().cabinet()),
+    FISH(d -> d.known().fish()),
+    LIVESTOCK(d -> d.known().livestock()),
+    DOSING(d -> Arrays.asList(d.known().alkalinitySource(), d.known().alkalinityUseDkhPerDay())),
+    REACTOR(d -> d.known().reactor()),
+    REFUGIUM(d -> d.known().refugium()),
+    FILTER(d -> d.known().canister());
+
+    private final Function<TankDescription, @Nullable Object> said;
+
+    TankPart(Function<TankDescription, @Nullable Object> said) {
+        this.said = said;
+    }
+
+    /** Those that two descriptions say differently. */
+    static List<TankPart> changed(TankDescription before, TankDescription after) {
+        return Arrays.stream(values())
+                .filter(part -> !Objects.equals(part.said.apply(before), part.said.apply(after)))
+                .toList();
+    }
+}

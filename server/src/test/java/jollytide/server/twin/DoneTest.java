@@ -1,0 +1,169 @@
+package jollytide.server.twin;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Sets;
+import jollytide.server.Visitor;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What was done to a tank in the bench's own terms: the twin has it on from then to its end. */
+class DoneTest extends ServerTest {
+    private Visitor keeper;
+    private String tank;
+
+    @BeforeEach
+    void aTank() {
+        keeper = visitor().asNewKeeper();
+        tank = "/tanks/" + Samples.tank(keeper);
+    }
+
+    private static String hoursAgo(int hours) {
+        return PRESENT.minus(hours, ChronoUnit.HOURS)
+                .truncatedTo(ChronoUnit.SECONDS)
+                .toString();
+    }
+
+    private static String body(String title, String at, String until, String... measures) {
+        return """
+                {"event":{"kind":"REMEDY","at":"%s","until":%s,"excludesDays":null,"title":"%s","note":""},
+                 "measures":[%s]}""".formatted(at, until == null ? "null" : "\"" + until + "\"", title, String.join(",", measures));
+    }
+
+    private static final String WIDE = Sets.measure("outdoor-line", "lengthM=4", "boreMm=12.7");
+    private static final String THIN = Sets.measure("outdoor-line", "lengthM=6", "boreMm=6");
+
+    private JsonNode bench() {
+        return keeper.get(tank + "/bench").body();
+    }
+
+    private double trough(String set) {
+        JsonNode bench = bench();
+        return keeper.post(tank + "/bench/forecast", """
+                        {"tanks":[%s],"variants":[%s],"days":null}""".formatted(
+                                bench.path("tanks").get(0), set))
+                .body()
+                .get(0)
+                .path("troughPh")
+                .path("value")
+                .asDouble();
+    }
+
+    @Test
+    void whatWasDoneStandsAndItsForecastIsKept() {
+        double before = trough(Sets.NONE);
+        double tried = trough(Sets.of(WIDE));
+        Visitor.Answer done = keeper.post(tank + "/done", body("hose to the front", hoursAgo(1), null, WIDE));
+        assertThat(done.status()).as(done.text()).isEqualTo(201);
+        JsonNode forecast = done.body().path("event").path("forecast");
+        assertThat(forecast.path("troughPh").path("value").asDouble()).isCloseTo(tried, within(0.002));
+        assertThat(forecast.path("gainPh").path("value").asDouble()).isCloseTo(tried - before, within(0.002));
+        assertThat(forecast.path("gainPh").path("low").asDouble())
+                .isLessThan(forecast.path("gainPh").path("high").asDouble());
+        assertThat(bench().path("standing").get(0).path("title").asString()).isEqualTo("hose to the front");
+        assertThat(trough(Sets.NONE)).isCloseTo(tried, within(0.004));
+    }
+
+    @Test
+    void theNextOfItsKindEndsItAndWhatIsOverStandsNoMore() {
+        double before = trough(Sets.NONE);
+        keeper.post(tank + "/done", body("wide", hoursAgo(100), null, WIDE));
+        JsonNode second = keeper.post(tank + "/done", body("thin", hoursAgo(20), null, THIN))
+                .body();
+        assertThat(second.path("ended").toString()).isEqualTo("[\"wide\"]");
+        assertThat(bench().path("standing")).hasSize(1);
+        JsonNode thin = second.path("event");
+        String edit =
+                """
+                {"version":%d,"event":{"kind":"REMEDY","at":"%s","until":"%s","excludesDays":null,"title":"thin","note":""}}""".formatted(thin.path("version").asLong(), thin.path("at").asString(), hoursAgo(2));
+        assertThat(keeper.put(tank + "/events/" + thin.path("id").asString(), edit)
+                        .status())
+                .isEqualTo(200);
+        assertThat(bench().path("standing")).isEmpty();
+        assertThat(trough(Sets.NONE)).isCloseTo(before, within(0.002));
+    }
+
+    @Test
+    void whatIsWrittenDownLateEndsWhereTheNextBegan() {
+        keeper.post(tank + "/done", body("thin", hoursAgo(20), null, THIN));
+        JsonNode late = keeper.post(tank + "/done", body("wide", hoursAgo(100), null, WIDE))
+                .body()
+                .path("event");
+        assertThat(Instant.parse(late.path("until").asString())).isBefore(PRESENT.minus(19, ChronoUnit.HOURS));
+        Visitor.Answer over = keeper.post(tank + "/done", body("wide again", hoursAgo(30), hoursAgo(10), WIDE));
+        assertThat(over.status()).isEqualTo(422);
+        assertThat(over.firstError().path("message").asString()).contains("“thin”", "same kind");
+    }
+
+    @Test
+    void anEventSaysLaterWhatItDidAndTakesItBack() {
+        String event = keeper.post(tank + "/events", """
+                        {"kind":"REMEDY","at":"%s","until":null,"excludesDays":null,"title":"a hose","note":""}""".formatted(hoursAgo(5)))
+                .body()
+                .path("id")
+                .asString();
+        assertThat(bench().path("standing")).isEmpty();
+        String path = tank + "/events/" + event + "/measures";
+        JsonNode said =
+                keeper.put(path, "{\"version\":0,\"measures\":[" + WIDE + "]}").body();
+        assertThat(said.path("event").path("measures")).hasSize(1);
+        assertThat(bench().path("standing")).hasSize(1);
+        assertThat(keeper.put(path, "{\"version\":0,\"measures\":[]}").status()).isEqualTo(409);
+        assertThat(keeper.put(path, "{\"version\":1,\"measures\":[]}").status()).isEqualTo(200);
+        assertThat(bench().path("standing")).isEmpty();
+    }
+
+    @Test
+    void whatTheTankCannotHaveIsRefusedAndNothingIsKept() {
+        Visitor.Answer none = keeper.post(tank + "/done", body("nothing", hoursAgo(1), null));
+        assertThat(none.status()).isEqualTo(422);
+        Visitor.Answer reactor =
+                keeper.post(tank + "/done", body("reactor", hoursAgo(1), null, Sets.measure("reactor")));
+        assertThat(reactor.status()).isEqualTo(422);
+        Visitor.Answer tomorrow = keeper.post(tank + "/done", body("hose", hoursAgo(-30), null, WIDE));
+        assertThat(tomorrow.firstError().path("field").asString()).isEqualTo("at");
+        assertThat(keeper.get(tank + "/history").body().path("events")).isEmpty();
+    }
+
+    /** A description that changes under it is said, and the tank is computed without. */
+    @Test
+    void whatNoLongerFitsIsSaid() {
+        keeper.post(tank + "/done", body("hose", hoursAgo(1), null, WIDE));
+        long version = keeper.get(tank).body().path("version").asLong();
+        keeper.put(
+                tank,
+                "{\"version\":" + version + ",\"since\":null,\"description\":"
+                        + Samples.TANK.replace("\"skimmerAirDrawLPerH\":500", "\"skimmerAirDrawLPerH\":null") + "}");
+        JsonNode bench = bench();
+        assertThat(bench.path("fitProblem").asString()).contains("“hose”", "skimmer");
+        assertThat(bench.path("standing")).isEmpty();
+    }
+
+    /** The demo's half-inch hose stood for four days; on one of them the twin is the tank as it was then. */
+    @Test
+    void aPastDayIsTheTankAsItWas() {
+        Visitor mira = visitor();
+        mira.post("/session/demo", "");
+        String reef = BenchTest.tank(mira, "Lantern Reef");
+        JsonNode hose = null;
+        for (JsonNode e : mira.get(reef + "/history").body().path("events")) {
+            hose = e.path("title").asString().startsWith("half-inch") ? e : hose;
+        }
+        assertThat(hose).isNotNull();
+        String day = Instant.parse(hose.path("at").asString())
+                .plus(2, ChronoUnit.DAYS)
+                .toString()
+                .substring(0, 10);
+        JsonNode then = mira.get(reef + "/twin?day=" + day).body();
+        assertThat(then.path("standing").get(0).path("id")).isEqualTo(hose.path("id"));
+        assertThat(mira.get(reef + "/twin").body().path("standing")).isEmpty();
+        assertThat(mira.get(reef + "/twin?day=2090-01-01").status()).isEqualTo(422);
+        assertThat(mira.get(reef + "/twin?day=yesterday").status()).isBetween(400, 422);
+    }
+}
