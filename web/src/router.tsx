@@ -152,16 +152,16 @@ const enter = createRoute({
   }),
 });
 
+const aDay = (search: Record<string, unknown>): { day?: string } => ({
+  day:
+    typeof search.day === 'string' && /^\d{4}-\d\d-\d\d$/.test(search.day) ? search.day : undefined,
+});
+
 const today = createRoute({
   getParentRoute: () => tankRoute,
   path: 'today',
   component: Today,
-  validateSearch: (search: Record<string, unknown>): { day?: string } => ({
-    day:
-      typeof search.day === 'string' && /^\d{4}-\d\d-\d\d$/.test(search.day)
-        ? search.day
-        : undefined,
-  }),
+  validateSearch: aDay,
 });
 
 const instant = (value: unknown) =>
@@ -204,11 +204,14 @@ const bench = createRoute({
   getParentRoute: () => tankRoute,
   path: 'bench',
   component: lazyRouteComponent(() => import('./places/try/bench/BenchScreen'), 'BenchScreen'),
-  validateSearch: (search: Record<string, unknown>): { sets?: NamedSet[]; days?: number } => ({
+  validateSearch: (
+    search: Record<string, unknown>,
+  ): { sets?: NamedSet[]; days?: number; event?: string } => ({
     sets: Array.isArray(search.sets)
       ? search.sets.slice(0, 4).flatMap((set) => readSet(set) ?? [])
       : undefined,
     days: search.days === 14 ? 14 : undefined,
+    event: typeof search.event === 'string' ? search.event : undefined,
   }),
 });
 const sums = createRoute({
@@ -236,6 +239,7 @@ const twin = createRoute({
   getParentRoute: () => tankRoute,
   path: 'twin',
   component: lazyRouteComponent(() => import('./places/reason/TwinScreen'), 'TwinScreen'),
+  validateSearch: aDay,
 });
 const media = createRoute({
   getParentRoute: () => tankRoute,

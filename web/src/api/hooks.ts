@@ -205,10 +205,14 @@ export const useLedger = (tankId: string, hour: LedgerHour) =>
     staleTime: 60_000,
   });
 
-export const useTwin = (tankId: string) =>
+/** @param day at whose end; now without one */
+export const useTwin = (tankId: string, day: string | undefined) =>
   useQuery({
-    queryKey: keys.tank(tankId).log('twin'),
-    queryFn: () => bodyOf(api.GET('/api/v1/tanks/{tankId}/twin', { params: { path: { tankId } } })),
+    queryKey: keys.tank(tankId).log('twin', day),
+    queryFn: () =>
+      bodyOf(
+        api.GET('/api/v1/tanks/{tankId}/twin', { params: { path: { tankId }, query: { day } } }),
+      ),
     staleTime: 60_000,
   });
 
@@ -293,7 +297,7 @@ export const useCreateTank = () =>
 
 export const useEditTank = (id: string) =>
   useChange(
-    (body: { version: number; description: TankDescription }) =>
+    (body: { version: number; description: TankDescription; since?: string }) =>
       bodyOf(api.PUT('/api/v1/tanks/{id}', { params: { path: { id } }, body })),
     [keys.tank(id).all, keys.tanks, keys.everyHome],
   );
@@ -336,6 +340,76 @@ export const useAddEvent = (tankId: string) =>
   useChange(
     (body: NewEvent) =>
       bodyOf(api.POST('/api/v1/tanks/{tankId}/events', { params: { path: { tankId } }, body })),
+    logged(tankId),
+  );
+
+export const useEvent = (tankId: string, id: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('event', id),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } } })),
+  });
+
+export const useEditEvent = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; version: number; event: NewEvent }) =>
+      bodyOf(
+        api.PUT('/api/v1/tanks/{tankId}/events/{id}', { params: { path: { tankId, id } }, body }),
+      ),
+    logged(tankId),
+  );
+
+/** What was tried and then done, as an event of its own. */
+export const useDone = (tankId: string) =>
+  useChange(
+    (body: { event: NewEvent; measures: PutMeasure[] }) =>
+      bodyOf(api.POST('/api/v1/tanks/{tankId}/done', { params: { path: { tankId } }, body })),
+    logged(tankId),
+  );
+
+/** What an event did, said or mended later. */
+export const useSetMeasures = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; version: number; measures: PutMeasure[] }) =>
+      bodyOf(
+        api.PUT('/api/v1/tanks/{tankId}/events/{id}/measures', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    logged(tankId),
+  );
+
+export const useChapters = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('chapters'),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/chapters', { params: { path: { tankId } } })),
+  });
+
+export const useMendChapter = (tankId: string) =>
+  useChange(
+    ({
+      id,
+      ...body
+    }: {
+      id: string;
+      version: number;
+      until?: string;
+      description?: TankDescription;
+    }) =>
+      bodyOf(
+        api.PUT('/api/v1/tanks/{tankId}/chapters/{id}', { params: { path: { tankId, id } }, body }),
+      ),
+    logged(tankId),
+  );
+
+export const useJoinChapter = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      bodyOf(
+        api.DELETE('/api/v1/tanks/{tankId}/chapters/{id}', { params: { path: { tankId, id } } }),
+      ),
     logged(tankId),
   );
 

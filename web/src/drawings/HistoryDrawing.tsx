@@ -32,6 +32,7 @@ export function HistoryDrawing({
   band,
   units,
   pointed,
+  chapters,
   ref,
 }: {
   history: History;
@@ -42,6 +43,8 @@ export function HistoryDrawing({
   band: { troughAtLeast: number; peakAtMost: number };
   units: Units;
   pointed: Pointed | null;
+  /** When the tank became another one by its description. */
+  chapters: readonly number[];
   ref?: Ref<SVGSVGElement>;
 }) {
   const layout = layOut(history, from, to, units);
@@ -107,6 +110,29 @@ export function HistoryDrawing({
           />
         ))}
       </g>
+      <g clipPath="url(#history-inside)">
+        {layout.stood.map((s) => (
+          <Stood
+            key={s.id}
+            event={history.events.find((e) => e.id === s.id)}
+            y={s.y}
+            x={x}
+            width={width}
+          />
+        ))}
+        {chapters.map((at) => (
+          <line
+            key={at}
+            x1={x(at)}
+            x2={x(at)}
+            y1={layout.panels[0]?.top ?? 0}
+            y2={layout.axis}
+            stroke="var(--accent)"
+            strokeWidth={2}
+          />
+        ))}
+      </g>
+      {layout.stood.length > 0 && <LaneName y={layout.stood[0]?.y ?? 0} words="on it" />}
       {layout.lanes.light !== null && <LaneName y={layout.lanes.light} words="light" />}
       {layout.lanes.people !== null && <LaneName y={layout.lanes.people} words="people" />}
       <Axis from={from} to={to} y={layout.axis} width={width} zone={zone} />
@@ -144,6 +170,43 @@ export function HistoryDrawing({
         />
       )}
     </svg>
+  );
+}
+
+/** From when to when something was on the tank; what still is runs on to the edge. */
+function Stood({
+  event,
+  y,
+  x,
+  width,
+}: {
+  event: History['events'][number] | undefined;
+  y: number;
+  x: (ms: number) => number;
+  width: number;
+}) {
+  if (!event) return null;
+  const from = Math.max(x(Date.parse(event.at)), LEFT - EDGE);
+  const to = event.until ? x(Date.parse(event.until)) : width + EDGE;
+  const words = event.did.join(', ');
+  const shown = Math.max(from, LEFT);
+  return (
+    <g>
+      <rect
+        x={from}
+        y={y + 1}
+        width={Math.max(2, to - from)}
+        height={16}
+        fill="var(--accent)"
+        fillOpacity={0.18}
+        stroke="var(--accent)"
+      />
+      {Math.min(to, width - RIGHT) - shown > words.length * 7 + 8 && (
+        <text x={shown + 5} y={y + 14} fill="var(--ink)" fontSize={13}>
+          {words}
+        </text>
+      )}
+    </g>
   );
 }
 

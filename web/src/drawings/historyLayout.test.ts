@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { History, Units } from '../api/types';
-import { layOut, placeLabels } from './historyLayout';
+import { inRows, layOut, placeLabels } from './historyLayout';
 
 const UNITS: Units = {
   alkalinity: 'DKH',
@@ -63,4 +63,26 @@ it('flags whose words have no room stay without', () => {
   const flags = [0, 1, 2, 3].map((i) => ({ x: 100 + i, words: 'window open' }));
   expect(placeLabels(flags, 900)).toEqual([0, 1, 2, null]);
   expect(placeLabels([{ x: 880, words: 'window open' }], 900)).toEqual([null]);
+});
+
+describe('inRows', () => {
+  const event = (id: string, at: number, until?: number) => ({
+    id,
+    at: new Date(at).toISOString(),
+    until: until === undefined ? undefined : new Date(until).toISOString(),
+    did: ['hose'],
+  });
+
+  it('lays what stood together in rows of its own, and one after the other in one', () => {
+    const rows = inRows([event('a', 0, 10), event('b', 5, 20), event('c', 10, 30)], 100);
+    expect(rows.map((r) => r.row)).toEqual([0, 1, 0]);
+  });
+
+  it('keeps the row of what still stands, and leaves out what did nothing to the tank', () => {
+    const rows = inRows([event('a', 0), { ...event('b', 5), did: [] }, event('c', 10, 30)], 100);
+    expect(rows).toEqual([
+      { id: 'a', row: 0 },
+      { id: 'c', row: 1 },
+    ]);
+  });
 });

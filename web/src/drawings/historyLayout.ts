@@ -1,4 +1,4 @@
-import type { History, Track, Units } from '../api/types';
+import type { History, TankEvent, Track, Units } from '../api/types';
 import { ALKALINITY } from '../lib/units';
 
 export const LEFT = 56;
@@ -8,6 +8,7 @@ export const LABEL_ROWS = 3;
 const FLAGS_HEIGHT = 26 + LABEL_ROWS * 18;
 const GAP = 16;
 const LANE_HEIGHT = 14;
+export const STOOD_HEIGHT = 22;
 const AXIS_HEIGHT = 26;
 
 /** One strip of the drawing with a scale of its own. */
@@ -95,6 +96,8 @@ const KINDS: readonly Kind[] = [
 export interface Layout {
   panels: Panel[];
   lanes: { light: number | null; people: number | null };
+  /** What stood on the tank, row by row so that no two lie over each other. */
+  stood: { id: string; row: number; y: number }[];
   axis: number;
   height: number;
 }
@@ -123,7 +126,27 @@ export function layOut(history: History, from: number, to: number, units: Units)
   };
   const light = lane(history.lit.length > 0);
   const people = lane(history.occupied.length > 0);
-  return { panels, lanes: { light, people }, axis: top, height: top + AXIS_HEIGHT };
+  const rows = inRows(history.events, to);
+  const stood = rows.map(({ id, row }) => ({ id, row, y: top + row * STOOD_HEIGHT }));
+  top += (Math.max(-1, ...rows.map((r) => r.row)) + 1) * STOOD_HEIGHT;
+  return { panels, lanes: { light, people }, stood, axis: top, height: top + AXIS_HEIGHT };
+}
+
+/** Each event that put something on the tank in the first row that is free when it begins. */
+export function inRows(
+  events: readonly Pick<TankEvent, 'id' | 'at' | 'until' | 'did'>[],
+  to: number,
+): { id: string; row: number }[] {
+  const ends: number[] = [];
+  return events
+    .filter((e) => e.did.length > 0)
+    .map((e) => {
+      const at = Date.parse(e.at);
+      const free = ends.findIndex((end) => end <= at);
+      const row = free < 0 ? ends.length : free;
+      ends[row] = e.until ? Date.parse(e.until) : Math.max(to, at + 1);
+      return { id: e.id, row };
+    });
 }
 
 function label(kind: Kind, units: Units): string {

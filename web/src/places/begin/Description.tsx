@@ -5,8 +5,9 @@ import type { Tank } from '../../api/types';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
+import { SinceSheet } from './SinceSheet';
 import { TankFields } from './TankFields';
-import { toDescription, toForm, type TankForm } from './tankForm';
+import { toDescription, toForm, touchesTheTank, type TankForm } from './tankForm';
 import { useTankForm } from './useTankForm';
 import { VersionSheet } from './VersionSheet';
 
@@ -19,12 +20,21 @@ export function Description() {
   const [other, setOther] = useState<{ current: Tank; mine: TankForm } | null>(null);
   const { form, refuse } = useTankForm(toForm(tank.description, units));
 
-  const save = (values: TankForm, onVersion: number) =>
+  const [asked, setAsked] = useState<TankForm | null>(null);
+
+  /** What makes another tank of it when it changes is asked about. */
+  const submit = (values: TankForm) => {
+    if (touchesTheTank(form.formState.dirtyFields)) setAsked(values);
+    else void save(values, version);
+  };
+
+  const save = (values: TankForm, onVersion: number, since?: string) =>
     edit
-      .mutateAsync({ version: onVersion, description: toDescription(values, units) })
+      .mutateAsync({ version: onVersion, description: toDescription(values, units), since })
       .then((saved) => {
         setVersion(saved.version);
         setOther(null);
+        setAsked(null);
         form.reset(toForm(saved.description, units));
         const before = tank.description;
         tell(
@@ -42,14 +52,17 @@ export function Description() {
         if (!(problem instanceof Problem)) throw problem;
         if (problem.status === 409)
           setOther({ current: problem.extra.current as Tank, mine: values });
-        else refuse(problem);
+        else {
+          if (!problem.at('since')) setAsked(null);
+          refuse(problem);
+        }
       });
 
   return (
     <form
       noValidate
       className="grid max-w-4xl gap-8"
-      onSubmit={(e) => void form.handleSubmit((values) => save(values, version))(e)}
+      onSubmit={(e) => void form.handleSubmit(submit)(e)}
     >
       <h1 className="text-2xl font-bold">{tank.description.name}, described</h1>
       <TankFields form={form} units={units} />
@@ -69,6 +82,18 @@ export function Description() {
           As it was
         </Button>
       </div>
+      {asked && (
+        <SinceSheet
+          refusal={edit.error?.at('since')}
+          pending={edit.isPending}
+          since={(at) => void save(asked, version, at)}
+          always={() => void save(asked, version)}
+          close={() => {
+            setAsked(null);
+            edit.reset();
+          }}
+        />
+      )}
       {other && (
         <VersionSheet
           theirs={toForm(other.current.description, units)}

@@ -178,6 +178,21 @@ export const NEW_TANK: TankForm = {
   assumptions: Object.fromEntries(ASSUMPTION_NAMES.map((n) => [n, ''])) as TankForm['assumptions'],
 };
 
+/** What a keeper calls it, wants of it and assumes makes no other tank of it. */
+const WISHES: readonly string[] = [
+  'name',
+  'about',
+  'stance',
+  'troughAtLeast',
+  'peakAtMost',
+  'actBelow',
+  'reason',
+  'assumptions',
+] satisfies (keyof TankForm)[];
+
+export const touchesTheTank = (dirty: Partial<Record<keyof TankForm, unknown>>) =>
+  Object.entries(dirty).some(([field, touched]) => touched && !WISHES.includes(field));
+
 /** Where a server's field stands in the form. */
 export function formPath(field: string): string {
   const renamed: Record<string, string> = {

@@ -1,20 +1,20 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
-import { useHistory, useLogSpan } from '../../api/hooks';
-import type { History } from '../../api/types';
+import { useChapters, useHistory, useLogSpan } from '../../api/hooks';
 import { HistoryDrawing, type Pointed } from '../../drawings/HistoryDrawing';
 import { LEFT, RIGHT } from '../../drawings/historyLayout';
 import { typing } from '../../frame/Commands';
 import { useHelper } from '../../frame/useHelper';
-import { dayAndTime, localInput } from '../../lib/time';
+import { dayAndTime } from '../../lib/time';
 import { download, toPng } from '../../lib/png';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
-import { EVENT_NAMES } from '../../frame/eventKinds';
+import { Chapters } from './Chapters';
 import { inUnits, standingAt } from './standingAt';
+import { WhatChanged } from './WhatChanged';
 
 const route = getRouteApi('/signed-in/tank/$tankId/history');
 const HOUR = 3_600_000;
@@ -77,6 +77,7 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
   const [settled, setSettled] = useState(shown);
   const [pointed, setPointed] = useState<Pointed | null>(null);
   const svg = useRef<SVGSVGElement>(null);
+  const chapters = useChapters(tank.id).data ?? [];
   const span = settled.to - settled.from;
   const query = useHistory(tank.id, {
     from: new Date(settled.from - MARGIN * span).toISOString(),
@@ -215,6 +216,7 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
           band={tank.description.band}
           units={units}
           pointed={pointed}
+          chapters={chapters.flatMap((c) => (c.from ? [Date.parse(c.from)] : []))}
         />
       </div>
       <p className="min-h-7 text-soft" aria-hidden>
@@ -222,43 +224,13 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
           ? `${dayAndTime(new Date(pointed.at).toISOString(), tank.zone)} · ${pointed.words.join(' · ')}`
           : 'Drag to move, turn the wheel to zoom; arrow keys do the same.'}
       </p>
-      <Flags history={history} shown={shown} />
+      <WhatChanged
+        events={history.events.filter(
+          (e) => Date.parse(e.at) <= shown.to && Date.parse(e.until ?? e.at) >= shown.from,
+        )}
+      />
+      <Chapters chapters={chapters} />
     </>
-  );
-}
-
-function Flags({ history, shown }: { history: History; shown: Window }) {
-  const { tank } = useAtTank();
-  const events = history.events.filter(
-    (e) => Date.parse(e.at) >= shown.from && Date.parse(e.at) <= shown.to,
-  );
-  if (events.length === 0) return null;
-  return (
-    <section aria-labelledby="flags" className="border-t pt-3">
-      <h2 id="flags" className="pb-1 text-xl font-bold">
-        What changed
-      </h2>
-      <ul className="grid gap-x-10 lg:grid-cols-2">
-        {events.map((e) => (
-          <li key={e.id} className="border-b py-1.5">
-            <Link
-              to="/tank/$tankId/today"
-              params={{ tankId: tank.id }}
-              search={{ day: localInput(new Date(e.at), tank.zone).slice(0, 10) }}
-              className="font-semibold underline decoration-hairline underline-offset-4"
-            >
-              {e.title}
-            </Link>{' '}
-            <span className="text-soft">
-              {EVENT_NAMES[e.kind]}, {dayAndTime(e.at, tank.zone)}
-              {e.until && ` to ${dayAndTime(e.until, tank.zone)}`}
-              {e.excludesDays && '; its days are left out'}
-            </span>
-            {e.note && <span className="block">{e.note}</span>}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

@@ -1,18 +1,21 @@
-import { Link } from '@tanstack/react-router';
+import { getRouteApi, Link } from '@tanstack/react-router';
 import { useTwin } from '../../api/hooks';
 import type { Experiment, Open, Twin } from '../../api/types';
 import { KnownDrawing } from '../../drawings/KnownDrawing';
 import { LeftDrawing } from '../../drawings/LeftDrawing';
-import { clockTime, dayAndTime } from '../../lib/time';
+import { clockTime, dayAndTime, plainDay } from '../../lib/time';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { after, how, narrows, openness, OXYGEN_G_PER_MOL, verdict } from './known';
 
+const route = getRouteApi('/signed-in/tank/$tankId/twin');
+
 /** Reason → Twin: what is known of this tank, and what is not. */
 export function TwinScreen() {
   const { tank } = useAtTank();
-  const twin = useTwin(tank.id);
+  const { day } = route.useSearch();
+  const twin = useTwin(tank.id, day);
   if (!twin.data) {
     return (
       <>
@@ -21,17 +24,17 @@ export function TwinScreen() {
       </>
     );
   }
-  return <Known twin={twin.data} />;
+  return <Known twin={twin.data} day={day} />;
 }
 
-function Known({ twin }: { twin: Twin }) {
+function Known({ twin, day }: { twin: Twin; day?: string }) {
   const { tank, units } = useAtTank();
   const [ref, width] = useWidth();
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section aria-labelledby="twin" className="grid content-start gap-4">
         <h1 id="twin" className="text-xl font-bold">
-          What the twin knows
+          {day ? `What it knew on the evening of ${plainDay(day)}` : 'What the twin knows'}
           {twin.from && (
             <span className="font-normal text-soft">
               {' '}
@@ -39,7 +42,27 @@ function Known({ twin }: { twin: Twin }) {
             </span>
           )}
         </h1>
+        {day && (
+          <p>
+            <Link
+              to="/tank/$tankId/twin"
+              params={{ tankId: tank.id }}
+              className="underline underline-offset-4"
+            >
+              What it knows now
+            </Link>
+          </p>
+        )}
         <p className="max-w-prose text-2xl leading-snug font-semibold">{verdict(twin)}</p>
+        {twin.standing.length > 0 && (
+          <p>
+            {day ? 'On it then' : 'On it'}:{' '}
+            {twin.standing
+              .map((e) => `${e.title} (${e.did.join(', ')}, since ${dayAndTime(e.at, tank.zone)})`)
+              .join('; ')}
+            .
+          </p>
+        )}
         {twin.problem && <p className="max-w-prose border-l-4 border-alk pl-3">{twin.problem}</p>}
         {!twin.fitted && !twin.problem && (
           <p className="max-w-prose">

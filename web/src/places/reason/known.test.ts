@@ -105,6 +105,7 @@ it('claims nothing without a log', () => {
     open: [],
     experiments: [],
     left: [],
+    standing: [],
   };
   expect(verdict(twin)).toContain('Nothing is learned');
   expect(verdict({ ...twin, fitted: true })).toBe(

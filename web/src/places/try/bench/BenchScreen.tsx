@@ -16,8 +16,10 @@ import { inWords, shownAs, turned, withMeasure } from './measures';
 import { Measures } from './Measures';
 import { range, signedRange } from '../../../lib/number';
 import { Compared, EFFORT, mediaDays } from './Compared';
+import { Done } from './Done';
 import { hoseInWords } from './hose';
 import { Kept } from './Kept';
+import { Standing } from './Standing';
 import { means, type NamedSet } from './sets';
 import { useSets } from './useSets';
 
@@ -65,6 +67,11 @@ function OnTheBench({ bench }: { bench: Bench }) {
         />
         {changed && (
           <div className="flex flex-wrap gap-2 pt-3">
+            <Done
+              put={current.put}
+              measures={bench.measures}
+              takeOff={() => save([{ ...current, put: [] }, ...sets.slice(1)])}
+            />
             <Button
               disabled={sets.length >= MAX_SETS}
               onClick={() =>
@@ -78,6 +85,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
             </Button>
           </div>
         )}
+        <Standing events={bench.standing} />
         <Kept current={current} take={(put) => save([{ ...current, put }, ...sets.slice(1)])} />
       </section>
       <div className="order-1 grid grid-cols-[minmax(0,1fr)] content-start gap-4 lg:order-2">

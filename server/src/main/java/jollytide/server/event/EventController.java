@@ -7,6 +7,7 @@ import jollytide.server.account.SignedIn;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -29,6 +30,11 @@ class EventController {
     @ResponseStatus(HttpStatus.CREATED)
     EventView add(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewEvent body) {
         return events.add(who.keeperId(), tankId, body);
+    }
+
+    @GetMapping("/{id}")
+    EventView get(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        return events.get(who.keeperId(), tankId, id);
     }
 
     record EventEdit(@NotNull Long version, @Valid @NotNull NewEvent event) {}

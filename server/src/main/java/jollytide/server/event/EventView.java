@@ -3,6 +3,7 @@ package jollytide.server.event;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.measure.Measures;
 import jollytide.server.measure.SetRequest;
 import jollytide.server.measure.SetRequest.PutMeasure;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param until when it was over; null for a moment, or for what lasts
  * @param excludesDays whether its days say nothing of how the tank usually is
  * @param measures what it did to the tank, on from {@code at} to {@code until}; null when that is not said
+ * @param did the same, each in a word or two
  * @param forecast what was forecast of them; null when nothing was
  */
 public record EventView(
@@ -25,10 +27,27 @@ public record EventView(
         String title,
         String note,
         @Nullable List<PutMeasure> measures,
+        List<String> did,
         @Nullable KeptForecast forecast) {
     static EventView of(TankEvent e) {
         return new EventView(
-                e.id, e.version, e.kind, e.at, e.until, e.excludesDays, e.title, e.note, e.measures, e.forecast);
+                e.id,
+                e.version,
+                e.kind,
+                e.at,
+                e.until,
+                e.excludesDays,
+                e.title,
+                e.note,
+                e.measures,
+                e.measures == null ? List.of() : did(e.measures),
+                e.forecast);
+    }
+
+    private static List<String> did(List<PutMeasure> measures) {
+        return measures.stream()
+                .map(put -> Measures.kind(put.kind()).shortName())
+                .toList();
     }
 
     /** Whether a stretch of time, its end not included, is not to be learnt from. */

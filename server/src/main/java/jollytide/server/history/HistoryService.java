@@ -6,9 +6,13 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
@@ -129,7 +133,7 @@ class HistoryService {
                 to,
                 tracks,
                 days(tank, from, to),
-                events.between(tank, from, to),
+                events(tank, from, to),
                 showLight ? lit(chapters.stretches(tank), from, to) : List.of(),
                 occupied(tank, tracks));
     }
@@ -260,6 +264,17 @@ class HistoryService {
         private DayBar bar() {
             return new DayBar(date, low, lowAt, high, highAt, Trace.tellsItsExtremes(halfHours));
         }
+    }
+
+    /** Those of the stretch, and those that put on what stood in it. */
+    private List<EventView> events(Tank tank, Instant from, Instant to) {
+        Map<UUID, EventView> all = new LinkedHashMap<>();
+        Stream.concat(
+                        events.standing(List.of(tank), from, to).getOrDefault(tank.id(), List.of()).stream(),
+                        events.between(tank, from, to).stream())
+                .sorted(Comparator.comparing(EventView::at))
+                .forEach(event -> all.put(event.id(), event));
+        return List.copyOf(all.values());
     }
 
     /** Each chapter by its own light clock. */

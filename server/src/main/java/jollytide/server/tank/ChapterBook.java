@@ -82,6 +82,7 @@ public class ChapterBook {
         List<EarlierDescription> all = of(tank);
         if (since == null) {
             correct(all, before, after);
+            joinAlike(all, after);
             return;
         }
         if (TankPart.changed(before, after).isEmpty()) {
@@ -124,6 +125,18 @@ public class ChapterBook {
         }
     }
 
+    /** A chapter that is described like the next one is none: a change was taken back. */
+    private void joinAlike(List<EarlierDescription> all, TankDescription now) {
+        TankDescription next = now;
+        for (int i = all.size() - 1; i >= 0; i--) {
+            EarlierDescription one = all.get(i);
+            if (TankPart.changed(one.description, next).isEmpty()) {
+                earlier.delete(one);
+            }
+            next = one.description;
+        }
+    }
+
     /** A chapter's end is moved, or what was described of it is mended. */
     void mend(Tank tank, UUID id, long version, @Nullable TankDescription description, @Nullable String until) {
         List<EarlierDescription> all = of(tank);
@@ -138,6 +151,7 @@ public class ChapterBook {
         if (until != null) {
             move(tank, all, all.indexOf(one), until);
         }
+        joinAlike(all, TankService.described(tank));
         earlier.flush();
     }
 

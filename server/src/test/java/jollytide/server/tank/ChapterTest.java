@@ -148,6 +148,15 @@ class ChapterTest extends ServerTest {
         assertThat(draw(chapters().get(0))).isEqualTo(350);
     }
 
+    /** As Undo sends it: the chapter goes with the change. */
+    @Test
+    void aChangeThatIsTakenBackLeavesNoChapter() {
+        edit(WEAKER, daysAgo(10));
+        edit(FIRST, null);
+        assertThat(chapters()).hasSize(1);
+        assertThat(draw(chapters().get(0))).isEqualTo(500);
+    }
+
     /** Lamps of an earlier chapter are drawn by their own clock. */
     @Test
     void aPastDayIsLitAsItWasThen() {

@@ -1,0 +1,105 @@
+import type { Problem } from '../api/client';
+import type { NewEvent, TankEvent } from '../api/types';
+import { localTime, words } from '../lib/checks';
+import { localInput } from '../lib/time';
+import { useTypedForm } from '../lib/useTypedForm';
+import { z } from '../lib/zod';
+import { Button } from '../parts/Button';
+import { Choice, Field } from '../parts/Field';
+import { Refusal } from '../parts/Refusal';
+import { Tick } from '../parts/Tick';
+import { EVENT_KINDS, EVENT_NAMES } from './eventKinds';
+
+const schema = z.object({
+  title: words('Say in a word or two what changed.', 120),
+  kind: z.enum(EVENT_KINDS),
+  at: localTime,
+  until: z.string(),
+  excludesDays: z.boolean(),
+  note: z.string().max(1000, 'At most 1000 characters.'),
+});
+
+type Typed = z.infer<typeof schema>;
+
+export const BLANK: Typed = {
+  title: '',
+  kind: 'REMEDY',
+  at: '',
+  until: '',
+  excludesDays: false,
+  note: '',
+};
+
+/** An event as it is typed in its home's zone. */
+export function asTyped(event: TankEvent, zone: string): Typed {
+  return {
+    title: event.title,
+    kind: event.kind,
+    at: localInput(new Date(event.at), zone),
+    until: event.until ? localInput(new Date(event.until), zone) : '',
+    excludesDays: event.excludesDays,
+    note: event.note,
+  };
+}
+
+/** An event as it would be noted anew. */
+export const asNoted = (e: TankEvent): NewEvent => ({
+  kind: e.kind,
+  at: e.at,
+  until: e.until,
+  excludesDays: e.excludesDays,
+  title: e.title,
+  note: e.note,
+});
+
+/** What changed, when, and for how long. */
+export function EventForm({
+  start,
+  label,
+  pending,
+  save,
+}: {
+  start: Typed;
+  label: string;
+  pending: boolean;
+  save: (event: NewEvent, refuse: (problem: Problem) => void) => void;
+}) {
+  const { form, field, refuse, refusal } = useTypedForm(schema, start, (name) =>
+    name.replace(/^event\./, ''),
+  );
+  const submit = form.handleSubmit(({ until, ...event }) =>
+    save({ ...event, until: until === '' ? undefined : until }, refuse),
+  );
+  return (
+    <form onSubmit={(e) => void submit(e)} className="grid gap-4" noValidate>
+      <Field
+        label="What"
+        {...field('title')}
+        placeholder="window open, venturi cleaned, new salt…"
+        autoFocus
+      />
+      <div className="grid gap-4 md:grid-cols-2">
+        <Choice
+          label="Kind"
+          {...field('kind')}
+          options={EVENT_KINDS.map((k) => ({ value: k, label: EVENT_NAMES[k] }))}
+        />
+        <Field label="When it began" type="datetime-local" {...field('at')} />
+        <Field
+          label="When it was over"
+          type="datetime-local"
+          {...field('until')}
+          hint="Empty: a moment, or it lasts."
+        />
+        <Tick className="self-center" {...field('excludesDays')}>
+          Leave its days out of what the twin is fitted to
+        </Tick>
+      </div>
+      <Field label="Note" {...field('note')} />
+      <Refusal message={refusal} />
+      <Button look="main" type="submit" disabled={pending}>
+        {label}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,152 @@
+import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
+import { useJoinChapter, useMendChapter } from '../../api/hooks';
+import type { Chapter, TankPart } from '../../api/types';
+import { useHelper } from '../../frame/useHelper';
+import { dayAndTime, localInput } from '../../lib/time';
+import { Button, buttonLook } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { useNotice } from '../../parts/Notices';
+import { Sheet } from '../../parts/Sheet';
+import { useAtTank } from '../../TankContext';
+
+const PARTS: Record<TankPart, string> = {
+  WATER: 'its volume',
+  SURFACES: 'its surfaces',
+  LIGHT: 'its light',
+  SKIMMER: 'its skimmer',
+  HOSE: 'its fixed hose',
+  FALLS: 'its falls',
+  STONES: 'its stones',
+  CANOPY: 'its canopy',
+  CABINET: 'its cabinet',
+  FISH: 'its fish',
+  LIVESTOCK: 'what lives in it',
+  DOSING: 'what it is dosed with',
+  REACTOR: 'its calcium reactor',
+  REFUGIUM: 'its refugium',
+  FILTER: 'its filter',
+};
+
+/** The tank as it was described, by date. Nothing while it always was as it is. */
+export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
+  const { tank } = useAtTank();
+  const helper = useHelper();
+  const [mended, setMended] = useState<Chapter | null>(null);
+  if (chapters.length < 2) return null;
+  const next = mended && chapters[chapters.indexOf(mended) + 1];
+  return (
+    <section aria-labelledby="chapters" className="border-t pt-3">
+      <h2 id="chapters" className="pb-1 text-xl font-bold">
+        Chapters
+        <span className="font-normal text-soft"> · since when the tank is as it is described</span>
+      </h2>
+      <ol>
+        {chapters.map((c) => (
+          <li key={c.id ?? 'now'} className="flex flex-wrap items-baseline gap-x-3 border-b py-1.5">
+            <span className="font-semibold">
+              {c.from ? `since ${dayAndTime(c.from, tank.zone)}` : 'from the beginning'}
+            </span>
+            <span>
+              {c.changed.length > 0
+                ? `changed: ${c.changed.map((part) => PARTS[part]).join(', ')}`
+                : 'as first described'}
+            </span>
+            {c.until && (
+              <Link
+                to="/tank/$tankId/twin"
+                params={{ tankId: tank.id }}
+                search={{ day: dayBefore(c.until, tank.zone) }}
+                className={`${buttonLook('quiet')} min-h-0`}
+              >
+                the twin at its end
+              </Link>
+            )}
+            {c.id && !helper && (
+              <Button look="quiet" className="min-h-0" onClick={() => setMended(c)}>
+                mend its end
+              </Button>
+            )}
+            {!c.id && !helper && (
+              <Link
+                to="/tank/$tankId/description"
+                params={{ tankId: tank.id }}
+                className={`${buttonLook('quiet')} min-h-0`}
+              >
+                describe it
+              </Link>
+            )}
+          </li>
+        ))}
+      </ol>
+      {mended && next && <MendSheet chapter={mended} close={() => setMended(null)} />}
+    </section>
+  );
+}
+
+function dayBefore(until: string, zone: string): string {
+  return localInput(new Date(Date.parse(until) - 86_400_000), zone).slice(0, 10);
+}
+
+function MendSheet({ chapter, close }: { chapter: Chapter; close: () => void }) {
+  const { tank } = useAtTank();
+  const mend = useMendChapter(tank.id);
+  const join = useJoinChapter(tank.id);
+  const tell = useNotice();
+  const [until, setUntil] = useState(
+    chapter.until ? localInput(new Date(chapter.until), tank.zone) : '',
+  );
+  const id = chapter.id;
+  if (!id) return null;
+  return (
+    <Sheet
+      open
+      onOpenChange={close}
+      title="When did this chapter end?"
+      about="Everything that is computed of the days on both sides follows."
+    >
+      <div className="grid gap-4">
+        <Field
+          label="It ended, and the next began, at"
+          type="datetime-local"
+          value={until}
+          onChange={(e) => setUntil(e.target.value)}
+          error={mend.error?.at('until') ?? mend.error?.message}
+        />
+        <div className="flex flex-wrap gap-3">
+          <Button
+            look="main"
+            disabled={mend.isPending || until === ''}
+            onClick={() =>
+              mend.mutate(
+                { id, version: chapter.version, until },
+                {
+                  onSuccess: () => {
+                    tell('Chapter mended.');
+                    close();
+                  },
+                },
+              )
+            }
+          >
+            Save
+          </Button>
+          <Button
+            disabled={join.isPending}
+            onClick={() =>
+              join.mutate(id, {
+                onSuccess: () => {
+                  tell('It is one chapter now, described like the later one.');
+                  close();
+                },
+                onError: (problem) => tell(problem.message),
+              })
+            }
+          >
+            It was no change: one chapter
+          </Button>
+        </div>
+      </div>
+    </Sheet>
+  );
+}

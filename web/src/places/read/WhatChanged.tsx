@@ -1,0 +1,158 @@
+import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
+import { useDeleteEvent, useEditEvent, useSetMeasures } from '../../api/hooks';
+import type { TankEvent } from '../../api/types';
+import { asNoted, asTyped, EventForm } from '../../frame/EventForm';
+import { EVENT_NAMES } from '../../frame/eventKinds';
+import { useHelper } from '../../frame/useHelper';
+import { range, signedRange } from '../../lib/number';
+import { dayAndTime, localInput } from '../../lib/time';
+import { Button, buttonLook } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
+import { Sheet } from '../../parts/Sheet';
+import { useAtTank } from '../../TankContext';
+
+/** What changed in a stretch of the log, to read and to mend. */
+export function WhatChanged({ events }: { events: readonly TankEvent[] }) {
+  const helper = useHelper();
+  const [mended, setMended] = useState<TankEvent | null>(null);
+  if (events.length === 0) return null;
+  return (
+    <section aria-labelledby="flags" className="border-t pt-3">
+      <h2 id="flags" className="pb-1 text-xl font-bold">
+        What changed
+      </h2>
+      <ul className="grid gap-x-10 lg:grid-cols-2">
+        {events.map((e) => (
+          <Event key={e.id} event={e} mend={helper ? null : () => setMended(e)} />
+        ))}
+      </ul>
+      {mended && <MendSheet event={mended} close={() => setMended(null)} />}
+    </section>
+  );
+}
+
+function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null }) {
+  const { tank } = useAtTank();
+  return (
+    <li className="border-b py-1.5">
+      <Link
+        to="/tank/$tankId/today"
+        params={{ tankId: tank.id }}
+        search={{ day: localInput(new Date(event.at), tank.zone).slice(0, 10) }}
+        className="font-semibold underline decoration-hairline underline-offset-4"
+      >
+        {event.title}
+      </Link>{' '}
+      <span className="text-soft">
+        {EVENT_NAMES[event.kind]}, {dayAndTime(event.at, tank.zone)}
+        {event.until && ` to ${dayAndTime(event.until, tank.zone)}`}
+        {event.excludesDays && '; its days are left out'}
+      </span>{' '}
+      {mend && (
+        <Button
+          look="quiet"
+          className="min-h-0"
+          aria-label={`Mend “${event.title}”`}
+          onClick={mend}
+        >
+          mend
+        </Button>
+      )}
+      {event.note && <span className="block">{event.note}</span>}
+      {event.did.length > 0 && (
+        <span className="block text-sm text-soft">
+          On the tank for the twin: {event.did.join(', ')}
+          {!event.until && ', still'}.{event.forecast && ` ${forecastInWords(event.forecast)}`}
+        </span>
+      )}
+    </li>
+  );
+}
+
+const forecastInWords = (f: NonNullable<TankEvent['forecast']>) =>
+  `Forecast then: trough ${signedRange(f.gainPh)}, to ${range(f.troughPh, 2)}, after ${Math.round(f.settleHours.value)} h.`;
+
+function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
+  const { tank } = useAtTank();
+  const edit = useEditEvent(tank.id);
+  const remove = useDeleteEvent(tank.id);
+  const set = useSetMeasures(tank.id);
+  const tell = useNotice();
+  return (
+    <Sheet
+      open
+      onOpenChange={close}
+      title="Mend what was noted"
+      about="What is computed of these days follows."
+    >
+      <EventForm
+        start={asTyped(event, tank.zone)}
+        label="Save"
+        pending={edit.isPending}
+        save={(typed, refuse) =>
+          edit.mutate(
+            { id: event.id, version: event.version, event: typed },
+            {
+              onSuccess: (saved) => {
+                tell('Event mended.', () =>
+                  edit.mutate({ id: event.id, version: saved.version, event: asNoted(event) }),
+                );
+                close();
+              },
+              onError: refuse,
+            },
+          )
+        }
+      />
+      <div className="flex flex-wrap gap-x-4 pt-4">
+        <Link
+          to="/tank/$tankId/bench"
+          params={{ tankId: tank.id }}
+          search={{
+            event: event.id,
+            sets: event.measures ? [{ name: 'A', put: event.measures }] : undefined,
+          }}
+          className={buttonLook('quiet')}
+        >
+          {event.measures ? 'change what it did, on the bench' : 'say what it did, on the bench'}
+        </Link>
+        {event.measures && (
+          <Button
+            look="quiet"
+            disabled={set.isPending}
+            onClick={() =>
+              set.mutate(
+                { id: event.id, version: event.version, measures: [] },
+                {
+                  onSuccess: () => {
+                    tell('It says nothing any more of what it did.');
+                    close();
+                  },
+                  onError: (problem) => tell(problem.message),
+                },
+              )
+            }
+          >
+            it did nothing to the tank
+          </Button>
+        )}
+        <Button
+          look="quiet"
+          disabled={remove.isPending}
+          onClick={() =>
+            remove.mutate(event.id, {
+              onSuccess: () => {
+                tell('Event deleted.');
+                close();
+              },
+              onError: (problem) => tell(problem.message),
+            })
+          }
+        >
+          delete it
+        </Button>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,59 @@
+import { useEditEvent } from '../../../api/hooks';
+import type { TankEvent } from '../../../api/types';
+import { asNoted } from '../../../frame/EventForm';
+import { useHelper } from '../../../frame/useHelper';
+import { dayAndTime, localInput } from '../../../lib/time';
+import { Button } from '../../../parts/Button';
+import { useNotice } from '../../../parts/Notices';
+import { useAtTank } from '../../../TankContext';
+
+/** What was done and is still on the tank: “as it is” is with it. */
+export function Standing({ events }: { events: readonly TankEvent[] }) {
+  const { tank } = useAtTank();
+  const helper = useHelper();
+  const edit = useEditEvent(tank.id);
+  const tell = useNotice();
+  if (events.length === 0) return null;
+  const end = (event: TankEvent) =>
+    edit.mutate(
+      {
+        id: event.id,
+        version: event.version,
+        event: { ...asNoted(event), until: localInput(new Date(), tank.zone) },
+      },
+      {
+        onSuccess: (ended) =>
+          tell(`“${event.title}” is off the tank.`, () =>
+            edit.mutate({ id: event.id, version: ended.version, event: asNoted(event) }),
+          ),
+        onError: (problem) => tell(problem.message),
+      },
+    );
+  return (
+    <div className="border-t pt-3">
+      <h2 className="font-bold">Stands on it</h2>
+      <ul>
+        {events.map((event) => (
+          <li key={event.id} className="flex items-baseline justify-between gap-3">
+            <span>
+              {event.title}{' '}
+              <span className="text-soft">
+                {event.did.join(', ')}, since {dayAndTime(event.at, tank.zone)}
+              </span>
+            </span>
+            {!helper && (
+              <Button
+                look="quiet"
+                aria-label={`“${event.title}” is taken off`}
+                disabled={edit.isPending}
+                onClick={() => end(event)}
+              >
+                taken off
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
