@@ -425,7 +425,7 @@ public final class FitStudy {
                     log.room(),
                     true,
                     log.alkalinity(),
-                    List.of(new TankLog.Interlude(from, until, MeasureSet.of(new SkimmerDraw(0)))));
+                    List.of(new TankLog.Interlude(from, until, described.with(MeasureSet.of(new SkimmerDraw(0))))));
         }
     }
 

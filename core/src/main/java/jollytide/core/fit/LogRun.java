@@ -4,7 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.TankParameters;
@@ -34,7 +36,7 @@ final class LogRun {
         this.setup = setup;
         this.log = log;
         interludes = log.interludes().stream()
-                .map(i -> new TankLog.Interlude(toHalfHour(i.from()), toHalfHour(i.until()), i.measures()))
+                .map(i -> new TankLog.Interlude(toHalfHour(i.from()), toHalfHour(i.until()), i.as()))
                 .toList();
         meanPh = log.ph().stream().mapToDouble(Reading::value).average().orElseThrow();
     }
@@ -52,19 +54,23 @@ final class LogRun {
         long halfHours = Duration.between(from, log.until()).dividedBy(EVERY) + 1;
         Instant until = from.plus(EVERY.multipliedBy(halfHours));
         Duration length = Duration.between(from, until);
-        Twin usual = new Twin(Rig.of(corrected, tank, MeasureSet.NONE).tank(from, length, room, false));
-        TwinState state = begin(usual, corrected, tank, log.ph().get(0).value() - probeOff);
+        Function<Setup, Twin> twinOf =
+                as -> new Twin(Rig.of(as.corrected(tank), tank, MeasureSet.NONE).tank(from, length, room, false));
+        Twin now = twinOf.apply(setup);
+        List<Twin> then = interludes.stream().map(i -> twinOf.apply(i.as())).toList();
+        Function<Instant, Twin> twinAt = t -> IntStream.range(0, then.size())
+                .filter(i -> interludes.get(i).holds(t))
+                .mapToObj(then::get)
+                .findFirst()
+                .orElse(now);
+        TwinState state =
+                begin(twinAt.apply(from), corrected, tank, log.ph().get(0).value() - probeOff);
         List<TwinState> all = new ArrayList<>(List.of(state));
         while (state.at().isBefore(until)) {
-            Instant now = state.at();
-            Twin twin = interludes.stream()
-                    .filter(i -> i.holds(now))
-                    .findFirst()
-                    .map(i -> new Twin(Rig.of(corrected, tank, i.measures()).tank(from, length, room, false)))
-                    .orElse(usual);
-            List<TwinState> run = twin.run(twin.carriedOver(state), next(now, until), EVERY);
+            Twin twin = twinAt.apply(state.at());
+            List<TwinState> run = twin.run(twin.carriedOver(state), next(state.at(), until), EVERY);
             all.addAll(run);
-            state = tested(usual.carriedOver(run.get(run.size() - 1)), tank);
+            state = tested(run.get(run.size() - 1), tank);
         }
         return all;
     }

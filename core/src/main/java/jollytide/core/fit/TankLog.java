@@ -6,17 +6,17 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 import jollytide.core.description.RoomCourse;
-import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.Setup;
 
 /**
- * What was logged of a tank since it last changed.
+ * What was logged of a tank, and as what it stood in which hours.
  *
  * @param ph NBS scale, means of half hours at their middles, as the probe's calibration corrects them
  * @param oxygen mg/L, likewise
  * @param room its CO2, hour by hour
  * @param roomMeasured whether the room's ordinary day is from a meter
  * @param alkalinity through the log
- * @param interludes in which it was another tank for some hours, in their order
+ * @param interludes in which it was another tank than now, in their order
  */
 public record TankLog(
         List<Reading> ph,
@@ -44,8 +44,11 @@ public record TankLog(
         this(ph, oxygen, room, roomMeasured, alkalinity, List.of());
     }
 
-    /** Some hours with measures on: the skimmer off to see what that does. */
-    public record Interlude(Instant from, Instant until, MeasureSet measures) {
+    /**
+     * Hours in which it was another tank than it is now: before a hose was fitted, or with the skimmer off to see what
+     * that does.
+     */
+    public record Interlude(Instant from, Instant until, Setup as) {
         boolean holds(Instant t) {
             return !t.isBefore(from) && t.isBefore(until);
         }

@@ -12,9 +12,12 @@ import java.util.Objects;
 import java.util.concurrent.CancellationException;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import jollytide.core.air.AirLine;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.TankParameters;
 import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.OutdoorLine;
+import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.TwinState;
@@ -220,16 +223,45 @@ class TwinFitTest {
                 ROOM,
                 true,
                 silent.alkalinity(),
-                List.of(new TankLog.Interlude(off, on, MeasureSet.of(new SkimmerDraw(0)))));
+                List.of(new TankLog.Interlude(off, on, Logged.TANK.with(MeasureSet.of(new SkimmerDraw(0))))));
         FittedTank.Learned skimmer = of(Logged.fit(Logged.TANK, entered), Unknown.SKIMMER);
         assertThat(skimmer.size()).isCloseTo(Math.log(0.75), within(1.645 * skimmer.deviation()));
         assertThat(skimmer.deviation())
                 .isLessThan(0.7 * of(FITTED, Unknown.SKIMMER).deviation());
-        assertThat(Logged.fit(Logged.TANK, silent).left().stream()
-                        .mapToDouble(r -> Math.abs(r.value()))
-                        .max()
-                        .orElseThrow())
-                .isGreaterThan(0.05);
+        assertThat(most(Logged.fit(Logged.TANK, silent).left())).isGreaterThan(0.05);
+    }
+
+    /**
+     * A hose was fitted halfway: the tank before it and the tank with it are one reef. Taken for one tank the whole time,
+     * the log says something else of it.
+     */
+    @Test
+    void whatWasLearntBeforeAChangeIsKeptAfterIt() {
+        Setup with =
+                Logged.TANK.with(MeasureSet.of(new OutdoorLine(new AirLine(4, 12.7, AirLine.ASSUMED_LOSS), null, 0)));
+        Instant fitted = Logged.START.plus(Duration.ofDays(7));
+        List<TwinState> states = new ArrayList<>(STATES.subList(0, 7 * 24 * 4));
+        states.addAll(new OrdinaryDays(with, TRUTH, ROOM)
+                .run(STATES.get(7 * 24 * 4), MeasureSet.NONE, Duration.ofDays(2), Duration.ofMinutes(15)));
+        TankLog silent = Logged.log(Logged.ph(states), ROOM);
+        TankLog known = new TankLog(
+                silent.ph(),
+                List.of(),
+                ROOM,
+                true,
+                silent.alkalinity(),
+                List.of(new TankLog.Interlude(Logged.START, fitted, Logged.TANK)));
+        FittedTank one = Logged.fit(with, known);
+        FittedTank other = Logged.fit(with, silent);
+        assertThat(most(one.left())).isLessThan(0.5 * most(other.left()));
+        FittedTank.Learned respiration = of(one, Unknown.RESPIRATION);
+        FittedTank.Learned before = of(FITTED, Unknown.RESPIRATION);
+        assertThat(respiration.size()).isCloseTo(before.size(), within(before.deviation()));
+        assertThat(respiration.deviation()).isLessThan(1.5 * before.deviation());
+    }
+
+    private static double most(List<Reading> left) {
+        return left.stream().mapToDouble(r -> Math.abs(r.value())).max().orElseThrow();
     }
 
     @Test

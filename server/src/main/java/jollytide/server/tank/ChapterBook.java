@@ -4,10 +4,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
@@ -41,9 +42,23 @@ public class ChapterBook {
     /** The tank through its log, from the first description to today's. */
     @Transactional(readOnly = true)
     public List<Stretch> stretches(Tank tank) {
+        return Objects.requireNonNull(stretches(List.of(tank)).get(tank.id()));
+    }
+
+    /** Of several tanks, by tank. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<Stretch>> stretches(List<Tank> tanks) {
+        Map<UUID, List<EarlierDescription>> all =
+                earlier.findByTankIdInOrderByUntil(tanks.stream().map(Tank::id).toList()).stream()
+                        .collect(Collectors.groupingBy(e -> e.tankId));
+        return tanks.stream()
+                .collect(Collectors.toMap(Tank::id, tank -> stretches(tank, all.getOrDefault(tank.id(), List.of()))));
+    }
+
+    private static List<Stretch> stretches(Tank tank, List<EarlierDescription> before) {
         List<Stretch> all = new ArrayList<>();
         Instant from = null;
-        for (EarlierDescription e : of(tank)) {
+        for (EarlierDescription e : before) {
             all.add(new Stretch(TankService.as(tank, e.description), from, e.until));
             from = e.until;
         }
@@ -58,15 +73,6 @@ public class ChapterBook {
                 .filter(s -> s.until() == null || s.until().isAfter(t))
                 .findFirst()
                 .orElseThrow();
-    }
-
-    /** Since when each of the tanks is as it is described; those that always were are left out. */
-    @Transactional(readOnly = true)
-    public Map<UUID, Instant> since(List<Tank> tanks) {
-        Map<UUID, Instant> since = new HashMap<>();
-        earlier.findByTankIdInOrderByUntil(tanks.stream().map(Tank::id).toList())
-                .forEach(e -> since.put(e.tankId, e.until));
-        return since;
     }
 
     List<EarlierDescription> of(Tank tank) {

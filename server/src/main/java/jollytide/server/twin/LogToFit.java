@@ -11,6 +11,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -32,15 +33,16 @@ import jollytide.server.event.EventKind;
 import jollytide.server.event.EventView;
 import jollytide.server.reading.HalfHour;
 import jollytide.server.reading.LogSnapshot;
+import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What of a tank's log its twin is fitted to: since the tank last changed, up to the last midnight, without the days that
- * its keeper left out.
+ * What of a tank's log its twin is fitted to: a fortnight up to the last midnight, run as the tank was at each hour; not
+ * before a change that nobody described in measures' terms, and without the days that its keeper left out.
  *
- * @param change what last made another tank of it; null when nothing is known
- * @param days those of them that were logged closely
+ * @param change the last of those; null without one
+ * @param days those of them since the tank is what it is now that were logged closely
  */
 record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
     static final Duration TWO_MONTHS = Duration.ofDays(60);
@@ -55,10 +57,17 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
     /** A whole local day and its extremes, NBS scale. */
     record Day(Instant start, Instant end, double troughPh, double peakPh) {}
 
-    /** What made another tank of it, and when that was over. */
-    record Change(String words, Instant at) {
+    /** What made another tank of it, nobody said in which way. */
+    record Change(String title, Instant at) {
         Instant settled() {
             return at.plus(SETTLING);
+        }
+    }
+
+    /** A time whose readings say nothing of the tank as it is described. */
+    private record Out(Instant from, Instant until) {
+        boolean holds(Instant t) {
+            return !t.isBefore(from) && t.isBefore(until);
         }
     }
 
@@ -66,27 +75,29 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
      * What of a log is fitted to.
      *
      * @param happened in the time that the snapshot looks back
-     * @param describedSince since when the tank is as it is described; null when it always was
+     * @param chapters of the tank's description up to then, the last one as it is
      */
     static LogToFit of(
             Tank tank,
             LogSnapshot ofTank,
             List<EventView> happened,
             SetupOfTank.Known known,
-            @Nullable Instant describedSince) {
+            List<ChapterBook.Stretch> chapters) {
         Instant midnight = TwinBook.start(tank, ofTank.at());
-        Change change = lastChange(happened, known.standing(), describedSince, midnight);
-        Instant since = Stream.of(TwinBook.ago(midnight), change == null ? Instant.MIN : change.settled())
-                .max(Comparator.naturalOrder())
-                .orElseThrow();
+        Instant back = TwinBook.ago(midnight);
+        Change change = lastChange(happened);
+        Instant since = change == null || change.settled().isBefore(back) ? back : change.settled();
         Setup setup = known.setup();
-        List<Standing.Put> ended = known.standing().all().stream()
-                .filter(put -> over(put, midnight))
-                .toList();
-        Predicate<Instant> out = t -> leftOut(t, setup.zone(), happened)
-                || ended.stream().anyMatch(put -> !t.isBefore(put.event().at()) && t.isBefore(settled(put)));
+        List<Out> settling = settling(known.standing(), chapters, midnight);
+        Predicate<Instant> out =
+                t -> leftOut(t, setup.zone(), happened) || settling.stream().anyMatch(o -> o.holds(t));
         List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, midnight, out);
         List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, midnight, out);
+        Instant asItIs = settling.stream()
+                .map(Out::until)
+                .filter(until -> until.isAfter(since))
+                .max(Comparator.naturalOrder())
+                .orElse(since);
         return new LogToFit(
                 new TankLog(
                         ph,
@@ -94,48 +105,67 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
                         room(ofTank, setup, midnight),
                         known.roomMeasured(),
                         alkalinity(ofTank, setup.water(), setup.pressureHpa()),
-                        ended.stream()
-                                .map(put -> new TankLog.Interlude(
-                                        put.event().at(),
-                                        end(put),
-                                        put.measures().over(setup.standing())))
-                                .toList()),
+                        interludes(known, chapters, back, midnight)),
                 change,
-                wholeDays(tank, ph));
+                wholeDays(
+                        tank, ph.stream().filter(r -> !r.at().isBefore(asItIs)).toList()));
     }
 
-    private static boolean over(Standing.Put put, Instant t) {
-        Instant until = put.event().until();
-        return until != null && !until.isAfter(t);
-    }
-
-    private static Instant end(Standing.Put put) {
-        return Objects.requireNonNull(put.event().until());
-    }
-
-    /** From when on the water says nothing any more of what was on it. */
-    private static Instant settled(Standing.Put put) {
-        return end(put).plus(SETTLING);
+    /** As what the tank stood in each stretch between its changes, where that is not what it is now. */
+    private static List<TankLog.Interlude> interludes(
+            SetupOfTank.Known known, List<ChapterBook.Stretch> chapters, Instant back, Instant midnight) {
+        Stream<Instant> ofMeasures = known.standing().all().stream()
+                .flatMap(put -> Stream.of(
+                        Optional.of(put.event().at()),
+                        Optional.ofNullable(put.event().until())))
+                .flatMap(Optional::stream);
+        Stream<Instant> ofChapters =
+                chapters.stream().map(ChapterBook.Stretch::from).filter(Objects::nonNull);
+        List<Instant> edges = Stream.of(ofMeasures, ofChapters, Stream.of(back, midnight))
+                .flatMap(Function.identity())
+                .filter(t -> !t.isBefore(back) && !t.isAfter(midnight))
+                .sorted()
+                .distinct()
+                .toList();
+        List<TankLog.Interlude> all = new ArrayList<>();
+        for (int i = 0; i + 1 < edges.size(); i++) {
+            Instant from = edges.get(i);
+            Tank then = chapters.stream()
+                    .filter(c -> c.until() == null || c.until().isAfter(from))
+                    .findFirst()
+                    .orElseThrow()
+                    .tank();
+            Setup as = known.as().apply(then).with(known.standing().at(from));
+            if (!as.equals(known.setup())) {
+                all.add(new TankLog.Interlude(from, edges.get(i + 1), as));
+            }
+        }
+        return all;
     }
 
     /**
-     * Since when the tank is what it is now. What was on it for a while and is described in measures' terms is no such
-     * change: the run goes through it, and its days are left out.
+     * After a change the water settles. How strong something was that is off again nobody knows: the run goes through it,
+     * and its readings are left out.
      */
-    private static @Nullable Change lastChange(
-            List<EventView> happened, Standing standing, @Nullable Instant describedSince, Instant midnight) {
-        Stream<Change> undescribed = happened.stream()
+    private static List<Out> settling(Standing standing, List<ChapterBook.Stretch> chapters, Instant midnight) {
+        Stream<Out> ofMeasures = standing.all().stream().map(put -> {
+            Instant at = put.event().at();
+            Instant until = put.event().until();
+            boolean over = until != null && !until.isAfter(midnight);
+            return new Out(at, (over ? until : at).plus(SETTLING));
+        });
+        Stream<Out> ofChapters = chapters.stream()
+                .map(ChapterBook.Stretch::from)
+                .filter(Objects::nonNull)
+                .map(from -> new Out(from, from.plus(SETTLING)));
+        return Stream.concat(ofMeasures, ofChapters).toList();
+    }
+
+    /** The last thing that changed the tank in nobody knows what way. */
+    private static @Nullable Change lastChange(List<EventView> happened) {
+        return happened.stream()
                 .filter(e -> e.measures() == null && CHANGES_THE_TANK.contains(e.kind()))
-                .map(e -> new Change("“" + e.title() + "”", e.until() == null ? e.at() : e.until()));
-        Stream<Change> lasting = standing.all().stream()
-                .filter(put -> !over(put, midnight))
-                .map(put ->
-                        new Change("“" + put.event().title() + "”", put.event().at()));
-        Stream<Change> described = describedSince == null
-                ? Stream.of()
-                : Stream.of(new Change("the change of its description", describedSince));
-        return Stream.of(undescribed, lasting, described)
-                .flatMap(Function.identity())
+                .map(e -> new Change(e.title(), e.until() == null ? e.at() : e.until()))
                 .max(Comparator.comparing(Change::at))
                 .orElse(null);
     }
@@ -151,8 +181,8 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
         }
         String logged = inAll == 1 ? "1 whole day" : inAll + " whole days";
         return change != null && change.settled().isAfter(from)
-                ? "The last fortnight has " + logged + " of pH, but not half a day since " + change.words()
-                        + " and two days of settling."
+                ? "The last fortnight has " + logged + " of pH, but not half a day since “" + change.title()
+                        + "” and two days of settling. Say what it did to the tank, and the days before it count, too."
                 : "The log has " + logged + " of pH in the last fortnight; half a day by a probe, up to last"
                         + " midnight, is the least.";
     }

@@ -56,8 +56,14 @@ public final class SetupOfTank {
      * What the log knows for a setup.
      *
      * @param standing what was put on it; what stands now is in the setup
+     * @param as the same water and air around the tank as it was described at another time, nothing standing on it
      */
-    record Known(Setup setup, boolean alkalinityMeasured, boolean roomMeasured, Standing standing) {}
+    record Known(
+            Setup setup,
+            boolean alkalinityMeasured,
+            boolean roomMeasured,
+            Standing standing,
+            Function<Tank, Setup> as) {}
 
     /** @param putOn the events that put something on it */
     static Known known(Tank tank, LogSnapshot ofTank, List<EventView> putOn) {
@@ -81,16 +87,18 @@ public final class SetupOfTank {
                 RoomAir.airChangesPerH(tank.room().airChangesPerH()).value();
         RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
                 .orElseGet(() -> estimatedRoom(tank, assumed.outdoorPpm(), changesPerH));
-        Setup bare = of(
-                tank,
+        Double outdoorShare = outdoorShare(tank, ofTank, water, pressure);
+        Function<Tank, Setup> as = described -> of(
+                described,
                 water,
                 alkalinity,
                 pressure,
                 day,
-                outdoorShare(tank, ofTank, water, pressure),
+                outdoorShare,
                 tank.home().zone());
+        Setup bare = as.apply(tank);
         Standing standing = Standing.of(putOn, surroundings(tank, bare, MediaAssumptions.DEFAULT), room.isPresent());
-        return new Known(bare.with(standing.at(ofTank.at())), tests.tested(), room.isPresent(), standing);
+        return new Known(bare.with(standing.at(ofTank.at())), tests.tested(), room.isPresent(), standing, as);
     }
 
     /** What CO2 at the intake says of a hose, beside what the room's meter said then. Null where one of them is missing. */

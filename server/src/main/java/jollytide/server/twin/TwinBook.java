@@ -129,7 +129,7 @@ public class TwinBook {
     /** Several tanks now, each fitted to its log. */
     public Map<UUID, Described> describe(List<Tank> tanks) {
         Instant now = clock.instant();
-        Map<UUID, Asked> asked = asked(tanks, now, chapters.since(tanks));
+        Map<UUID, Asked> asked = asked(chapters.stretches(tanks), now);
         Map<UUID, Fitted> fitted = fitted(asked);
         Map<UUID, Described> inOrder = new LinkedHashMap<>();
         for (Tank tank : tanks) {
@@ -144,15 +144,18 @@ public class TwinBook {
      * memory.
      */
     public Described describe(Tank tank, Instant then) {
-        ChapterBook.Stretch chapter = chapters.at(tank, then);
-        Map<UUID, Instant> since = chapter.from() == null ? Map.of() : Map.of(tank.id(), chapter.from());
-        Asked asked = Objects.requireNonNull(
-                asked(List.of(chapter.tank()), then, since).get(tank.id()));
+        List<ChapterBook.Stretch> until = chapters.stretches(tank).stream()
+                .filter(c -> c.from() == null || !c.from().isAfter(then))
+                .toList();
+        Asked asked =
+                Objects.requireNonNull(asked(Map.of(tank.id(), until), then).get(tank.id()));
         return asked.described(fits.of(asked.fitting(), TwinBook::fit));
     }
 
-    private Map<UUID, Asked> asked(List<Tank> tanks, Instant then, Map<UUID, Instant> since) {
+    /** @param by tank, its chapters up to then */
+    private Map<UUID, Asked> asked(Map<UUID, List<ChapterBook.Stretch>> by, Instant then) {
         Instant from = then.minus(LOOKED_BACK).minus(TODAY);
+        List<Tank> tanks = by.values().stream().map(TwinBook::last).toList();
         Map<UUID, LogSnapshot> logs = log.of(tanks, from, then);
         Map<UUID, List<EventView>> happened = events.between(tanks, from, then);
         Map<UUID, List<EventView>> putOn = events.standing(tanks, from, then);
@@ -164,7 +167,11 @@ public class TwinBook {
                                 Objects.requireNonNull(logs.get(tank.id())),
                                 happened.getOrDefault(tank.id(), List.of()),
                                 putOn.getOrDefault(tank.id(), List.of()),
-                                since.get(tank.id()))));
+                                Objects.requireNonNull(by.get(tank.id())))));
+    }
+
+    private static Tank last(List<ChapterBook.Stretch> chapters) {
+        return chapters.get(chapters.size() - 1).tank();
     }
 
     /** From memory, else as another start or instance kept it, else found now. */
@@ -199,10 +206,10 @@ public class TwinBook {
                 LogSnapshot ofTank,
                 List<EventView> happened,
                 List<EventView> putOn,
-                @Nullable Instant describedSince) {
+                List<ChapterBook.Stretch> chapters) {
             SetupOfTank.Known known = SetupOfTank.known(tank, ofTank, putOn);
             Setup setup = known.setup();
-            LogToFit toFit = LogToFit.of(tank, ofTank, happened, known, describedSince);
+            LogToFit toFit = LogToFit.of(tank, ofTank, happened, known, chapters);
             return new Asked(
                     known,
                     toFit,

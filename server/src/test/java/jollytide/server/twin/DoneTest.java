@@ -145,6 +145,38 @@ class DoneTest extends ServerTest {
         assertThat(bench.path("standing")).isEmpty();
     }
 
+    /** A tank that was learnt before a hose was fitted is not unknown after it. */
+    @Test
+    void whatWasLearntOfTheTankStaysLearnt() {
+        Visitor mira = visitor();
+        mira.post("/session/demo", "");
+        String heron = BenchTest.tank(mira, "Heron");
+        double before = width(mira.get(heron + "/twin").body());
+        String stone = mira.post(
+                        heron + "/done", body("a stone", hoursAgo(3), null, Sets.measure("stone", "airLPerH=60")))
+                .body()
+                .path("event")
+                .path("id")
+                .asString();
+        JsonNode after = mira.get(heron + "/twin").body();
+        mira.delete(heron + "/events/" + stone);
+        assertThat(stone).isNotEmpty();
+        assertThat(after.path("fitted").asBoolean()).isTrue();
+        assertThat(after.path("standing")).hasSize(1);
+        assertThat(width(after)).isCloseTo(before, within(0.1 * before));
+    }
+
+    /** Of what is left open of its respiration. */
+    private static double width(JsonNode twin) {
+        for (JsonNode one : twin.path("unknowns")) {
+            if (one.path("unknown").asString().equals("RESPIRATION")) {
+                return one.path("after").path("high").asDouble()
+                        - one.path("after").path("low").asDouble();
+            }
+        }
+        throw new AssertionError(twin.toString());
+    }
+
     /** The demo's half-inch hose stood for four days; on one of them the twin is the tank as it was then. */
     @Test
     void aPastDayIsTheTankAsItWas() {
