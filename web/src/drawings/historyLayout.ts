@@ -126,7 +126,10 @@ export function layOut(history: History, from: number, to: number, units: Units)
   };
   const light = lane(history.lit.length > 0);
   const people = lane(history.occupied.length > 0);
-  const rows = inRows(history.events, to);
+  const rows = inRows(
+    history.events.filter((e) => Date.parse(e.at) < to && (!e.until || Date.parse(e.until) > from)),
+    to,
+  );
   const stood = rows.map(({ id, row }) => ({ id, row, y: top + row * STOOD_HEIGHT }));
   top += (Math.max(-1, ...rows.map((r) => r.row)) + 1) * STOOD_HEIGHT;
   return { panels, lanes: { light, people }, stood, axis: top, height: top + AXIS_HEIGHT };

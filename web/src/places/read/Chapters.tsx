@@ -57,13 +57,13 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
                 to="/tank/$tankId/twin"
                 params={{ tankId: tank.id }}
                 search={{ day: dayBefore(c.until, tank.zone) }}
-                className={`${buttonLook('quiet')} min-h-0`}
+                className={`${buttonLook('quiet')} min-h-6!`}
               >
                 the twin at its end
               </Link>
             )}
             {c.id && !helper && (
-              <Button look="quiet" className="min-h-0" onClick={() => setMended(c)}>
+              <Button look="quiet" className="min-h-6!" onClick={() => setMended(c)}>
                 mend its end
               </Button>
             )}
@@ -71,7 +71,7 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
               <Link
                 to="/tank/$tankId/description"
                 params={{ tankId: tank.id }}
-                className={`${buttonLook('quiet')} min-h-0`}
+                className={`${buttonLook('quiet')} min-h-6!`}
               >
                 describe it
               </Link>

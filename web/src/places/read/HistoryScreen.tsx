@@ -19,6 +19,7 @@ import { WhatChanged } from './WhatChanged';
 const route = getRouteApi('/signed-in/tank/$tankId/history');
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
+const GOES_ON = 3 * DAY;
 /** What is fetched beyond each edge, in widths of the window, so that panning shows the log at once. */
 const MARGIN = 0.5;
 
@@ -34,6 +35,7 @@ export function HistoryScreen() {
   const [ref, width] = useWidth();
   const helper = useHelper();
   const span = useLogSpan(tank.id);
+  const [now] = useState(() => Date.now());
   if (!span.data) return <Waiting error={span.error} retry={() => void span.refetch()} />;
   if (!span.data.from || !span.data.to) {
     return (
@@ -52,7 +54,12 @@ export function HistoryScreen() {
       </div>
     );
   }
-  const whole = { from: Date.parse(span.data.from), to: Date.parse(span.data.to) };
+  const last = Date.parse(span.data.to);
+  // A log that goes on is shown up to now, with what was noted since its last reading.
+  const whole = {
+    from: Date.parse(span.data.from),
+    to: now - last < GOES_ON ? Math.max(now, last) : last,
+  };
   return (
     <div ref={ref}>
       {width > 0 && (

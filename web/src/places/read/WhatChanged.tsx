@@ -1,7 +1,7 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useDeleteEvent, useEditEvent, useSetMeasures } from '../../api/hooks';
-import type { TankEvent } from '../../api/types';
+import type { EventKind, TankEvent } from '../../api/types';
 import { asNoted, asTyped, EventForm } from '../../frame/EventForm';
 import { EVENT_NAMES } from '../../frame/eventKinds';
 import { useHelper } from '../../frame/useHelper';
@@ -52,7 +52,7 @@ function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null })
       {mend && (
         <Button
           look="quiet"
-          className="min-h-0"
+          className="min-h-6!"
           aria-label={`Mend “${event.title}”`}
           onClick={mend}
         >
@@ -62,13 +62,21 @@ function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null })
       {event.note && <span className="block">{event.note}</span>}
       {event.did.length > 0 && (
         <span className="block text-sm text-soft">
-          On the tank for the twin: {event.did.join(', ')}
-          {!event.until && ', still'}.{event.forecast && ` ${forecastInWords(event.forecast)}`}
+          For the twin: {event.did.join(', ')}
+          {!event.until && ', still on'}.{event.forecast && ` ${forecastInWords(event.forecast)}`}
+        </span>
+      )}
+      {!event.measures && BEGINS_ANEW.includes(event.kind) && (
+        <span className="block text-sm text-soft">
+          What it did to the tank is not said: the twin learns nothing from before it.
         </span>
       )}
     </li>
   );
 }
+
+/** Kinds that make another tank of it, nobody knows in which way. */
+const BEGINS_ANEW: readonly EventKind[] = ['REMEDY', 'FAULT', 'MAINTENANCE'];
 
 const forecastInWords = (f: NonNullable<TankEvent['forecast']>) =>
   `Forecast then: trough ${signedRange(f.gainPh)}, to ${range(f.troughPh, 2)}, after ${Math.round(f.settleHours.value)} h.`;
@@ -111,13 +119,15 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
           params={{ tankId: tank.id }}
           search={{
             event: event.id,
-            sets: event.measures ? [{ name: 'A', put: event.measures }] : undefined,
+            sets: event.measures?.length ? [{ name: 'A', put: event.measures }] : undefined,
           }}
           className={buttonLook('quiet')}
         >
-          {event.measures ? 'change what it did, on the bench' : 'say what it did, on the bench'}
+          {event.did.length > 0
+            ? 'change what it did, on the bench'
+            : 'say what it did, on the bench'}
         </Link>
-        {event.measures && (
+        {event.measures?.length !== 0 && (
           <Button
             look="quiet"
             disabled={set.isPending}
@@ -126,7 +136,7 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
                 { id: event.id, version: event.version, measures: [] },
                 {
                   onSuccess: () => {
-                    tell('It says nothing any more of what it did.');
+                    tell(`“${event.title}” did nothing to the tank.`);
                     close();
                   },
                   onError: (problem) => tell(problem.message),

@@ -359,12 +359,13 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
         What this twin rests on
       </h2>
       <p>
-        {bench.fitted && bench.troughPh !== undefined && bench.peakPh !== undefined ? (
+        {bench.fitted ? (
           <>
-            Fitted to every reading since the tank last changed, {bench.daysUsed} whole days with a
-            trough of {bench.troughPh.toFixed(2)} and a peak of {bench.peakPh.toFixed(2)} on
-            average, each in its own room’s air. The band holds nine in ten tanks that could be
-            behind that log.{' '}
+            Fitted to the readings of a fortnight, each hour as the tank was then
+            {bench.troughPh !== undefined && bench.peakPh !== undefined
+              ? `; as it is now it had ${bench.daysUsed} whole ${bench.daysUsed === 1 ? 'day' : 'days'} with a trough of ${bench.troughPh.toFixed(2)} and a peak of ${bench.peakPh.toFixed(2)} on average`
+              : '; as it is now it has no whole settled day yet'}
+            . The band holds nine in ten tanks that could be behind that log.{' '}
             <Link
               to="/tank/$tankId/twin"
               params={{ tankId: tank.id }}

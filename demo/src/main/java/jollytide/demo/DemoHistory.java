@@ -96,8 +96,10 @@ public final class DemoHistory {
                 new Happening(
                         Kind.MAINTENANCE,
                         at.apply("19:30").apply(20),
+                        null,
                         "air bled from the limewater line",
-                        "The bottle lasted far too long."),
+                        "The bottle lasted far too long.",
+                        List.of()),
                 new Happening(
                         Kind.REMEDY,
                         at.apply("13:20").apply(20),
@@ -183,8 +185,8 @@ public final class DemoHistory {
                 .map(days -> moment(household.end(), household.zone(), days, "17:10"))
                 .toList();
         List<Happening> all = new ArrayList<>(happenings);
-        calibrations.forEach(
-                at -> all.add(new Happening(Kind.MAINTENANCE, at, "pH probe calibrated", "Buffers 7 and 10.")));
+        calibrations.forEach(at -> all.add(
+                new Happening(Kind.MAINTENANCE, at, null, "pH probe calibrated", "Buffers 7 and 10.", List.of())));
         all.sort(Comparator.comparing(Happening::at));
         return new TankHistory(new Recorder(tank, household, seed, calibrations).record(startDkh), all);
     }

@@ -20,12 +20,17 @@ public record TankHistory(List<Series> series, List<Happening> happenings) {
      * Something the keeper noted.
      *
      * @param until null for a moment, or for what lasts
-     * @param did to the tank, in measures' terms; nothing when that was not said
+     * @param did to the tank, in measures' terms; null when that was not said, empty when nothing
      */
     public record Happening(
-            Kind kind, Instant at, @Nullable Instant until, String title, String note, List<Measures.Put> did) {
+            Kind kind,
+            Instant at,
+            @Nullable Instant until,
+            String title,
+            String note,
+            @Nullable List<Measures.Put> did) {
         Happening(Kind kind, Instant at, String title, String note) {
-            this(kind, at, null, title, note, List.of());
+            this(kind, at, null, title, note, null);
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.UUID;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
+import jollytide.core.measure.Measures;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
@@ -309,11 +310,12 @@ class DemoHome implements SmartInitializingSingleton {
                 null,
                 h.title(),
                 h.note());
-        if (h.did().isEmpty()) {
+        List<Measures.Put> did = h.did();
+        if (did == null) {
             events.add(keeper, tank, event);
             return;
         }
-        List<PutMeasure> measures = h.did().stream()
+        List<PutMeasure> measures = did.stream()
                 .map(put -> new PutMeasure(put.kind(), put.numbers(), put.choices()))
                 .toList();
         events.addDone(keeper, tank, event, measures, null, (other, by) -> false);

@@ -105,7 +105,7 @@ public class EventService {
         return done(event, measures, forecast, replaced);
     }
 
-    /** What an event did to the tank, said or mended later; nothing any more when {@code measures} is empty. */
+    /** What an event did to the tank, said or mended later; nothing when {@code measures} is empty. */
     public Done setDone(
             UUID keeperId,
             UUID tankId,
@@ -122,7 +122,7 @@ public class EventService {
     }
 
     private Done done(TankEvent event, List<PutMeasure> measures, @Nullable KeptForecast forecast, Replaced replaced) {
-        event.measures = measures.isEmpty() ? null : List.copyOf(measures);
+        event.measures = List.copyOf(measures);
         event.forecast = forecast;
         List<String> ended = new ArrayList<>();
         Instant last = event.until == null ? clock.instant() : event.until;

@@ -13,7 +13,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param until when it was over; null for a moment, or for what lasts
  * @param excludesDays whether its days say nothing of how the tank usually is
- * @param measures what it did to the tank, on from {@code at} to {@code until}; null when that is not said
+ * @param measures what it did to the tank, on from {@code at} to {@code until}; null while that is not said, empty when it
+ *     did nothing that readings do not show
  * @param did the same, each in a word or two
  * @param forecast what was forecast of them; null when nothing was
  */

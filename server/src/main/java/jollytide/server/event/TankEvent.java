@@ -33,7 +33,7 @@ class TankEvent {
     String title;
     String note;
 
-    /** Null for an event that says nothing of what it did; empty never. */
+    /** Null while nobody said what it did; empty when it did nothing to the tank that readings do not show. */
     @JdbcTypeCode(SqlTypes.JSON)
     List<PutMeasure> measures;
 

@@ -6,7 +6,10 @@ import java.util.Objects;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
-/** What of a description makes another tank of it when it changes. Name, band and assumptions do not. */
+/**
+ * What of a description makes another tank of it when it changes, by what it means: a form says in full what an import
+ * leaves out. Name, band and assumptions do not.
+ */
 // The functions hold no state.
 @SuppressWarnings("ImmutableEnumChecker")
 enum TankPart {
@@ -14,18 +17,20 @@ enum TankPart {
     SURFACES(TankDescription::surfaces),
     LIGHT(TankDescription::light),
     SKIMMER(d -> Arrays.asList(
-            d.skimmerAirDrawLPerH(), d.known().skimmerDrawUnknown(), d.known().skimmerInCabinet())),
+            d.skimmerAirDrawLPerH(),
+            Boolean.TRUE.equals(d.known().skimmerDrawUnknown()),
+            Boolean.TRUE.equals(d.known().skimmerInCabinet()))),
     HOSE(d -> d.known().skimmerLine()),
-    FALLS(d -> d.known().falls()),
-    STONES(d -> d.known().stones()),
+    FALLS(d -> d.known().fallParts()),
+    STONES(d -> d.known().stoneParts()),
     CANOPY(d -> d.known().canopy()),
     CABINET(d -> d.known().cabinet()),
-    FISH(d -> d.known().fish()),
-    LIVESTOCK(d -> d.known().livestock()),
-    DOSING(d -> Arrays.asList(d.known().alkalinitySource(), d.known().alkalinityUseDkhPerDay())),
+    FISH(d -> d.known().fishes()),
+    LIVESTOCK(d -> d.known().lives()),
+    DOSING(d -> Arrays.asList(d.known().source(), d.known().alkalinityUseDkhPerDay())),
     REACTOR(d -> d.known().reactor()),
     REFUGIUM(d -> d.known().refugium()),
-    FILTER(d -> d.known().canister());
+    FILTER(d -> Boolean.TRUE.equals(d.known().canister()));
 
     private final Function<TankDescription, @Nullable Object> said;
 

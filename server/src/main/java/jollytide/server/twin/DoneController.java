@@ -36,7 +36,7 @@ class DoneController {
             @Valid @NotNull NewEvent event,
             @NotEmpty @Size(max = 20) List<@NotNull @Valid PutMeasure> measures) {}
 
-    /** @param measures nothing any more when empty */
+    /** @param measures empty when it did nothing to the tank that readings do not show */
     record DoneEdit(
             @NotNull Long version, @NotNull @Size(max = 20) List<@NotNull @Valid PutMeasure> measures) {}
 

@@ -148,6 +148,17 @@ class ChapterTest extends ServerTest {
         assertThat(draw(chapters().get(0))).isEqualTo(350);
     }
 
+    /** A form says in full what was left out before: no gear changed. */
+    @Test
+    void whatIsSaidInFullIsNoChange() {
+        String full = FIRST.replace(
+                "\"assumptions\":{}",
+                "\"assumptions\":{},\"parts\":{\"falls\":[],\"stones\":[],\"fish\":[],\"skimmerInCabinet\":false,"
+                        + "\"canister\":false,\"alkalinitySource\":\"SODA_ASH\",\"livestock\":\"MIXED_REEF\"}");
+        edit(full, daysAgo(3));
+        assertThat(chapters()).hasSize(1);
+    }
+
     /** As Undo sends it: the chapter goes with the change. */
     @Test
     void aChangeThatIsTakenBackLeavesNoChapter() {

@@ -115,7 +115,8 @@ class DoneTest extends ServerTest {
         assertThat(said.path("event").path("measures")).hasSize(1);
         assertThat(bench().path("standing")).hasSize(1);
         assertThat(keeper.put(path, "{\"version\":0,\"measures\":[]}").status()).isEqualTo(409);
-        assertThat(keeper.put(path, "{\"version\":1,\"measures\":[]}").status()).isEqualTo(200);
+        JsonNode nothing = keeper.put(path, "{\"version\":1,\"measures\":[]}").body();
+        assertThat(nothing.path("event").path("measures").isArray()).isTrue();
         assertThat(bench().path("standing")).isEmpty();
     }
 
@@ -143,6 +144,26 @@ class DoneTest extends ServerTest {
         JsonNode bench = bench();
         assertThat(bench.path("fitProblem").asString()).contains("“hose”", "skimmer");
         assertThat(bench.path("standing")).isEmpty();
+    }
+
+    /** A maintenance of which nobody says what it did makes another tank; one that did nothing does not. */
+    @Test
+    void onlyWhatIsNotSaidBeginsAnew() {
+        Visitor mira = visitor();
+        mira.post("/session/demo", "");
+        String heron = BenchTest.tank(mira, "Heron");
+        String event = mira.post(heron + "/events", """
+                        {"kind":"MAINTENANCE","at":"%s","until":null,"excludesDays":null,"title":"cleaned","note":""}""".formatted(hoursAgo(3)))
+                .body()
+                .path("id")
+                .asString();
+        JsonNode unsaid = mira.get(heron + "/twin").body();
+        mira.put(heron + "/events/" + event + "/measures", "{\"version\":0,\"measures\":[]}");
+        JsonNode said = mira.get(heron + "/twin").body();
+        mira.delete(heron + "/events/" + event);
+        assertThat(unsaid.path("fitted").asBoolean()).isFalse();
+        assertThat(unsaid.path("problem").asString()).contains("“cleaned”", "Say what it did");
+        assertThat(said.path("fitted").asBoolean()).isTrue();
     }
 
     /** A tank that was learnt before a hose was fitted is not unknown after it. */
