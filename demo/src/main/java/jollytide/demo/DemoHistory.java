@@ -188,7 +188,8 @@ public final class DemoHistory {
         calibrations.forEach(at -> all.add(
                 new Happening(Kind.MAINTENANCE, at, null, "pH probe calibrated", "Buffers 7 and 10.", List.of())));
         all.sort(Comparator.comparing(Happening::at));
-        return new TankHistory(new Recorder(tank, household, seed, calibrations).record(startDkh), all);
+        Recorder recorder = new Recorder(tank, household, seed, calibrations);
+        return new TankHistory(recorder.record(startDkh), all, recorder.found());
     }
 
     private static Measures.Put hose(double lengthM, double boreMm) {

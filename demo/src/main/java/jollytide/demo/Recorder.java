@@ -10,10 +10,12 @@ import java.util.List;
 import java.util.NavigableSet;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.RawUnit;
 import jollytide.core.evidence.Sensor;
+import jollytide.core.probe.Calibration;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
@@ -50,9 +52,33 @@ final class Recorder {
         this.calibrations = new TreeSet<>(calibrations);
     }
 
+    private Instant end() {
+        return household.end().truncatedTo(ChronoUnit.MINUTES);
+    }
+
+    private Instant begin() {
+        return end().minus(DAYS, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS);
+    }
+
+    /** What the probe showed in two buffers each time, before its meter set itself by them. */
+    List<Calibration> found() {
+        List<Calibration> found = new ArrayList<>();
+        Instant setBefore = begin().minus(CALIBRATED_BEFORE_START);
+        for (Instant at : calibrations) {
+            double days = Duration.between(setBefore, at).toHours() / 24.0;
+            double tooMuch = PROBE.offset() + PROBE.driftPerDay() * days;
+            List<Calibration.Point> points = Stream.of(7.0, 10.0)
+                    .map(buffer -> new Calibration.Point(buffer, 22, Math.round((buffer + tooMuch) * 100) / 100.0))
+                    .toList();
+            found.add(new Calibration(at, points, Calibration.Then.SET_ITSELF, null));
+            setBefore = at;
+        }
+        return found;
+    }
+
     List<Series> record(double startDkh) {
-        Instant end = household.end().truncatedTo(ChronoUnit.MINUTES);
-        Instant begin = end.minus(DAYS, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS);
+        Instant end = end();
+        Instant begin = begin();
         Twin twin = new Twin(tank);
         double meq = AlkalinityUnit.DKH.toMeqPerL(startDkh);
         TwinState start = twin.start(begin.minus(WARM_UP), meq, 700);

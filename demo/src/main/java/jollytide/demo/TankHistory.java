@@ -6,10 +6,15 @@ import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.RawUnit;
 import jollytide.core.measure.Measures;
+import jollytide.core.probe.Calibration;
 import org.jspecify.annotations.Nullable;
 
-/** What a keeper's log of one tank holds. */
-public record TankHistory(List<Series> series, List<Happening> happenings) {
+/**
+ * What a keeper's log of one tank holds.
+ *
+ * @param calibrations of its pH probe
+ */
+public record TankHistory(List<Series> series, List<Happening> happenings, List<Calibration> calibrations) {
 
     /** Readings by one method, in time order. */
     public record Series(RawUnit unit, Place place, Method method, List<Sample> samples) {}

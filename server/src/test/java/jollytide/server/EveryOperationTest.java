@@ -32,6 +32,8 @@ class EveryOperationTest extends ServerTest {
             ,"massKg":1,"intake":"ROOM","freshShare":1,"hours":"ALWAYS","driesBetween":false}""";
     private static final String EVENT = "{\"kind\":\"OTHER\"," + AT + ",\"title\":\"t\",\"note\":\"\"}";
     private static final String HOSE = Sets.measure("outdoor-line", "lengthM=4", "boreMm=12.7");
+    private static final String CALIBRATION = "{" + AT
+            + ",\"points\":[{\"bufferPh\":7,\"bufferC\":25,\"shownPh\":7}],\"meter\":\"SET_ITSELF\",\"note\":\"\"}";
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
 
     /** Bodies that would do something for whom it is allowed, by method and path. */
@@ -66,6 +68,9 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/media", FILL),
             Map.entry("POST /tanks/{tankId}/media/{id}/colours", "{" + AT + ",\"changedShare\":0.5}"),
             Map.entry("POST /tanks/{tankId}/media/{id}/end", "{" + AT + ",\"by\":\"EARLY\"}"),
+            Map.entry("POST /tanks/{tankId}/probe/air", "{\"shownPh\":8.2,\"glassC\":22}"),
+            Map.entry("POST /tanks/{tankId}/probe/calibrations", CALIBRATION),
+            Map.entry("POST /tanks/{tankId}/probe/look", CALIBRATION),
             Map.entry("POST /tanks/{tankId}/readings", READING),
             Map.entry("PUT /tanks/{tankId}/readings/{id}", READING));
 
@@ -92,8 +97,17 @@ class EveryOperationTest extends ServerTest {
         }
 
         private static String kind(String path) {
-            for (String kind :
-                    List.of("helpers", "kit", "outages", "rooms", "sets", "events", "imports", "media", "chapters")) {
+            for (String kind : List.of(
+                    "helpers",
+                    "kit",
+                    "outages",
+                    "rooms",
+                    "sets",
+                    "events",
+                    "imports",
+                    "media",
+                    "chapters",
+                    "calibrations")) {
                 if (path.contains("/" + kind + "/{id}")) {
                     return kind;
                 }
@@ -136,6 +150,13 @@ class EveryOperationTest extends ServerTest {
                 keeper.get("/tanks/" + tank + "/chapters")
                         .body()
                         .path(0)
+                        .path("id")
+                        .asString());
+        ids.put(
+                "calibrations",
+                keeper.post("/tanks/" + tank + "/probe/calibrations", CALIBRATION)
+                        .body()
+                        .path("calibration")
                         .path("id")
                         .asString());
         for (String kind : List.of("events", "media")) {

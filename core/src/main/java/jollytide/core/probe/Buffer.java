@@ -16,9 +16,9 @@ public enum Buffer {
     private static final double AT = 25;
     private static final double STEP = 5;
     /** Further from its table a buffer's value is not known here. */
-    private static final double LEAST_C = 15;
+    public static final double LEAST_C = 15;
 
-    private static final double MOST_C = 35;
+    public static final double MOST_C = 35;
 
     private final double at20;
     private final double at25;

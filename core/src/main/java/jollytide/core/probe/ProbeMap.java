@@ -9,7 +9,7 @@ public record ProbeMap(double at7, double perPh) {
     public static final ProbeMap RIGHT = new ProbeMap(Nernst.ZERO_PH, 1);
 
     public double ph(double shown) {
-        return at7 + perPh * (shown - Nernst.ZERO_PH);
+        return equals(RIGHT) ? shown : at7 + perPh * (shown - Nernst.ZERO_PH);
     }
 
     /** By how much what it shows is too low. */

@@ -75,6 +75,24 @@ public record Assumptions(
         within("normalAlkalinityDkh", normalAlkalinityDkh, lowAlkalinityDkh, 20, "dKH");
     }
 
+    /** With the ± of a probe whose calibrations are known. */
+    public Assumptions withProbeError(double ph) {
+        return new Assumptions(
+                settlingHours,
+                outdoorPpm,
+                outdoorErrorPpm,
+                ph,
+                checkedProbeErrorPh,
+                colourKitErrorPh,
+                alkalinityErrorDkh,
+                alkalinityDriftDkhPerDay,
+                co2MeterErrorPpm,
+                temperatureC,
+                salinityPsu,
+                lowAlkalinityDkh,
+                normalAlkalinityDkh);
+    }
+
     double phError(Method method) {
         return switch (method) {
             case PROBE, METER -> probeErrorPh;

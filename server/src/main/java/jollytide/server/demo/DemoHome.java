@@ -32,6 +32,7 @@ import jollytide.server.outage.KitDescription;
 import jollytide.server.outage.KitDescription.Gives;
 import jollytide.server.outage.KitDescription.Source;
 import jollytide.server.outage.KitService;
+import jollytide.server.probe.ProbeBook;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.TimedValue;
 import jollytide.server.setup.Settings;
@@ -68,6 +69,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final EventService events;
     private final MediaService media;
     private final KitService kit;
+    private final ProbeBook probes;
     private final Clock clock;
 
     DemoHome(
@@ -79,6 +81,7 @@ class DemoHome implements SmartInitializingSingleton {
             EventService events,
             MediaService media,
             KitService kit,
+            ProbeBook probes,
             Clock clock) {
         this.settings = settings;
         this.accounts = accounts;
@@ -88,6 +91,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.events = events;
         this.media = media;
         this.kit = kit;
+        this.probes = probes;
         this.clock = clock;
     }
 
@@ -299,6 +303,9 @@ class DemoHome implements SmartInitializingSingleton {
                             .toList());
         }
         history.happenings().forEach(h -> note(keeper, tank, h));
+        history.calibrations()
+                .forEach(c ->
+                        probes.add(tanks.tank(keeper, tank), c.at().toString(), c.points(), c.then(), c.setC(), ""));
     }
 
     /** Nothing was forecast of what these people did: they had nothing to forecast with. */

@@ -14,6 +14,7 @@ public record Due(String id, String what, LocalDate on, boolean late, Subject su
     /** What it is about. */
     public enum Subject {
         KIT,
-        MEDIA
+        MEDIA,
+        PROBE
     }
 }

@@ -1,6 +1,7 @@
 package jollytide.server.due;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -14,11 +15,12 @@ import jollytide.server.media.MediaService.FillView;
 import jollytide.server.outage.KitDescription;
 import jollytide.server.outage.KitService;
 import jollytide.server.outage.KitService.KitView;
+import jollytide.server.probe.ProbeBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Service;
 
-/** Collects what is due: tests and dates of the kit, changes of media. */
+/** Collects what is due: tests and dates of the kit, changes of media, probes into their buffers. */
 @Service
 class DueService {
     /** A test older than this is no longer one. Common practice: yearly. */
@@ -28,13 +30,16 @@ class DueService {
     private final TankService tanks;
     private final KitService kits;
     private final MediaService media;
+    private final ProbeBook probes;
     private final Clock clock;
 
-    DueService(HomeService homes, TankService tanks, KitService kits, MediaService media, Clock clock) {
+    DueService(
+            HomeService homes, TankService tanks, KitService kits, MediaService media, ProbeBook probes, Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
         this.kits = kits;
         this.media = media;
+        this.probes = probes;
         this.clock = clock;
     }
 
@@ -57,8 +62,29 @@ class DueService {
                 }
             }
         }
+        probes.of(all).forEach((tankId, probe) -> {
+            Instant at = probe.due();
+            if (at != null) {
+                LocalDate on = LocalDate.ofInstant(at, zone);
+                due.add(new Due(
+                        "probe-" + tankId,
+                        "pH probe of " + name(all, tankId) + ": into its buffers.",
+                        on,
+                        !on.isAfter(today),
+                        Subject.PROBE,
+                        tankId));
+            }
+        });
         due.sort(Comparator.comparing(Due::on).thenComparing(Due::what));
         return due;
+    }
+
+    private static String name(List<Tank> all, UUID id) {
+        return all.stream()
+                .filter(t -> t.id().equals(id))
+                .findFirst()
+                .orElseThrow()
+                .name();
     }
 
     private static void ofKit(KitView item, LocalDate today, UUID tankId, List<Due> due) {

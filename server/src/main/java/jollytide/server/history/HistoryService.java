@@ -187,8 +187,8 @@ class HistoryService {
                 stretches.add(new Stretch(new ArrayList<>(), new ArrayList<>(), new ArrayList<>()));
             }
             Stretch stretch = stretches.get(stretches.size() - 1);
-            double low = rounded(group.unit().toStandard(group.low(), water, pressure));
-            double high = rounded(group.unit().toStandard(group.high(), water, pressure));
+            double low = rounded(group.standard(group.low(), water, pressure));
+            double high = rounded(group.standard(group.high(), water, pressure));
             int end = stretch.at().size() - 1;
             if (group.start().equals(last) && end >= 0) {
                 stretch.low().set(end, Math.min(stretch.low().get(end), low));
@@ -226,7 +226,7 @@ class HistoryService {
                 }
                 day = new Extremes(LocalDate.ofInstant(h.start(), zone), zone);
             }
-            day.take(h, h.unit().toStandard(h.low(), water, pressure), h.unit().toStandard(h.high(), water, pressure));
+            day.take(h, h.standard(h.low(), water, pressure), h.standard(h.high(), water, pressure));
         }
         if (day != null) {
             days.add(day.bar());

@@ -255,8 +255,7 @@ public class MediaService {
                 ? new Ppm(ROOM_ASSUMED_PPM, false)
                 : new Ppm(
                         room.stream()
-                                .mapToDouble(h -> h.unit()
-                                        .toStandard(h.mean(), water, tank.home().pressureHpa()))
+                                .mapToDouble(h -> h.mean(water, tank.home().pressureHpa()))
                                 .average()
                                 .orElseThrow(),
                         true);

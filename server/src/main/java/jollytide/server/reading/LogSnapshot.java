@@ -9,14 +9,17 @@ import java.util.Optional;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
+import jollytide.core.probe.ProbeHistory;
 
 /**
  * What the log held of a tank, its room and its outdoor air at a moment.
  *
  * @param newest reading of each series until then
  * @param halfHours oldest first within a series
+ * @param probe what is known of the pH probe: its readings are read through it
  */
-public record LogSnapshot(Instant at, List<ReadingRow> newest, Map<What, List<HalfHour>> halfHours) {
+public record LogSnapshot(
+        Instant at, List<ReadingRow> newest, Map<What, List<HalfHour>> halfHours, ProbeHistory probe) {
     /** A quantity at a place. */
     public record What(Quantity quantity, Place place) {}
 

@@ -19,6 +19,9 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
+import jollytide.core.probe.ProbeHistory;
+import jollytide.core.probe.ProbeMap;
+import jollytide.server.probe.ProbeBook;
 import jollytide.server.tank.Tank;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
@@ -36,10 +39,12 @@ public class LogSnapshots {
             EnumSet.of(Quantity.PH, Quantity.CO2, Quantity.OXYGEN, Quantity.ALKALINITY, Quantity.TEMPERATURE);
 
     private final SeriesRepository series;
+    private final ProbeBook probes;
     private final NamedParameterJdbcTemplate jdbc;
 
-    LogSnapshots(SeriesRepository series, JdbcTemplate jdbc) {
+    LogSnapshots(SeriesRepository series, ProbeBook probes, JdbcTemplate jdbc) {
         this.series = series;
+        this.probes = probes;
         this.jdbc = new NamedParameterJdbcTemplate(jdbc);
     }
 
@@ -52,27 +57,36 @@ public class LogSnapshots {
         Map<Long, Series> drawn = byId(all, s -> DRAWN.contains(s.quantity));
         List<HalfHour> halfHours = drawn.isEmpty() ? List.of() : halfHours(drawn, from, to);
         List<ReadingRow> newest = newest(byId(all, s -> true), Instant.EPOCH, to);
+        Map<UUID, ProbeHistory> probeOf = probes.of(tanks);
         Map<UUID, LogSnapshot> snapshots = new HashMap<>();
         for (Tank tank : tanks) {
             Set<Long> own = all.stream()
                     .filter(s -> s.subjectId.equals(SeriesBook.subject(tank, s.place)))
                     .map(s -> s.id)
                     .collect(Collectors.toSet());
+            ProbeHistory probe = probeOf.getOrDefault(tank.id(), ProbeHistory.NONE);
             snapshots.put(
                     tank.id(),
                     new LogSnapshot(
                             to,
                             newest.stream()
                                     .filter(r -> own.contains(r.seriesId()))
+                                    .map(r -> r.through(probe))
                                     .toList(),
                             halfHours.stream()
                                     .filter(h -> own.contains(h.seriesId()))
+                                    .map(h -> through(probe, drawn.get(h.seriesId()), h))
                                     .collect(Collectors.groupingBy(h -> {
                                         Series s = drawn.get(h.seriesId());
                                         return new LogSnapshot.What(s.quantity, s.place);
-                                    }))));
+                                    })),
+                            probe));
         }
         return snapshots;
+    }
+
+    private static HalfHour through(ProbeHistory probe, Series s, HalfHour h) {
+        return probe.known() && ReadingRow.isProbes(s.quantity, s.place, s.method) ? h.through(probe) : h;
     }
 
     /** The newest reading of one quantity in each tank's own water between two times, by tank. */
@@ -121,7 +135,8 @@ public class LogSnapshots {
                             row.getDouble(5),
                             start.plusSeconds(row.getInt(6)),
                             row.getDouble(7),
-                            start.plusSeconds(row.getInt(8)));
+                            start.plusSeconds(row.getInt(8)),
+                            ProbeMap.RIGHT);
                 });
     }
 

@@ -22,7 +22,10 @@ import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
 import jollytide.core.logfile.Meaning;
+import jollytide.core.probe.ProbeHistory;
+import jollytide.core.probe.ProbeMap;
 import jollytide.server.home.LocalTimes;
+import jollytide.server.probe.ProbeBook;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingController.NewReading;
@@ -50,6 +53,7 @@ public class ReadingService {
     private final SeriesBook book;
     private final ReadingWriter writer;
     private final TankService tanks;
+    private final ProbeBook probes;
     private final JdbcTemplate jdbc;
     private final Clock clock;
 
@@ -59,6 +63,7 @@ public class ReadingService {
             SeriesBook book,
             ReadingWriter writer,
             TankService tanks,
+            ProbeBook probes,
             JdbcTemplate jdbc,
             Clock clock) {
         this.series = series;
@@ -66,6 +71,7 @@ public class ReadingService {
         this.book = book;
         this.writer = writer;
         this.tanks = tanks;
+        this.probes = probes;
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -225,11 +231,18 @@ public class ReadingService {
     @Transactional(readOnly = true)
     public List<ReadingRow> between(Tank tank, Quantity quantity, Place place, Instant from, Instant to, Limit limit) {
         List<ReadingRow> rows = new ArrayList<>();
+        ProbeHistory probe = probe(tank, quantity, place);
         for (Series s : series.findBySubjectIdAndQuantityAndPlace(SeriesBook.subject(tank, place), quantity, place)) {
-            readings.newest(s.id, from, to, limit).forEach(r -> rows.add(row(s, r)));
+            readings.newest(s.id, from, to, limit)
+                    .forEach(r -> rows.add(row(s, r).through(probe)));
         }
         rows.sort(Comparator.comparing(ReadingRow::at).reversed());
         return limit.isLimited() && rows.size() > limit.max() ? rows.subList(0, limit.max()) : rows;
+    }
+
+    /** What is known of the probe that a quantity may be from. */
+    private ProbeHistory probe(Tank tank, Quantity quantity, Place place) {
+        return quantity == Quantity.PH && place == Place.TANK ? probes.of(tank) : ProbeHistory.NONE;
     }
 
     private static ReadingRow row(Series s, Reading r) {
@@ -254,7 +267,8 @@ public class ReadingService {
                             Instant lowAt = start.plusSeconds(row.getInt(5));
                             double high = row.getDouble(6);
                             Instant highAt = start.plusSeconds(row.getInt(7));
-                            return new HalfHour(s.id, s.unit, s.method, start, n, mean, low, lowAt, high, highAt);
+                            return new HalfHour(
+                                    s.id, s.unit, s.method, start, n, mean, low, lowAt, high, highAt, ProbeMap.RIGHT);
                         },
                         s.id,
                         bucket(from),
@@ -281,7 +295,8 @@ public class ReadingService {
                             double mean = row.getDouble(3) / n;
                             double low = row.getDouble(4);
                             double high = row.getDouble(5);
-                            return new HalfHour(s.id, s.unit, s.method, start, n, mean, low, start, high, start);
+                            return new HalfHour(
+                                    s.id, s.unit, s.method, start, n, mean, low, start, high, start, ProbeMap.RIGHT);
                         },
                         perGroup,
                         s.id,
@@ -292,13 +307,20 @@ public class ReadingService {
     private List<HalfHour> ofEachSeries(
             Tank tank, Quantity quantity, Place place, Function<Series, List<HalfHour>> halfHours) {
         List<Series> all = series.findBySubjectIdAndQuantityAndPlace(SeriesBook.subject(tank, place), quantity, place);
+        ProbeHistory probe = probe(tank, quantity, place);
         if (all.size() == 1) {
-            return halfHours.apply(all.get(0));
+            return through(probe, all.get(0), halfHours.apply(all.get(0)));
         }
         return all.stream()
-                .flatMap(s -> halfHours.apply(s).stream())
+                .flatMap(s -> through(probe, s, halfHours.apply(s)).stream())
                 .sorted(Comparator.comparing(HalfHour::start))
                 .toList();
+    }
+
+    private static List<HalfHour> through(ProbeHistory probe, Series s, List<HalfHour> halfHours) {
+        return probe.known() && ReadingRow.isProbes(s.quantity, s.place, s.method)
+                ? halfHours.stream().map(h -> h.through(probe)).toList()
+                : halfHours;
     }
 
     /** A quantity at a place. */

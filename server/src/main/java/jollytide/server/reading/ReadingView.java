@@ -5,14 +5,24 @@ import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
+import jollytide.core.probe.ProbeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A reading as it was taken.
  *
  * @param id series and time, the reading's name in addresses
+ * @param corrected what the probe's calibrations make of it, in the same unit; null where they change nothing
  */
 public record ReadingView(
-        String id, Quantity quantity, Place place, Method method, RawUnit unit, double value, Instant at) {
+        String id,
+        Quantity quantity,
+        Place place,
+        Method method,
+        RawUnit unit,
+        double value,
+        Instant at,
+        @Nullable Double corrected) {
 
     public static ReadingView of(ReadingRow row) {
         return new ReadingView(
@@ -22,6 +32,9 @@ public record ReadingView(
                 row.method(),
                 row.unit(),
                 row.value(),
-                row.at());
+                row.at(),
+                row.unit() == RawUnit.PH_NBS && !row.probe().equals(ProbeMap.RIGHT)
+                        ? row.probe().ph(row.value())
+                        : null);
     }
 }

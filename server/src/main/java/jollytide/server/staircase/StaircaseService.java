@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import jollytide.core.air.RoomAir;
 import jollytide.core.evidence.Estimate;
@@ -27,6 +28,7 @@ import jollytide.core.staircase.Staircase;
 import jollytide.core.staircase.StaircaseBuilder;
 import jollytide.core.staircase.StaircaseInputs;
 import jollytide.core.units.AlkalinityUnit;
+import jollytide.server.probe.ProbeBook;
 import jollytide.server.reading.ReadingRow;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.ReadingView;
@@ -59,11 +61,13 @@ class StaircaseService {
 
     private final TankService tanks;
     private final ReadingService readings;
+    private final ProbeBook probes;
     private final Clock clock;
 
-    StaircaseService(TankService tanks, ReadingService readings, Clock clock) {
+    StaircaseService(TankService tanks, ReadingService readings, ProbeBook probes, Clock clock) {
         this.tanks = tanks;
         this.readings = readings;
+        this.probes = probes;
         this.clock = clock;
     }
 
@@ -166,7 +170,7 @@ class StaircaseService {
     }
 
     private StaircaseInputs inputs(Tank tank, Instant moment, Optional<ReadingRow> ph) {
-        Assumptions assumptions = tank.assumptions();
+        Assumptions assumptions = assumptions(tank, ph);
         double pressure = tank.home().pressureHpa();
         Seawater typical = new Seawater(assumptions.salinityPsu(), assumptions.temperatureC());
         Observation temperature = near(tank, Quantity.TEMPERATURE, Place.TANK, moment, DAY, typical);
@@ -197,6 +201,14 @@ class StaircaseService {
                 tank.parts().line() != null,
                 around(tank, moment, water),
                 assumptions);
+    }
+
+    /** A probe whose calibrations are known has an error of its own. */
+    private Assumptions assumptions(Tank tank, Optional<ReadingRow> ph) {
+        OptionalDouble known = ph.isEmpty()
+                ? OptionalDouble.empty()
+                : probes.of(tank).uncertainty(ph.get().at(), ph.get().value());
+        return known.isPresent() ? tank.assumptions().withProbeError(known.getAsDouble()) : tank.assumptions();
     }
 
     private @Nullable Observation near(
@@ -254,7 +266,7 @@ class StaircaseService {
         double pressure = tank.home().pressureHpa();
         return readings.halfHours(tank, quantity, place, from, to).stream()
                 .map(h -> new Observation(
-                        h.unit().toStandard(h.mean(), water, pressure),
+                        h.mean(water, pressure),
                         h.method(),
                         h.n() == 1 ? h.lowAt() : h.start().plus(MIDDLE)))
                 .toList();

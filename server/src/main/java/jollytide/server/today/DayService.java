@@ -136,9 +136,7 @@ class DayService {
         double pressure = tank.home().pressureHpa();
         return readings.halfHours(tank, Quantity.PH, Place.TANK, from, to).stream()
                 .map(h -> new Observation(
-                        h.unit().toStandard(h.mean(), water, pressure),
-                        h.method(),
-                        h.start().plus(HALF_OF_HALF_AN_HOUR)))
+                        h.mean(water, pressure), h.method(), h.start().plus(HALF_OF_HALF_AN_HOUR)))
                 .toList();
     }
 

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -25,9 +26,11 @@ import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.Trace;
 import jollytide.core.fit.AlkalinityCourse;
+import jollytide.core.fit.Priors;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
 import jollytide.core.measure.Setup;
+import jollytide.core.probe.ProbeHistory;
 import jollytide.core.seawater.Seawater;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventView;
@@ -109,6 +112,18 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
                 change,
                 wholeDays(
                         tank, ph.stream().filter(r -> !r.at().isBefore(asItIs)).toList()));
+    }
+
+    /** With what is known of the probe in the middle of the log: its ± is taken for two standard deviations. */
+    static Priors priors(TankLog log, ProbeHistory probe) {
+        if (log.ph().isEmpty()) {
+            return Priors.ASSUMED;
+        }
+        Reading middle = log.ph().get(log.ph().size() / 2);
+        OptionalDouble known = probe.uncertainty(middle.at(), middle.value());
+        return known.isPresent()
+                ? Priors.ASSUMED.withProbe(known.getAsDouble() / 2, Priors.ASSUMED.probePhPerDay())
+                : Priors.ASSUMED;
     }
 
     /** As what the tank stood in each stretch between its changes, where that is not what it is now. */
@@ -193,7 +208,7 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
                 .filter(h -> PROBES.contains(h.method()))
                 .filter(h -> !h.start().isBefore(from) && h.start().isBefore(until))
                 .filter(h -> !out.test(h.start()))
-                .map(h -> new Reading(middle(h), h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa())))
+                .map(h -> new Reading(middle(h), h.mean(setup.water(), setup.pressureHpa())))
                 .toList();
     }
 
@@ -232,7 +247,7 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
     /** The tests of the last fortnight; the newest one where there is none, if it is not too old. */
     static AlkalinityCourse alkalinity(LogSnapshot ofTank, Seawater water, double pressureHpa) {
         List<Reading> tests = ofTank.halfHours(Quantity.ALKALINITY, Place.TANK).stream()
-                .map(h -> new Reading(h.start(), h.unit().toStandard(h.mean(), water, pressureHpa)))
+                .map(h -> new Reading(h.start(), h.mean(water, pressureHpa)))
                 .toList();
         Stream<Reading> newest = ofTank.latest(Quantity.ALKALINITY, Place.TANK, TWO_MONTHS).stream()
                 .map(row ->
@@ -249,7 +264,7 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
         for (HalfHour h : ofTank.halfHours(Quantity.CO2, Place.ROOM)) {
             int i = (int) Duration.between(from, h.start()).toHours();
             if (i >= 0 && i < hours) {
-                sum[i] += h.unit().toStandard(h.mean(), setup.water(), setup.pressureHpa());
+                sum[i] += h.mean(setup.water(), setup.pressureHpa());
                 n[i]++;
             }
         }

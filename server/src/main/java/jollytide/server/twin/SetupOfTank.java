@@ -73,7 +73,7 @@ public final class SetupOfTank {
         // Water is warmer under its lamps: a day's mean, not what the last glance says.
         double temperature = untilMidnight(tank, ofTank, Quantity.TEMPERATURE, Place.TANK).stream()
                 .filter(h -> h.start().isAfter(TwinBook.start(tank, ofTank.at()).minus(USUAL_TEMPERATURE)))
-                .mapToDouble(h -> h.unit().toStandard(h.mean(), typical, pressure))
+                .mapToDouble(h -> h.mean(typical, pressure))
                 .average()
                 .orElse(assumed.temperatureC());
         double salinity = ofTank.latest(Quantity.SALINITY, Place.TANK, LogToFit.TWO_MONTHS)
@@ -117,7 +117,7 @@ public final class SetupOfTank {
                 .filter(h -> apart.apply(h).compareTo(SAME_AIR) <= 0)
                 .min(Comparator.comparing(apart))
                 .map(h -> IntakeAir.outdoorShare(
-                        h.unit().toStandard(h.mean(), water, pressure),
+                        h.mean(water, pressure),
                         intake.standard(water, pressure).value(),
                         outdoors))
                 .filter(OptionalDouble::isPresent)
@@ -214,7 +214,7 @@ public final class SetupOfTank {
         int[] n = new int[24];
         for (HalfHour h : untilMidnight(tank, ofTank, Quantity.CO2, Place.ROOM)) {
             int hour = h.start().atZone(zone).getHour();
-            sum[hour] += h.unit().toStandard(h.mean(), water, pressure);
+            sum[hour] += h.mean(water, pressure);
             n[hour]++;
         }
         if (IntStream.of(n).anyMatch(count -> count == 0)) {

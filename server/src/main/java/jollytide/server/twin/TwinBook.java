@@ -74,7 +74,7 @@ public class TwinBook {
 
     private record AsItIs(Settling from, Duration length) {}
 
-    private record Fitting(Setup setup, TankParameters expected, TankLog log, Instant start) {}
+    private record Fitting(Setup setup, TankParameters expected, TankLog log, Priors priors, Instant start) {}
 
     /**
      * What its log leaves of a tank.
@@ -213,7 +213,12 @@ public class TwinBook {
             return new Asked(
                     known,
                     toFit,
-                    new Fitting(setup, TankParameters.of(tank.parts().lives()), toFit.log(), start(tank, ofTank.at())),
+                    new Fitting(
+                            setup,
+                            TankParameters.of(tank.parts().lives()),
+                            toFit.log(),
+                            LogToFit.priors(toFit.log(), ofTank.probe()),
+                            start(tank, ofTank.at())),
                     ofTank.at(),
                     toFit.log().tells() ? null : toFit.tooLittle(tank, ofTank, setup));
         }
@@ -246,9 +251,9 @@ public class TwinBook {
 
     /** Fitted to its log; where no tank of its kind could be behind that, what its kind lets expect. */
     private static Fitted fit(Fitting f) {
-        FittedTank unfitted = TwinFit.unfitted(f.setup(), f.expected(), f.log(), Priors.ASSUMED);
+        FittedTank unfitted = TwinFit.unfitted(f.setup(), f.expected(), f.log(), f.priors());
         try {
-            FittedTank fitted = TwinFit.of(f.setup(), f.expected(), f.log(), Priors.ASSUMED, TwinFit.Progress.NONE);
+            FittedTank fitted = TwinFit.of(f.setup(), f.expected(), f.log(), f.priors(), TwinFit.Progress.NONE);
             String doubt = fitted.implausible(f.setup());
             if (doubt != null) {
                 return new Fitted(unfitted, Edges.of(f.setup(), unfitted, f.start()), false, doubt);

@@ -1,0 +1,2 @@
+/** The pH probes of tanks: what their calibrations make of their readings. */
+package jollytide.server.probe;

@@ -1,0 +1,68 @@
+package jollytide.server.probecare;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
+import java.util.List;
+import jollytide.core.probe.Buffer;
+import jollytide.core.probe.Calibration;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a probe showed in buffers.
+ *
+ * @param at with an offset, or without one in the home's zone
+ * @param points one or two; none when the meter set itself and nobody looked before
+ * @param meter what was done with it afterwards
+ * @param setC the temperature that a meter takes for granted; null when it compensates
+ */
+record NewCalibration(
+        @NotNull @Size(max = 40) String at,
+        @NotNull @Size(max = 2) List<@NotNull @Valid InBuffer> points,
+        Calibration.@NotNull Then meter,
+        @Nullable Double setC,
+        @NotNull @Size(max = 300) String note) {
+
+    /**
+     * One buffer.
+     *
+     * @param buffer a standard one; null for one whose value is read off its bottle
+     * @param bufferPh that value at the temperature; null for a standard one
+     * @param shownPh what the meter showed; null when it shows millivolts
+     */
+    record InBuffer(
+            @Nullable Buffer buffer,
+            @Nullable Double bufferPh,
+            @NotNull Double bufferC,
+            @Nullable Double shownPh,
+            @Nullable Double millivolts) {
+
+        private Calibration.Point toCore(String field) {
+            if ((buffer == null) == (bufferPh == null)) {
+                throw refused(field + ".bufferPh", "one of both", "Say which standard buffer it is, or its value.");
+            }
+            double ph = buffer == null ? bufferPh : buffer.ph(bufferC);
+            if ((shownPh == null) == (millivolts == null)) {
+                throw refused(field + ".shownPh", "one of both", "Say what it showed, as pH or in millivolts.");
+            }
+            return shownPh == null
+                    ? Calibration.Point.ofMillivolts(ph, bufferC, millivolts)
+                    : new Calibration.Point(ph, bufferC, shownPh);
+        }
+
+        private static Problem refused(String field, String allowed, String message) {
+            return Problem.refused(new FieldError(field, null, allowed, message));
+        }
+    }
+
+    List<Calibration.Point> inCore() {
+        List<Calibration.Point> all = new ArrayList<>();
+        for (int i = 0; i < points.size(); i++) {
+            all.add(points.get(i).toCore("points[" + i + "]"));
+        }
+        return all;
+    }
+}

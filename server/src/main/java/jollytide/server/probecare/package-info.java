@@ -1,0 +1,2 @@
+/** Care of a tank's pH probe: buffers, the glass of air, other methods beside it. */
+package jollytide.server.probecare;
