@@ -164,6 +164,12 @@ const today = createRoute({
   validateSearch: aDay,
 });
 
+const probe = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'probe',
+  component: lazyRouteComponent(() => import('./places/read/probe/ProbeScreen'), 'ProbeScreen'),
+});
+
 const instant = (value: unknown) =>
   typeof value === 'string' && !Number.isNaN(Date.parse(value)) ? value : undefined;
 
@@ -288,6 +294,7 @@ export const router = createRouter({
         today,
         history,
         enter,
+        probe,
         bring,
         staircase,
         ledger,

@@ -40,7 +40,7 @@ export function Strip({ tank }: { tank: Tank }) {
         <div className="shrink-0">
           <p className="text-sm text-soft">due {due.late ? 'now' : plainDay(due.on)}</p>
           <Link
-            to={due.subject === 'MEDIA' && !helper ? ROUTE.media : ROUTE.readiness}
+            to={helper ? ROUTE.readiness : DUE_AT[due.subject]}
             params={{ tankId: due.tankId }}
             className="block max-w-60 truncate text-lg font-semibold underline decoration-hairline underline-offset-4"
           >
@@ -51,6 +51,8 @@ export function Strip({ tank }: { tank: Tank }) {
     </header>
   );
 }
+
+const DUE_AT = { KIT: ROUTE.readiness, MEDIA: ROUTE.media, PROBE: ROUTE.probe } as const;
 
 function Last({
   name,
@@ -75,11 +77,12 @@ function Last({
   return (
     <div className="shrink-0">
       <p className="text-sm text-soft">
-        {name}, {METHOD[reading.method].split(',')[0]}, {shortTime(reading.at, zone, now)}
+        {name}, {METHOD[reading.method].split(',')[0]}
+        {reading.corrected !== undefined && ', corrected'}, {shortTime(reading.at, zone, now)}
       </p>
       <p className="flex items-center gap-2 text-lg font-semibold">
         <Mark kind={markOf(reading.method)} />
-        {reading.value.toFixed(unit.digits)}
+        {(reading.corrected ?? reading.value).toFixed(unit.digits)}
         {reading.quantity !== 'PH' && ` ${unit.label.split(',')[0]}`}
       </p>
     </div>

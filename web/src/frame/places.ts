@@ -2,6 +2,7 @@ export const ROUTE = {
   today: '/tank/$tankId/today',
   history: '/tank/$tankId/history',
   enter: '/tank/$tankId/enter',
+  probe: '/tank/$tankId/probe',
   staircase: '/tank/$tankId/staircase',
   ledger: '/tank/$tankId/ledger',
   twin: '/tank/$tankId/twin',
@@ -37,6 +38,7 @@ const PLACES: readonly Place[] = [
       { name: 'Today', path: 'today' },
       { name: 'History', path: 'history' },
       { name: 'Enter', path: 'enter' },
+      { name: 'Probe', path: 'probe' },
     ],
   },
   {

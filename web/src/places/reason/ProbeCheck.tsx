@@ -28,7 +28,15 @@ export function ProbeCheck({
           value depends on its temperature: read the table on the bottle.
         </li>
         <li>
-          If it is off by more than 0.05 in either, calibrate it with both, as its maker says.
+          Keep what it showed in both under{' '}
+          <Link
+            to="/tank/$tankId/probe"
+            params={{ tankId: tank.id }}
+            className="underline underline-offset-4"
+          >
+            Probe
+          </Link>
+          : every reading is corrected by it. A meter that can set itself may do so.
         </li>
         <li>Rinse it, put it back, wait ten minutes, and read the tank again.</li>
       </ol>

@@ -67,8 +67,9 @@ final class Recorder {
         for (Instant at : calibrations) {
             double days = Duration.between(setBefore, at).toHours() / 24.0;
             double tooMuch = PROBE.offset() + PROBE.driftPerDay() * days;
-            List<Calibration.Point> points = Stream.of(7.0, 10.0)
-                    .map(buffer -> new Calibration.Point(buffer, 22, Math.round((buffer + tooMuch) * 100) / 100.0))
+            List<Calibration.BufferReading> points = Stream.of(7.0, 10.0)
+                    .map(buffer ->
+                            new Calibration.BufferReading(buffer, 22, Math.round((buffer + tooMuch) * 100) / 100.0))
                     .toList();
             found.add(new Calibration(at, points, Calibration.Then.SET_ITSELF, null));
             setBefore = at;

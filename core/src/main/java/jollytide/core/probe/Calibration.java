@@ -17,7 +17,10 @@ import org.jspecify.annotations.Nullable;
  * @param setC the temperature that a meter takes for granted which does not compensate for it; null when it does
  */
 public record Calibration(
-        Instant at, List<Point> points, Then then, @Nullable Double setC) {
+        Instant at,
+        List<BufferReading> points,
+        Then then,
+        @Nullable Double setC) {
     /** Slopes, % of the ideal one. From memory. */
     private static final double SUSPECT_ABOVE = 102;
 
@@ -59,23 +62,23 @@ public record Calibration(
      * @param bufferPh at its temperature
      * @param shownPh by the meter
      */
-    public record Point(double bufferPh, double bufferC, double shownPh) {
-        public Point {
+    public record BufferReading(double bufferPh, double bufferC, double shownPh) {
+        public BufferReading {
             within("bufferPh", bufferPh, 1, 13, "pH");
             within("bufferC", bufferC, 5, 45, "°C");
             within("shownPh", shownPh, 0, 14, "pH");
         }
 
         /** From a meter that shows millivolts. */
-        public static Point ofMillivolts(double bufferPh, double bufferC, double millivolts) {
+        public static BufferReading ofMillivolts(double bufferPh, double bufferC, double millivolts) {
             within("millivolts", millivolts, -500, 500, "mV");
-            return new Point(bufferPh, bufferC, Nernst.shown(millivolts, bufferC));
+            return new BufferReading(bufferPh, bufferC, Nernst.shown(millivolts, bufferC));
         }
     }
 
     public Calibration {
         points = points.stream()
-                .sorted(Comparator.comparingDouble(Point::bufferPh))
+                .sorted(Comparator.comparingDouble(BufferReading::bufferPh))
                 .toList();
         if (points.size() > 2) {
             throw new InputException("points", points.size(), "one or two buffers", "Two buffers are enough.");
@@ -100,7 +103,7 @@ public record Calibration(
         }
     }
 
-    private static void check(Point low, Point high) {
+    private static void check(BufferReading low, BufferReading high) {
         double apart = high.bufferPh() - low.bufferPh();
         if (apart < LEAST_APART_PH) {
             throw new InputException(
@@ -144,7 +147,7 @@ public record Calibration(
         if (points.isEmpty()) {
             return Double.NaN;
         }
-        Point first = points.get(0);
+        BufferReading first = points.get(0);
         double slope = points.size() < 2 ? 1 : slopePercent() / 100;
         double shownAt7 = first.shownPh() + slope * (Nernst.ZERO_PH - first.bufferPh());
         return (Nernst.ZERO_PH - shownAt7) * Nernst.millivoltsPerPh(25);
@@ -177,7 +180,7 @@ public record Calibration(
                 ? 1
                 : (points.get(1).bufferPh() - points.get(0).bufferPh())
                         / (compensated(points.get(1)) - compensated(points.get(0)));
-        Point first = points.get(0);
+        BufferReading first = points.get(0);
         double at7 = first.bufferPh() + perPh * (Nernst.ZERO_PH - compensated(first));
         return new ProbeMap(at7, perPh / uncompensated(tankC));
     }
@@ -187,7 +190,7 @@ public record Calibration(
         return setC == null ? 1 : Nernst.millivoltsPerPh(celsius) / Nernst.millivoltsPerPh(setC);
     }
 
-    private double compensated(Point point) {
+    private double compensated(BufferReading point) {
         return Nernst.ZERO_PH + (point.shownPh() - Nernst.ZERO_PH) / uncompensated(point.bufferC());
     }
 

@@ -8,8 +8,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import jollytide.core.Drawn;
+import jollytide.core.probe.Calibration.BufferReading;
 import jollytide.core.probe.Calibration.Condition;
-import jollytide.core.probe.Calibration.Point;
 import jollytide.core.probe.Calibration.Then;
 import jollytide.core.units.InputException;
 import org.jspecify.annotations.Nullable;
@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CalibrationTest {
     private static final Instant NOON = Instant.parse("2026-11-10T12:00:00Z");
 
-    private static Calibration of(@Nullable Double setC, Point... points) {
+    private static Calibration of(@Nullable Double setC, BufferReading... points) {
         return new Calibration(NOON, List.of(points), Then.LEFT_AS_IT_WAS, setC);
     }
 
@@ -55,7 +55,7 @@ class CalibrationTest {
     /** Worked by hand: −3 mV in 7.00 and −171 mV in 10.00 at 25 °C are 56 mV a pH, 94.7 % of 59.16. */
     @Test
     void fromMillivolts() {
-        Calibration c = of(null, Point.ofMillivolts(7.00, 25, -3), Point.ofMillivolts(10.00, 25, -171));
+        Calibration c = of(null, BufferReading.ofMillivolts(7.00, 25, -3), BufferReading.ofMillivolts(10.00, 25, -171));
         assertThat(c.slopePercent()).isCloseTo(94.7, within(0.05));
         assertThat(c.offsetMv()).isCloseTo(-3, within(0.01));
         assertThat(c.condition()).isEqualTo(Condition.AGEING);
@@ -72,13 +72,14 @@ class CalibrationTest {
         "7.60, 10.50, REPLACE"
     })
     void howItStands(double in7, double in10, Condition condition) {
-        assertThat(of(null, new Point(7, 25, in7), new Point(10, 25, in10)).condition())
+        assertThat(of(null, new BufferReading(7, 25, in7), new BufferReading(10, 25, in10))
+                        .condition())
                 .isEqualTo(condition);
     }
 
     @Test
     void oneBufferTellsItsOffsetAlone() {
-        Calibration c = of(null, new Point(7, 25, 7.06));
+        Calibration c = of(null, new BufferReading(7, 25, 7.06));
         assertThat(c.slopePercent()).isNaN();
         assertThat(c.condition()).isEqualTo(Condition.UNKNOWN);
         assertThat(map(c, 25).ph(8.26)).isCloseTo(8.20, within(1e-9));
@@ -87,12 +88,13 @@ class CalibrationTest {
     /** A meter set to 20 °C in water of 26 °C: 1.2 × (299.15/293.15 − 1) = 0.025 too high at pH 8.2. */
     @Test
     void aMeterThatDoesNotCompensate() {
-        Calibration c = of(20.0, new Point(7, 20, 7), new Point(10, 20, 10));
+        Calibration c = of(20.0, new BufferReading(7, 20, 7), new BufferReading(10, 20, 10));
         assertThat(map(c, 26).correction(8.2246)).isCloseTo(-0.0246, within(0.0005));
-        assertThat(map(of(null, new Point(7, 20, 7), new Point(10, 20, 10)), 26).correction(8.2))
+        assertThat(map(of(null, new BufferReading(7, 20, 7), new BufferReading(10, 20, 10)), 26)
+                        .correction(8.2))
                 .isCloseTo(0, within(1e-9));
         // In buffers as warm as the tank it is calibrated with what it does wrong.
-        Calibration warm = of(20.0, new Point(7, 26, 7), new Point(10, 26, 7 + 3 * 299.15 / 293.15));
+        Calibration warm = of(20.0, new BufferReading(7, 26, 7), new BufferReading(10, 26, 7 + 3 * 299.15 / 293.15));
         assertThat(map(warm, 26).ph(7 + 1.2 * 299.15 / 293.15)).isCloseTo(8.2, within(1e-9));
     }
 
@@ -102,8 +104,8 @@ class CalibrationTest {
             double off = drawn.between(-0.6, 0.6);
             double steep = drawn.between(0.75, 1.1);
             double bufferC = drawn.between(15, 30);
-            Point low = new Point(6.88, bufferC, 7 + off + steep * (6.88 - 7));
-            Point high = new Point(9.2, bufferC, 7 + off + steep * (9.2 - 7));
+            BufferReading low = new BufferReading(6.88, bufferC, 7 + off + steep * (6.88 - 7));
+            BufferReading high = new BufferReading(9.2, bufferC, 7 + off + steep * (9.2 - 7));
             ProbeMap map = map(of(null, high, low), 25);
             assertThat(map.ph(low.shownPh())).isCloseTo(6.88, within(1e-9));
             assertThat(map.ph(high.shownPh())).isCloseTo(9.2, within(1e-9));
@@ -120,7 +122,7 @@ class CalibrationTest {
     })
     void whatCannotBeIsRefusedWithItsLikelyCause(
             double low, double high, double shownLow, double shownHigh, String words) {
-        assertThatThrownBy(() -> of(null, new Point(low, 25, shownLow), new Point(high, 25, shownHigh)))
+        assertThatThrownBy(() -> of(null, new BufferReading(low, 25, shownLow), new BufferReading(high, 25, shownHigh)))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining(words);
     }
@@ -128,7 +130,7 @@ class CalibrationTest {
     @Test
     void nothingIsNoCalibration() {
         assertThatThrownBy(() -> of(null)).hasMessageContaining("Without a buffer");
-        assertThatThrownBy(() -> of(null, new Point(10, 25, 7.1))).hasMessageContaining("the other buffer");
+        assertThatThrownBy(() -> of(null, new BufferReading(10, 25, 7.1))).hasMessageContaining("the other buffer");
         assertThat(new Calibration(NOON, List.of(), Then.SET_ITSELF, null).offsetMv())
                 .isNaN();
     }

@@ -10,7 +10,7 @@ import java.util.List;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
-import jollytide.core.probe.Calibration.Point;
+import jollytide.core.probe.Calibration.BufferReading;
 import jollytide.core.probe.Calibration.Then;
 import jollytide.core.seawater.EquilibriumConstants;
 import jollytide.core.seawater.Gases;
@@ -30,7 +30,10 @@ class ProbeHistoryTest {
     /** Found to show so much too much, everywhere alike. */
     private static Calibration found(double days, double tooMuch, Then then) {
         return new Calibration(
-                day(days), List.of(new Point(7, 25, 7 + tooMuch), new Point(10, 25, 10 + tooMuch)), then, null);
+                day(days),
+                List.of(new BufferReading(7, 25, 7 + tooMuch), new BufferReading(10, 25, 10 + tooMuch)),
+                then,
+                null);
     }
 
     private static double correction(ProbeHistory history, double days) {
@@ -105,7 +108,7 @@ class ProbeHistoryTest {
     @Test
     void oneBufferLeavesTheSlopeInDoubt() {
         ProbeHistory one = new ProbeHistory(
-                List.of(new Calibration(FIRST, List.of(new Point(7, 25, 7)), Then.LEFT_AS_IT_WAS, null)), 25);
+                List.of(new Calibration(FIRST, List.of(new BufferReading(7, 25, 7)), Then.LEFT_AS_IT_WAS, null)), 25);
         assertThat(one.uncertainty(FIRST, PH).orElseThrow()).isCloseTo(0.02 + 0.03 * 1.2, within(1e-9));
     }
 

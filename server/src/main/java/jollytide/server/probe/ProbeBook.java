@@ -77,7 +77,7 @@ public class ProbeBook {
     public Kept add(
             Tank tank,
             String at,
-            List<Calibration.Point> points,
+            List<Calibration.BufferReading> points,
             Calibration.Then meter,
             @Nullable Double setC,
             String note) {

@@ -25,7 +25,7 @@ class ProbeCalibration {
     Instant at;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    List<Calibration.Point> points;
+    List<Calibration.BufferReading> points;
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "VARCHAR(20)")

@@ -40,7 +40,7 @@ record NewCalibration(
             @Nullable Double shownPh,
             @Nullable Double millivolts) {
 
-        private Calibration.Point toCore(String field) {
+        private Calibration.BufferReading toCore(String field) {
             if ((buffer == null) == (bufferPh == null)) {
                 throw refused(field + ".bufferPh", "one of both", "Say which standard buffer it is, or its value.");
             }
@@ -49,8 +49,8 @@ record NewCalibration(
                 throw refused(field + ".shownPh", "one of both", "Say what it showed, as pH or in millivolts.");
             }
             return shownPh == null
-                    ? Calibration.Point.ofMillivolts(ph, bufferC, millivolts)
-                    : new Calibration.Point(ph, bufferC, shownPh);
+                    ? Calibration.BufferReading.ofMillivolts(ph, bufferC, millivolts)
+                    : new Calibration.BufferReading(ph, bufferC, shownPh);
         }
 
         private static Problem refused(String field, String allowed, String message) {
@@ -58,8 +58,8 @@ record NewCalibration(
         }
     }
 
-    List<Calibration.Point> inCore() {
-        List<Calibration.Point> all = new ArrayList<>();
+    List<Calibration.BufferReading> inCore() {
+        List<Calibration.BufferReading> all = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
             all.add(points.get(i).toCore("points[" + i + "]"));
         }

@@ -81,7 +81,7 @@ class ProbeService {
     record CalibrationView(
             @Nullable UUID id,
             Instant at,
-            List<Calibration.Point> points,
+            List<Calibration.BufferReading> points,
             Calibration.Then meter,
             @Nullable Double setC,
             String note,

@@ -1,0 +1,162 @@
+import { useState } from 'react';
+import { useDropCalibration, useKeepCalibration, useLook } from '../../../api/hooks';
+import type { Calibration, NewCalibration, Probe } from '../../../api/types';
+import { readNumber, signed } from '../../../lib/number';
+import { localInput } from '../../../lib/time';
+import { Button } from '../../../parts/Button';
+import { Choice, Field } from '../../../parts/Field';
+import { useNotice } from '../../../parts/Notices';
+import { OneOf } from '../../../parts/OneOf';
+import { Refusal } from '../../../parts/Refusal';
+import { Tick } from '../../../parts/Tick';
+import { useAtTank } from '../../../TankContext';
+import { BUFFERS, calibration, standard, valueAt, type BufferName, type Typed } from './buffers';
+import { CONDITION, moves } from './words';
+
+const METERS: readonly { value: Calibration['meter']; label: string }[] = [
+  { value: 'LEFT_AS_IT_WAS', label: 'left it as it was' },
+  { value: 'SET_ITSELF', label: 'let it set itself' },
+  { value: 'NEW_PROBE', label: 'put in a new probe' },
+];
+
+const buffer = (name: BufferName): Typed => ({
+  buffer: name,
+  ph: standard(name) ? '' : name,
+  celsius: '25',
+  shown: '',
+});
+
+/** The probe in its buffers, step by step; what that says and moves is shown before it is kept. */
+export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
+  const { tank } = useAtTank();
+  const [time, setTime] = useState<string | null>(null);
+  const [rows, setRows] = useState<Typed[]>([buffer('7.00'), buffer('10.00')]);
+  const [millivolts, setMillivolts] = useState(false);
+  const [meter, setMeter] = useState<Calibration['meter'] | null>(null);
+  const [setC, setSetC] = useState<string | null>(null);
+  const keep = useKeepCalibration(tank.id);
+  const drop = useDropCalibration(tank.id);
+  const tell = useNotice();
+  const [opened] = useState(() => localInput(new Date(), tank.zone));
+  const filled = rows.filter((r) => r.shown.trim() !== '');
+  const how = { at: time ?? opened, note: '', millivolts, setC };
+  const unseen = filled.length === 0 && meter !== null && meter !== 'LEFT_AS_IT_WAS';
+  const body: NewCalibration | null =
+    filled.length > 0 || unseen
+      ? calibration(filled, { ...how, meter: meter ?? 'LEFT_AS_IT_WAS' })
+      : null;
+  const look = useLook(tank.id, body);
+  const change = (i: number, changed: Partial<Typed>) =>
+    setRows(rows.map((r, at) => (at === i ? { ...r, ...changed } : r)));
+  const save = () =>
+    body &&
+    meter &&
+    keep.mutate(
+      { ...body, at: time ?? localInput(new Date(), tank.zone) },
+      {
+        onSuccess: (kept) => {
+          const id = kept.calibration.id;
+          tell(`Kept. ${moves(kept)}`, id ? () => drop.mutate(id) : undefined);
+          setRows(rows.map((r) => ({ ...r, shown: '' })));
+          setTime(null);
+          setMeter(null);
+        },
+      },
+    );
+  return (
+    <section aria-labelledby="in-buffers" className="grid gap-4">
+      <h2 id="in-buffers" className="text-xl font-bold">
+        Into two buffers
+      </h2>
+      <ol className="grid list-decimal gap-1 pl-5">
+        <li>Pumps and heaters off before hands go into the water.</li>
+        <li>Rinse the probe with fresh, best distilled, water and blot it; before each buffer.</li>
+        <li>Wait until it moves less than 0.01 in a minute; five minutes in all.</li>
+        <li>Used buffer is poured away, never back into its bottle or into the tank.</li>
+      </ol>
+      {rows.map((row, i) => (
+        <div key={i} className="grid grid-cols-2 gap-3 border-t pt-3 sm:grid-cols-4 lg:grid-cols-2">
+          <Choice
+            label={i === 0 ? 'First buffer' : 'Second buffer'}
+            value={row.buffer}
+            options={BUFFERS}
+            onChange={(e) => change(i, buffer(e.target.value as BufferName))}
+          />
+          {standard(row.buffer) ? (
+            <p className="self-end pb-2 text-lg" aria-live="polite">
+              pH {valueAt(buffers, row.buffer, readNumber(row.celsius))?.toFixed(3) ?? '—'}
+            </p>
+          ) : (
+            <Field
+              label="its pH at that temperature"
+              inputMode="decimal"
+              value={row.ph}
+              onChange={(e) => change(i, { ph: e.target.value })}
+            />
+          )}
+          <Field
+            label="its temperature"
+            unit="°C"
+            inputMode="decimal"
+            value={row.celsius}
+            onChange={(e) => change(i, { celsius: e.target.value })}
+          />
+          <Field
+            label="it showed"
+            unit={millivolts ? 'mV' : 'pH'}
+            inputMode="text"
+            value={row.shown}
+            onChange={(e) => change(i, { shown: e.target.value })}
+          />
+        </div>
+      ))}
+      <div className="grid gap-1">
+        <Tick checked={millivolts} onChange={(e) => setMillivolts(e.target.checked)}>
+          The meter shows millivolts
+        </Tick>
+        <Tick checked={setC !== null} onChange={(e) => setSetC(e.target.checked ? '25' : null)}>
+          It does not compensate for the temperature
+        </Tick>
+        {setC !== null && (
+          <Field
+            label="it is set to"
+            unit="°C"
+            inputMode="decimal"
+            value={setC}
+            onChange={(e) => setSetC(e.target.value)}
+          />
+        )}
+      </div>
+      <OneOf legend="Then I" value={meter} options={METERS} onChange={setMeter} />
+      <Field
+        label={time === null ? 'now' : 'at'}
+        type="datetime-local"
+        value={time ?? opened}
+        onChange={(e) => setTime(e.target.value || null)}
+        error={keep.error?.at('at')}
+      />
+      <div aria-live="polite" className="grid gap-1">
+        {look.data && body && (
+          <>
+            <p className="text-lg font-semibold">
+              {look.data.calibration.slopePercent !== undefined &&
+                `Slope ${look.data.calibration.slopePercent.toFixed(0)} %, `}
+              {look.data.calibration.offsetMv !== undefined &&
+                `offset ${signed(look.data.calibration.offsetMv, 0)} mV. `}
+              {filled.length > 0 && CONDITION[look.data.calibration.condition]}
+            </p>
+            <p>{moves(look.data)}</p>
+          </>
+        )}
+        <Refusal message={body ? (keep.error?.message ?? look.error?.message) : undefined} />
+      </div>
+      <Button
+        look="main"
+        disabled={!body || !meter || keep.isPending || look.isError}
+        onClick={save}
+      >
+        Keep it
+      </Button>
+    </section>
+  );
+}
