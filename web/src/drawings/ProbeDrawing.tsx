@@ -98,7 +98,7 @@ export function ProbeDrawing({
           <MarkShape key={b.at} kind="entered" x={x(Date.parse(b.at))} y={y(b.ph)} />
         ))}
       </g>
-      {x.ticks(width < 560 ? 3 : 7).map((tick) => (
+      {x.ticks(Math.max(2, Math.floor(width / 220))).map((tick) => (
         <text
           key={tick.getTime()}
           x={x(tick)}

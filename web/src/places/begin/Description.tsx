@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Problem } from '../../api/client';
-import { useEditTank } from '../../api/hooks';
+import { useEditTank, useLogSpan } from '../../api/hooks';
 import type { Tank } from '../../api/types';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
@@ -15,6 +15,7 @@ import { VersionSheet } from './VersionSheet';
 export function Description() {
   const { tank, units } = useAtTank();
   const edit = useEditTank(tank.id);
+  const logged = useLogSpan(tank.id).data?.from !== undefined;
   const tell = useNotice();
   const [version, setVersion] = useState(tank.version);
   const [other, setOther] = useState<{ current: Tank; mine: TankForm } | null>(null);
@@ -22,9 +23,9 @@ export function Description() {
 
   const [asked, setAsked] = useState<TankForm | null>(null);
 
-  /** What makes another tank of it when it changes is asked about. */
+  /** What makes another tank of it when it changes is asked about, once there is a log to be of one or the other. */
   const submit = (values: TankForm) => {
-    if (touchesTheTank(form.formState.dirtyFields)) setAsked(values);
+    if (logged && touchesTheTank(form.formState.dirtyFields)) setAsked(values);
     else void save(values, version);
   };
 

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useDropCalibration, useKeepCalibration, useLook } from '../../../api/hooks';
-import type { Calibration, NewCalibration, Probe } from '../../../api/types';
-import { readNumber, signed } from '../../../lib/number';
+import type { Calibration, NewCalibration, Probe, Units } from '../../../api/types';
+import { measure, readAs, typed } from '../../../lib/measure';
+import { signed } from '../../../lib/number';
 import { localInput } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
 import { Choice, Field } from '../../../parts/Field';
@@ -19,31 +20,34 @@ const METERS: readonly { value: Calibration['meter']; label: string }[] = [
   { value: 'NEW_PROBE', label: 'put in a new probe' },
 ];
 
-const buffer = (name: BufferName): Typed => ({
+const ROOM_C = 25;
+
+const buffer = (name: BufferName, units: Units): Typed => ({
   buffer: name,
   ph: standard(name) ? '' : name,
-  celsius: '25',
+  temperature: typed(ROOM_C, 'temperature', units),
   shown: '',
 });
 
 /** The probe in its buffers, step by step; what that says and moves is shown before it is kept. */
 export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
+  const degrees = measure('temperature', units).label;
   const [time, setTime] = useState<string | null>(null);
-  const [rows, setRows] = useState<Typed[]>([buffer('7.00'), buffer('10.00')]);
+  const [rows, setRows] = useState<Typed[]>([buffer('7.00', units), buffer('10.00', units)]);
   const [millivolts, setMillivolts] = useState(false);
   const [meter, setMeter] = useState<Calibration['meter'] | null>(null);
-  const [setC, setSetC] = useState<string | null>(null);
+  const [setTo, setSetTo] = useState<string | null>(null);
   const keep = useKeepCalibration(tank.id);
   const drop = useDropCalibration(tank.id);
   const tell = useNotice();
   const [opened] = useState(() => localInput(new Date(), tank.zone));
   const filled = rows.filter((r) => r.shown.trim() !== '');
-  const how = { at: time ?? opened, note: '', millivolts, setC };
+  const how = { at: time ?? opened, note: '', millivolts, setTo };
   const unseen = filled.length === 0 && meter !== null && meter !== 'LEFT_AS_IT_WAS';
   const body: NewCalibration | null =
     filled.length > 0 || unseen
-      ? calibration(filled, { ...how, meter: meter ?? 'LEFT_AS_IT_WAS' })
+      ? calibration(filled, { ...how, meter: meter ?? 'LEFT_AS_IT_WAS' }, units)
       : null;
   const look = useLook(tank.id, body);
   const change = (i: number, changed: Partial<Typed>) =>
@@ -80,11 +84,14 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
             label={i === 0 ? 'First buffer' : 'Second buffer'}
             value={row.buffer}
             options={BUFFERS}
-            onChange={(e) => change(i, buffer(e.target.value as BufferName))}
+            onChange={(e) => change(i, buffer(e.target.value as BufferName, units))}
           />
           {standard(row.buffer) ? (
             <p className="self-end pb-2 text-lg" aria-live="polite">
-              pH {valueAt(buffers, row.buffer, readNumber(row.celsius))?.toFixed(3) ?? '—'}
+              pH{' '}
+              {valueAt(buffers, row.buffer, readAs(row.temperature, 'temperature', units))?.toFixed(
+                3,
+              ) ?? '—'}
             </p>
           ) : (
             <Field
@@ -96,10 +103,10 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
           )}
           <Field
             label="its temperature"
-            unit="°C"
+            unit={degrees}
             inputMode="decimal"
-            value={row.celsius}
-            onChange={(e) => change(i, { celsius: e.target.value })}
+            value={row.temperature}
+            onChange={(e) => change(i, { temperature: e.target.value })}
           />
           <Field
             label="it showed"
@@ -114,16 +121,19 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
         <Tick checked={millivolts} onChange={(e) => setMillivolts(e.target.checked)}>
           The meter shows millivolts
         </Tick>
-        <Tick checked={setC !== null} onChange={(e) => setSetC(e.target.checked ? '25' : null)}>
+        <Tick
+          checked={setTo !== null}
+          onChange={(e) => setSetTo(e.target.checked ? typed(ROOM_C, 'temperature', units) : null)}
+        >
           It does not compensate for the temperature
         </Tick>
-        {setC !== null && (
+        {setTo !== null && (
           <Field
             label="it is set to"
-            unit="°C"
+            unit={degrees}
             inputMode="decimal"
-            value={setC}
-            onChange={(e) => setSetC(e.target.value)}
+            value={setTo}
+            onChange={(e) => setSetTo(e.target.value)}
           />
         )}
       </div>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useAirBalance } from '../../../api/hooks';
+import { measure, readAs, typed } from '../../../lib/measure';
 import { range, readNumber } from '../../../lib/number';
 import { dayAndTime } from '../../../lib/time';
 import { alkalinityToMeq, showAlkalinity } from '../../../lib/units';
@@ -8,14 +9,17 @@ import { Field } from '../../../parts/Field';
 import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
 
+/** A room's, until the keeper says. */
+const GLASS_C = 22;
+
 /** A check without buffers: tank water in balance with outdoor air. */
 export function GlassOfAir() {
   const { tank, units } = useAtTank();
   const balance = useAirBalance(tank.id);
   const [shown, setShown] = useState('');
-  const [celsius, setCelsius] = useState('22');
+  const [temperature, setTemperature] = useState(() => typed(GLASS_C, 'temperature', units));
   const ph = readNumber(shown);
-  const glassC = readNumber(celsius);
+  const glassC = readAs(temperature, 'temperature', units);
   const data = balance.data;
   const change = (set: (text: string) => void) => (text: string) => {
     set(text);
@@ -28,8 +32,8 @@ export function GlassOfAir() {
       </h2>
       <p>
         At most half a litre of tank water, a fine stone, air drawn from outdoors. Wait until it
-        moves less than 0.01 in ten minutes: one to two hours. Breath beside it spoils it. It checks
-        probe and alkalinity test together.
+        moves less than 0.01 in ten minutes: one to two hours. Exhaled air beside it spoils it. It
+        checks probe and alkalinity test together.
       </p>
       <div className="grid grid-cols-2 gap-3">
         <Field
@@ -42,16 +46,18 @@ export function GlassOfAir() {
         />
         <Field
           label="in the glass"
-          unit="°C"
+          unit={measure('temperature', units).label}
           inputMode="decimal"
-          value={celsius}
-          onChange={(e) => change(setCelsius)(e.target.value)}
+          value={temperature}
+          onChange={(e) => change(setTemperature)(e.target.value)}
           error={balance.error?.at('glassC')}
         />
       </div>
       <Button
-        disabled={ph === null || glassC === null || balance.isPending}
-        onClick={() => ph !== null && glassC !== null && balance.mutate({ shownPh: ph, glassC })}
+        disabled={ph === null || glassC === undefined || balance.isPending}
+        onClick={() =>
+          ph !== null && glassC !== undefined && balance.mutate({ shownPh: ph, glassC })
+        }
       >
         What should it show?
       </Button>

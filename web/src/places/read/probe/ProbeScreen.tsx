@@ -28,7 +28,7 @@ function Loaded({ probe }: { probe: Probe }) {
   const helper = useHelper();
   const [ref, width] = useWidth();
   return (
-    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_26rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_26rem]">
       <div className="grid content-start gap-6">
         <section aria-labelledby="probe" className="grid gap-2">
           <h1 id="probe" className="text-xl font-bold">
@@ -67,8 +67,12 @@ function Loaded({ probe }: { probe: Probe }) {
         ))}
       </div>
       {!helper && (
-        <div className="grid content-start gap-8">
+        <div className="grid content-start gap-8 lg:row-span-2">
           <CalibrationForm buffers={probe.buffers} />
+        </div>
+      )}
+      {!helper && (
+        <div className="grid content-start gap-8 sm:grid-cols-2">
           <GlassOfAir />
           <BesideIt />
         </div>

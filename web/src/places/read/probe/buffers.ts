@@ -1,4 +1,5 @@
-import type { NewCalibration, Probe } from '../../../api/types';
+import type { NewCalibration, Probe, Units } from '../../../api/types';
+import { readAs } from '../../../lib/measure';
 import { readNumber } from '../../../lib/number';
 
 /** Buffers as bottles name them: technical ones have their value on the bottle, standard ones have a table. */
@@ -19,7 +20,8 @@ export interface Typed {
   buffer: BufferName;
   /** Off the bottle, at the temperature; of a technical buffer only. */
   ph: string;
-  celsius: string;
+  /** In the keeper's unit, and likewise what a meter is set to. */
+  temperature: string;
   shown: string;
 }
 
@@ -30,23 +32,24 @@ export const standard = (name: BufferName): Standard | undefined =>
   name === '4.00' || name === '7.00' || name === '10.00' ? undefined : name;
 
 /** A standard buffer's value at a temperature, to the degree; null where its table ends. */
-export function valueAt(buffers: Probe['buffers'], name: BufferName, celsius: number | null) {
+export function valueAt(buffers: Probe['buffers'], name: BufferName, celsius?: number) {
   const table = buffers.find((b) => b.buffer === name);
-  if (!table || celsius === null) return null;
+  if (!table || celsius === undefined) return null;
   return table.ph[Math.round(celsius - table.fromC)] ?? null;
 }
 
 /** What the server is sent; null while something is missing or is no number. */
 export function calibration(
   typed: readonly Typed[],
-  how: Omit<NewCalibration, 'points' | 'setC'> & { millivolts: boolean; setC: string | null },
+  how: Omit<NewCalibration, 'points' | 'setC'> & { millivolts: boolean; setTo: string | null },
+  units: Units,
 ): NewCalibration | null {
-  const { millivolts, setC, ...rest } = how;
-  const points = typed.map(({ buffer, ph, celsius, shown }) => {
-    const bufferC = readNumber(celsius);
+  const { millivolts, setTo, ...rest } = how;
+  const points = typed.map(({ buffer, ph, temperature, shown }) => {
+    const bufferC = readAs(temperature, 'temperature', units);
     const value = readNumber(shown);
     const bufferPh = standard(buffer) ? undefined : readNumber(ph);
-    if (bufferC === null || value === null || bufferPh === null) return null;
+    if (bufferC === undefined || value === null || bufferPh === null) return null;
     return {
       buffer: standard(buffer),
       bufferPh,
@@ -54,7 +57,7 @@ export function calibration(
       ...(millivolts ? { millivolts: value } : { shownPh: value }),
     };
   });
-  const set = setC === null ? undefined : readNumber(setC);
-  if (set === null || points.some((p) => p === null)) return null;
-  return { ...rest, points: points.flatMap((p) => p ?? []), setC: set };
+  const setC = setTo === null ? undefined : readAs(setTo, 'temperature', units);
+  if ((setTo !== null && setC === undefined) || points.some((p) => p === null)) return null;
+  return { ...rest, points: points.flatMap((p) => p ?? []), setC };
 }

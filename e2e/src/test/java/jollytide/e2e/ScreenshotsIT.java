@@ -50,9 +50,7 @@ class ScreenshotsIT extends BrowserTest {
         Page welcome = visitor(DESKTOP);
         welcome.navigate("/welcome");
         take("welcome", welcome);
-        Page night = demo(visitor(DESKTOP), "Room 6", "Staircase");
-        night.keyboard().press("n");
-        take("staircase-night", night);
+        take("probe", demo(visitor(DESKTOP), "Lantern Reef", "Probe"));
     }
 
     private static void take(String name, Page page) {

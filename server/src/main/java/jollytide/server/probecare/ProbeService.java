@@ -56,6 +56,7 @@ class ProbeService {
     private static final Duration MOVED_OVER = Duration.ofDays(21);
     private static final Duration COMPARED_OVER = Duration.ofDays(180);
     private static final int COURSE_STEPS = 180;
+    private static final Duration BEFORE_THE_FIRST = Duration.ofDays(10);
     private static final Duration TWO_MONTHS = Duration.ofDays(60);
 
     private final TankService tanks;
@@ -124,7 +125,7 @@ class ProbeService {
      * @param uncertaintyPh ± of a corrected reading now; null while nothing is known of it
      * @param due when it should stand in buffers again
      * @param since when it was put in; null when not known
-     * @param course through half a year, and from the first calibration at the earliest; empty without one
+     * @param course through half a year, and from ten days before the first calibration at the earliest; empty without one
      */
     record ProbeView(
             List<CalibrationView> calibrations,
@@ -199,7 +200,8 @@ class ProbeService {
 
     private static List<CoursePoint> course(ProbeHistory history, Instant first, Instant now) {
         Instant back = now.minus(COMPARED_OVER);
-        Instant from = first.isBefore(back) ? back : first;
+        Instant before = first.minus(BEFORE_THE_FIRST);
+        Instant from = before.isBefore(back) ? back : before;
         Duration step = Duration.between(from, now).dividedBy(COURSE_STEPS);
         return IntStream.rangeClosed(0, COURSE_STEPS)
                 .mapToObj(i -> from.plus(step.multipliedBy(i)))

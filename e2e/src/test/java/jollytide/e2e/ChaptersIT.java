@@ -1,0 +1,101 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A tank that changes: what was done, what was described wrongly, and a probe that stood in its buffers. */
+class ChaptersIT extends BrowserTest {
+
+    private Page withOneReading() {
+        Page page = visitor(DESKTOP);
+        newKeeperWithTank(page);
+        enter(page, "pH", "8.02");
+        button(page, "Save").click();
+        assertThat(page.getByText("Reading saved.").first()).isVisible();
+        return page;
+    }
+
+    private static void open(Page page, String screen) {
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/" + screen));
+    }
+
+    private static Locator sheet(Page page) {
+        return page.getByRole(AriaRole.DIALOG);
+    }
+
+    @Test
+    void whatWasTriedIsDoneMendedAndTakenOff() {
+        Page page = withOneReading();
+        open(page, "bench");
+        page.getByLabel("Outdoor line to the skimmer").check();
+        assertThat(page.getByText("removes the source").first()).isVisible();
+        button(page, "I have done this").click();
+        sheet(page)
+                .getByLabel("What", new Locator.GetByLabelOptions().setExact(true))
+                .fill("hose to the garden");
+        button(page, "Note it").click();
+        assertThat(page.getByText(Pattern.compile("Forecast kept: \\+0\\.\\d\\d"))
+                        .first())
+                .isVisible();
+        assertThat(page.getByText("Stands on it")).isVisible();
+        open(page, "history");
+        Locator changed = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What changed"));
+        assertThat(changed).containsText("For the twin: hose, still on. Forecast then: trough");
+        button(page, "Mend “hose to the garden”").click();
+        sheet(page).getByLabel("Note").fill("through the cat flap");
+        button(page, "Save").click();
+        assertThat(changed).containsText("through the cat flap");
+        open(page, "bench");
+        button(page, "“hose to the garden” is taken off").click();
+        assertThat(page.getByText("“hose to the garden” is off the tank.").first())
+                .isVisible();
+        assertThat(page.getByText("Stands on it")).isHidden();
+    }
+
+    @Test
+    void aTankThatChangedHasTwoChaptersAndAMistakeHasOne() {
+        Page page = withOneReading();
+        open(page, "description");
+        page.getByLabel("Net water").fill("400");
+        button(page, "Save").click();
+        assertThat(sheet(page)).containsText("Did the tank change, or was this wrong?");
+        button(page, "I had it wrong: correct it").click();
+        assertThat(page.getByText("Description saved.").first()).isVisible();
+        page.getByLabel("Air the skimmer draws").fill("300");
+        button(page, "Save").click();
+        button(page, "It changed then: begin a new chapter").click();
+        assertThat(sheet(page)).isHidden();
+        open(page, "history");
+        Locator chapters = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chapters"));
+        assertThat(chapters).containsText("from the beginning");
+        assertThat(chapters).containsText("changed: its skimmer");
+        button(page, "mend its end").click();
+        button(page, "It was no change: one chapter").click();
+        assertThat(chapters).isHidden();
+    }
+
+    @Test
+    void aProbeStandsInItsBuffers() {
+        Page page = withOneReading();
+        open(page, "probe");
+        assertThat(page.getByText("±0.1 is assumed")).isVisible();
+        page.getByLabel("it showed").first().fill("10.1");
+        page.getByLabel("it showed").last().fill("7.1");
+        assertThat(page.getByText("the buffers are swapped")).isVisible();
+        page.getByLabel("it showed").first().fill("7.06");
+        page.getByLabel("it showed").last().fill("10.06");
+        assertThat(page.getByText("Slope 100 %, offset −4 mV. A good probe.")).isVisible();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("left it as it was"))
+                .click();
+        button(page, "Keep it").click();
+        assertThat(page.getByText("It shows 0.06 too much and is corrected, give or take 0.02."))
+                .isVisible();
+        assertThat(page.locator("header")).containsText("corrected");
+        assertThat(page.locator("header")).containsText("7.96");
+    }
+}
