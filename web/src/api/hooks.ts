@@ -217,6 +217,15 @@ export const useTwin = (tankId: string, day: string | undefined) =>
     staleTime: 60_000,
   });
 
+/** Each day as it was forecast at its beginning, and as it came. */
+export const useForecastScore = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('forecast score'),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/forecasts', { params: { path: { tankId } } })),
+    staleTime: 300_000,
+  });
+
 export const useProbe = (tankId: string) =>
   useQuery({
     queryKey: keys.tank(tankId).log('probe'),

@@ -4,6 +4,8 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Forecast, GasBalance, LedgerRow, Night, OxygenCourse } from '../api/types';
 import { ForecastDrawing } from './ForecastDrawing';
 import { LedgerDrawing, rowName } from './LedgerDrawing';
+import { ProbeDrawing } from './ProbeDrawing';
+import { ScoreDrawing } from './ScoreDrawing';
 import { MarginDrawing } from './MarginDrawing';
 import { OxygenClockDrawing } from './OxygenClockDrawing';
 
@@ -47,6 +49,74 @@ function forecast(ph: (i: number) => number, spread = 0.03): Forecast {
     cautions: [],
   };
 }
+
+describe('the probe', () => {
+  it('draws what is added to its readings, what the buffers found and what a kit showed', () => {
+    const at = (day: number) => new Date(Date.UTC(2026, 9, day)).toISOString();
+    const { container } = render(
+      <ProbeDrawing
+        probe={{
+          calibrations: [
+            {
+              at: at(10),
+              points: [],
+              meter: 'SET_ITSELF',
+              note: '',
+              tooMuchPh: -0.04,
+              condition: 'GOOD',
+            },
+          ],
+          correctionPh: 0,
+          uncertaintyPh: 0.04,
+          late: false,
+          course: [1, 9, 10, 20].map((d) => ({
+            at: at(d),
+            correctionPh: d < 10 ? 0.04 : 0,
+            uncertaintyPh: 0.03,
+          })),
+          buffers: [],
+          compared: [
+            {
+              method: 'COLOUR_KIT',
+              pairs: [{ at: at(15), probe: 8.1, other: 8.2 }],
+              meanDifference: 0.1,
+            },
+          ],
+        }}
+        zone="Europe/Amsterdam"
+        width={600}
+      />,
+    );
+    soundNumbers(container);
+    expect(container.querySelectorAll('circle')).toHaveLength(1);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('give or take 0.04');
+  });
+});
+
+describe('the score', () => {
+  it('draws a dot for what came, and none for what has not come yet', () => {
+    const estimate = (value: number) => ({ value, low: value - 0.05, high: value + 0.05 });
+    const { container } = render(
+      <ScoreDrawing
+        days={[
+          {
+            day: '2026-11-11',
+            trough: estimate(7.9),
+            peak: estimate(8.2),
+            cameTrough: 7.93,
+            camePeak: 8.28,
+            afterwards: false,
+          },
+          { day: '2026-11-12', trough: estimate(7.9), peak: estimate(8.2), afterwards: false },
+        ]}
+        width={500}
+      />,
+    );
+    soundNumbers(container);
+    expect(container.querySelectorAll('circle')).toHaveLength(2);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('1 of which have come');
+  });
+});
 
 describe('the forecast', () => {
   const draw = (now: Forecast, then: Forecast | null) =>

@@ -1,5 +1,5 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
-import { useTwin } from '../../api/hooks';
+import { useForecastScore, useTwin } from '../../api/hooks';
 import type { Experiment, Open, Twin } from '../../api/types';
 import { KnownDrawing } from '../../drawings/KnownDrawing';
 import { LeftDrawing } from '../../drawings/LeftDrawing';
@@ -7,7 +7,9 @@ import { clockTime, dayAndTime, plainDay } from '../../lib/time';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { ScoreDrawing } from '../../drawings/ScoreDrawing';
 import { after, how, narrows, openness, OXYGEN_G_PER_MOL, verdict } from './known';
+import { afterwards, did } from './score';
 
 const route = getRouteApi('/signed-in/tank/$tankId/twin');
 
@@ -102,6 +104,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
             </p>
           </div>
         )}
+        {!day && width > 0 && <Forecasts width={width} />}
       </section>
       <aside aria-label="What is open" className="grid content-start gap-6 lg:border-l lg:pl-8">
         <div>
@@ -126,6 +129,29 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
           </div>
         )}
       </aside>
+    </div>
+  );
+}
+
+/** Each day as it was forecast at its beginning, and as it came. */
+function Forecasts({ width }: { width: number }) {
+  const { tank } = useAtTank();
+  const score = useForecastScore(tank.id).data;
+  if (!score || score.days.length === 0) return null;
+  const made = afterwards(score);
+  return (
+    <div>
+      <h2 className="font-bold">How its forecasts did</h2>
+      <p>
+        {did(score.trough, 'trough') ?? 'No day that it forecast has come yet.'}{' '}
+        {did(score.peak, 'peak')}
+      </p>
+      <ScoreDrawing days={score.days} width={width} />
+      <p className="text-sm text-soft">
+        Hatched, what it forecast of each day’s trough and peak at its beginning; dots, what came.
+        {made > 0 &&
+          ` ${made === 1 ? 'One was' : `${made} were`} made up for later, from the log as it stood before the day.`}
+      </p>
     </div>
   );
 }

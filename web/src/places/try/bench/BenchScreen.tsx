@@ -1,6 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { memo, useMemo } from 'react';
-import { useBench, useForecast } from '../../../api/hooks';
+import { useBench, useForecast, useForecastScore } from '../../../api/hooks';
 import type { Bench, Forecast, MeasureKind, PutMeasure } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
 import { RemedyMapDrawing } from '../../../drawings/RemedyMapDrawing';
@@ -16,6 +16,7 @@ import { inWords, shownAs, turned, withMeasure } from './measures';
 import { Measures } from './Measures';
 import { range, signedRange } from '../../../lib/number';
 import { Compared, EFFORT, mediaDays } from './Compared';
+import { did } from '../../reason/score';
 import { Done } from './Done';
 import { hoseInWords } from './hose';
 import { Kept } from './Kept';
@@ -353,6 +354,7 @@ function OnTheMap({
 /** What the twin rests on: measured, fitted, assumed. */
 const Basis = memo(function Basis({ bench }: { bench: Bench }) {
   const { tank, units } = useAtTank();
+  const scored = did(useForecastScore(tank.id).data?.trough, 'trough');
   return (
     <section aria-labelledby="basis" className="border-t pt-3 text-soft">
       <h2 id="basis" className="font-bold text-ink">
@@ -403,6 +405,7 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
         described; air changes {bench.airChangesPerH.toFixed(2)} an hour.
         {bench.hose && ` ${hoseInWords(bench.hose)}`}
       </p>
+      {scored && <p className="text-ink">{scored}</p>}
       {bench.contradiction && (
         <p className="mt-2 border-l-4 border-alk pl-3 text-ink">{bench.contradiction}</p>
       )}

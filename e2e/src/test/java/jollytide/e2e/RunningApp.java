@@ -35,6 +35,7 @@ final class RunningApp {
         builder.environment().put("JOLLY_TIDE_DB_NAME", database.name());
         builder.environment().put("JOLLY_TIDE_DB_PASSWORD", database.password());
         builder.environment().put("JOLLY_TIDE_DEMO", "true");
+        builder.environment().put("JOLLY_TIDE_NIGHTLY", "false");
         builder.environment().put("JOLLY_TIDE_PORT", Integer.toString(port));
         builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log));
         Files.deleteIfExists(log.toPath());

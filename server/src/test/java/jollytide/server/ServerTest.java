@@ -44,6 +44,7 @@ public abstract class ServerTest {
         registry.add("JOLLY_TIDE_DB_NAME", DATABASE::name);
         registry.add("JOLLY_TIDE_DB_PASSWORD", DATABASE::password);
         registry.add("jollytide.demo", () -> true);
+        registry.add("jollytide.nightly", () -> false);
     }
 
     /** A visitor with an empty cookie jar. */

@@ -11,9 +11,10 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param demo whether the demo home is made and its door stands open
  * @param bind the address the server listens on
  * @param hosts further names under which people reach it
+ * @param nightly whether twins are fitted anew after each midnight without anybody asking
  */
 @ConfigurationProperties("jollytide")
-public record Settings(boolean demo, String bind, List<String> hosts) {
+public record Settings(boolean demo, String bind, List<String> hosts, boolean nightly) {
 
     /** Whether only this machine can reach the server. */
     public boolean onLoopback() {

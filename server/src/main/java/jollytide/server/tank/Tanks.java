@@ -17,6 +17,11 @@ interface Tanks extends JpaRepository<Tank, UUID> {
             where t.id = :id""")
     Optional<Tank> findWithPlace(UUID id);
 
+    @Query("""
+            select distinct t from Tank t join fetch t.room r join fetch r.home left join fetch t.surfaces
+            order by t.id""")
+    List<Tank> findAllWithPlace();
+
     @Query("select r.home.id from Tank t join t.room r where t.id = :id")
     Optional<UUID> findHomeId(UUID id);
 

@@ -97,6 +97,7 @@ public class TwinBook {
      * @param fit what its log leaves of it
      * @param problem why it is not fitted, or what contradicts the description; null when nothing is to be said
      * @param standing events whose measures are in the setup
+     * @param troughs of those whole days, pH; {@code peaks} likewise
      */
     public record Described(
             Setup setup,
@@ -108,7 +109,9 @@ public class TwinBook {
             int daysUsed,
             Fitted fit,
             @Nullable String problem,
-            List<EventView> standing) {
+            List<EventView> standing,
+            List<Double> troughs,
+            List<Double> peaks) {
 
         /** Tanks that could be behind the log, the most probable first. */
         public List<TankParameters> tanks() {
@@ -240,7 +243,9 @@ public class TwinBook {
                     known.standing().all().stream()
                             .filter(put -> put.event().stoodAt(at))
                             .map(Standing.Put::event)
-                            .toList());
+                            .toList(),
+                    days.stream().map(LogToFit.Day::troughPh).toList(),
+                    days.stream().map(LogToFit.Day::peakPh).toList());
         }
     }
 
@@ -294,6 +299,11 @@ public class TwinBook {
     /** One tank settled in its setup; the last ones are remembered, for a slider asks for the same again and again. */
     public TwinState settled(Setup setup, TankParameters living, Instant at) {
         return settled.of(new Settling(setup, living, at), s -> new OrdinaryDays(s.setup(), s.living()).today(s.at()));
+    }
+
+    /** A week of ordinary days from there: its last one has settled. */
+    public List<TwinState> ordinary(Setup setup, TankParameters living, Instant at) {
+        return asItIs(setup, living, at, Duration.ofDays(7));
     }
 
     /** The run from there with nothing changed: every slider is drawn beside it. */

@@ -1,0 +1,147 @@
+package jollytide.server.forecast;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.fit.DayAhead;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.setup.Settings;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+
+/**
+ * Fits each tank after its midnight and keeps what that forecasts of the day. Days of the last fortnight that have none
+ * are made up for from the log as it stood then, one at a time, so that the machine stays free for people.
+ */
+@Component
+class NightlyFit {
+    private static final Logger LOG = LoggerFactory.getLogger(NightlyFit.class);
+    private static final int DAYS_BACK = 14;
+    private static final int FIRST_AFTER_S = 90;
+    private static final int THEN_EVERY_S = 60;
+
+    private final TankService tanks;
+    private final ReadingService readings;
+    private final TwinBook book;
+    private final DayForecasts kept;
+    private final Settings settings;
+    private final Clock clock;
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread t = new Thread(task, "nightly-fit");
+        t.setDaemon(true);
+        return t;
+    });
+
+    NightlyFit(
+            TankService tanks,
+            ReadingService readings,
+            TwinBook book,
+            DayForecasts kept,
+            Settings settings,
+            Clock clock) {
+        this.tanks = tanks;
+        this.readings = readings;
+        this.book = book;
+        this.kept = kept;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void begin() {
+        if (settings.nightly()) {
+            var unused = thread.scheduleWithFixedDelay(this::quietly, FIRST_AFTER_S, THEN_EVERY_S, TimeUnit.SECONDS);
+        }
+    }
+
+    @PreDestroy
+    void end() {
+        thread.shutdownNow();
+    }
+
+    private void quietly() {
+        try {
+            next();
+        } catch (DataAccessException | TransactionException away) {
+            LOG.debug("the database is away; the forecast is made later", away);
+        } catch (RuntimeException failed) {
+            LOG.warn("a day's forecast could not be made", failed);
+        }
+    }
+
+    private record Task(Tank tank, LocalDate day) {}
+
+    /** The next day that has no forecast, today before the days that were; false when there is none. */
+    boolean next() {
+        Optional<Task> task = task();
+        task.ifPresent(this::make);
+        return task.isPresent();
+    }
+
+    private Optional<Task> task() {
+        return tanks.allOfEverybody().stream()
+                .flatMap(this::missing)
+                .sorted(Comparator.comparing(Task::day).reversed())
+                .filter(task -> kept.claim(task.tank().id(), task.day()))
+                .findFirst();
+    }
+
+    /** Days of a tank that have no forecast and before which something was logged. */
+    private Stream<Task> missing(Tank tank) {
+        ZoneId zone = tank.home().zone();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        Optional<ReadingService.Span> logged = readings.span(tank);
+        if (logged.isEmpty()) {
+            return Stream.of();
+        }
+        LocalDate first = LocalDate.ofInstant(logged.get().from(), zone);
+        Set<LocalDate> done = kept.days(tank.id(), today.minusDays(DAYS_BACK));
+        return IntStream.rangeClosed(0, DAYS_BACK)
+                .mapToObj(today::minusDays)
+                .filter(day -> day.isAfter(first) && !done.contains(day))
+                .map(day -> new Task(tank, day));
+    }
+
+    private void make(Task task) {
+        Tank tank = task.tank();
+        ZoneId zone = tank.home().zone();
+        Instant midnight = task.day().atStartOfDay(zone).toInstant();
+        boolean today = task.day().equals(LocalDate.ofInstant(clock.instant(), zone));
+        // Today's is the fit that every screen shows: it is kept for them, too.
+        TwinBook.Described then = today ? book.describe(tank) : book.describe(tank, midnight);
+        if (!then.fitted()) {
+            kept.keep(tank.id(), task.day(), null, null);
+            return;
+        }
+        List<SettledDay> ordinary = then.tanks().stream()
+                .map(living -> OrdinaryDays.settled(book.ordinary(then.setup(), living, then.start())))
+                .toList();
+        Estimate trough =
+                OrdinaryDays.band(ordinary.stream().map(SettledDay::troughPh).toList());
+        Estimate peak =
+                OrdinaryDays.band(ordinary.stream().map(SettledDay::peakPh).toList());
+        kept.keep(tank.id(), task.day(), DayAhead.of(trough, then.troughs()), DayAhead.of(peak, then.peaks()));
+    }
+}
