@@ -89,7 +89,7 @@ describe('the probe', () => {
     );
     soundNumbers(container);
     expect(container.querySelectorAll('circle')).toHaveLength(1);
-    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('give or take 0.04');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('give or take 0.03');
   });
 });
 
