@@ -88,6 +88,7 @@ function Loaded({ day }: { day: Day }) {
 
 function DayInWords({ day }: { day: Day }) {
   const { tank } = useAtTank();
+  const helper = useHelper();
   return (
     <div className="grid gap-1 pt-2">
       {day.trough && day.peak ? (
@@ -113,6 +114,18 @@ function DayInWords({ day }: { day: Day }) {
             className={buttonLook('quiet')}
           >
             Enter one
+          </Link>
+        </p>
+      )}
+      {!helper && day.day < day.latest && (
+        <p>
+          <Link
+            to="/tank/$tankId/twin"
+            params={{ tankId: tank.id }}
+            search={{ day: day.day }}
+            className={buttonLook('quiet')}
+          >
+            what the twin knew on that evening
           </Link>
         </p>
       )}

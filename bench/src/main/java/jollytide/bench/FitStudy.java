@@ -72,10 +72,11 @@ public final class FitStudy {
     public static void main(String[] args) {
         int tanks = args.length > 0 ? Integer.parseInt(args[0]) : 200;
         long seed = args.length > 1 ? Long.parseLong(args[1]) : 11;
+        boolean uses = args.length > 2 && args[2].equals("uses");
         long began = System.nanoTime();
         List<Case> cases = IntStream.range(0, tanks)
                 .parallel()
-                .mapToObj(i -> Case.of(random(seed, i), i % 5 == 4))
+                .mapToObj(i -> Case.of(random(seed, i), i % 5 == 4, uses))
                 .toList();
         double seconds = (System.nanoTime() - began) / 1e9;
         System.out.printf(Locale.ROOT, "%d tanks, seed %d, %.0f s%n", tanks, seed, seconds);
@@ -227,8 +228,8 @@ public final class FitStudy {
             List<Made> made,
             double fitSeconds,
             double edgeSeconds) {
-        static Case of(RandomGenerator random, boolean wrong) {
-            World world = World.livable(random, wrong);
+        static Case of(RandomGenerator random, boolean wrong, boolean uses) {
+            World world = World.livable(random, wrong, uses);
             long began = System.nanoTime();
             FittedTank fitted = TwinFit.of(
                     world.described, TankParameters.ORDINARY, world.log, Priors.ASSUMED, TwinFit.Progress.NONE);
@@ -279,10 +280,10 @@ public final class FitStudy {
             Setup real, TankParameters truth, RoomCourse trueRoom, Setup described, TankLog log, Probe probe) {
 
         /** One in which animals live: no keeper logs another. */
-        static World livable(RandomGenerator random, boolean wrong) {
+        static World livable(RandomGenerator random, boolean wrong, boolean uses) {
             while (true) {
                 try {
-                    World world = of(random, wrong);
+                    World world = of(random, wrong, uses);
                     DoubleSummaryStatistics ph =
                             world.log.ph().stream().mapToDouble(Reading::value).summaryStatistics();
                     if (ph.getMin() > LEAST_PH && ph.getMax() < MOST_PH) {
@@ -294,7 +295,7 @@ public final class FitStudy {
             }
         }
 
-        private static World of(RandomGenerator random, boolean wrong) {
+        private static World of(RandomGenerator random, boolean wrong, boolean uses) {
             double volume = 60 * Math.exp(2.5 * random.nextDouble());
             double area = 0.016 * Math.pow(volume, 2.0 / 3) * (0.8 + 0.4 * random.nextDouble());
             SurfaceClass moving = SurfaceClass.values()[1 + random.nextInt(2)];
@@ -346,6 +347,11 @@ public final class FitStudy {
                     day(room, meter),
                     ASSUMED_CHANGES,
                     saidLamps);
+            if (uses) {
+                double dkhPerDay = 0.2 * Math.pow(10, random.nextDouble());
+                real = using(real, dkhPerDay);
+                described = using(described, dkhPerDay * Math.exp(0.2 * random.nextGaussian()));
+            }
             Probe probe = new Probe(random, truth, real, trueRoom);
             return new World(
                     real,
@@ -354,6 +360,30 @@ public final class FitStudy {
                     described,
                     new TankLog(List.copyOf(probe.ph), List.of(), course(room, meter), true, tested),
                     probe);
+        }
+
+        /** The same with animals that build skeletons: 0.2 to 2 dKH a day, as their keeper says it to a fifth. */
+        private static Setup using(Setup s, double dkhPerDay) {
+            return new Setup(
+                    s.netVolumeL(),
+                    s.water(),
+                    s.alkalinityMeqPerL(),
+                    s.pressureHpa(),
+                    s.open(),
+                    s.canopy(),
+                    s.cabinet(),
+                    s.skimmer(),
+                    s.inCabinet(),
+                    s.line(),
+                    s.outdoorPpm(),
+                    s.room(),
+                    s.light(),
+                    s.life().withUse(AlkalinityUnit.DKH.toMeqPerL(dkhPerDay)),
+                    s.source(),
+                    s.reactor(),
+                    s.refugiumLight(),
+                    s.zone(),
+                    s.withoutMains());
         }
 
         private static Setup setup(

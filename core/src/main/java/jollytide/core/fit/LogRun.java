@@ -88,11 +88,13 @@ final class LogRun {
         return log.from().plus(EVERY.multipliedBy(Math.round(steps)));
     }
 
-    private TwinState begin(Twin twin, Setup corrected, TankParameters tank, double firstPh) {
+    private TwinState begin(Twin twin, Setup corrected, TankParameters tank, double probeOff) {
         CarbonateSystem system = CarbonateSystem.of(corrected.water());
         double alkalinity = alkalinity(log.from(), tank);
-        CarbonateState first = system.fromPhAndAlkalinity(system.constants().toTotal(firstPh, PhScale.NBS), alkalinity);
-        CarbonateState usual = system.fromPhAndAlkalinity(system.constants().toTotal(meanPh, PhScale.NBS), alkalinity);
+        CarbonateState first = system.fromPhAndAlkalinity(
+                system.constants().toTotal(log.ph().get(0).value() - probeOff, PhScale.NBS), alkalinity);
+        CarbonateState usual =
+                system.fromPhAndAlkalinity(system.constants().toTotal(meanPh - probeOff, PhScale.NBS), alkalinity);
         TwinState start = twin.start(log.from(), corrected.alkalinityMeqPerL(), corrected.outdoorPpm())
                 .with(Water.DIC, first.dic())
                 .with(Water.ALKALINITY, alkalinity);

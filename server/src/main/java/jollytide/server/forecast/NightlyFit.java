@@ -85,7 +85,7 @@ class NightlyFit {
         try {
             next();
         } catch (DataAccessException | TransactionException away) {
-            LOG.debug("the database is away; the forecast is made later", away);
+            LOG.warn("a day's forecast waits for the database: {}", away.getMessage());
         } catch (RuntimeException failed) {
             LOG.warn("a day's forecast could not be made", failed);
         }
