@@ -63,14 +63,13 @@ final class LogRun {
                 .mapToObj(then::get)
                 .findFirst()
                 .orElse(now);
-        TwinState state =
-                begin(twinAt.apply(from), corrected, tank, log.ph().get(0).value() - probeOff);
+        TwinState state = begin(twinAt.apply(from), corrected, tank, probeOff);
         List<TwinState> all = new ArrayList<>(List.of(state));
         while (state.at().isBefore(until)) {
             Twin twin = twinAt.apply(state.at());
             List<TwinState> run = twin.run(twin.carriedOver(state), next(state.at(), until), EVERY);
             all.addAll(run);
-            state = tested(run.get(run.size() - 1), tank);
+            state = usual(tested(run.get(run.size() - 1), tank), run);
         }
         return all;
     }
@@ -93,14 +92,28 @@ final class LogRun {
         double alkalinity = alkalinity(log.from(), tank);
         CarbonateState first = system.fromPhAndAlkalinity(
                 system.constants().toTotal(log.ph().get(0).value() - probeOff, PhScale.NBS), alkalinity);
-        CarbonateState usual =
-                system.fromPhAndAlkalinity(system.constants().toTotal(meanPh - probeOff, PhScale.NBS), alkalinity);
+        CarbonateState usual = system.fromPhAndAlkalinity(system.constants().toTotal(meanPh, PhScale.NBS), alkalinity);
         TwinState start = twin.start(log.from(), corrected.alkalinityMeqPerL(), corrected.outdoorPpm())
                 .with(Water.DIC, first.dic())
                 .with(Water.ALKALINITY, alkalinity);
         return setup.useMeqPerLPerDay() > 0
                 ? start.with(Reef.USUAL_OVERSATURATION, Math.max(0, usual.omegaAragonite() - 1))
                 : start;
+    }
+
+    /**
+     * The animals use what is described at the saturation of the days themselves: a use that hung on the level of the
+     * readings would claim to know by how much the probe is off.
+     */
+    private TwinState usual(TwinState state, List<TwinState> day) {
+        return setup.useMeqPerLPerDay() > 0
+                ? state.with(
+                        Reef.USUAL_OVERSATURATION,
+                        day.stream()
+                                .mapToDouble(TwinState::oversaturation)
+                                .average()
+                                .orElseThrow())
+                : state;
     }
 
     /** Brought to what the tests say of this day; the source brings its carbon along. */
