@@ -16,6 +16,7 @@ const FACTORS: readonly Unknown['unknown'][] = [
   'SKIMMER',
   'ROOM_EXCESS',
   'AIR_CHANGES',
+  'USE',
 ];
 
 /** Where a value stands: 0 as expected, ±1 at the ends of the band before the log. */

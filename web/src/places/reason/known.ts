@@ -15,6 +15,7 @@ const unlearnt: Record<Unknown['unknown'], string> = {
   ROOM: 'as read',
   ROOM_EXCESS: 'estimated',
   AIR_CHANGES: 'assumed',
+  USE: 'as described',
   LAMPS: 'as described',
   PROBE: 'as read',
   DRIFT: 'assumed',
@@ -34,6 +35,7 @@ export function after(unknown: Unknown, units: Units): string {
     case 'SKIMMER':
     case 'ROOM_EXCESS':
     case 'AIR_CHANGES':
+    case 'USE':
       return `× ${between(low.toFixed(2), high.toFixed(2))}`;
     case 'ALKALINITY': {
       const unit = units.alkalinity;

@@ -41,6 +41,7 @@ import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
+import jollytide.core.twin.Water;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.units.InputException;
 
@@ -486,6 +487,9 @@ public final class FitStudy {
                     truth.photosynthesisMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()));
             Twin twin = new Twin(
                     Rig.of(real, today, measures).tank(state.at(), Duration.between(state.at(), until), room, false));
+            if (real.useMeqPerLPerDay() > 0) {
+                state = keptUp(state, real);
+            }
             for (TwinState s : twin.run(twin.carriedOver(state), until, EVERY)) {
                 double days = Duration.between(START, s.at()).toMinutes() / 1440.0;
                 sum += work.read(s.phNbs(), 5, days);
@@ -496,6 +500,14 @@ public final class FitStudy {
                 }
                 state = s;
             }
+        }
+
+        /** Its keeper doses by tests: alkalinity is brought back each day, and the source brings its carbon along. */
+        private static TwinState keptUp(TwinState state, Setup real) {
+            double perKg = real.alkalinityMeqPerL() / 1000 / real.water().densityKgPerL();
+            double change = perKg - state.alkalinityMolPerKg();
+            return state.with(Water.ALKALINITY, perKg)
+                    .with(Water.DIC, dic -> dic + change * real.source().carbonPerEquivalent());
         }
 
         /** From here on as it is, then with the skimmer off, then as it is; what was read before stays. */

@@ -16,6 +16,7 @@ import jollytide.core.reef.Livestock;
  * @param roomExcessFactor of what the room holds more than outdoors, over what was estimated
  * @param airChangesFactor of the room, over those that are described or assumed
  * @param lampsLateH by how much the lamps go on and off later than described, h
+ * @param useFactor of the alkalinity that the animals use, over what is described
  */
 public record TankParameters(
         double skimmerFactor,
@@ -26,7 +27,8 @@ public record TankParameters(
         double roomOffPpm,
         double roomExcessFactor,
         double airChangesFactor,
-        double lampsLateH) {
+        double lampsLateH,
+        double useFactor) {
 
     /** An ordinary mixed reef, everything else as described. From memory; a log corrects it. */
     public static final TankParameters ORDINARY = new TankParameters(1, 0.018, 0.034);
@@ -41,11 +43,12 @@ public record TankParameters(
         within("roomExcessFactor", roomExcessFactor, 0.01, 50, "");
         within("airChangesFactor", airChangesFactor, 0.05, 20, "");
         within("lampsLateH", lampsLateH, -6, 6, "h");
+        within("useFactor", useFactor, 0.05, 20, "");
     }
 
     /** Alkalinity, room and lamps as they are described. */
     public TankParameters(double skimmerFactor, double surfaceFactor, double respiration, double photosynthesis) {
-        this(skimmerFactor, surfaceFactor, respiration, photosynthesis, 0, 0, 1, 1, 0);
+        this(skimmerFactor, surfaceFactor, respiration, photosynthesis, 0, 0, 1, 1, 0, 1);
     }
 
     /** With surfaces as their physics lets expect, too. */

@@ -174,6 +174,7 @@ public record FittedTank(
                 expected.roomOffPpm() + size.applyAsDouble(Unknown.ROOM),
                 expected.roomExcessFactor() * Math.exp(size.applyAsDouble(Unknown.ROOM_EXCESS)),
                 expected.airChangesFactor() * Math.exp(size.applyAsDouble(Unknown.AIR_CHANGES)),
-                expected.lampsLateH() + size.applyAsDouble(Unknown.LAMPS));
+                expected.lampsLateH() + size.applyAsDouble(Unknown.LAMPS),
+                expected.useFactor() * Math.exp(size.applyAsDouble(Unknown.USE)));
     }
 }

@@ -15,6 +15,7 @@ import static jollytide.core.units.Quantities.within;
  * @param roomUnmeasured ln, of what a room that nobody measured holds more than outdoors: its people and air changes
  * @param airChanges ln
  * @param lampsH of a described light clock
+ * @param use ln, of a described use of alkalinity
  * @param probePh of a probe whose calibration is not known
  * @param probePhPerDay its drift
  * @param oxygenMgPerL of an oxygen probe
@@ -29,11 +30,12 @@ public record Priors(
         double roomUnmeasured,
         double airChanges,
         double lampsH,
+        double use,
         double probePh,
         double probePhPerDay,
         double oxygenMgPerL) {
     public static final Priors ASSUMED =
-            new Priors(0.5, 0.35, 0.3, 0.071, 0.535, 25, 0.57, 0.4, 0.25, 0.04, 0.001, 0.3);
+            new Priors(0.5, 0.35, 0.3, 0.071, 0.535, 25, 0.57, 0.4, 0.25, 0.2, 0.04, 0.001, 0.3);
 
     public Priors {
         within("metabolism", metabolism, 0.01, 3, "");
@@ -45,6 +47,7 @@ public record Priors(
         within("roomUnmeasured", roomUnmeasured, 0.01, 3, "");
         within("airChanges", airChanges, 0.01, 3, "");
         within("lampsH", lampsH, 0.01, 3, "h");
+        within("use", use, 0.01, 3, "");
         within("probePh", probePh, 0.002, 1, "pH");
         within("probePhPerDay", probePhPerDay, 1e-5, 0.1, "pH/day");
         within("oxygenMgPerL", oxygenMgPerL, 0.01, 3, "mg/L");
@@ -62,6 +65,7 @@ public record Priors(
                 roomUnmeasured,
                 airChanges,
                 lampsH,
+                use,
                 ph,
                 phPerDay,
                 oxygenMgPerL);
@@ -77,6 +81,7 @@ public record Priors(
             case ROOM_EXCESS -> roomUnmeasured;
             case AIR_CHANGES -> airChanges;
             case LAMPS -> lampsH;
+            case USE -> use;
             case PROBE -> probePh;
             case DRIFT -> probePhPerDay;
             case OXYGEN_PROBE -> oxygenMgPerL;

@@ -108,6 +108,7 @@ public final class TwinFit {
                 .filter(u -> u != Unknown.SKIMMER || setup.skimmer() != null)
                 .filter(u -> u != Unknown.LAMPS || setup.light().switches())
                 .filter(u -> u != (log.roomMeasured() ? Unknown.ROOM_EXCESS : Unknown.ROOM))
+                .filter(u -> u != Unknown.USE || setup.life().calcificationMeqPerLPerDay() > 0)
                 .filter(u -> u != Unknown.OXYGEN_PROBE || !log.oxygen().isEmpty())
                 .toList();
     }

@@ -27,6 +27,8 @@ public enum Unknown {
     AIR_CHANGES("the room’s air changes", true, "an airier room", "a tighter room"),
     /** By how much the lamps are later than described, h; what probe and water lag behind them cannot be parted from it. */
     LAMPS("the light clock, lags included", false, "later lamps", "earlier lamps"),
+    /** Natural logarithm of the alkalinity that the animals use, over what is described. */
+    USE("the use of alkalinity", true, "a higher use of alkalinity", "a lower use of alkalinity"),
     /** What the probe reads too much in the middle of the log, pH. */
     PROBE("the pH probe", false, "a pH probe that reads high", "a pH probe that reads low"),
     /** By how much more each day, pH/day. */

@@ -186,7 +186,8 @@ public record Setup(
         if (tank.alkalinityOffMeqPerL() == 0
                 && !tank.correctsRoom()
                 && tank.airChangesFactor() == 1
-                && tank.lampsLateH() == 0) {
+                && tank.lampsLateH() == 0
+                && tank.useFactor() == 1) {
             return this;
         }
         return new Setup(
@@ -206,7 +207,8 @@ public record Setup(
                         outdoorPpm,
                         room.airChangesPerH() * tank.airChangesFactor()),
                 light.later(Math.round(tank.lampsLateH() * 60)),
-                life,
+                life.withUse(Math.min(
+                        Life.MOST_USE_MEQ_PER_L_PER_DAY, life.calcificationMeqPerLPerDay() * tank.useFactor())),
                 source,
                 reactor,
                 refugiumLight,

@@ -40,7 +40,7 @@ import tools.jackson.databind.json.JsonMapper;
 class FitStore {
     private static final Logger LOG = LoggerFactory.getLogger(FitStore.class);
     /** Of the document below. */
-    private static final int VERSION = 1;
+    private static final int VERSION = 2;
 
     private final NamedParameterJdbcTemplate jdbc;
     private final JsonMapper json;

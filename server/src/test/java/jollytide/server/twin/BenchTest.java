@@ -252,7 +252,7 @@ class BenchTest extends ServerTest {
         String tank = "/tanks/" + Samples.tank(keeper);
         String living =
                 "[{\"skimmerFactor\":1,\"surfaceFactor\":1,\"respirationMmolPerLPerH\":0.018,\"photosynthesisMmolPerLPerH\":0.034,"
-                        + "\"alkalinityOffMeqPerL\":0,\"roomOffPpm\":0,\"roomExcessFactor\":1,\"airChangesFactor\":1,\"lampsLateH\":0}]";
+                        + "\"alkalinityOffMeqPerL\":0,\"roomOffPpm\":0,\"roomExcessFactor\":1,\"airChangesFactor\":1,\"lampsLateH\":0,\"useFactor\":1}]";
         String path = tank + "/bench/forecast";
         String body = "{\"tanks\":" + living + ",\"variants\":[%s]}";
         assertThat(keeper.post(path, body.formatted(Sets.one("outdoor-line", "lengthM=-1", "boreMm=6")))
