@@ -92,7 +92,8 @@ final class LogRun {
         double alkalinity = alkalinity(log.from(), tank);
         CarbonateState first = system.fromPhAndAlkalinity(
                 system.constants().toTotal(log.ph().get(0).value() - probeOff, PhScale.NBS), alkalinity);
-        CarbonateState usual = system.fromPhAndAlkalinity(system.constants().toTotal(meanPh, PhScale.NBS), alkalinity);
+        CarbonateState usual =
+                system.fromPhAndAlkalinity(system.constants().toTotal(meanPh - probeOff, PhScale.NBS), alkalinity);
         TwinState start = twin.start(log.from(), corrected.alkalinityMeqPerL(), corrected.outdoorPpm())
                 .with(Water.DIC, first.dic())
                 .with(Water.ALKALINITY, alkalinity);

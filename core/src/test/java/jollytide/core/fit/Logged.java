@@ -52,6 +52,30 @@ final class Logged {
                 ZONE);
     }
 
+    /** The same with animals that build skeletons. */
+    static Setup using(Setup s, double meqPerLPerDay) {
+        return new Setup(
+                s.netVolumeL(),
+                s.water(),
+                s.alkalinityMeqPerL(),
+                s.pressureHpa(),
+                s.open(),
+                s.canopy(),
+                s.cabinet(),
+                s.skimmer(),
+                s.inCabinet(),
+                s.line(),
+                s.outdoorPpm(),
+                s.room(),
+                s.light(),
+                s.life().withUse(meqPerLPerDay),
+                s.source(),
+                s.reactor(),
+                s.refugiumLight(),
+                s.zone(),
+                s.withoutMains());
+    }
+
     static RoomCourse room(int days, IntToDoubleFunction ppm) {
         return new RoomCourse(
                 START,

@@ -260,6 +260,19 @@ class TwinFitTest {
         assertThat(respiration.deviation()).isLessThan(1.5 * before.deviation());
     }
 
+    /** What animals use hangs on the saturation; that tells nothing of by how much the probe is off. */
+    @Test
+    void aUseOfAlkalinityIsOneMoreUnknownAndCalibratesNoProbe() {
+        Setup uses = Logged.using(Logged.TANK, 0.3);
+        FittedTank fitted = Logged.fit(uses, Logged.log(Logged.ph(Logged.states(uses, TRUTH, DAYS, ROOM)), ROOM));
+        assertThat(of(fitted, Unknown.PROBE).deviation())
+                .isGreaterThan(0.6 * of(FITTED, Unknown.PROBE).deviation());
+        FittedTank.Learned use = of(fitted, Unknown.USE);
+        // 99 in a hundred: over these days the saturation was not quite that of an ordinary one.
+        assertThat(use.size()).isCloseTo(0, within(2.576 * use.deviation()));
+        assertThat(FITTED.learned()).noneMatch(l -> l.unknown() == Unknown.USE);
+    }
+
     private static double most(List<Reading> left) {
         return left.stream().mapToDouble(r -> Math.abs(r.value())).max().orElseThrow();
     }
