@@ -443,8 +443,10 @@ export const useAirBalance = (tankId: string) =>
     [],
   );
 
-export const useChapters = (tankId: string) =>
+/** @param asked false for whoever may not see them */
+export const useChapters = (tankId: string, asked: boolean) =>
   useQuery({
+    enabled: asked,
     queryKey: keys.tank(tankId).log('chapters'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/chapters', { params: { path: { tankId } } })),

@@ -9,6 +9,7 @@ const RIGHT = 10;
 const TOP = 10;
 const HEIGHT = 170;
 const BOTTOM = 24;
+const WIDEST = 28;
 
 /** Day by day, hatched what was forecast of trough and peak, and as a dot what came. */
 export function ScoreDrawing({ days, width }: { days: readonly ForecastDay[]; width: number }) {
@@ -26,6 +27,9 @@ export function ScoreDrawing({ days, width }: { days: readonly ForecastDay[]; wi
   const y = scaleLinear()
     .domain([Math.min(...values) - 0.02, Math.max(...values) + 0.02])
     .range([TOP + HEIGHT, TOP]);
+  const ticks = y.ticks(5);
+  const digits = ticks.some((t) => Math.abs(t * 10 - Math.round(t * 10)) > 1e-6) ? 2 : 1;
+  const wide = Math.min(WIDEST, x.bandwidth());
   const came = days.filter((d) => d.cameTrough !== undefined);
   const every = Math.ceil(days.length / Math.max(1, Math.floor(width / 130)));
   return (
@@ -40,25 +44,24 @@ export function ScoreDrawing({ days, width }: { days: readonly ForecastDay[]; wi
       <defs>
         <HatchPattern id="score-band" colour="var(--ink)" />
       </defs>
-      {y.ticks(5).map((tick) => (
+      {ticks.map((tick) => (
         <g key={tick}>
           <line x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} stroke="var(--hairline)" />
           <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="fill-soft text-sm">
-            {tick.toFixed(1)}
+            {tick.toFixed(digits)}
           </text>
         </g>
       ))}
       {days.map((d, i) => {
-        const at = x(d.day) ?? LEFT;
-        const middle = at + x.bandwidth() / 2;
+        const middle = (x(d.day) ?? LEFT) + x.bandwidth() / 2;
         return (
           <g key={d.day} color="var(--ink)">
             {[d.trough, d.peak].map((band, k) => (
               <rect
                 key={k}
-                x={at}
+                x={middle - wide / 2}
                 y={y(band.high)}
-                width={x.bandwidth()}
+                width={wide}
                 height={Math.max(1, y(band.low) - y(band.high))}
                 fill="url(#score-band)"
                 stroke="var(--soft)"

@@ -84,7 +84,8 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
   const [settled, setSettled] = useState(shown);
   const [pointed, setPointed] = useState<Pointed | null>(null);
   const svg = useRef<SVGSVGElement>(null);
-  const chapters = useChapters(tank.id).data ?? [];
+  const helper = useHelper();
+  const chapters = useChapters(tank.id, !helper).data ?? [];
   const span = settled.to - settled.from;
   const query = useHistory(tank.id, {
     from: new Date(settled.from - MARGIN * span).toISOString(),

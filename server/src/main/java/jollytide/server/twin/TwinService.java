@@ -3,6 +3,7 @@ package jollytide.server.twin;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -26,6 +27,9 @@ import org.springframework.stereotype.Service;
 /** Shows what the twin knows of a tank, and what it does not. */
 @Service
 class TwinService {
+    /** No log is older. */
+    private static final int FIRST_YEAR = 1990;
+
     private final TankService tanks;
     private final TwinBook book;
     private final Clock clock;
@@ -141,12 +145,15 @@ class TwinService {
     }
 
     private Instant endOf(LocalDate day, Tank tank) {
-        Instant end = day.plusDays(1).atStartOfDay(tank.home().zone()).toInstant();
-        if (end.isAfter(clock.instant())) {
+        ZoneId zone = tank.home().zone();
+        if (!day.isBefore(LocalDate.ofInstant(clock.instant(), zone)) || day.getYear() < FIRST_YEAR) {
             throw Problem.refused(new FieldError(
-                    "day", day.toString(), "a day that is over", "The day " + day + " is not over yet."));
+                    "day",
+                    day.toString(),
+                    "a day that is over, 1990 or later",
+                    "The twin knows no day such as " + day + "."));
         }
-        return end;
+        return day.plusDays(1).atStartOfDay(zone).toInstant();
     }
 
     private static LearnedView view(Learned learned, FittedTank fit) {

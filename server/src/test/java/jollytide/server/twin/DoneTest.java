@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
 import jollytide.server.Sets;
@@ -216,7 +217,9 @@ class DoneTest extends ServerTest {
         JsonNode then = mira.get(reef + "/twin?day=" + day).body();
         assertThat(then.path("standing").get(0).path("id")).isEqualTo(hose.path("id"));
         assertThat(mira.get(reef + "/twin").body().path("standing")).isEmpty();
-        assertThat(mira.get(reef + "/twin?day=2090-01-01").status()).isEqualTo(422);
+        for (String never : List.of("2090-01-01", "0001-01-01", "%2B999999999-12-31")) {
+            assertThat(mira.get(reef + "/twin?day=" + never).status()).as(never).isEqualTo(422);
+        }
         assertThat(mira.get(reef + "/twin?day=yesterday").status()).isBetween(400, 422);
     }
 }
