@@ -167,6 +167,24 @@ class DoneTest extends ServerTest {
         assertThat(said.path("fitted").asBoolean()).isTrue();
     }
 
+    /** What the study shows is said where the bands are shown. */
+    @Test
+    void whereAnimalsUseAlkalinityTheBandsSayThatTheyAreTooSure() {
+        for (int i = 0; i < 90; i++) {
+            String at = PRESENT.minus(30L * (i + 20), ChronoUnit.MINUTES).toString();
+            double ph = 8 + 0.1 * Math.sin(i / 48.0 * 2 * Math.PI);
+            keeper.post(tank + "/readings", Samples.reading(at, "PH_NBS", "TANK", "PROBE", ph));
+        }
+        assertThat(keeper.get(tank + "/twin").body().path("problem").asString()).doesNotContain("too narrow");
+        long version = keeper.get(tank).body().path("version").asLong();
+        String uses = Samples.TANK.replace(
+                "\"assumptions\":{}", "\"assumptions\":{},\"parts\":{\"alkalinityUseDkhPerDay\":1}");
+        keeper.put(tank, "{\"version\":" + version + ",\"since\":null,\"description\":" + uses + "}");
+        JsonNode twin = keeper.get(tank + "/twin").body();
+        assertThat(twin.path("problem").asString()).contains("too narrow");
+        assertThat(twin.path("unknowns").toString()).contains("\"USE\"");
+    }
+
     /** A tank that was learnt before a hose was fitted is not unknown after it. */
     @Test
     void whatWasLearntOfTheTankStaysLearnt() {
