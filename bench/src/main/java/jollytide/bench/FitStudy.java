@@ -365,26 +365,7 @@ public final class FitStudy {
 
         /** The same with animals that build skeletons: 0.2 to 2 dKH a day, as their keeper says it to a fifth. */
         private static Setup using(Setup s, double dkhPerDay) {
-            return new Setup(
-                    s.netVolumeL(),
-                    s.water(),
-                    s.alkalinityMeqPerL(),
-                    s.pressureHpa(),
-                    s.open(),
-                    s.canopy(),
-                    s.cabinet(),
-                    s.skimmer(),
-                    s.inCabinet(),
-                    s.line(),
-                    s.outdoorPpm(),
-                    s.room(),
-                    s.light(),
-                    s.life().withUse(AlkalinityUnit.DKH.toMeqPerL(dkhPerDay)),
-                    s.source(),
-                    s.reactor(),
-                    s.refugiumLight(),
-                    s.zone(),
-                    s.withoutMains());
+            return s.with(s.life().withUse(AlkalinityUnit.DKH.toMeqPerL(dkhPerDay)));
         }
 
         private static Setup setup(

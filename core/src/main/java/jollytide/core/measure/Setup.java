@@ -120,6 +120,15 @@ public record Setup(
 
     /** The same tank with other measures standing on it. */
     public Setup with(MeasureSet stands) {
+        return with(life, stands);
+    }
+
+    /** The same tank with other animals. */
+    public Setup with(Life lives) {
+        return with(lives, standing);
+    }
+
+    private Setup with(Life lives, MeasureSet stands) {
         return new Setup(
                 netVolumeL,
                 water,
@@ -134,7 +143,7 @@ public record Setup(
                 outdoorPpm,
                 room,
                 light,
-                life,
+                lives,
                 source,
                 reactor,
                 refugiumLight,

@@ -54,26 +54,7 @@ final class Logged {
 
     /** The same with animals that build skeletons. */
     static Setup using(Setup s, double meqPerLPerDay) {
-        return new Setup(
-                s.netVolumeL(),
-                s.water(),
-                s.alkalinityMeqPerL(),
-                s.pressureHpa(),
-                s.open(),
-                s.canopy(),
-                s.cabinet(),
-                s.skimmer(),
-                s.inCabinet(),
-                s.line(),
-                s.outdoorPpm(),
-                s.room(),
-                s.light(),
-                s.life().withUse(meqPerLPerDay),
-                s.source(),
-                s.reactor(),
-                s.refugiumLight(),
-                s.zone(),
-                s.withoutMains());
+        return s.with(s.life().withUse(meqPerLPerDay));
     }
 
     static RoomCourse room(int days, IntToDoubleFunction ppm) {

@@ -205,10 +205,9 @@ class ProbeService {
         Duration step = Duration.between(from, now).dividedBy(COURSE_STEPS);
         return IntStream.rangeClosed(0, COURSE_STEPS)
                 .mapToObj(i -> from.plus(step.multipliedBy(i)))
-                .map(at -> new CoursePoint(
-                        at,
-                        history.at(at).correction(REEF_PH),
-                        history.uncertainty(at, REEF_PH).orElseThrow()))
+                // Nothing is known from before a probe that was new.
+                .flatMap(at -> history.uncertainty(at, REEF_PH).stream()
+                        .mapToObj(doubt -> new CoursePoint(at, history.at(at).correction(REEF_PH), doubt)))
                 .toList();
     }
 

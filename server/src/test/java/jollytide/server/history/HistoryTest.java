@@ -1,6 +1,7 @@
 package jollytide.server.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.stream.StreamSupport;
 import jollytide.server.Samples;
@@ -50,8 +51,9 @@ class HistoryTest extends ServerTest {
                 .mapToInt(s -> s.path("at").size())
                 .sum();
         assertThat(points).isBetween(200, 301);
-        assertThat(extreme(ph, "low")).isEqualTo(extreme(track(fine, "PH", "TANK"), "low"));
-        assertThat(extreme(ph, "high")).isEqualTo(extreme(track(fine, "PH", "TANK"), "high"));
+        // A point is read through the calibrations of its beginning: the drift of some hours may stand between them.
+        assertThat(extreme(ph, "low")).isCloseTo(extreme(track(fine, "PH", "TANK"), "low"), within(5e-4));
+        assertThat(extreme(ph, "high")).isCloseTo(extreme(track(fine, "PH", "TANK"), "high"), within(5e-4));
         assertThat(all.path("days").size()).isBetween(119, 121);
         assertThat(track(all, "ALKALINITY", "TANK").path("marks").size()).isBetween(16, 18);
         assertThat(all.path("events").size()).isGreaterThan(9);
