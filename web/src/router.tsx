@@ -8,7 +8,8 @@ import {
   useRouterState,
 } from '@tanstack/react-router';
 import { Problem } from './api/client';
-import { useSession, useTank, useTanks } from './api/hooks';
+import { useSession } from './api/account';
+import { useTank, useTanks } from './api/homes';
 import { Frame } from './frame/Frame';
 import { lastTank, pickTank } from './frame/lastTank';
 import { placesOf } from './frame/places';

@@ -1,6 +1,6 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
-import { useTanks } from '../api/hooks';
+import { useTanks } from '../api/homes';
 import { Sheet } from '../parts/Sheet';
 import { placesOf, ROUTE } from './places';
 import { toggleTheme } from './theme';

@@ -1,6 +1,6 @@
 import { useSearch } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
-import { useAddEvent, useDeleteEvent } from '../api/hooks';
+import { useAddEvent, useDeleteEvent } from '../api/events';
 import type { Tank } from '../api/types';
 import { localInput } from '../lib/time';
 import { useNotice } from '../parts/Notices';

@@ -1,7 +1,8 @@
 import { Link, useNavigate, useRouterState } from '@tanstack/react-router';
 import { DropdownMenu } from 'radix-ui';
 import { useDue } from '../api/guard';
-import { useGlance, useTanks } from '../api/hooks';
+import { useTanks } from '../api/homes';
+import { useGlance } from '../api/log';
 import type { Reading, Tank } from '../api/types';
 import { clockTime, plainDay, shortTime } from '../lib/time';
 import { METHOD, RAW_UNIT } from '../lib/units';

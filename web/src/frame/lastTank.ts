@@ -1,4 +1,4 @@
-import { useTanks } from '../api/hooks';
+import { useTanks } from '../api/homes';
 import type { Tank } from '../api/types';
 
 const KEY = 'last-tank';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Problem } from '../../api/client';
-import { useEditTank, useLogSpan } from '../../api/hooks';
+import { useEditTank } from '../../api/homes';
+import { useLogSpan } from '../../api/log';
 import type { Tank } from '../../api/types';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';

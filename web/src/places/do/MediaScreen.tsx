@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useDeleteFill, useEndFill, useMedia, useReadColour, useReopenFill } from '../../api/hooks';
+import { useDeleteFill, useEndFill, useMedia, useReadColour, useReopenFill } from '../../api/media';
 import type { Fill, FillEnd, Media, MediaAhead } from '../../api/types';
 import { ColumnDrawing } from '../../drawings/ColumnDrawing';
 import { measure, show, shown } from '../../lib/measure';

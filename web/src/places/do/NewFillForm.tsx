@@ -1,5 +1,5 @@
 import { useWatch } from 'react-hook-form';
-import { useFillMedia } from '../../api/hooks';
+import { useFillMedia } from '../../api/media';
 import { localTime, number } from '../../lib/checks';
 import { measure, readAs } from '../../lib/measure';
 import { readNumber } from '../../lib/number';

@@ -1,6 +1,6 @@
 import { useWatch } from 'react-hook-form';
 import { useAddKit, useEditKit } from '../../api/guard';
-import { useTanks } from '../../api/hooks';
+import { useTanks } from '../../api/homes';
 import type { KitItem } from '../../api/types';
 import { measure, show } from '../../lib/measure';
 import { useTypedForm } from '../../lib/useTypedForm';

@@ -1,5 +1,5 @@
 import { Link } from '@tanstack/react-router';
-import { useMargin } from '../../api/hooks';
+import { useMargin } from '../../api/twin';
 import type { Margin, Night } from '../../api/types';
 import { MarginDrawing, STRAIN, UNDER } from '../../drawings/MarginDrawing';
 import { clockTime } from '../../lib/time';

@@ -1,6 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useJoinChapter, useMendChapter } from '../../api/hooks';
+import { useJoinChapter, useMendChapter } from '../../api/homes';
 import type { Chapter, TankPart } from '../../api/types';
 import { useHelper } from '../../frame/useHelper';
 import { dayAndTime, localInput } from '../../lib/time';

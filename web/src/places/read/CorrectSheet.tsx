@@ -1,4 +1,4 @@
-import { useCorrectReading } from '../../api/hooks';
+import { useCorrectReading } from '../../api/log';
 import type { Method, Reading } from '../../api/types';
 import { localTime, number } from '../../lib/checks';
 import { readNumber } from '../../lib/number';

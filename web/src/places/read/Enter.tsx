@@ -1,7 +1,7 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useEffect, useRef, useState, type SyntheticEvent } from 'react';
 import { Problem } from '../../api/client';
-import { useDeleteReadings, useSaveReadings } from '../../api/hooks';
+import { useDeleteReadings, useSaveReadings } from '../../api/log';
 import type { NewReadings } from '../../api/types';
 import { useHelper } from '../../frame/useHelper';
 import { readNumber } from '../../lib/number';

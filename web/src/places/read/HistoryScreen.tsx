@@ -1,6 +1,7 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
-import { useChapters, useHistory, useLogSpan } from '../../api/hooks';
+import { useChapters } from '../../api/homes';
+import { useHistory, useLogSpan } from '../../api/log';
 import { HistoryDrawing, type Pointed } from '../../drawings/HistoryDrawing';
 import { LEFT, RIGHT } from '../../drawings/historyLayout';
 import { typing } from '../../frame/Commands';

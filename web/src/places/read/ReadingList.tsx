@@ -1,6 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useDeleteReadings, useReadings, useSaveReadings, useSensors } from '../../api/hooks';
+import { useDeleteReadings, useReadings, useSaveReadings, useSensors } from '../../api/log';
 import type { Reading, SensorLine } from '../../api/types';
 import { useHelper } from '../../frame/useHelper';
 import { dayAndTime } from '../../lib/time';

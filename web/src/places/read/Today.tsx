@@ -1,6 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useEffect } from 'react';
-import { useDay, useStaircase } from '../../api/hooks';
+import { useDay, useStaircase } from '../../api/log';
 import type { Day } from '../../api/types';
 import { DayRibbon } from '../../drawings/DayRibbon';
 import { StaircaseDrawing } from '../../drawings/StaircaseDrawing';

@@ -1,6 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useDeleteEvent, useEditEvent, useSetMeasures } from '../../api/hooks';
+import { useDeleteEvent, useEditEvent, useSetMeasures } from '../../api/events';
 import type { EventKind, TankEvent } from '../../api/types';
 import { asNoted, asTyped, EventForm } from '../../frame/EventForm';
 import { EVENT_NAMES } from '../../frame/eventKinds';

@@ -1,6 +1,6 @@
 import { getRouteApi } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useLedger } from '../../api/hooks';
+import { useLedger } from '../../api/twin';
 import type { GasBalance, Ledger, LedgerHour, LedgerRow } from '../../api/types';
 import { LedgerDrawing, rowName } from '../../drawings/LedgerDrawing';
 import { clockTime } from '../../lib/time';

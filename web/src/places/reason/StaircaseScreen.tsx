@@ -1,7 +1,7 @@
 import { getRouteApi } from '@tanstack/react-router';
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
-import { useStaircase } from '../../api/hooks';
+import { useStaircase } from '../../api/log';
 import type { MomentName, StaircaseView } from '../../api/types';
 import { CarbonateMapDrawing } from '../../drawings/CarbonateMapDrawing';
 import { StaircaseDrawing } from '../../drawings/StaircaseDrawing';

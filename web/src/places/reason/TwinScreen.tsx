@@ -1,5 +1,5 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
-import { useForecastScore, useTwin } from '../../api/hooks';
+import { useForecastScore, useTwin } from '../../api/twin';
 import type { Experiment, Open, Twin } from '../../api/types';
 import { KnownDrawing } from '../../drawings/KnownDrawing';
 import { LeftDrawing } from '../../drawings/LeftDrawing';

@@ -1,5 +1,5 @@
 import { useWatch } from 'react-hook-form';
-import { useEditHome, useEditRoom } from '../../api/hooks';
+import { useEditHome, useEditRoom } from '../../api/homes';
 import type { Home, Units } from '../../api/types';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';

@@ -1,4 +1,4 @@
-import { useChangePassword } from '../../api/hooks';
+import { useChangePassword } from '../../api/account';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';

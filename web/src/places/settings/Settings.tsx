@@ -1,6 +1,7 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useHomes, useSaveUnits, useSession, useSignOut } from '../../api/hooks';
+import { useSaveUnits, useSession, useSignOut } from '../../api/account';
+import { useHomes } from '../../api/homes';
 import { queryClient } from '../../api/query';
 import type { Units } from '../../api/types';
 import { Frame } from '../../frame/Frame';

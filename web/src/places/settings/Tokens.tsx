@@ -1,4 +1,4 @@
-import { useCreateToken, useRevokeToken, useTokens } from '../../api/hooks';
+import { useCreateToken, useRevokeToken, useTokens } from '../../api/account';
 import type { Home } from '../../api/types';
 import { words } from '../../lib/checks';
 import { shortTime } from '../../lib/time';

@@ -1,6 +1,6 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useCreateKeeper, useEnterDemo, useSession, useSignIn } from '../../api/hooks';
+import { useCreateKeeper, useEnterDemo, useSession, useSignIn } from '../../api/account';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';

@@ -1,6 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useRef, useState, type DragEvent } from 'react';
-import { useImport, useImports, useUndoImport, useUpload } from '../../../api/hooks';
+import { useImport, useImports, useUndoImport, useUpload } from '../../../api/imports';
 import type { Import } from '../../../api/types';
 import { dayAndTime } from '../../../lib/time';
 import { Button, buttonLook } from '../../../parts/Button';

@@ -1,5 +1,10 @@
 import { Link } from '@tanstack/react-router';
-import { useBadLines, useConflicts, useReplaceConflicts, useUndoImport } from '../../../api/hooks';
+import {
+  useBadLines,
+  useConflicts,
+  useReplaceConflicts,
+  useUndoImport,
+} from '../../../api/imports';
 import type { Import } from '../../../api/types';
 import { dayAndTime, localInput } from '../../../lib/time';
 import { RAW_UNIT } from '../../../lib/units';

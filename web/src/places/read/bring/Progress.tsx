@@ -1,4 +1,4 @@
-import { useStopImport } from '../../../api/hooks';
+import { useStopImport } from '../../../api/imports';
 import type { Import } from '../../../api/types';
 import { Button } from '../../../parts/Button';
 import { useAtTank } from '../../../TankContext';

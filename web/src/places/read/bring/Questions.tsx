@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useOffer, usePreview, useStartImport } from '../../../api/hooks';
+import { useOffer, usePreview, useStartImport } from '../../../api/imports';
 import type { Offer, TimeForm } from '../../../api/types';
 import { Button } from '../../../parts/Button';
 import { OneOf } from '../../../parts/OneOf';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useDeleteReadings, useSaveReadings } from '../../../api/hooks';
+import { useDeleteReadings, useSaveReadings } from '../../../api/log';
 import { readNumber } from '../../../lib/number';
 import { localInput } from '../../../lib/time';
 import { Button } from '../../../parts/Button';

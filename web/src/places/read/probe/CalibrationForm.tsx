@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useDropCalibration, useKeepCalibration, useLook } from '../../../api/hooks';
+import { useDropCalibration, useKeepCalibration, useLook } from '../../../api/probe';
 import type { Calibration, NewCalibration, Probe, Units } from '../../../api/types';
 import { measure, readAs, typed } from '../../../lib/measure';
 import { signed } from '../../../lib/number';

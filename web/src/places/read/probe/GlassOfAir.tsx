@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useAirBalance } from '../../../api/hooks';
+import { useAirBalance } from '../../../api/probe';
 import { measure, readAs, typed } from '../../../lib/measure';
 import { range, readNumber } from '../../../lib/number';
 import { dayAndTime } from '../../../lib/time';

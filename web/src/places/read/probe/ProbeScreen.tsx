@@ -1,4 +1,4 @@
-import { useDropCalibration, useProbe } from '../../../api/hooks';
+import { useDropCalibration, useProbe } from '../../../api/probe';
 import type { Calibration, Probe } from '../../../api/types';
 import { ProbeDrawing } from '../../../drawings/ProbeDrawing';
 import { useHelper } from '../../../frame/useHelper';

@@ -1,6 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { memo, useMemo } from 'react';
-import { useBench, useForecast, useForecastScore } from '../../../api/hooks';
+import { useBench, useForecast, useForecastScore } from '../../../api/twin';
 import type { Bench, Forecast, MeasureKind, PutMeasure } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
 import { RemedyMapDrawing } from '../../../drawings/RemedyMapDrawing';

@@ -1,6 +1,6 @@
 import { getRouteApi } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useDeleteEvent, useDone, useEvent, useSetMeasures } from '../../../api/hooks';
+import { useDeleteEvent, useDone, useEvent, useSetMeasures } from '../../../api/events';
 import type { Problem } from '../../../api/client';
 import type { MeasureKind, NewEvent, PutMeasure } from '../../../api/types';
 import { BLANK, EventForm } from '../../../frame/EventForm';

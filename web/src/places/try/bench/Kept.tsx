@@ -1,4 +1,4 @@
-import { useDropSet, useKeepSet, useKeptSets } from '../../../api/hooks';
+import { useDropSet, useKeepSet, useKeptSets } from '../../../api/twin';
 import type { PutMeasure } from '../../../api/types';
 import { words } from '../../../lib/checks';
 import { useTypedForm } from '../../../lib/useTypedForm';

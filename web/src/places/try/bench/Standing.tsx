@@ -1,4 +1,4 @@
-import { useEditEvent } from '../../../api/hooks';
+import { useEditEvent } from '../../../api/events';
 import type { TankEvent } from '../../../api/types';
 import { asNoted } from '../../../frame/EventForm';
 import { useHelper } from '../../../frame/useHelper';

@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { keys } from '../../../api/keys';
 import { api, bodyOf, type Problem } from '../../../api/client';
-import { useGlance } from '../../../api/hooks';
+import { useGlance } from '../../../api/log';
 import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../../api/types';
 import { measure, readAs, typed as asTyped } from '../../../lib/measure';
 import { plain, readNumber, signed } from '../../../lib/number';

@@ -1,5 +1,5 @@
 import { api, bodyOf } from '../../../api/client';
-import { useHomes } from '../../../api/hooks';
+import { useHomes } from '../../../api/homes';
 import { measure, show, shown } from '../../../lib/measure';
 import { money } from '../../../lib/money';
 import { range } from '../../../lib/number';
