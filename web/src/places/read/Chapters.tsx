@@ -2,7 +2,6 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useJoinChapter, useMendChapter } from '../../api/homes';
 import type { Chapter, TankPart } from '../../api/types';
-import { useHelper } from '../../frame/useHelper';
 import { dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { Field } from '../../parts/Field';
@@ -31,7 +30,6 @@ const PARTS: Record<TankPart, string> = {
 /** The tank as it was described, by date. Nothing while it always was as it is. */
 export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
   const { tank } = useAtTank();
-  const helper = useHelper();
   const [mended, setMended] = useState<Chapter | null>(null);
   if (chapters.length < 2) return null;
   const next = mended && chapters[chapters.indexOf(mended) + 1];
@@ -62,12 +60,12 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
                 the twin at its end
               </Link>
             )}
-            {c.id && !helper && (
+            {c.id && (
               <Button look="quiet" className="min-h-6!" onClick={() => setMended(c)}>
                 mend its end
               </Button>
             )}
-            {!c.id && !helper && (
+            {!c.id && (
               <Link
                 to="/tank/$tankId/description"
                 params={{ tankId: tank.id }}

@@ -150,7 +150,7 @@ function Forecasts({ width }: { width: number }) {
       <p className="text-sm text-soft">
         Hatched, what it forecast of each day’s trough and peak at its beginning; dots, what came.
         {made > 0 &&
-          ` ${made === 1 ? 'One was' : `${made} were`} made up for later, from the log as it stood before the day.`}
+          ` ${made === 1 ? 'One was' : `${made} were`} made up for later, from readings before the day, with the calibrations and changes that are known now.`}
       </p>
     </div>
   );

@@ -1,7 +1,6 @@
 import { useDropCalibration, useProbe } from '../../../api/probe';
 import type { Calibration, Probe } from '../../../api/types';
 import { ProbeDrawing } from '../../../drawings/ProbeDrawing';
-import { useHelper } from '../../../frame/useHelper';
 import { signed } from '../../../lib/number';
 import { dayAndTime } from '../../../lib/time';
 import { METHOD } from '../../../lib/units';
@@ -25,7 +24,6 @@ export function ProbeScreen() {
 
 function Loaded({ probe }: { probe: Probe }) {
   const { tank } = useAtTank();
-  const helper = useHelper();
   const [ref, width] = useWidth();
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_26rem]">
@@ -66,24 +64,19 @@ function Loaded({ probe }: { probe: Probe }) {
           </p>
         ))}
       </div>
-      {!helper && (
-        <div className="grid content-start gap-8 lg:row-span-2">
-          <CalibrationForm buffers={probe.buffers} />
-        </div>
-      )}
-      {!helper && (
-        <div className="grid content-start gap-8 sm:grid-cols-2">
-          <GlassOfAir />
-          <BesideIt />
-        </div>
-      )}
+      <div className="grid content-start gap-8 lg:row-span-2">
+        <CalibrationForm buffers={probe.buffers} />
+      </div>
+      <div className="grid content-start gap-8 sm:grid-cols-2">
+        <GlassOfAir />
+        <BesideIt />
+      </div>
     </div>
   );
 }
 
 function Kept({ calibrations }: { calibrations: readonly Calibration[] }) {
   const { tank } = useAtTank();
-  const helper = useHelper();
   const drop = useDropCalibration(tank.id);
   const tell = useNotice();
   if (calibrations.length === 0) return null;
@@ -105,7 +98,7 @@ function Kept({ calibrations }: { calibrations: readonly Calibration[] }) {
                 {c.note && ` ${c.note}`}
               </span>
             </span>
-            {!helper && c.id && (
+            {c.id && (
               <Button
                 look="quiet"
                 className="min-h-6!"

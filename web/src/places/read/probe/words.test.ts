@@ -37,7 +37,7 @@ describe('moves', () => {
       note: '',
       condition: 'UNKNOWN',
     },
-    moved: { days, troughBefore, troughAfter, peakBefore: 8.2, peakAfter: 8.2 },
+    moved: { days, troughBefore, troughAfter },
   });
   it('says by how much and in how many days', () => {
     expect(moves(looked(7.9, 7.93))).toBe(

@@ -4,7 +4,6 @@ import { useDeleteEvent, useDone, useEvent, useSetMeasures } from '../../../api/
 import type { Problem } from '../../../api/client';
 import type { MeasureKind, NewEvent, PutMeasure } from '../../../api/types';
 import { BLANK, EventForm } from '../../../frame/EventForm';
-import { useHelper } from '../../../frame/useHelper';
 import { signedRange } from '../../../lib/number';
 import { localInput } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
@@ -33,7 +32,6 @@ export function Done({
   const done = useDone(tank.id);
   const remove = useDeleteEvent(tank.id);
   const tell = useNotice();
-  if (useHelper()) return null;
   if (event) {
     return (
       <SayWhatItDid

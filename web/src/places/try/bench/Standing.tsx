@@ -1,7 +1,6 @@
 import { useEditEvent } from '../../../api/events';
 import type { TankEvent } from '../../../api/types';
 import { asNoted } from '../../../frame/EventForm';
-import { useHelper } from '../../../frame/useHelper';
 import { dayAndTime, localInput } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
 import { useNotice } from '../../../parts/Notices';
@@ -10,7 +9,6 @@ import { useAtTank } from '../../../TankContext';
 /** What was done and is still on the tank: “as it is” is with it. */
 export function Standing({ events }: { events: readonly TankEvent[] }) {
   const { tank } = useAtTank();
-  const helper = useHelper();
   const edit = useEditEvent(tank.id);
   const tell = useNotice();
   if (events.length === 0) return null;
@@ -41,16 +39,14 @@ export function Standing({ events }: { events: readonly TankEvent[] }) {
                 {event.did.join(', ')}, since {dayAndTime(event.at, tank.zone)}
               </span>
             </span>
-            {!helper && (
-              <Button
-                look="quiet"
-                aria-label={`“${event.title}” is taken off`}
-                disabled={edit.isPending}
-                onClick={() => end(event)}
-              >
-                taken off
-              </Button>
-            )}
+            <Button
+              look="quiet"
+              aria-label={`“${event.title}” is taken off`}
+              disabled={edit.isPending}
+              onClick={() => end(event)}
+            >
+              taken off
+            </Button>
           </li>
         ))}
       </ul>

@@ -26,6 +26,11 @@ public record Estimate(double value, double low, double high) {
         return new Estimate(value, value, value);
     }
 
+    /** Whether a value lies in the band, its ends included. */
+    public boolean holds(double other) {
+        return other >= low && other <= high;
+    }
+
     /** The same in another unit, or of so many such pieces. */
     public Estimate times(double factor) {
         double one = low * factor;

@@ -2,12 +2,15 @@ package jollytide.core.evidence;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 
 /** What a run of readings shows: its unbroken stretches, its extremes, and what is usual at each hour of the day. */
@@ -71,6 +74,24 @@ public final class Trace {
             }
         }
         return kept;
+    }
+
+    /**
+     * The extremes of each local day that was logged closely enough to tell them, in their order.
+     *
+     * @param halfHours one observation for each logged half hour
+     */
+    public static SortedMap<LocalDate, Extremes> days(Collection<Observation> halfHours, ZoneId zone) {
+        Map<LocalDate, List<Observation>> byDay = new TreeMap<>();
+        halfHours.forEach(o -> byDay.computeIfAbsent(LocalDate.ofInstant(o.at(), zone), d -> new ArrayList<>())
+                .add(o));
+        SortedMap<LocalDate, Extremes> days = new TreeMap<>();
+        byDay.forEach((day, all) -> {
+            if (tellsItsExtremes(all.size())) {
+                extremes(all).ifPresent(e -> days.put(day, e));
+            }
+        });
+        return days;
     }
 
     /** Lowest and highest reading, the earlier one on a tie. */

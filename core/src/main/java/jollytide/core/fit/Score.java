@@ -17,7 +17,7 @@ public record Score(int n, int inside, double off, double tooHigh) {
     /** A forecast and what came. */
     public record Pair(Estimate forecast, double came) {
         boolean inside() {
-            return came >= forecast.low() && came <= forecast.high();
+            return forecast.holds(came);
         }
     }
 

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalDouble;
 import jollytide.core.evidence.Observation;
 
 /** Two methods at one hour: a colour kit read at 21:00 beside the probe at 21:00. */
@@ -34,6 +35,11 @@ public final class MethodsCompared {
                         .map(p -> new Pair(o.at(), p.value(), o.value()))
                         .stream())
                 .toList();
+    }
+
+    /** What the other method shows more, on average; empty without a pair. */
+    public static OptionalDouble meanDifference(List<Pair> pairs) {
+        return pairs.stream().mapToDouble(Pair::difference).average();
     }
 
     private static Duration apart(Observation a, Observation b) {

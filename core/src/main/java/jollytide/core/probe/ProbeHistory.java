@@ -33,7 +33,10 @@ public final class ProbeHistory {
     private static final Duration APART = Duration.ofMinutes(2);
 
     private final List<Calibration> all;
-    private final double tankC;
+    private final List<Knot> knots = new ArrayList<>();
+
+    /** A calibration: what it found of the probe until then, null where nothing, and what it left. */
+    private record Knot(Instant at, @Nullable ProbeMap found, ProbeMap left) {}
 
     /**
      * @param calibrations in any order
@@ -42,7 +45,6 @@ public final class ProbeHistory {
      */
     public ProbeHistory(List<Calibration> calibrations, double tankC) {
         within("temperatureC", tankC, 0, 40, "°C");
-        this.tankC = tankC;
         all = calibrations.stream()
                 .sorted(Comparator.comparing(Calibration::at))
                 .toList();
@@ -55,6 +57,11 @@ public final class ProbeHistory {
                         "Another calibration stands within two minutes of this one. Delete that one, or mend the time.");
             }
         }
+        ProbeMap left = ProbeMap.RIGHT;
+        for (Calibration c : all) {
+            left = c.after(tankC, left);
+            knots.add(new Knot(c.at(), c.then() == Calibration.Then.NEW_PROBE ? null : c.found(tankC), left));
+        }
     }
 
     /** Whether anything is known of the probe. */
@@ -64,21 +71,18 @@ public final class ProbeHistory {
 
     /** What it was at a moment. */
     public ProbeMap at(Instant t) {
-        ProbeMap left = ProbeMap.RIGHT;
-        Calibration before = null;
-        for (Calibration next : all) {
-            ProbeMap found = next.then() == Calibration.Then.NEW_PROBE ? null : next.found(tankC);
-            if (!next.at().isAfter(t)) {
-                left = next.after(tankC, left);
-                before = next;
-                continue;
+        Knot before = null;
+        for (Knot next : knots) {
+            if (next.at.isAfter(t)) {
+                ProbeMap left = before == null ? ProbeMap.RIGHT : before.left;
+                if (next.found == null) {
+                    return left;
+                }
+                return before == null ? next.found : left.towards(next.found, share(before.at, t, next.at));
             }
-            if (found == null) {
-                return left;
-            }
-            return before == null ? found : left.towards(found, share(before.at(), t, next.at()));
+            before = next;
         }
-        return left;
+        return before == null ? ProbeMap.RIGHT : before.left;
     }
 
     private static double share(Instant from, Instant t, Instant to) {

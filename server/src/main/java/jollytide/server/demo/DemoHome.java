@@ -303,9 +303,7 @@ class DemoHome implements SmartInitializingSingleton {
                             .toList());
         }
         history.happenings().forEach(h -> note(keeper, tank, h));
-        history.calibrations()
-                .forEach(c ->
-                        probes.add(tanks.tank(keeper, tank), c.at().toString(), c.points(), c.then(), c.setC(), ""));
+        history.calibrations().forEach(c -> probes.add(tanks.tank(keeper, tank), c, ""));
     }
 
     /** Nothing was forecast of what these people did: they had nothing to forecast with. */

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -47,7 +46,8 @@ class ForecastService {
      * A day as it was forecast at its beginning.
      *
      * @param cameTrough by the probe, corrected; null when the day is not over or was not logged closely
-     * @param afterwards whether it was made up for later, from the log as it stood before the day
+     * @param afterwards whether it was made up for later: from readings before the day, with the calibrations, chapters and events
+     *     that were known when it was made
      */
     record ForecastDay(
             LocalDate day,
@@ -112,8 +112,7 @@ class ForecastService {
         ZoneId zone = tank.home().zone();
         Seawater water = new Seawater(
                 tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
-        Map<LocalDate, List<Observation>> days = new HashMap<>();
-        readings
+        List<Observation> halfHours = readings
                 .halfHours(
                         tank,
                         Quantity.PH,
@@ -122,14 +121,8 @@ class ForecastService {
                         today.atStartOfDay(zone).toInstant().minusMillis(1))
                 .stream()
                 .filter(h -> h.method() == Method.PROBE || h.method() == Method.PROBE_CHECKED)
-                .forEach(h -> days.computeIfAbsent(LocalDate.ofInstant(h.start(), zone), d -> new ArrayList<>())
-                        .add(new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start())));
-        Map<LocalDate, Trace.Extremes> extremes = new HashMap<>();
-        days.forEach((day, all) -> {
-            if (Trace.tellsItsExtremes(all.size())) {
-                Trace.extremes(all).ifPresent(e -> extremes.put(day, e));
-            }
-        });
-        return extremes;
+                .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
+                .toList();
+        return Trace.days(halfHours, zone);
     }
 }

@@ -33,7 +33,8 @@ import org.springframework.transaction.TransactionException;
 
 /**
  * Fits each tank after its midnight and keeps what that forecasts of the day. Days of the last fortnight that have none
- * are made up for from the log as it stood then, one at a time, so that the machine stays free for people.
+ * are made up for, one at a time, so that the machine stays free for people: from readings before the day, with the
+ * calibrations, chapters and events that are known now.
  */
 @Component
 class NightlyFit {

@@ -1,7 +1,5 @@
 package jollytide.server.probe;
 
-import java.time.Clock;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -9,11 +7,9 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.probe.Calibration;
 import jollytide.core.probe.ProbeHistory;
-import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.tank.Tank;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,11 +21,9 @@ public class ProbeBook {
     private static final int MOST = 1000;
 
     private final ProbeCalibrations calibrations;
-    private final Clock clock;
 
-    ProbeBook(ProbeCalibrations calibrations, Clock clock) {
+    ProbeBook(ProbeCalibrations calibrations) {
         this.calibrations = calibrations;
-        this.clock = clock;
     }
 
     /** A calibration that is kept. */
@@ -70,23 +64,16 @@ public class ProbeBook {
     /**
      * Keeps one.
      *
-     * @param at with an offset, or without one in the home's zone
-     * @throws Problem when it lies in the future
-     * @throws jollytide.core.units.InputException when the buffers cannot be, or another one stands beside it
+     * @throws jollytide.core.units.InputException when another one stands beside it
      */
-    public Kept add(
-            Tank tank,
-            String at,
-            List<Calibration.BufferReading> points,
-            Calibration.Then meter,
-            @Nullable Double setC,
-            String note) {
-        Instant when = LocalTimes.resolve("at", at, tank.home().zone(), clock.instant());
-        Calibration fresh = new Calibration(when, points, meter, setC);
+    public Kept add(Tank tank, Calibration fresh, String note) {
         List<Kept> before = kept(tank);
         if (before.size() >= MOST) {
             throw Problem.refused(new FieldError(
-                    "at", at, "at most " + MOST, "At most " + MOST + " calibrations of a probe are kept."));
+                    "at",
+                    fresh.at().toString(),
+                    "at most " + MOST,
+                    "At most " + MOST + " calibrations of a probe are kept."));
         }
         history(
                 Stream.concat(before.stream().map(Kept::calibration), Stream.of(fresh))
@@ -95,10 +82,10 @@ public class ProbeBook {
         ProbeCalibration row = new ProbeCalibration();
         row.id = UUID.randomUUID();
         row.tankId = tank.id();
-        row.at = when;
+        row.at = fresh.at();
         row.points = fresh.points();
-        row.meter = meter;
-        row.setC = setC;
+        row.meter = fresh.then();
+        row.setC = fresh.setC();
         row.note = note.strip();
         calibrations.save(row);
         return new Kept(row.id, row.note, fresh);

@@ -3,6 +3,7 @@ package jollytide.server.probecare;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import jollytide.core.probe.Buffer;
@@ -58,11 +59,12 @@ record NewCalibration(
         }
     }
 
-    List<Calibration.BufferReading> inCore() {
+    /** With its time resolved. */
+    Calibration at(Instant when) {
         List<Calibration.BufferReading> all = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
             all.add(points.get(i).toCore("points[" + i + "]"));
         }
-        return all;
+        return new Calibration(when, all, meter, setC);
     }
 }

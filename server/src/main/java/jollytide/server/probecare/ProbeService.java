@@ -3,15 +3,12 @@ package jollytide.server.probecare;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
@@ -161,7 +158,7 @@ class ProbeService {
      * @param days whole days of the last three weeks
      * @param troughBefore mean trough as it is read without it, and {@code troughAfter} with it
      */
-    record Moved(int days, double troughBefore, double troughAfter, double peakBefore, double peakAfter) {}
+    record Moved(int days, double troughBefore, double troughAfter) {}
 
     /** @param moved null where there is no log to move */
     record Looked(CalibrationView calibration, @Nullable Moved moved) {}
@@ -216,7 +213,7 @@ class ProbeService {
     public Looked look(UUID keeperId, UUID tankId, NewCalibration body) {
         Tank tank = tanks.tank(keeperId, tankId);
         Instant at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
-        Calibration fresh = new Calibration(at, body.inCore(), body.meter(), body.setC());
+        Calibration fresh = body.at(at);
         return new Looked(
                 CalibrationView.of(null, body.note(), fresh, tank.assumptions().temperatureC()), moved(tank, fresh));
     }
@@ -224,8 +221,8 @@ class ProbeService {
     public Looked keep(UUID keeperId, UUID tankId, NewCalibration body) {
         Tank tank = tanks.tank(keeperId, tankId);
         Instant at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
-        Moved moved = moved(tank, new Calibration(at, body.inCore(), body.meter(), body.setC()));
-        Kept kept = probes.add(tank, body.at(), body.inCore(), body.meter(), body.setC(), body.note());
+        Moved moved = moved(tank, body.at(at));
+        Kept kept = probes.add(tank, body.at(at), body.note());
         return new Looked(
                 CalibrationView.of(
                         kept.id(),
@@ -250,32 +247,29 @@ class ProbeService {
                 .toList();
         Seawater water = water(tank);
         double pressure = tank.home().pressureHpa();
-        List<Trace.Extremes> before = extremes(tank, logged, h -> h.mean(water, pressure));
-        List<Trace.Extremes> after =
+        Collection<Trace.Extremes> before = extremes(tank, logged, h -> h.mean(water, pressure));
+        Collection<Trace.Extremes> after =
                 extremes(tank, logged, h -> with.at(h.start()).ph(h.unit().toStandard(h.mean(), water, pressure)));
         return before.isEmpty()
                 ? null
                 : new Moved(
                         before.size(),
                         mean(before, e -> e.trough().value()),
-                        mean(after, e -> e.trough().value()),
-                        mean(before, e -> e.peak().value()),
-                        mean(after, e -> e.peak().value()));
+                        mean(after, e -> e.trough().value()));
     }
 
-    private static double mean(List<Trace.Extremes> days, ToDoubleFunction<Trace.Extremes> of) {
+    private static double mean(Collection<Trace.Extremes> days, ToDoubleFunction<Trace.Extremes> of) {
         return days.stream().mapToDouble(of).average().orElseThrow();
     }
 
-    private static List<Trace.Extremes> extremes(Tank tank, List<HalfHour> logged, ToDoubleFunction<HalfHour> value) {
-        ZoneId zone = tank.home().zone();
-        Map<LocalDate, List<Observation>> days = new TreeMap<>();
-        logged.forEach(h -> days.computeIfAbsent(LocalDate.ofInstant(h.start(), zone), d -> new ArrayList<>())
-                .add(new Observation(value.applyAsDouble(h), h.method(), h.start())));
-        return days.values().stream()
-                .filter(day -> Trace.tellsItsExtremes(day.size()))
-                .flatMap(day -> Trace.extremes(day).stream())
-                .toList();
+    private static Collection<Trace.Extremes> extremes(
+            Tank tank, List<HalfHour> logged, ToDoubleFunction<HalfHour> value) {
+        return Trace.days(
+                        logged.stream()
+                                .map(h -> new Observation(value.applyAsDouble(h), h.method(), h.start()))
+                                .toList(),
+                        tank.home().zone())
+                .values();
     }
 
     private List<ComparedView> compared(Tank tank, Instant now) {
@@ -295,15 +289,8 @@ class ProbeService {
                                             .toList(),
                                     water,
                                     pressure));
-                    return pairs.isEmpty()
-                            ? Stream.of()
-                            : Stream.of(new ComparedView(
-                                    method,
-                                    pairs,
-                                    pairs.stream()
-                                            .mapToDouble(MethodsCompared.Pair::difference)
-                                            .average()
-                                            .orElseThrow()));
+                    return MethodsCompared.meanDifference(pairs).stream()
+                            .mapToObj(mean -> new ComparedView(method, pairs, mean));
                 })
                 .toList();
     }
@@ -366,12 +353,7 @@ class ProbeService {
                 pressure);
         double shown = probes.of(tank).at(now).ph(glass.shownPh());
         return new Balance(
-                expected,
-                shown,
-                shown >= expected.low() && shown <= expected.high(),
-                AlkalinityUnit.DKH.fromMeqPerL(alkalinity),
-                test.at(),
-                ppm);
+                expected, shown, expected.holds(shown), AlkalinityUnit.DKH.fromMeqPerL(alkalinity), test.at(), ppm);
     }
 
     private Optional<ReadingRow> newest(Tank tank, Quantity quantity, Instant now) {

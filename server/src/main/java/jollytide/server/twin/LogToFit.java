@@ -9,12 +9,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
@@ -47,7 +45,7 @@ import org.jspecify.annotations.Nullable;
  * @param change the last of those; null without one
  * @param days those of them since the tank is what it is now that were logged closely
  */
-record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
+record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days) {
     static final Duration TWO_MONTHS = Duration.ofDays(60);
     /** Common practice: two days. */
     private static final Duration SETTLING = Duration.ofDays(2);
@@ -56,9 +54,6 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
 
     private static final Set<EventKind> CHANGES_THE_TANK =
             EnumSet.of(EventKind.REMEDY, EventKind.FAULT, EventKind.MAINTENANCE);
-
-    /** A whole local day and its extremes, NBS scale. */
-    record Day(Instant start, Instant end, double troughPh, double peakPh) {}
 
     /** What made another tank of it, nobody said in which way. */
     record Change(String title, Instant at) {
@@ -225,23 +220,13 @@ record LogToFit(TankLog log, @Nullable Change change, List<Day> days) {
         return happened.stream().anyMatch(e -> e.excludes(start, end));
     }
 
-    private static List<Day> wholeDays(Tank tank, List<Reading> ph) {
-        ZoneId zone = tank.home().zone();
-        Map<LocalDate, List<Observation>> byDay = new TreeMap<>();
-        for (Reading r : ph) {
-            byDay.computeIfAbsent(LocalDate.ofInstant(r.at(), zone), d -> new ArrayList<>())
-                    .add(new Observation(r.value(), Method.PROBE, r.at()));
-        }
-        return byDay.entrySet().stream()
-                .filter(e -> Trace.tellsItsExtremes(e.getValue().size()))
-                .flatMap(e -> Trace.extremes(e.getValue())
-                        .map(extremes -> new Day(
-                                e.getKey().atStartOfDay(zone).toInstant(),
-                                e.getKey().plusDays(1).atStartOfDay(zone).toInstant(),
-                                extremes.trough().value(),
-                                extremes.peak().value()))
-                        .stream())
-                .toList();
+    private static List<Trace.Extremes> wholeDays(Tank tank, List<Reading> ph) {
+        return List.copyOf(Trace.days(
+                        ph.stream()
+                                .map(r -> new Observation(r.value(), Method.PROBE, r.at()))
+                                .toList(),
+                        tank.home().zone())
+                .values());
     }
 
     /** The tests of the last fortnight; the newest one where there is none, if it is not too old. */

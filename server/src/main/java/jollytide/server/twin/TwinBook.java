@@ -15,7 +15,6 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
@@ -98,25 +97,41 @@ public class TwinBook {
      * A tank as the twin knows it.
      *
      * @param start the last local midnight: from there forecasts run
-     * @param troughPh mean of the whole days since the tank last changed; null without such days
      * @param fit what its log leaves of it
      * @param problem why it is not fitted, or what contradicts the description; null when nothing is to be said
      * @param standing events whose measures are in the setup
-     * @param troughs of those whole days, pH; {@code peaks} likewise
+     * @param troughs of the whole days since the tank is what it is now, pH; {@code peaks} likewise
      */
     public record Described(
             Setup setup,
             Instant start,
             boolean alkalinityMeasured,
             boolean roomMeasured,
-            @Nullable Double troughPh,
-            @Nullable Double peakPh,
-            int daysUsed,
             Fitted fit,
             @Nullable String problem,
             List<EventView> standing,
             List<Double> troughs,
             List<Double> peaks) {
+
+        /** Whole days since the tank is what it is now. */
+        public int daysUsed() {
+            return troughs.size();
+        }
+
+        /** Mean of their troughs; null without such days. */
+        public @Nullable Double troughPh() {
+            return mean(troughs);
+        }
+
+        public @Nullable Double peakPh() {
+            return mean(peaks);
+        }
+
+        private static @Nullable Double mean(List<Double> values) {
+            OptionalDouble mean =
+                    values.stream().mapToDouble(Double::doubleValue).average();
+            return mean.isPresent() ? mean.getAsDouble() : null;
+        }
 
         /** Tanks that could be behind the log, the most probable first. */
         public List<TankParameters> tanks() {
@@ -232,7 +247,6 @@ public class TwinBook {
         }
 
         Described described(Fitted fitted) {
-            List<LogToFit.Day> days = toFit.days();
             String unfitting = known.standing().problem();
             String ofFit = toFit.log().tells() ? fitted.problem() : tooLittle;
             boolean uses = known.setup().useMeqPerLPerDay() > 0;
@@ -241,28 +255,20 @@ public class TwinBook {
                     fitting.start(),
                     known.alkalinityMeasured(),
                     known.roomMeasured(),
-                    mean(days, LogToFit.Day::troughPh),
-                    mean(days, LogToFit.Day::peakPh),
-                    days.size(),
                     fitted,
                     joined(unfitting, ofFit, toFit.log().tells() && uses ? TOO_SURE : null),
                     known.standing().all().stream()
                             .filter(put -> put.event().stoodAt(at))
                             .map(Standing.Put::event)
                             .toList(),
-                    days.stream().map(LogToFit.Day::troughPh).toList(),
-                    days.stream().map(LogToFit.Day::peakPh).toList());
+                    toFit.days().stream().map(day -> day.trough().value()).toList(),
+                    toFit.days().stream().map(day -> day.peak().value()).toList());
         }
     }
 
     private static @Nullable String joined(@Nullable String... parts) {
         String all = Stream.of(parts).filter(Objects::nonNull).collect(Collectors.joining(" "));
         return all.isEmpty() ? null : all;
-    }
-
-    private static @Nullable Double mean(List<LogToFit.Day> days, ToDoubleFunction<LogToFit.Day> value) {
-        OptionalDouble mean = days.stream().mapToDouble(value).average();
-        return mean.isPresent() ? mean.getAsDouble() : null;
     }
 
     /** Fitted to its log; where no tank of its kind could be behind that, what its kind lets expect. */
@@ -292,15 +298,12 @@ public class TwinBook {
 
     /** The setup alone. */
     public Setup setup(Tank tank) {
-        return setup(tank, clock.instant());
-    }
-
-    private Setup setup(Tank tank, Instant then) {
-        Instant from = then.minus(LOOKED_BACK).minus(TODAY);
-        Map<UUID, LogSnapshot> logs = log.of(List.of(tank), from, then);
-        List<EventView> putOn = events.standing(List.of(tank), from, then).getOrDefault(tank.id(), List.of());
-        return SetupOfTank.known(tank, Objects.requireNonNull(logs.get(tank.id())), putOn)
-                .setup();
+        Instant now = clock.instant();
+        Instant from = now.minus(LOOKED_BACK).minus(TODAY);
+        LogSnapshot ofTank =
+                Objects.requireNonNull(log.of(List.of(tank), from, now).get(tank.id()));
+        List<EventView> putOn = events.standing(List.of(tank), from, now).getOrDefault(tank.id(), List.of());
+        return SetupOfTank.known(tank, ofTank, putOn).setup();
     }
 
     public Instant start(Tank tank) {
