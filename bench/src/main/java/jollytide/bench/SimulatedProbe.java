@@ -1,0 +1,94 @@
+package jollytide.bench;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.random.RandomGenerator;
+import jollytide.core.description.RoomCourse;
+import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Sensor;
+import jollytide.core.fit.Reading;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.Rig;
+import jollytide.core.measure.Setup;
+import jollytide.core.measure.SkimmerDraw;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.twin.Twin;
+import jollytide.core.twin.TwinState;
+import jollytide.core.twin.Water;
+
+/** A probe in the water: means of half hours of what it shows every five minutes. */
+final class SimulatedProbe {
+    private static final Duration EVERY = Duration.ofMinutes(5);
+    /** Respiration and photosynthesis of one day against another's: fed more, a cloudier pane. No fit knows of it. */
+    private static final double DAY_TO_DAY = 0.04;
+
+    private final RandomGenerator random;
+    private final Sensor.AtWork work;
+    private final List<Reading> ph = new ArrayList<>();
+    private TwinState state;
+    private double sum;
+    private int n;
+
+    SimulatedProbe(RandomGenerator random, TankParameters truth, Setup real, RoomCourse room) {
+        this.random = random;
+        work = new Sensor(2, 0.04 * random.nextGaussian(), 0.001 * random.nextGaussian(), 0.005, 0.01)
+        .new AtWork(random);
+        state = new OrdinaryDays(real, truth, room).today(SimulatedTank.START);
+        for (int d = 0; d < SimulatedTank.DAYS; d++) {
+            day(truth, real, room, MeasureSet.NONE, state.at().plus(Duration.ofDays(1)));
+        }
+    }
+
+    /** What it has shown so far. */
+    List<Reading> ph() {
+        return List.copyOf(ph);
+    }
+
+    private void day(TankParameters truth, Setup real, RoomCourse room, MeasureSet measures, Instant until) {
+        TankParameters today = new TankParameters(
+                truth.skimmerFactor(),
+                truth.surfaceFactor(),
+                truth.respirationMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()),
+                truth.photosynthesisMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()));
+        Twin twin = new Twin(
+                Rig.of(real, today, measures).tank(state.at(), Duration.between(state.at(), until), room, false));
+        if (real.useMeqPerLPerDay() > 0) {
+            state = keptUp(state, real);
+        }
+        for (TwinState s : twin.run(twin.carriedOver(state), until, EVERY)) {
+            double days = Duration.between(SimulatedTank.START, s.at()).toMinutes() / 1440.0;
+            sum += work.read(s.phNbs(), 5, days);
+            if (++n == 6) {
+                ph.add(new Reading(s.at().minus(Duration.ofMinutes(12)).minusSeconds(30), sum / n));
+                sum = 0;
+                n = 0;
+            }
+            state = s;
+        }
+    }
+
+    /** Its keeper doses by tests: alkalinity is brought back each day, and the source brings its carbon along. */
+    private static TwinState keptUp(TwinState state, Setup real) {
+        double perKg = real.alkalinityMeqPerL() / 1000 / real.water().densityKgPerL();
+        double change = perKg - state.alkalinityMolPerKg();
+        return state.with(Water.ALKALINITY, perKg)
+                .with(Water.DIC, dic -> dic + change * real.source().carbonPerEquivalent());
+    }
+
+    /** From here on as it is, then with the skimmer off, then as it is; what was read before stays. */
+    synchronized List<Reading> more(SimulatedTank world, Instant from, Instant until) {
+        List<Reading> before = List.copyOf(ph);
+        TwinState then = state;
+        day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, from);
+        day(world.truth(), world.real(), world.trueRoom(), MeasureSet.of(new SkimmerDraw(0)), until);
+        Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS + SimulatedTank.MORE_DAYS));
+        day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, end);
+        List<Reading> all = List.copyOf(ph);
+        ph.clear();
+        ph.addAll(before);
+        state = then;
+        return all;
+    }
+}
