@@ -1,5 +1,9 @@
 package jollytide.core.outage;
 
+import static jollytide.core.outage.Nights.REEF;
+import static jollytide.core.outage.Nights.run;
+import static jollytide.core.outage.Nights.stone;
+import static jollytide.core.outage.Nights.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -15,25 +19,9 @@ import jollytide.core.seawater.Seawater;
 import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
 
-/** What an outage must hold; where it is common practice or computed independently, it says so. */
+/** What an outage does to the oxygen; where it is common practice or computed independently, it says so. */
 class OutageTest {
     private static final Seawater WATER = new Seawater(35, 25.5);
-    /** 0.6 mg/(L·h) at 25.5 °C, all of it the reef's. */
-    private static final double REEF = 0.6 / 31.9988 / Math.pow(2, 0.05);
-
-    private static TankAtFailure tank(double reef, double startMgPerL, double celsius) {
-        return new TankAtFailure(420, 35, 1013.25, 0.9, reef, Fish.NONE, startMgPerL, true, celsius, celsius, 0, 24);
-    }
-
-    private static OxygenCourse run(TankAtFailure tank, Backup... backups) {
-        return new NightWithoutMains(
-                        tank,
-                        List.of(backups).stream()
-                                .map(b -> new Running(b, 0, null))
-                                .toList(),
-                        List.of())
-                .run(24);
-    }
 
     private static Double likelyBelow(OxygenCourse course, double mgPerL) {
         return course.points().stream()
@@ -71,10 +59,6 @@ class OutageTest {
         double warm = share * tank(REEF, 6.3, 30.5).saturationMgPerL(30.5);
         double cool = likelyBelow(run(tank(REEF, 6.3, 25.5)), 4);
         assertThat(likelyBelow(run(tank(REEF, warm, 30.5)), 4)).isLessThan(0.75 * cool);
-    }
-
-    private static Backup stone(double airLPerH, double mm, double depthM) {
-        return new Backup("stone", new Backup.Stone(airLPerH, mm, depthM), 0, null);
     }
 
     /** Computed independently: 100 L/h of 2 mm at 0.5 m holds 4–6 mg/L, 420 above 5 even if rigid, 100 of 4 mm at 0.2 not. */
@@ -203,113 +187,6 @@ class OutageTest {
         assertThat(WATER.salinity()).isEqualTo(35);
     }
 
-    private static final Backup WEAK =
-            new Backup("cells", new Backup.Stone(60, 2, 0.4), 0.6, new Energy.DryCells(Energy.CellSize.D, 4, 0));
-    private static final Backup STRONG =
-            new Backup("ups pump", new Backup.Stone(420, 2, 0.4), 3.4, new Energy.Ups(100, 23, 0));
-
-    /** What holds longest on the early side is planned: together where one is too weak, else one after the other. */
-    @Test
-    void theScheduleIsTheOneThatHoldsLongest() {
-        TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        Schedule both = Schedule.best(tank, List.of(WEAK, STRONG), 24);
-        double early = both.course().danger().early();
-        for (Backup alone : List.of(WEAK, STRONG)) {
-            assertThat(early)
-                    .isGreaterThanOrEqualTo(Schedule.best(tank, List.of(alone), 24)
-                            .course()
-                            .danger()
-                            .early());
-        }
-        assertThat(Schedule.best(tank, List.of(), 24).running()).isEmpty();
-    }
-
-    /** The steps that common practice demands, at their times, with their cautions. */
-    @Test
-    void thePlanSaysWhatPracticeSays() {
-        TankAtFailure tank = new TankAtFailure(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 6.3, true, 25.5, 15, 0.03, 24);
-        Schedule schedule = Schedule.best(tank, List.of(STRONG), 24);
-        Plan.Situation situation =
-                new Plan.Situation(true, true, true, true, 20, tank, schedule.running(), schedule.course());
-        List<Step> during = Plan.during(situation);
-        assertThat(during.get(0).id()).isEqualTo("look");
-        assertThat(during).extracting(Step::atH).isSorted();
-        Step canister = step(during, "canister");
-        assertThat(canister.atH()).isEqualTo(4);
-        assertThat(canister.what()).contains("do not restart it dirty");
-        assertThat(step(during, "warmth").how()).contains("never over the water");
-        assertThat(step(during, "warmth").caution()).contains("carbon monoxide");
-        assertThat(step(during, "fresh-energy").atH()).isBetween(2.0, 5.0);
-        List<Step> after = Plan.after(situation);
-        assertThat(after.get(0).id()).isEqualTo("back-circulation");
-        assertThat(step(after, "back-canister").what()).contains("clean it before it runs");
-        assertThat(step(after, "back-doser").what()).contains("off until you have checked");
-        assertThat(step(after, "back-ammonia").what()).contains("every day until zero");
-
-        Backup generator = new Backup("generator", new Backup.Circulation(0.9), 100, new Energy.Generator(10, 0.4));
-        Schedule fuelled = Schedule.best(tank, List.of(generator), 24);
-        Step start = step(
-                Plan.during(
-                        new Plan.Situation(false, false, false, true, 20, tank, fuelled.running(), fuelled.course())),
-                "air");
-        assertThat(start.caution()).contains("Outdoors only").contains("licensed electrician");
-        Schedule nothing = Schedule.best(tank, List.of(), 24);
-        List<Step> bare = Plan.during(
-                new Plan.Situation(false, false, false, false, 20, tank, nothing.running(), nothing.course()));
-        assertThat(step(bare, "air-by-hand").how()).contains("20 ten-litre buckets");
-        assertThat(bare).extracting(Step::id).doesNotContain("canister", "flow");
-        assertThat(step(during, "flow").caution())
-                .contains("Gloves and eye protection")
-                .contains("living rock");
-        assertThat(step(during, "air").starts()).isEqualTo("ups pump");
-    }
-
-    /** 73 hours of cells do not help a tank that breathes more than the pump brings: say so, and not "more batteries". */
-    @Test
-    void moreBatteriesAreOfferedOnlyWhereEnergyIsShort() {
-        TankAtFailure hungry = tank(2 * REEF, 6.3, 25.5);
-        Backup tireless = new Backup("small pump", new Backup.Stone(30, 3, 0.3), 0.5, new Energy.Tested(73));
-        Schedule weak = Schedule.best(hungry, List.of(tireless), 48);
-        List<Step> during =
-                Plan.during(new Plan.Situation(false, false, false, true, 40, hungry, weak.running(), weak.course()));
-        Step air = step(during, "not-enough");
-        assertThat(air.why()).containsPattern("brings 0\\.\\d\\d of the 1\\.50 mg/L");
-        assertThat(air.how()).contains("40 ten-litre buckets").contains("More batteries do not help");
-        assertThat(air.atH()).isLessThan(weak.course().danger().early());
-        assertThat(during).extracting(Step::id).doesNotContain("fresh-energy");
-
-        TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        Backup brief = new Backup("strong pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
-        Schedule strong = Schedule.best(tank, List.of(brief), 48);
-        List<Step> energy =
-                Plan.during(new Plan.Situation(false, false, false, true, 20, tank, strong.running(), strong.course()));
-        assertThat(step(energy, "fresh-energy").why()).contains("3.2 h into the outage; by then");
-        assertThat(energy).extracting(Step::id).doesNotContain("not-enough");
-    }
-
-    /** A pump on a plugged-in UPS runs from the first minute, planned or not; with nobody home it is all there is. */
-    @Test
-    void whatStartsByItselfRunsFromTheFirstMinute() {
-        TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        Backup ups = new Backup(
-                "ups pump",
-                new Backup.Stone(420, 2, 0.4),
-                3.4,
-                new Energy.Ups(100, 23, 0),
-                Backup.Start.BY_ITSELF_TO_THE_END);
-        Backup battery = new Backup("battery pump", new Backup.Stone(420, 2, 0.5), 4, new Energy.Tested(20));
-        Schedule planned = Schedule.best(tank, List.of(battery, ups), 48);
-        assertThat(planned.running())
-                .filteredOn(running -> running.backup().equals(ups))
-                .singleElement()
-                .satisfies(running -> assertThat(running.fromH()).isZero());
-        Schedule alone = Schedule.unattended(tank, List.of(battery, ups), 48);
-        assertThat(alone.running()).extracting(Running::backup).containsExactly(ups);
-        assertThat(alone.earlyDangerH()).isLessThan(planned.earlyDangerH());
-        assertThat(Schedule.unattended(tank, List.of(battery), 48).earlyDangerH())
-                .isEqualTo(run(tank).danger().early());
-    }
-
     @Test
     void aUpsBeyondItsRatingSwitchesOff() {
         Energy.Ups ups = new Energy.Ups(100, 23, 0);
@@ -370,41 +247,6 @@ class OutageTest {
                 .isFalse();
     }
 
-    private static Step step(List<Step> steps, String id) {
-        return steps.stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
-    }
-
-    /** A pump can blow into one tank: the neediest gets it, and the next goes to whoever is worst off then. */
-    @Test
-    void oneThingHelpsOneTank() {
-        TankAtFailure quiet = tank(0.5 * REEF, 6.3, 25.5);
-        TankAtFailure busy = tank(REEF, 6.3, 25.5);
-        Backup first = stone(200, 2, 0.5);
-        Backup second = stone(100, 2, 0.5);
-        List<List<Backup>> nothing = List.of(List.of(), List.of());
-        assertThat(Sharing.of(List.of(quiet, busy), nothing, List.of(first), 24))
-                .containsExactly(List.of(), List.of(first));
-        assertThat(Sharing.of(List.of(quiet, busy), nothing, List.of(first, second), 24))
-                .containsExactly(List.of(second), List.of(first));
-        assertThat(Sharing.of(List.of(quiet, busy), List.of(List.of(first), List.of()), List.of(), 24))
-                .containsExactly(List.of(first), List.of());
-        assertThat(Sharing.of(List.of(), List.of(), List.of(first), 24)).isEmpty();
-    }
-
-    /** What ran and was stopped has that much less left. */
-    @Test
-    void energyIsTakenOnce() {
-        Backup pump = new Backup("pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
-        TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        List<Running> whole = List.of(new Running(pump, 2, null));
-        List<Running> second = List.of(new Running(pump, 0, 1.5), new Running(pump, 2, null, 1.5));
-        double full =
-                new NightWithoutMains(tank, whole, List.of()).run(24).danger().early();
-        double left =
-                new NightWithoutMains(tank, second, List.of()).run(24).danger().early();
-        assertThat(full - left).isBetween(0.8, 1.6);
-    }
-
     /** Ammonia from fish is what their breath brings, and a crowded tank is told to test it sooner than after a day. */
     @Test
     void ammoniaGathers() {
@@ -428,74 +270,5 @@ class OutageTest {
                 .findFirst()
                 .orElseThrow()
                 .atH();
-    }
-
-    /** The ladder: longer outages ask for dearer steps; many tanks share a central pump but need a small one each. */
-    @Test
-    void theLadderGrowsWithLengthAndTanks() {
-        TankAtFailure tank = tank(0.5 * REEF, 6.3, 25.5);
-        List<Tier.Holding> one = Tier.ladder(List.of(tank), 48);
-        List<Tier.Holding> four = Tier.ladder(List.of(tank, tank, tank, tank), 48);
-        double bare = run(tank).danger().early();
-        assertThat(one).allSatisfy(step -> assertThat(step.hours()).isGreaterThanOrEqualTo(bare));
-        double before = 0;
-        for (double hours : new double[] {1, 4, 12, 24}) {
-            double euros = Tier.cheapest(one, hours).map(Tier.Holding::euros).orElse(Double.MAX_VALUE);
-            assertThat(euros).isGreaterThanOrEqualTo(before);
-            before = euros;
-        }
-        assertThat(Tier.cheapest(one, 24)).isPresent();
-        assertThat(step(four, Tier.CELLS)).isEqualTo(4 * Tier.CELLS.euros());
-        assertThat(step(four, Tier.GENERATOR)).isEqualTo(Tier.GENERATOR.euros());
-        assertThat(Tier.cheapest(Tier.ladder(List.of(tank(20 * REEF, 6.3, 25.5)), 48), 24))
-                .isEmpty();
-    }
-
-    private static double step(List<Tier.Holding> ladder, Tier tier) {
-        return ladder.stream()
-                .filter(s -> s.tier() == tier)
-                .findFirst()
-                .orElseThrow()
-                .euros();
-    }
-
-    /** What can be switched off is kept for later where that holds the tank longer; what cannot is running anyway. */
-    @Test
-    void whatCanBeSwitchedOffIsKeptForLater() {
-        TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        Backup.Way stone = new Backup.Stone(420, 2, 0.4);
-        Backup cells = new Backup("cells", stone, 4, new Energy.Tested(6));
-        Backup stays = new Backup("ups", stone, 4, new Energy.Tested(6), Backup.Start.BY_ITSELF_TO_THE_END);
-        Backup held = new Backup("ups", stone, 4, new Energy.Tested(6), Backup.Start.BY_ITSELF);
-        Schedule both = Schedule.best(tank, List.of(cells, held), 48);
-        assertThat(both.earlyDangerH())
-                .isGreaterThanOrEqualTo(
-                        Schedule.best(tank, List.of(cells, stays), 48).earlyDangerH());
-        assertThat(both.running()).extracting(r -> r.fromH()).contains(0.0).anyMatch(from -> from > 4);
-        List<Step> plan =
-                Plan.during(new Plan.Situation(false, false, false, true, 20, tank, both.running(), both.course()));
-        assertThat(plan)
-                .filteredOn(s -> s.id().startsWith("hold-"))
-                .singleElement()
-                .satisfies(hold -> assertThat(hold.what()).isEqualTo("Switch off for now: ups"));
-
-        Schedule alone = Schedule.best(tank, List.of(held, cells), 48);
-        assertThat(Schedule.unattended(tank, List.of(cells, held), 48).running())
-                .extracting(r -> r.backup().name())
-                .containsExactly("ups");
-        assertThat(alone.earlyDangerH()).isEqualTo(both.earlyDangerH());
-    }
-
-    /** A tank that its still surface holds is not told to pour nothing. */
-    @Test
-    void noBucketsAreNoAdvice() {
-        TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        Schedule nothing = Schedule.best(tank, List.of(), 24);
-        Step step = step(
-                Plan.during(
-                        new Plan.Situation(false, false, false, false, 0, tank, nothing.running(), nothing.course())),
-                "air-by-hand");
-        assertThat(step.why()).contains("still surface holds it");
-        assertThat(step.how()).doesNotContain("0 ten-litre").contains("gasp");
     }
 }
