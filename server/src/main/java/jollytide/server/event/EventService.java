@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.measure.SetRequest.PutMeasure;
 import jollytide.server.problem.FieldError;
@@ -48,8 +49,13 @@ public class EventService {
     /** Of several tanks, by tank: those that put something on it that was there between two times, in their order. */
     @Transactional(readOnly = true)
     public Map<UUID, List<EventView>> standing(List<Tank> tanks, Instant from, Instant to) {
-        return events.standing(tanks.stream().map(Tank::id).toList(), from, to).stream()
+        return putOn(tanks.stream().map(Tank::id).toList(), from, to)
                 .collect(Collectors.groupingBy(e -> e.tankId, Collectors.mapping(EventView::of, Collectors.toList())));
+    }
+
+    /** What is known to have done nothing stands nowhere. */
+    private Stream<TankEvent> putOn(List<UUID> tankIds, Instant from, Instant to) {
+        return events.standing(tankIds, from, to).stream().filter(TankEvent::putsSomethingOn);
     }
 
     @Transactional(readOnly = true)
@@ -126,7 +132,8 @@ public class EventService {
         event.forecast = forecast;
         List<String> ended = new ArrayList<>();
         Instant last = event.until == null ? clock.instant() : event.until;
-        for (TankEvent other : events.standing(List.of(event.tankId), event.at, last)) {
+        List<TankEvent> others = putOn(List.of(event.tankId), event.at, last).toList();
+        for (TankEvent other : others) {
             if (measures.isEmpty() || other.id.equals(event.id) || !replaced.by(EventView.of(other), measures)) {
                 continue;
             }

@@ -39,4 +39,8 @@ class TankEvent {
 
     @JdbcTypeCode(SqlTypes.JSON)
     KeptForecast forecast;
+
+    boolean putsSomethingOn() {
+        return measures != null && !measures.isEmpty();
+    }
 }

@@ -15,7 +15,7 @@ interface TankEvents extends JpaRepository<TankEvent, UUID> {
             order by e.at""")
     List<TankEvent> around(Collection<UUID> tankIds, Instant from, Instant to);
 
-    /** Those that put something on the tank that was there between two times, in their order. */
+    /** Those of which it is known what they did, and that went on between two times, in their order. */
     @Query("""
             from TankEvent e where e.tankId in :tankIds and e.measures is not null
             and e.at <= :to and (e.until is null or e.until >= :from) order by e.at""")

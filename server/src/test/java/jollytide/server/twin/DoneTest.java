@@ -167,6 +167,21 @@ class DoneTest extends ServerTest {
         assertThat(said.path("fitted").asBoolean()).isTrue();
     }
 
+    /** A probe that was calibrated weeks ago is not taken off by a hose. */
+    @Test
+    void whatDidNothingIsEndedByNothing() {
+        String cleaned = keeper.post(tank + "/events", """
+                        {"kind":"MAINTENANCE","at":"%s","until":null,"excludesDays":null,"title":"cleaned","note":""}""".formatted(hoursAgo(50)))
+                .body()
+                .path("id")
+                .asString();
+        keeper.put(tank + "/events/" + cleaned + "/measures", "{\"version\":0,\"measures\":[]}");
+        JsonNode done = keeper.post(tank + "/done", body("hose", hoursAgo(1), null, WIDE))
+                .body();
+        assertThat(done.path("ended")).isEmpty();
+        assertThat(keeper.get(tank + "/events/" + cleaned).body().has("until")).isFalse();
+    }
+
     /** What the study shows is said where the bands are shown. */
     @Test
     void whereAnimalsUseAlkalinityTheBandsSayThatTheyAreTooSure() {
