@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveBasis, line } from 'd3-shape';
 import type { CurvePoint, Day, TankDescription } from '../api/types';
+import { tickDigits } from '../lib/number';
 import { clockTime } from '../lib/time';
 import { METHOD } from '../lib/units';
 import { MarkShape, markOf } from '../parts/Mark';
@@ -42,6 +43,8 @@ export function DayRibbon({
     .domain([Math.min(...all) - 0.06, Math.max(...all) + 0.04])
     .nice(6)
     .range([HEIGHT - BOTTOM, TOP]);
+  const ticks = y.ticks(6);
+  const digits = tickDigits(ticks);
   const at = (instant: string) => x(Date.parse(instant));
   const ofMinute = (minute: number) => x(start + ((end - start) * minute) / 1440);
   // What began before this day stands at its edge, and what lasts has its line.
@@ -85,7 +88,7 @@ export function DayRibbon({
           fill="var(--lit)"
         />
       ))}
-      {y.ticks(6).map((tick) => (
+      {ticks.map((tick) => (
         <text
           key={tick}
           x={LEFT - 8}
@@ -93,7 +96,7 @@ export function DayRibbon({
           textAnchor="end"
           className="fill-soft text-sm"
         >
-          {tick.toFixed(1)}
+          {tick.toFixed(digits)}
         </text>
       ))}
       {Array.from({ length: 24 / every + 1 }, (_, i) => i * every).map((hour) => (

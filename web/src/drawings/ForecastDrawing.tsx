@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { memo } from 'react';
 import type { Bench, Forecast } from '../api/types';
+import { tickDigits } from '../lib/number';
 import { weekdayAndTime } from '../lib/time';
 import { HatchPattern } from './Hatch';
 
@@ -83,8 +84,8 @@ export const ForecastDrawing = memo(function ForecastDrawing({
           ))}
         </g>
       ))}
-      <Ticks y={ph} digits={1} count={6} />
-      <Ticks y={oxygen} digits={1} count={3} />
+      <Ticks y={ph} count={6} />
+      <Ticks y={oxygen} count={3} />
       <text x={LEFT + 6} y={PH_TOP + 16} className="fill-ink text-sm font-semibold">
         pH
       </text>
@@ -146,8 +147,10 @@ function scale(values: number[], spare: number, top: number, height: number): Sc
     .range([top + height, top]);
 }
 
-function Ticks({ y, digits, count }: { y: Scale; digits: number; count: number }) {
-  return y.ticks(count).map((t) => (
+function Ticks({ y, count }: { y: Scale; count: number }) {
+  const ticks = y.ticks(count);
+  const digits = tickDigits(ticks);
+  return ticks.map((t) => (
     <text key={t} x={LEFT - 8} y={y(t) + 5} textAnchor="end" className="fill-soft text-sm">
       {t.toFixed(digits)}
     </text>

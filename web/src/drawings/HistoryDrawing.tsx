@@ -2,6 +2,7 @@ import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { Ref } from 'react';
 import type { History, Units } from '../api/types';
+import { tickDigits } from '../lib/number';
 import { MarkShape, markOf } from '../parts/Mark';
 import { HatchPattern } from './Hatch';
 import { LABEL_ROWS, LEFT, layOut, placeLabels, RIGHT, type Panel } from './historyLayout';
@@ -238,9 +239,7 @@ function PanelDrawing({
     .range([panel.top + panel.height, panel.top]);
   const ph = panel.key === 'ph';
   const ticks = y.ticks(panel.height > 100 ? 5 : 2);
-  const digits = ticks.some((t) => Math.abs(t - Math.round(t)) > 1e-9)
-    ? Math.max(1, panel.digits)
-    : panel.digits;
+  const digits = tickDigits(ticks, panel.digits);
   return (
     <g>
       {ticks.map((t) => (

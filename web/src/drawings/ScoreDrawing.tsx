@@ -1,5 +1,6 @@
 import { scaleBand, scaleLinear } from 'd3-scale';
 import type { ForecastDay } from '../api/types';
+import { tickDigits } from '../lib/number';
 import { plainDay } from '../lib/time';
 import { MarkShape } from '../parts/Mark';
 import { HatchPattern } from './Hatch';
@@ -28,7 +29,7 @@ export function ScoreDrawing({ days, width }: { days: readonly ForecastDay[]; wi
     .domain([Math.min(...values) - 0.02, Math.max(...values) + 0.02])
     .range([TOP + HEIGHT, TOP]);
   const ticks = y.ticks(5);
-  const digits = ticks.some((t) => Math.abs(t * 10 - Math.round(t * 10)) > 1e-6) ? 2 : 1;
+  const digits = tickDigits(ticks);
   const wide = Math.min(WIDEST, x.bandwidth());
   const came = days.filter((d) => d.cameTrough !== undefined);
   const every = Math.ceil(days.length / Math.max(1, Math.floor(width / 130)));

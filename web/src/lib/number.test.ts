@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plain, range, readNumber, signed, signedRange, toTen } from './number';
+import { plain, range, readNumber, signed, signedRange, toTen, tickDigits } from './number';
 
 describe('readNumber', () => {
   it.each([
@@ -36,4 +36,11 @@ describe('bands', () => {
     expect(signedRange({ value: -0.03, low: -0.031, high: -0.029 })).toBe('−0.03');
     expect(signedRange({ value: 0, low: -0.02, high: 0.02 })).toBe('−0.02 to +0.02');
   });
+});
+
+it('writes ticks so that no two read the same', () => {
+  expect(tickDigits([7.8, 7.9, 8.0])).toBe(1);
+  expect(tickDigits([7.75, 7.8, 7.85])).toBe(2);
+  expect(tickDigits([0.1 + 0.2, 0.4])).toBe(1);
+  expect(tickDigits([5, 6], 0)).toBe(0);
 });

@@ -15,6 +15,15 @@ export function toTen(value: number): string {
   return String(Math.round(value / 10) * 10);
 }
 
+/** So many decimals that no two ticks of a scale read the same; at least so many. */
+export function tickDigits(ticks: readonly number[], least = 1): number {
+  const fits = (digits: number) =>
+    ticks.every((t) => Math.abs(t - Number(t.toFixed(digits))) < 10 ** -(digits + 4));
+  let digits = least;
+  while (digits < 4 && !fits(digits)) digits++;
+  return digits;
+}
+
 /** With its sign in front, the true minus included. */
 export function signed(value: number, digits = 0): string {
   const text = Math.abs(value).toFixed(digits);
