@@ -3,8 +3,10 @@ package jollytide.core.fit;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
 import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.measure.Agitation;
 import jollytide.core.measure.AlkalinityChange;
 import jollytide.core.measure.Measure;
@@ -84,6 +86,40 @@ public enum Decision {
                     }
                 })
                 .toArray();
+    }
+
+    /**
+     * A decision and how far it is open.
+     *
+     * @param value pH, or mg/L for oxygen; null where the most probable tank cannot be run
+     */
+    public record Open(Decision decision, @Nullable Estimate value) {
+        /** How wide its band is; 0 where there is none. */
+        public double width() {
+            return value == null ? 0 : value.high() - value.low();
+        }
+
+        /** By how much its band is narrower than before: 0.4 where it lost two fifths, below 0 where it grew. */
+        public double narrowedSince(Open before) {
+            return before.width() == 0 || value == null ? 0 : 1 - width() / before.width();
+        }
+    }
+
+    /** Each of {@link #of}, as far as the tanks that could be behind a log leave it open; the most probable one first. */
+    public static List<Open> open(Setup setup, List<TankParameters> tanks, Instant at) {
+        List<double[]> values =
+                tanks.parallelStream().map(tank -> values(setup, tank, at)).toList();
+        List<Decision> decisions = of(setup);
+        return IntStream.range(0, decisions.size())
+                .mapToObj(i -> {
+                    List<Double> ofAll = values.stream()
+                            .map(v -> v[i])
+                            .filter(v -> !v.isNaN())
+                            .toList();
+                    boolean runs = !ofAll.isEmpty() && !Double.isNaN(values.get(0)[i]);
+                    return new Open(decisions.get(i), runs ? OrdinaryDays.band(ofAll) : null);
+                })
+                .toList();
     }
 
     /** Null where that measure would leave no water. */

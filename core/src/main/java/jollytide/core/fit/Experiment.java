@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -40,10 +41,13 @@ public enum Experiment {
 
     private static final Duration BEFORE_LIGHT = Duration.ofHours(2);
     /** The way back tells as much as the way there. */
-    private static final Duration RECOVERY = Duration.ofHours(6);
+    public static final Duration RECOVERY = Duration.ofHours(6);
 
     private static final Duration EVERY = Duration.ofMinutes(30);
     private static final Duration DAY = Duration.ofDays(1);
+    /** So far ahead it is looked when the animals' oxygen would run short. */
+    private static final Duration LOOKED_AHEAD = DAY;
+
     private static final Noise OXYGEN_NOISE = new Noise(0.9, 0.1);
     private static final Noise LEAST_NOISE = new Noise(0.9, 0.004);
     /** A probe fresh from its buffers, pH; from memory, like the next ones. */
@@ -73,6 +77,29 @@ public enum Experiment {
         return minutes;
     }
 
+    /** Whether it changes the tank while it lasts, and so has an end that must be kept. */
+    public boolean changesTheTank() {
+        return stopsTheSkimmer;
+    }
+
+    /** What is done to the tank while it lasts. */
+    public MeasureSet during() {
+        return stopsTheSkimmer ? MeasureSet.of(new SkimmerDraw(0)) : MeasureSet.NONE;
+    }
+
+    /**
+     * The animals' oxygen in an experiment, on the early side: that of the worst tank that could be behind the log.
+     *
+     * @param lowestMgPerL up to its end and on the way back
+     * @param cautionAt when it would reach the caution line if nobody ended it; null when not within a day
+     */
+    public record Oxygen(double lowestMgPerL, @Nullable Instant cautionAt) {
+        /** Whether it keeps the animals above the caution line. */
+        public boolean allowed() {
+            return lowestMgPerL >= OxygenLines.CAUTION;
+        }
+    }
+
     /**
      * What an experiment would tell.
      *
@@ -92,7 +119,7 @@ public enum Experiment {
 
         /** Whether it keeps the animals above the caution line. */
         public boolean allowed() {
-            return lowestOxygenMgPerL == null || lowestOxygenMgPerL >= OxygenLines.CAUTION;
+            return lowestOxygenMgPerL == null || new Oxygen(lowestOxygenMgPerL, null).allowed();
         }
     }
 
@@ -217,17 +244,20 @@ public enum Experiment {
     private List<TwinState> run(Setup setup, TankParameters tank, Instant at, Instant from, Instant until) {
         OrdinaryDays days = new OrdinaryDays(setup, tank);
         TwinState today = days.today(at);
-        List<TwinState> before = days.run(today, MeasureSet.NONE, Duration.between(at, from), EVERY);
-        MeasureSet during = stopsTheSkimmer ? MeasureSet.of(new SkimmerDraw(0)) : MeasureSet.NONE;
-        List<TwinState> all =
-                new ArrayList<>(days.run(before.get(before.size() - 1), during, Duration.between(from, until), EVERY));
+        TwinState begins =
+                from.isAfter(at) ? last(days.run(today, MeasureSet.NONE, Duration.between(at, from), EVERY)) : today;
+        List<TwinState> all = new ArrayList<>(days.run(begins, during(), Duration.between(from, until), EVERY));
         if (stopsTheSkimmer) {
-            all.addAll(days.run(all.get(all.size() - 1), MeasureSet.NONE, RECOVERY, EVERY));
+            all.addAll(days.run(last(all), MeasureSet.NONE, RECOVERY, EVERY));
         }
         return all;
     }
 
-    /** On the early side: that of the worst tank at the edges; nothing lives where one of them cannot be run. */
+    private static TwinState last(List<TwinState> run) {
+        return run.get(run.size() - 1);
+    }
+
+    /** Nothing lives where one of the tanks at the edges cannot be run. */
     private double lowestOxygen(Setup setup, List<TankParameters> edges, Instant at, Instant from, Instant until) {
         try {
             return edges.stream()
@@ -237,6 +267,40 @@ public enum Experiment {
                     .orElseThrow();
         } catch (InputException suffocates) {
             return 0;
+        }
+    }
+
+    /**
+     * The animals' oxygen when it is begun at some moment.
+     *
+     * @param edges of the tank, as {@link Edges} finds them
+     * @param at the beginning of the ordinary day in which it begins
+     * @param from when it begins, not before {@code at}; with {@code until} it is taken from the half hour before to the
+     *     one after
+     */
+    public Oxygen oxygen(Setup setup, List<TankParameters> edges, Instant at, Instant from, Instant until) {
+        Instant begins = at.plus(EVERY.multipliedBy(Duration.between(at, from).dividedBy(EVERY)));
+        Instant ends = begins.plus(EVERY.multipliedBy(
+                -Math.floorDiv(-Duration.between(begins, until).toSeconds(), EVERY.toSeconds())));
+        Instant caution = edges.stream()
+                .map(tank -> caution(setup, tank, at, begins))
+                .filter(Objects::nonNull)
+                .min(Comparator.naturalOrder())
+                .orElse(null);
+        return new Oxygen(lowestOxygen(setup, edges, at, begins, ends), caution);
+    }
+
+    /** At once where a tank cannot even be run that far. */
+    private @Nullable Instant caution(Setup setup, TankParameters tank, Instant at, Instant from) {
+        try {
+            return run(setup, tank, at, from, from.plus(LOOKED_AHEAD)).stream()
+                    .filter(s -> s.at().isAfter(from) && !s.at().isAfter(from.plus(LOOKED_AHEAD)))
+                    .filter(s -> s.oxygenMgPerL() < OxygenLines.CAUTION)
+                    .map(TwinState::at)
+                    .findFirst()
+                    .orElse(null);
+        } catch (InputException suffocates) {
+            return from;
         }
     }
 

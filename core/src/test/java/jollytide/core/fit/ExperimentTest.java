@@ -8,6 +8,7 @@ import java.time.LocalTime;
 import java.util.List;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.measure.Setup;
 import org.junit.jupiter.api.Test;
 
@@ -110,6 +111,96 @@ class ExperimentTest {
         assertThat(ranked.get(ranked.size() - 1).allowed()).isFalse();
         assertThat(ranked.get(0).allowed()).isTrue();
         assertThat(of(ranked, Experiment.OXYGEN_NIGHT).allowed()).isTrue();
+    }
+
+    /** What is looked at when it begins is what was promised when it was chosen. */
+    @Test
+    void theOxygenOfItsHoursIsThatOfThePromise() {
+        Experiment.Promise hours = of(RANKED, Experiment.SKIMMER_OFF_BEFORE_LIGHT);
+        List<TankParameters> edges = Edges.of(Logged.TANK, FITTED, Logged.START);
+        Experiment.Oxygen oxygen =
+                hours.experiment().oxygen(Logged.TANK, edges, Logged.START, hours.from(), hours.until());
+        assertThat(oxygen.lowestMgPerL()).isEqualTo(hours.lowestOxygenMgPerL());
+        assertThat(oxygen.allowed()).isTrue();
+        Experiment.Oxygen longer = hours.experiment()
+                .oxygen(Logged.TANK, edges, Logged.START, hours.from().minus(Duration.ofHours(6)), hours.until());
+        assertThat(longer.lowestMgPerL()).isLessThan(oxygen.lowestMgPerL());
+        // Nobody presses on the stroke of the hour.
+        assertThat(hours.experiment()
+                        .oxygen(
+                                Logged.TANK,
+                                edges,
+                                Logged.START,
+                                hours.from().plusNanos(1_000_325_361_806L),
+                                hours.until().minusSeconds(41)))
+                .isEqualTo(oxygen);
+    }
+
+    /** Nobody ends it: when the first of the tanks that could be behind the log falls to the line, and not before. */
+    @Test
+    void itIsKnownWhenOxygenWouldRunShort() {
+        TankParameters hungry = new TankParameters(1.2, 0.7, 0.018, 0.036);
+        TankParameters hungrier = new TankParameters(1.2, 0.7, 0.024, 0.045);
+        Experiment.Promise night = of(RANKED, Experiment.SKIMMER_OFF_AT_NIGHT);
+        Experiment.Oxygen alone =
+                night.experiment().oxygen(Logged.TANK, List.of(hungry), Logged.START, night.from(), night.until());
+        Experiment.Oxygen both = night.experiment()
+                .oxygen(Logged.TANK, List.of(hungry, hungrier), Logged.START, night.from(), night.until());
+        assertThat(alone.allowed()).isFalse();
+        assertThat(alone.cautionAt()).isAfter(night.from()).isBefore(night.until());
+        assertThat(both.cautionAt()).isAfter(night.from()).isBefore(alone.cautionAt());
+        // Ended just before, it is allowed.
+        assertThat(night.experiment()
+                        .oxygen(
+                                Logged.TANK,
+                                List.of(hungry),
+                                Logged.START,
+                                night.from(),
+                                alone.cautionAt().minus(Duration.ofMinutes(30)))
+                        .allowed())
+                .isTrue();
+    }
+
+    /** From the beginning of the day, and for a tank that does not run at all. */
+    @Test
+    void anExperimentMayBeginWithTheDay() {
+        Experiment.Oxygen oxygen = Experiment.SKIMMER_OFF_BEFORE_LIGHT.oxygen(
+                Logged.TANK, List.of(TRUTH), Logged.START, Logged.START, Logged.START.plus(Duration.ofHours(1)));
+        assertThat(oxygen.lowestMgPerL()).isBetween(4.0, 9.0);
+        TankParameters byItsSkimmer = new TankParameters(1.5, 0.05, 0.25, 0.4);
+        assertThat(Experiment.SKIMMER_OFF_AT_NIGHT
+                        .oxygen(
+                                Logged.TANK,
+                                List.of(byItsSkimmer),
+                                Logged.START,
+                                Logged.START,
+                                Logged.START.plus(Duration.ofHours(9)))
+                        .allowed())
+                .isFalse();
+    }
+
+    @Test
+    void whatIsOpenIsABandOfAllTanks() {
+        List<TankParameters> edges = Edges.of(Logged.TANK, FITTED, Logged.START);
+        List<Decision.Open> open = Decision.open(Logged.TANK, edges, Logged.START);
+        double[] likely = Decision.values(Logged.TANK, edges.get(0), Logged.START);
+        assertThat(open).hasSameSizeAs(Decision.of(Logged.TANK));
+        for (int i = 0; i < likely.length; i++) {
+            assertThat(open.get(i).value().value()).isEqualTo(likely[i]);
+            assertThat(open.get(i).width()).isPositive();
+        }
+        Decision.Open trough = open.get(0);
+        Decision.Open half = new Decision.Open(
+                trough.decision(),
+                new Estimate(
+                        trough.value().value(),
+                        trough.value().low(),
+                        trough.value().low() + trough.width() / 2));
+        assertThat(half.narrowedSince(trough)).isCloseTo(0.5, within(1e-9));
+        assertThat(trough.narrowedSince(half)).isCloseTo(-1, within(1e-9));
+        assertThat(new Decision.Open(trough.decision(), null).width()).isZero();
+        assertThat(half.narrowedSince(new Decision.Open(trough.decision(), null)))
+                .isZero();
     }
 
     /** A tank that lives by its skimmer alone: no number is made up of a night that nothing would live through. */
