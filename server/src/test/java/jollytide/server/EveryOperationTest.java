@@ -34,6 +34,7 @@ class EveryOperationTest extends ServerTest {
     private static final String HOSE = Sets.measure("outdoor-line", "lengthM=4", "boreMm=12.7");
     private static final String CALIBRATION = "{" + AT
             + ",\"points\":[{\"bufferPh\":7,\"bufferC\":25,\"shownPh\":7}],\"meter\":\"SET_ITSELF\",\"note\":\"\"}";
+    private static final String EXPERIMENT = "{\"experiment\":\"SKIMMER_OFF_BEFORE_LIGHT\"}";
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
 
     /** Bodies that would do something for whom it is allowed, by method and path. */
@@ -65,6 +66,8 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/events", EVENT),
             Map.entry("PUT /tanks/{tankId}/events/{id}", "{\"version\":0,\"event\":" + EVENT + "}"),
             Map.entry("PUT /tanks/{tankId}/events/{id}/measures", "{\"version\":0,\"measures\":[" + HOSE + "]}"),
+            Map.entry("POST /tanks/{tankId}/experiments", EXPERIMENT),
+            Map.entry("POST /tanks/{tankId}/experiments/{id}/end", "{\"ended\":\"DONE\"}"),
             Map.entry("POST /tanks/{tankId}/media", FILL),
             Map.entry("POST /tanks/{tankId}/media/{id}/colours", "{" + AT + ",\"changedShare\":0.5}"),
             Map.entry("POST /tanks/{tankId}/media/{id}/end", "{" + AT + ",\"by\":\"EARLY\"}"),
@@ -104,6 +107,7 @@ class EveryOperationTest extends ServerTest {
                     "rooms",
                     "sets",
                     "events",
+                    "experiments",
                     "imports",
                     "media",
                     "chapters",
@@ -144,7 +148,7 @@ class EveryOperationTest extends ServerTest {
         keeper.put(
                 "/tanks/" + tank,
                 "{\"version\":" + view.path("version") + ",\"since\":\"" + PRESENT.minusSeconds(100)
-                        + "\",\"description\":" + Samples.TANK.replace("ROLLING", "BROKEN") + "}");
+                        + "\",\"description\":" + Samples.LAGOON + "}");
         ids.put(
                 "chapters",
                 keeper.get("/tanks/" + tank + "/chapters")
@@ -159,7 +163,7 @@ class EveryOperationTest extends ServerTest {
                         .path("calibration")
                         .path("id")
                         .asString());
-        for (String kind : List.of("events", "media")) {
+        for (String kind : List.of("events", "media", "experiments")) {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }
         ids.put(

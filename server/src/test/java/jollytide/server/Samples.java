@@ -16,6 +16,10 @@ public final class Samples {
              "band":{"troughAtLeast":8.0,"peakAtMost":8.4,"actBelow":7.8,"reason":"growth"},
              "stance":"LIFT","skimmerAirDrawLPerH":500,"assumptions":{}}""";
 
+    /** A lagoon, whose broken surface keeps its animals in oxygen without the skimmer. */
+    public static final String LAGOON =
+            TANK.replace("\"areaM2\":0.9,\"motion\":\"ROLLING\"", "\"areaM2\":3,\"motion\":\"BROKEN\"");
+
     private Samples() {}
 
     /** Makes home, room and tank and returns the tank's id. */

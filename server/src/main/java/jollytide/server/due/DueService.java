@@ -4,11 +4,14 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import jollytide.server.due.Due.Subject;
+import jollytide.server.experiment.ExperimentService;
 import jollytide.server.home.HomeService;
 import jollytide.server.media.MediaService;
 import jollytide.server.media.MediaService.FillView;
@@ -20,7 +23,7 @@ import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Service;
 
-/** Collects what is due: tests and dates of the kit, changes of media, probes into their buffers. */
+/** Collects what is due: tests and dates of the kit, changes of media, probes into their buffers, chosen experiments. */
 @Service
 class DueService {
     /** A test older than this is no longer one. Common practice: yearly. */
@@ -31,15 +34,23 @@ class DueService {
     private final KitService kits;
     private final MediaService media;
     private final ProbeBook probes;
+    private final ExperimentService experiments;
     private final Clock clock;
 
     DueService(
-            HomeService homes, TankService tanks, KitService kits, MediaService media, ProbeBook probes, Clock clock) {
+            HomeService homes,
+            TankService tanks,
+            KitService kits,
+            MediaService media,
+            ProbeBook probes,
+            ExperimentService experiments,
+            Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
         this.kits = kits;
         this.media = media;
         this.probes = probes;
+        this.experiments = experiments;
         this.clock = clock;
     }
 
@@ -75,6 +86,17 @@ class DueService {
                         tankId));
             }
         });
+        for (ExperimentService.Ahead ahead : experiments.ahead(all)) {
+            ZonedDateTime at = (ahead.running() ? ahead.until() : ahead.from()).atZone(zone);
+            String what = ahead.running() ? "the skimmer on again at " : "the skimmer off at ";
+            due.add(new Due(
+                    "experiment-" + ahead.id(),
+                    name(all, ahead.tankId()) + ": " + what + at.toLocalTime().truncatedTo(ChronoUnit.MINUTES) + ".",
+                    at.toLocalDate(),
+                    !at.toLocalDate().isAfter(today),
+                    Subject.EXPERIMENT,
+                    ahead.tankId()));
+        }
         due.sort(Comparator.comparing(Due::on).thenComparing(Due::what));
         return due;
     }

@@ -9,5 +9,7 @@ public enum EventKind {
     PEOPLE,
     SMOKE,
     MAINTENANCE,
+    /** Done to learn from it, and taken back: when and what is known exactly, so its readings count. */
+    EXPERIMENT,
     OTHER
 }

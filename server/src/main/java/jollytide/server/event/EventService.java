@@ -156,6 +156,26 @@ public class EventService {
         return new Done(EventView.of(event), ended);
     }
 
+    /** An experiment that begins now; what stands on the tank stands again after it. */
+    public EventView beginExperiment(
+            Tank tank, Instant at, Instant until, String title, String note, List<PutMeasure> measures) {
+        TankEvent event = new TankEvent();
+        event.id = UUID.randomUUID();
+        event.tankId = tank.id();
+        event.kind = EventKind.EXPERIMENT;
+        event.at = at;
+        event.until = until;
+        event.title = title;
+        event.note = note;
+        event.measures = List.copyOf(measures);
+        return EventView.of(events.save(event));
+    }
+
+    /** When an experiment was really over. */
+    public void endExperiment(Tank tank, UUID id, Instant until) {
+        event(tank, id).until = until;
+    }
+
     private TankEvent event(Tank tank, UUID id) {
         return events.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("event"));
     }
@@ -177,6 +197,13 @@ public class EventService {
         if (event.until != null && event.until.isBefore(event.at)) {
             throw Problem.refused(
                     new FieldError("until", body.until(), "not before its beginning", "It ended before it began."));
+        }
+        if (event.until == null && event.kind == EventKind.EXPERIMENT) {
+            throw Problem.refused(new FieldError(
+                    "until",
+                    "",
+                    "a time",
+                    "An experiment is over at some time, and the tank is then as before: say when."));
         }
         event.excludesDays = Boolean.TRUE.equals(body.excludesDays());
         event.title = body.title().strip();

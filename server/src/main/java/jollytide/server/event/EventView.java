@@ -62,6 +62,11 @@ public record EventView(
         return measures != null && !at.isAfter(t) && (until == null || until.isAfter(t));
     }
 
+    /** Whether it was done to learn from it: it is known exactly, and the tank is afterwards as it was. */
+    public boolean experiment() {
+        return kind == EventKind.EXPERIMENT;
+    }
+
     /** What it put on; nothing when that is not said. */
     public SetRequest set() {
         return new SetRequest(measures == null ? List.of() : measures);

@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import jollytide.core.evidence.Estimate;
@@ -15,8 +16,11 @@ import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.Trace;
+import jollytide.core.fit.Experiment;
 import jollytide.core.fit.Score;
 import jollytide.core.seawater.Seawater;
+import jollytide.server.event.EventService;
+import jollytide.server.event.EventView;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -32,12 +36,14 @@ class ForecastService {
 
     private final TankService tanks;
     private final ReadingService readings;
+    private final EventService events;
     private final DayForecasts kept;
     private final Clock clock;
 
-    ForecastService(TankService tanks, ReadingService readings, DayForecasts kept, Clock clock) {
+    ForecastService(TankService tanks, ReadingService readings, EventService events, DayForecasts kept, Clock clock) {
         this.tanks = tanks;
         this.readings = readings;
+        this.events = events;
         this.kept = kept;
         this.clock = clock;
     }
@@ -45,7 +51,8 @@ class ForecastService {
     /**
      * A day as it was forecast at its beginning.
      *
-     * @param cameTrough by the probe, corrected; null when the day is not over or was not logged closely
+     * @param cameTrough by the probe, corrected; null when the day is not over, was not logged closely, or an experiment
+     *     moved it
      * @param afterwards whether it was made up for later: from readings before the day, with the calibrations, chapters and events
      *     that were known when it was made
      */
@@ -107,22 +114,29 @@ class ForecastService {
         return Score.of(pairs).orElse(null);
     }
 
-    /** Of days that are over and were logged closely. */
+    /** Of days that are over, were logged closely, and in which nobody made an experiment. */
     private Map<LocalDate, Trace.Extremes> came(Tank tank, LocalDate from, LocalDate today) {
         ZoneId zone = tank.home().zone();
+        Instant first = from.atStartOfDay(zone).toInstant();
+        Instant last = today.atStartOfDay(zone).toInstant().minusMillis(1);
+        List<EventView> experiments = events.between(tank, first.minus(Experiment.RECOVERY), last).stream()
+                .filter(EventView::experiment)
+                .toList();
         Seawater water = new Seawater(
                 tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
-        List<Observation> halfHours = readings
-                .halfHours(
-                        tank,
-                        Quantity.PH,
-                        Place.TANK,
-                        from.atStartOfDay(zone).toInstant(),
-                        today.atStartOfDay(zone).toInstant().minusMillis(1))
-                .stream()
+        List<Observation> halfHours = readings.halfHours(tank, Quantity.PH, Place.TANK, first, last).stream()
                 .filter(h -> h.method() == Method.PROBE || h.method() == Method.PROBE_CHECKED)
                 .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
                 .toList();
-        return Trace.days(halfHours, zone);
+        Map<LocalDate, Trace.Extremes> days = new TreeMap<>(Trace.days(halfHours, zone));
+        days.keySet().removeIf(day -> experiments.stream().anyMatch(e -> moved(e, day, zone)));
+        return days;
+    }
+
+    /** Whether an experiment went on in a day, or its way back. */
+    private static boolean moved(EventView experiment, LocalDate day, ZoneId zone) {
+        Instant end = experiment.until() == null ? experiment.at() : experiment.until();
+        return experiment.at().isBefore(day.plusDays(1).atStartOfDay(zone).toInstant())
+                && end.plus(Experiment.RECOVERY).isAfter(day.atStartOfDay(zone).toInstant());
     }
 }

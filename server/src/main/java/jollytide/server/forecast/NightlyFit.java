@@ -18,6 +18,7 @@ import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.DayAhead;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.server.experiment.ExperimentService;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.setup.Settings;
 import jollytide.server.tank.Tank;
@@ -34,7 +35,7 @@ import org.springframework.transaction.TransactionException;
 /**
  * Fits each tank after its midnight and keeps what that forecasts of the day. Days of the last fortnight that have none
  * are made up for, one at a time, so that the machine stays free for people: from readings before the day, with the
- * calibrations, chapters and events that are known now.
+ * calibrations, chapters and events that are known now. Experiments whose way back is over come first.
  */
 @Component
 class NightlyFit {
@@ -47,6 +48,7 @@ class NightlyFit {
     private final ReadingService readings;
     private final TwinBook book;
     private final DayForecasts kept;
+    private final ExperimentService experiments;
     private final Settings settings;
     private final Clock clock;
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -60,12 +62,14 @@ class NightlyFit {
             ReadingService readings,
             TwinBook book,
             DayForecasts kept,
+            ExperimentService experiments,
             Settings settings,
             Clock clock) {
         this.tanks = tanks;
         this.readings = readings;
         this.book = book;
         this.kept = kept;
+        this.experiments = experiments;
         this.settings = settings;
         this.clock = clock;
     }
@@ -84,7 +88,9 @@ class NightlyFit {
 
     private void quietly() {
         try {
-            next();
+            if (!experiments.settleOne()) {
+                next();
+            }
         } catch (DataAccessException | TransactionException away) {
             LOG.warn("a day's forecast waits for the database: {}", away.getMessage());
         } catch (RuntimeException failed) {

@@ -36,6 +36,8 @@ class GuestRules implements Guests {
             door(HttpMethod.GET, TANK + "/ledger"),
             door(HttpMethod.GET, TANK + "/margin"),
             door(HttpMethod.GET, TANK + "/media"),
+            door(HttpMethod.GET, TANK + "/experiments/current"),
+            door(HttpMethod.POST, TANK + "/experiments/{id}/end"),
             door(HttpMethod.GET, HOME + "/kit"),
             door(HttpMethod.GET, HOME + "/readiness"),
             door(HttpMethod.GET, HOME + "/cuts"),

@@ -24,6 +24,7 @@ import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.Trace;
 import jollytide.core.fit.AlkalinityCourse;
+import jollytide.core.fit.Experiment;
 import jollytide.core.fit.Priors;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
@@ -39,13 +40,14 @@ import jollytide.server.tank.Tank;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What of a tank's log its twin is fitted to: a fortnight up to the last midnight, run as the tank was at each hour; not
- * before a change that nobody described in measures' terms, and without the days that its keeper left out.
+ * What of a tank's log its twin is fitted to: a fortnight up to the last midnight, or up to the last experiment's way
+ * back, run as the tank was at each hour; not before a change that nobody described in measures' terms, and without the days that its keeper left out.
  *
  * @param change the last of those; null without one
  * @param days those of them since the tank is what it is now that were logged closely
  */
 record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days) {
+    private static final int HALF_HOUR_S = 1800;
     static final Duration TWO_MONTHS = Duration.ofDays(60);
     /** Common practice: two days. */
     private static final Duration SETTLING = Duration.ofDays(2);
@@ -82,31 +84,58 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
             SetupOfTank.Known known,
             List<ChapterBook.Stretch> chapters) {
         Instant midnight = TwinBook.start(tank, ofTank.at());
+        Instant until = until(midnight, happened, ofTank.at());
         Instant back = TwinBook.ago(midnight);
         Change change = lastChange(happened);
         Instant since = change == null || change.settled().isBefore(back) ? back : change.settled();
         Setup setup = known.setup();
-        List<Out> settling = settling(known.standing(), chapters, midnight);
+        List<Out> settling = settling(known.standing(), chapters, until);
         Predicate<Instant> out =
                 t -> leftOut(t, setup.zone(), happened) || settling.stream().anyMatch(o -> o.holds(t));
-        List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, midnight, out);
-        List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, midnight, out);
+        List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, until, out);
+        List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, until, out);
         Instant asItIs = settling.stream()
                 .map(Out::until)
-                .filter(until -> until.isAfter(since))
+                .filter(settled -> settled.isAfter(since))
                 .max(Comparator.naturalOrder())
                 .orElse(since);
+        Predicate<Instant> usual = t -> !t.isBefore(asItIs) && t.isBefore(midnight) && !tried(t, happened);
         return new LogToFit(
                 new TankLog(
                         ph,
                         oxygen,
-                        room(ofTank, setup, midnight),
+                        room(ofTank, setup, back, until),
                         known.roomMeasured(),
                         alkalinity(ofTank, setup.water(), setup.pressureHpa()),
-                        interludes(known, chapters, back, midnight)),
+                        interludes(known, chapters, back, until)),
                 change,
-                wholeDays(
-                        tank, ph.stream().filter(r -> !r.at().isBefore(asItIs)).toList()));
+                wholeDays(tank, ph.stream().filter(r -> usual.test(r.at())).toList()));
+    }
+
+    /** Up to the last midnight; where an experiment was over since then, up to the end of its way back or now. */
+    private static Instant until(Instant midnight, List<EventView> happened, Instant now) {
+        return happened.stream()
+                .filter(EventView::experiment)
+                .map(EventView::until)
+                .filter(over -> over != null && over.isBefore(now))
+                .map(over -> over.plus(Experiment.RECOVERY))
+                .map(back -> halfHour(back.isAfter(now) ? now : back))
+                .filter(back -> back.isAfter(midnight))
+                .max(Comparator.naturalOrder())
+                .orElse(midnight);
+    }
+
+    /** The one that has begun. */
+    private static Instant halfHour(Instant t) {
+        return t.truncatedTo(ChronoUnit.SECONDS).minusSeconds(t.getEpochSecond() % HALF_HOUR_S);
+    }
+
+    /** Whether an experiment went on then, or the water was on its way back from one. */
+    private static boolean tried(Instant t, List<EventView> happened) {
+        return happened.stream()
+                .filter(EventView::experiment)
+                .anyMatch(e -> !t.isBefore(e.at())
+                        && (e.until() == null || t.isBefore(e.until().plus(Experiment.RECOVERY))));
     }
 
     /** With what is known of the probe in the middle of the log: its ± is taken for two standard deviations. */
@@ -123,7 +152,7 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
 
     /** As what the tank stood in each stretch between its changes, where that is not what it is now. */
     private static List<TankLog.Interlude> interludes(
-            SetupOfTank.Known known, List<ChapterBook.Stretch> chapters, Instant back, Instant midnight) {
+            SetupOfTank.Known known, List<ChapterBook.Stretch> chapters, Instant back, Instant last) {
         Stream<Instant> ofMeasures = known.standing().all().stream()
                 .flatMap(put -> Stream.of(
                         Optional.of(put.event().at()),
@@ -131,9 +160,9 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                 .flatMap(Optional::stream);
         Stream<Instant> ofChapters =
                 chapters.stream().map(ChapterBook.Stretch::from).filter(Objects::nonNull);
-        List<Instant> edges = Stream.of(ofMeasures, ofChapters, Stream.of(back, midnight))
+        List<Instant> edges = Stream.of(ofMeasures, ofChapters, Stream.of(back, last))
                 .flatMap(Function.identity())
-                .filter(t -> !t.isBefore(back) && !t.isAfter(midnight))
+                .filter(t -> !t.isBefore(back) && !t.isAfter(last))
                 .sorted()
                 .distinct()
                 .toList();
@@ -155,13 +184,15 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
 
     /**
      * After a change the water settles. How strong something was that is off again nobody knows: the run goes through it,
-     * and its readings are left out.
+     * and its readings are left out. An experiment was made to be read.
      */
-    private static List<Out> settling(Standing standing, List<ChapterBook.Stretch> chapters, Instant midnight) {
-        Stream<Out> ofMeasures = standing.all().stream().map(put -> {
+    private static List<Out> settling(Standing standing, List<ChapterBook.Stretch> chapters, Instant last) {
+        Stream<Standing.Put> lasting =
+                standing.all().stream().filter(put -> !put.event().experiment());
+        Stream<Out> ofMeasures = lasting.map(put -> {
             Instant at = put.event().at();
             Instant until = put.event().until();
-            boolean over = until != null && !until.isAfter(midnight);
+            boolean over = until != null && !until.isAfter(last);
             return new Out(at, (over ? until : at).plus(SETTLING));
         });
         Stream<Out> ofChapters = chapters.stream()
@@ -240,10 +271,10 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
         return AlkalinityCourse.of(tests.isEmpty() ? newest.toList() : tests);
     }
 
-    /** The room hour by hour as it was logged in the fortnight before. */
-    private static RoomCourse room(LogSnapshot ofTank, Setup setup, Instant midnight) {
-        Instant from = TwinBook.ago(midnight).truncatedTo(ChronoUnit.HOURS);
-        int hours = (int) Duration.between(from, midnight).toHours() + 1;
+    /** The room hour by hour as it was logged. */
+    private static RoomCourse room(LogSnapshot ofTank, Setup setup, Instant back, Instant last) {
+        Instant from = back.truncatedTo(ChronoUnit.HOURS);
+        int hours = (int) Duration.between(from, last).toHours() + 1;
         double[] sum = new double[hours];
         int[] n = new int[hours];
         for (HalfHour h : ofTank.halfHours(Quantity.CO2, Place.ROOM)) {

@@ -55,7 +55,7 @@ public final class SetupOfTank {
     /**
      * What the log knows for a setup.
      *
-     * @param standing what was put on it; what stands now is in the setup
+     * @param standing what was put on it; what stands now is in the setup, but for experiments
      * @param as the same water and air around the tank as it was described at another time, nothing standing on it
      */
     record Known(
@@ -98,7 +98,7 @@ public final class SetupOfTank {
                 tank.home().zone());
         Setup bare = as.apply(tank);
         Standing standing = Standing.of(putOn, surroundings(tank, bare, MediaAssumptions.DEFAULT), room.isPresent());
-        return new Known(bare.with(standing.at(ofTank.at())), tests.tested(), room.isPresent(), standing, as);
+        return new Known(bare.with(standing.usualAt(ofTank.at())), tests.tested(), room.isPresent(), standing, as);
     }
 
     /** What CO2 at the intake says of a hose, beside what the room's meter said then. Null where one of them is missing. */

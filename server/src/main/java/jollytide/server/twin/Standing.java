@@ -3,6 +3,7 @@ package jollytide.server.twin;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Surroundings;
 import jollytide.core.units.InputException;
@@ -40,9 +41,24 @@ record Standing(List<Put> all, @Nullable String problem) {
 
     /** All of it at a moment; of one kind what came last. */
     MeasureSet at(Instant t) {
-        return all.stream()
-                .filter(put -> put.event().stoodAt(t))
-                .map(Put::measures)
-                .reduce(MeasureSet.NONE, (before, on) -> on.over(before));
+        return of(all.stream().filter(put -> put.event().stoodAt(t)));
+    }
+
+    /** The same as the tank usually is then: what is done for some hours to learn from it is no part of that. */
+    MeasureSet usualAt(Instant t) {
+        return of(usually(t));
+    }
+
+    /** What put that on. */
+    List<EventView> usualEvents(Instant t) {
+        return usually(t).map(Put::event).toList();
+    }
+
+    private Stream<Put> usually(Instant t) {
+        return all.stream().filter(put -> put.event().stoodAt(t) && !put.event().experiment());
+    }
+
+    private static MeasureSet of(Stream<Put> some) {
+        return some.map(Put::measures).reduce(MeasureSet.NONE, (before, on) -> on.over(before));
     }
 }

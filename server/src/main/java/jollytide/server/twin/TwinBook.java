@@ -18,7 +18,9 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
+import jollytide.core.fit.Decision;
 import jollytide.core.fit.Edges;
+import jollytide.core.fit.Experiment;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Priors;
 import jollytide.core.fit.TankLog;
@@ -136,6 +138,16 @@ public class TwinBook {
         /** Tanks that could be behind the log, the most probable first. */
         public List<TankParameters> tanks() {
             return fit.tanks();
+        }
+
+        /** What is decided by, and how far it is open. */
+        public List<Decision.Open> open() {
+            return Decision.open(setup, tanks(), start);
+        }
+
+        /** What would tell more, ranked. */
+        public List<Experiment.Promise> experiments() {
+            return Experiment.ranked(setup, fit.tank(), tanks(), start);
         }
 
         /** False when there is no log to fit to, or nothing plausible behind it. */
@@ -257,10 +269,7 @@ public class TwinBook {
                     known.roomMeasured(),
                     fitted,
                     joined(unfitting, ofFit, toFit.log().tells() && uses ? TOO_SURE : null),
-                    known.standing().all().stream()
-                            .filter(put -> put.event().stoodAt(at))
-                            .map(Standing.Put::event)
-                            .toList(),
+                    known.standing().usualEvents(at),
                     toFit.days().stream().map(day -> day.trough().value()).toList(),
                     toFit.days().stream().map(day -> day.peak().value()).toList());
         }

@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.IntStream;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.Decision;
 import jollytide.core.fit.Experiment;
@@ -14,8 +13,6 @@ import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.FittedTank.Learned;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.Unknown;
-import jollytide.core.measure.Setup;
-import jollytide.core.scenario.OrdinaryDays;
 import jollytide.server.event.EventView;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
@@ -55,7 +52,11 @@ class TwinService {
 
     /** What is decided by, and how far it is open: pH, or mg/L for oxygen. Null where that cannot be run. */
     record OpenView(
-            Decision decision, String name, @Nullable Estimate value) {}
+            Decision decision, String name, @Nullable Estimate value) {
+        static OpenView of(Decision.Open open) {
+            return new OpenView(open.decision(), open.decision().label(), open.value());
+        }
+    }
 
     /**
      * A measurement that would tell something.
@@ -136,10 +137,8 @@ class TwinService {
                         / known.setup().netVolumeL(),
                 fit.learned().stream().map(l -> view(l, fit)).toList(),
                 fit.alike(),
-                open(known.setup(), known),
-                Experiment.ranked(known.setup(), fit, known.tanks(), known.start()).stream()
-                        .map(ExperimentView::of)
-                        .toList(),
+                known.open().stream().map(OpenView::of).toList(),
+                known.experiments().stream().map(ExperimentView::of).toList(),
                 left.stream().map(r -> new LeftView(r.at(), r.value())).toList(),
                 known.standing());
     }
@@ -164,24 +163,5 @@ class TwinService {
                 learned.before90().times(unit),
                 learned.after90().times(unit),
                 learned.learnt());
-    }
-
-    private static List<OpenView> open(Setup setup, TwinBook.Described known) {
-        List<double[]> values = known.tanks().parallelStream()
-                .map(tank -> Decision.values(setup, tank, known.start()))
-                .toList();
-        List<Decision> decisions = Decision.of(setup);
-        return IntStream.range(0, decisions.size())
-                .mapToObj(i -> {
-                    List<Double> ofAll = values.stream()
-                            .map(v -> v[i])
-                            .filter(v -> !v.isNaN())
-                            .toList();
-                    return new OpenView(
-                            decisions.get(i),
-                            decisions.get(i).label(),
-                            ofAll.isEmpty() || Double.isNaN(values.get(0)[i]) ? null : OrdinaryDays.band(ofAll));
-                })
-                .toList();
     }
 }

@@ -64,7 +64,6 @@ class ForecastTest extends ServerTest {
         kept.claim(heron, day.minusDays(1));
         kept.keep(heron, day.minusDays(1), null, null);
         JsonNode score = mira.get("/tanks/" + heron + "/forecasts").body();
-        jdbc.update("delete from day_forecast where tank_id = ? and day <= ?", heron.toString(), day);
         JsonNode shown = null;
         for (JsonNode one : score.path("days")) {
             assertThat(one.path("day").asString()).isNotEqualTo(day.minusDays(1).toString());
@@ -73,6 +72,14 @@ class ForecastTest extends ServerTest {
         assertThat(shown).isNotNull();
         assertThat(shown.path("cameTrough").asDouble()).isCloseTo(trough, within(0.02));
         assertThat(shown.path("afterwards").asBoolean()).isTrue();
+        // A day in which the tank was tried out says nothing of how well ordinary days are forecast.
+        mira.post("/tanks/" + heron + "/events", """
+                {"kind":"EXPERIMENT","at":"%sT06:00","until":"%sT08:00","excludesDays":null,"title":"tried","note":""}""".formatted(day, day));
+        JsonNode tried = mira.get("/tanks/" + heron + "/forecasts").body();
+        jdbc.update("delete from tank_event where title = 'tried'");
+        jdbc.update("delete from day_forecast where tank_id = ? and day <= ?", heron.toString(), day);
+        assertThat(tried.path("trough").path("n").asInt())
+                .isEqualTo(score.path("trough").path("n").asInt() - 1);
         assertThat(score.path("trough").path("n").asInt()).isPositive();
         assertThat(score.path("trough").path("inside").asInt()).isPositive();
     }
