@@ -248,6 +248,14 @@ const twin = createRoute({
   component: lazyRouteComponent(() => import('./places/reason/TwinScreen'), 'TwinScreen'),
   validateSearch: aDay,
 });
+const experiment = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'experiment',
+  component: lazyRouteComponent(
+    () => import('./places/reason/ExperimentScreen'),
+    'ExperimentScreen',
+  ),
+});
 const media = createRoute({
   getParentRoute: () => tankRoute,
   path: 'media',
@@ -300,6 +308,7 @@ export const router = createRouter({
         staircase,
         ledger,
         twin,
+        experiment,
         bench,
         sums,
         media,

@@ -3,6 +3,7 @@ import type { Tank } from '../api/types';
 import { useKeepPlan } from '../places/guard/useKeepPlan';
 import { Commands } from './Commands';
 import { EventKey } from './EventKey';
+import { ExperimentBar } from './ExperimentBar';
 import { Rail, ScreenRow, ThumbRail } from './Rail';
 import { Strip } from './Strip';
 import { useHelper } from './useHelper';
@@ -22,6 +23,7 @@ export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) 
       <Rail tankId={tank?.id} />
       <ThumbRail tankId={tank?.id} />
       {tank && <Strip tank={tank} />}
+      {tank && <ExperimentBar tank={tank} />}
       {tank && <ScreenRow tankId={tank.id} />}
       <main id="page" tabIndex={-1} className="px-4 py-5 outline-none md:px-6">
         {children}

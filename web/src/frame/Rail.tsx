@@ -6,7 +6,7 @@ import { useHelper } from './useHelper';
 export function Rail({ tankId }: { tankId: string | undefined }) {
   const places = placesOf(useHelper());
   const screenLook =
-    'flex min-h-8 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
+    'flex min-h-7 tall:min-h-8 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
   return (
     <nav
       aria-label="Places"
@@ -17,26 +17,28 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
         <br />
         Tide
       </p>
-      {tankId &&
-        places.map((place, i) => (
-          <div key={place.name} className="pb-1">
-            <p className="flex items-baseline gap-2.5 pt-1 pl-5 text-lg font-semibold">
-              <span className="text-sm font-normal text-soft">{i + 1}</span>
-              {place.name}
-            </p>
-            {place.screens.map((screen) => (
-              <Link
-                key={screen.path}
-                to={ROUTE[screen.path]}
-                params={{ tankId }}
-                className={screenLook}
-              >
-                {screen.name}
-              </Link>
-            ))}
-          </div>
-        ))}
-      <Link to="/settings" className={`${screenLook} mt-auto mb-3`}>
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        {tankId &&
+          places.map((place, i) => (
+            <div key={place.name} className="tall:pb-1">
+              <p className="flex items-baseline gap-2.5 pt-1 pl-5 text-lg font-semibold">
+                <span className="text-sm font-normal text-soft">{i + 1}</span>
+                {place.name}
+              </p>
+              {place.screens.map((screen) => (
+                <Link
+                  key={screen.path}
+                  to={ROUTE[screen.path]}
+                  params={{ tankId }}
+                  className={screenLook}
+                >
+                  {screen.name}
+                </Link>
+              ))}
+            </div>
+          ))}
+      </div>
+      <Link to="/settings" className={`${screenLook} mb-3 shrink-0`}>
         Settings
       </Link>
     </nav>

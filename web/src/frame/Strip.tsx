@@ -53,7 +53,12 @@ export function Strip({ tank }: { tank: Tank }) {
   );
 }
 
-const DUE_AT = { KIT: ROUTE.readiness, MEDIA: ROUTE.media, PROBE: ROUTE.probe } as const;
+const DUE_AT = {
+  KIT: ROUTE.readiness,
+  MEDIA: ROUTE.media,
+  PROBE: ROUTE.probe,
+  EXPERIMENT: ROUTE.experiment,
+} as const;
 
 function Last({
   name,

@@ -8,6 +8,7 @@ export const EVENT_NAMES: Record<EventKind, string> = {
   PEOPLE: 'people',
   SMOKE: 'smoke or fumes',
   MAINTENANCE: 'maintenance',
+  EXPERIMENT: 'experiment',
   OTHER: 'other',
 };
 

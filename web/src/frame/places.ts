@@ -6,6 +6,7 @@ export const ROUTE = {
   staircase: '/tank/$tankId/staircase',
   ledger: '/tank/$tankId/ledger',
   twin: '/tank/$tankId/twin',
+  experiment: '/tank/$tankId/experiment',
   bench: '/tank/$tankId/bench',
   sums: '/tank/$tankId/sums',
   media: '/tank/$tankId/media',
@@ -48,6 +49,7 @@ const PLACES: readonly Place[] = [
       { name: 'Staircase', path: 'staircase' },
       { name: 'Ledger', path: 'ledger' },
       { name: 'Twin', path: 'twin' },
+      { name: 'Experiment', path: 'experiment' },
     ],
   },
   {

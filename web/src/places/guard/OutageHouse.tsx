@@ -6,7 +6,8 @@ import { forWhich, houseSteps, type HouseStep } from './houseSteps';
 import { nextStep, predictedAt } from './outageLog';
 import { Listing, Next } from './OutageSteps';
 import { Tank } from './OutageTank';
-import { atClock, dangerInWords, since, useNow } from './outageTime';
+import { useNow } from '../../parts/useNow';
+import { atClock, dangerInWords, since } from './outageTime';
 import type { useOutage } from './useOutage';
 
 type Note = ReturnType<typeof useOutage>['note'];

@@ -6,7 +6,8 @@ import { Button } from '../../parts/Button';
 import { useAtTank } from '../../TankContext';
 import { Tanks } from './OutageHouse';
 import { readCard } from './outageLog';
-import { since, span, useNow } from './outageTime';
+import { useNow } from '../../parts/useNow';
+import { since, span } from './outageTime';
 import { Report } from './Report';
 import { useOutage } from './useOutage';
 

@@ -6,7 +6,8 @@ import { useAtTank } from '../../TankContext';
 import { nextStep, predictedAt } from './outageLog';
 import { MoreNotes, NoteOxygen } from './OutageNotes';
 import { Listing, Next } from './OutageSteps';
-import { atClock, dangerInWords, since, useNow } from './outageTime';
+import { useNow } from '../../parts/useNow';
+import { atClock, dangerInWords, since } from './outageTime';
 import type { useOutage } from './useOutage';
 
 type Note = ReturnType<typeof useOutage>['note'];

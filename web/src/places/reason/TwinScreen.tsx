@@ -3,7 +3,9 @@ import { useForecastScore, useTwin } from '../../api/twin';
 import type { Experiment, Open, Twin } from '../../api/types';
 import { KnownDrawing } from '../../drawings/KnownDrawing';
 import { LeftDrawing } from '../../drawings/LeftDrawing';
+import { ROUTE, type ScreenPath } from '../../frame/places';
 import { clockTime, dayAndTime, plainDay } from '../../lib/time';
+import { buttonLook } from '../../parts/Button';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
@@ -93,7 +95,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
           {(twin.fishMmolPerLPerH * OXYGEN_G_PER_MOL).toFixed(2)} mg/L an hour beside the reef, as
           described. Widths before the log are from memory.
         </p>
-        <Telling experiments={twin.experiments} open={twin.open} zone={tank.zone} />
+        <Telling experiments={twin.experiments} open={twin.open} />
         {width > 0 && twin.left.length > 1 && (
           <div>
             <h2 className="font-bold">Left between readings and twin, pH</h2>
@@ -156,16 +158,26 @@ function Forecasts({ width }: { width: number }) {
   );
 }
 
+/** Where each is made, or its readings are entered. */
+const WHERE: Record<Experiment['experiment'], (typeof ROUTE)[ScreenPath]> = {
+  SKIMMER_OFF_BEFORE_LIGHT: ROUTE.experiment,
+  SKIMMER_OFF_AT_NIGHT: ROUTE.experiment,
+  OXYGEN_NIGHT: ROUTE.enter,
+  PROBE_IN_BUFFERS: ROUTE.probe,
+  ANOTHER_ALKALINITY_TEST: ROUTE.enter,
+  GLASS_OF_AIR: ROUTE.probe,
+  ROOM_METER: ROUTE.enter,
+};
+
 /** The measurements that would narrow it, and those that the animals' oxygen forbids. */
 function Telling({
   experiments,
   open,
-  zone,
 }: {
   experiments: readonly Experiment[];
   open: readonly Open[];
-  zone: string;
 }) {
+  const { tank } = useAtTank();
   const telling = experiments.filter((e) => e.allowed && narrows(e, open).length > 0);
   const forbidden = experiments.filter((e) => !e.allowed && narrows(e, open).length > 0);
   return (
@@ -179,13 +191,20 @@ function Telling({
             <li key={experiment.experiment}>
               <p className="font-semibold first-letter:uppercase">{experiment.name}</p>
               <p className="text-sm">
-                Would narrow {narrows(experiment, open).join(', ')}. {hours(experiment, zone)}About{' '}
-                {experiment.minutes} minutes of your time (assumed).
+                Would narrow {narrows(experiment, open).join(', ')}. {hours(experiment, tank.zone)}
+                About {experiment.minutes} minutes of your time (assumed).
                 {experiment.experiment === 'GLASS_OF_AIR' &&
                   ' Half a litre at most, a fine stone, air from outdoors: exhaled air beside it spoils it.'}
                 {experiment.lowestOxygenMgPerL !== undefined &&
                   ` Oxygen would fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L on the early side: watch the animals, end it when they gasp, and look at the skimmer’s cup when it starts again.`}
               </p>
+              <Link
+                to={WHERE[experiment.experiment]}
+                params={{ tankId: tank.id }}
+                className={buttonLook('quiet')}
+              >
+                {experiment.lowestOxygenMgPerL === undefined ? 'enter it' : 'be guided'}
+              </Link>
             </li>
           ))}
         </ol>

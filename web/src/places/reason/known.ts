@@ -1,4 +1,4 @@
-import type { Experiment, Open, Twin, Unknown, Units } from '../../api/types';
+import type { Experiment, Open, OverExperiment, Told, Twin, Unknown, Units } from '../../api/types';
 import { range, signed } from '../../lib/number';
 import { ALKALINITY, alkalinityFromMeq } from '../../lib/units';
 
@@ -59,7 +59,7 @@ export function after(unknown: Unknown, units: Units): string {
 export const how = (unknown: Unknown) => (unknown.learnt ? 'learned' : unlearnt[unknown.unknown]);
 
 /** What a decision is open by, in words. */
-export function openness(open: Open): string {
+export function openness(open: Pick<Open, 'decision' | 'value'>): string {
   const value = open.value;
   if (!value) return 'cannot be run: this tank would not live through it';
   if (open.decision === 'OXYGEN_WITHOUT_SKIMMER') return `${range(value, 1)} mg/L`;
@@ -84,4 +84,29 @@ export function narrows(experiment: Experiment, open: readonly Open[]): string[]
     .sort((a, b) => b.share - a.share)
     .slice(0, 3)
     .map((n) => `${n.name} by ${String(Math.round(n.share * 100))} %`);
+}
+
+/** By how much a band is narrower, in words; wider bands are said to be. */
+const narrower = (share: number) =>
+  share < 0
+    ? `${String(Math.round(-share * 100))} % wider`
+    : `${String(Math.round(share * 100))} % narrower`;
+
+/** What is known of a decision after an experiment, beside what was promised. */
+export function told(one: Told): { now: string; narrower: string } {
+  const promised = `${String(Math.round(one.promised * 100))} % promised`;
+  return one.after
+    ? {
+        now: openness({ decision: one.decision, value: one.after }),
+        narrower: `${narrower(one.achieved ?? 0)}, ${promised}`,
+      }
+    : { now: 'not known', narrower: promised };
+}
+
+/** What an experiment told of that decision of which it promised most. */
+export function came({ told: all, settled }: OverExperiment): string {
+  const most = all.find((t) => t.after && t.achieved !== undefined);
+  if (!most) return 'What it told cannot be said yet: the twin is not fitted to this log.';
+  const so = settled ? '' : ' so far';
+  return `Of ${most.name} it told${so}: ${told(most).now}, ${told(most).narrower}.`;
 }

@@ -54,6 +54,8 @@ class AccessibilityIT extends BrowserTest {
         "settings, phone, day",
         "begin, phone, day",
         "welcome, desktop, day",
+        "experiment, desktop, day",
+        "experiment, phone, night",
         "probe, desktop, day",
         "probe, phone, night",
         "probe sheet, desktop, day",
