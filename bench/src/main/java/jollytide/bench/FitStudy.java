@@ -8,17 +8,31 @@ import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
 import java.util.SplittableRandom;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.random.RandomGenerator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Observation;
+import jollytide.core.evidence.Trace;
+import jollytide.core.fit.DayAhead;
 import jollytide.core.fit.Decision;
 import jollytide.core.fit.Edges;
 import jollytide.core.fit.Experiment;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Priors;
+import jollytide.core.fit.Reading;
+import jollytide.core.fit.Score;
 import jollytide.core.fit.TwinFit;
 import jollytide.core.fit.Unknown;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.Setup;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.core.twin.TwinState;
 
 /**
  * Whether the fit's bands hold the truth: simulated tanks whose true exchange, metabolism, sensors and rooms nobody
@@ -42,6 +56,7 @@ public final class FitStudy {
         bands(cases);
         byDescription(cases);
         speed(cases);
+        ahead(cases);
         experiments(cases);
         narrowed(cases);
     }
@@ -92,6 +107,23 @@ public final class FitStudy {
                 median(cases.stream().mapToDouble(c -> c.fitted.dispersion())),
                 median(cases.stream().mapToDouble(c -> c.fitSeconds)),
                 median(cases.stream().mapToDouble(c -> c.edgeSeconds)));
+    }
+
+    /** How the next day's forecasts did, as the server makes and scores them. */
+    private static void ahead(List<Case> cases) {
+        for (boolean trough : new boolean[] {true, false}) {
+            Score score = Score.of(
+                            cases.stream().map(c -> trough ? c.trough : c.peak).toList())
+                    .orElseThrow();
+            System.out.printf(
+                    Locale.ROOT,
+                    "a day ahead, %s: %d of %d inside the band, off by %.3f on average, too high by %+.3f%n",
+                    trough ? "trough" : "peak",
+                    score.inside(),
+                    score.n(),
+                    score.off(),
+                    score.tooHigh());
+        }
     }
 
     /** What each experiment promised and brought. */
@@ -210,6 +242,8 @@ public final class FitStudy {
             FittedTank fitted,
             List<Answer> answers,
             List<Made> made,
+            Score.Pair trough,
+            Score.Pair peak,
             double fitSeconds,
             double edgeSeconds) {
         static Case of(RandomGenerator random, boolean wrong, boolean uses) {
@@ -251,7 +285,47 @@ public final class FitStudy {
                     made.add(Made.of(world, promise, promise.from(), promise.until(), forecast, at));
                 }
             }
-            return new Case(wrong, fitted, answers, made, fitSeconds, edgeSeconds);
+            Trace.Extremes came = days(world.probe().dayAhead(world)).get(0);
+            List<Trace.Extremes> were = days(world.log().ph());
+            List<SettledDay> ordinary = tanks.stream()
+                    .map(tank -> OrdinaryDays.settled(days(world.described(), tank, at)))
+                    .toList();
+            return new Case(
+                    wrong,
+                    fitted,
+                    answers,
+                    made,
+                    ahead(ordinary, SettledDay::troughPh, were, came, Trace.Extremes::trough),
+                    ahead(ordinary, SettledDay::peakPh, were, came, Trace.Extremes::peak),
+                    fitSeconds,
+                    edgeSeconds);
+        }
+
+        private static Score.Pair ahead(
+                List<SettledDay> ordinary,
+                ToDoubleFunction<SettledDay> of,
+                List<Trace.Extremes> were,
+                Trace.Extremes came,
+                Function<Trace.Extremes, Observation> extreme) {
+            Estimate band =
+                    OrdinaryDays.band(ordinary.stream().map(of::applyAsDouble).toList());
+            List<Double> days = were.stream().map(d -> extreme.apply(d).value()).toList();
+            return new Score.Pair(DayAhead.of(band, days), extreme.apply(came).value());
+        }
+
+        /** Once it has settled. */
+        private static List<TwinState> days(Setup setup, TankParameters tank, Instant at) {
+            OrdinaryDays days = new OrdinaryDays(setup, tank);
+            return days.run(days.today(at), MeasureSet.NONE, Duration.ofDays(7));
+        }
+
+        private static List<Trace.Extremes> days(List<Reading> ph) {
+            return List.copyOf(Trace.days(
+                            ph.stream()
+                                    .map(r -> new Observation(r.value(), Method.PROBE, r.at()))
+                                    .toList(),
+                            SimulatedTank.ZONE)
+                    .values());
         }
     }
 }

@@ -21,6 +21,7 @@ import jollytide.core.twin.Water;
 /** A probe in the water: means of half hours of what it shows every five minutes. */
 final class SimulatedProbe {
     private static final Duration EVERY = Duration.ofMinutes(5);
+    private static final Duration DOSED_EVERY = Duration.ofMinutes(15);
     /** Respiration and photosynthesis of one day against another's: fed more, a cloudier pane. No fit knows of it. */
     private static final double DAY_TO_DAY = 0.04;
 
@@ -54,37 +55,68 @@ final class SimulatedProbe {
                 truth.photosynthesisMmolPerLPerH() * Math.exp(DAY_TO_DAY * random.nextGaussian()));
         Twin twin = new Twin(
                 Rig.of(real, today, measures).tank(state.at(), Duration.between(state.at(), until), room, false));
-        if (real.useMeqPerLPerDay() > 0) {
-            state = keptUp(state, real);
-        }
-        for (TwinState s : twin.run(twin.carriedOver(state), until, EVERY)) {
-            double days = Duration.between(SimulatedTank.START, s.at()).toMinutes() / 1440.0;
-            sum += work.read(s.phNbs(), 5, days);
-            if (++n == 6) {
-                ph.add(new Reading(s.at().minus(Duration.ofMinutes(12)).minusSeconds(30), sum / n));
-                sum = 0;
-                n = 0;
+        // In single runs where nothing is dosed, so that those logs stay what they were.
+        Duration step = real.useMeqPerLPerDay() > 0 ? DOSED_EVERY : Duration.between(state.at(), until);
+        while (state.at().isBefore(until)) {
+            Instant next = state.at().plus(step).isBefore(until) ? state.at().plus(step) : until;
+            for (TwinState s : twin.run(twin.carriedOver(keptUp(state, real)), next, EVERY)) {
+                read(s);
             }
-            state = s;
         }
     }
 
-    /** Its keeper doses by tests: alkalinity is brought back each day, and the source brings its carbon along. */
+    private void read(TwinState s) {
+        double days = Duration.between(SimulatedTank.START, s.at()).toMinutes() / 1440.0;
+        sum += work.read(s.phNbs(), 5, days);
+        if (++n == 6) {
+            ph.add(new Reading(s.at().minus(Duration.ofMinutes(12)).minusSeconds(30), sum / n));
+            sum = 0;
+            n = 0;
+        }
+        state = s;
+    }
+
+    /**
+     * Where animals use alkalinity its keeper doses as much, and by tests a little more or less, within the day that
+     * follows; the source brings its carbon along.
+     */
     private static TwinState keptUp(TwinState state, Setup real) {
+        if (real.useMeqPerLPerDay() == 0) {
+            return state;
+        }
         double perKg = real.alkalinityMeqPerL() / 1000 / real.water().densityKgPerL();
-        double change = perKg - state.alkalinityMolPerKg();
-        return state.with(Water.ALKALINITY, perKg)
+        double share = DOSED_EVERY.toMinutes() / 1440.0;
+        double change = share * (perKg - state.alkalinityMolPerKg());
+        return state.with(Water.ALKALINITY, a -> a + change)
                 .with(Water.DIC, dic -> dic + change * real.source().carbonPerEquivalent());
     }
 
     /** From here on as it is, then with the skimmer off, then as it is; what was read before stays. */
-    synchronized List<Reading> more(SimulatedTank world, Instant from, Instant until) {
+    List<Reading> more(SimulatedTank world, Instant from, Instant until) {
+        Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS + SimulatedTank.MORE_DAYS));
+        return apart(() -> {
+            day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, from);
+            day(world.truth(), world.real(), world.trueRoom(), MeasureSet.of(new SkimmerDraw(0)), until);
+            day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, end);
+        });
+    }
+
+    /** The next day as it is. */
+    List<Reading> dayAhead(SimulatedTank world) {
+        List<Reading> all = apart(() -> day(
+                world.truth(),
+                world.real(),
+                world.trueRoom(),
+                MeasureSet.NONE,
+                state.at().plus(Duration.ofDays(1))));
+        return all.subList(ph.size(), all.size());
+    }
+
+    /** What it has shown after that; then everything is as before. */
+    private synchronized List<Reading> apart(Runnable days) {
         List<Reading> before = List.copyOf(ph);
         TwinState then = state;
-        day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, from);
-        day(world.truth(), world.real(), world.trueRoom(), MeasureSet.of(new SkimmerDraw(0)), until);
-        Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS + SimulatedTank.MORE_DAYS));
-        day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, end);
+        days.run();
         List<Reading> all = List.copyOf(ph);
         ph.clear();
         ph.addAll(before);

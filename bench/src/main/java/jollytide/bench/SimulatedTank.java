@@ -40,7 +40,7 @@ record SimulatedTank(
     /** Further ones in which an experiment is made. */
     static final int MORE_DAYS = 2;
 
-    private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
+    static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
     private static final LocalDate FIRST = LocalDate.of(2026, 9, 14);
     static final Instant START = FIRST.atStartOfDay(ZONE).toInstant();
     private static final double OUTDOORS = 420;

@@ -16,6 +16,7 @@ import jollytide.core.measure.Setup;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.PhScale;
+import jollytide.core.twin.DosedByTests;
 import jollytide.core.twin.Reef;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
@@ -25,6 +26,8 @@ import jollytide.core.twin.Water;
 final class LogRun {
     private static final Duration EVERY = Duration.ofMinutes(30);
     private static final Duration DAY = Duration.ofDays(1);
+    /** So often the first day is run, until its use and its saturation go together. */
+    private static final int FIRST_DAYS = 2;
 
     private final Setup setup;
     private final TankLog log;
@@ -54,8 +57,11 @@ final class LogRun {
         long halfHours = Duration.between(from, log.until()).dividedBy(EVERY) + 1;
         Instant until = from.plus(EVERY.multipliedBy(halfHours));
         Duration length = Duration.between(from, until);
-        Function<Setup, Twin> twinOf =
-                as -> new Twin(Rig.of(as.corrected(tank), tank, MeasureSet.NONE).tank(from, length, room, false));
+        DosedByTests doses =
+                new DosedByTests(t -> alkalinity(t, tank), setup.source().carbonPerEquivalent());
+        Function<Setup, Twin> twinOf = as -> new Twin(Rig.of(as.corrected(tank), tank, MeasureSet.NONE)
+                .tank(from, length, room, false)
+                .with(doses));
         Twin now = twinOf.apply(setup);
         List<Twin> then = interludes.stream().map(i -> twinOf.apply(i.as())).toList();
         Function<Instant, Twin> twinAt = t -> IntStream.range(0, then.size())
@@ -63,13 +69,30 @@ final class LogRun {
                 .mapToObj(then::get)
                 .findFirst()
                 .orElse(now);
-        TwinState state = begin(twinAt.apply(from), corrected, tank, probeOff);
+        TwinState first = begin(twinAt.apply(from), corrected, tank, probeOff);
+        if (setup.useMeqPerLPerDay() > 0) {
+            Instant dayOn = from.plus(DAY).isBefore(until) ? from.plus(DAY) : until;
+            for (int i = 0; i < FIRST_DAYS; i++) {
+                double mean = course(first, dayOn, twinAt).stream()
+                        .mapToDouble(TwinState::oversaturation)
+                        .average()
+                        .orElseThrow();
+                first = first.with(Reef.USUAL_OVERSATURATION, mean);
+            }
+        }
+        return course(first, until, twinAt);
+    }
+
+    private List<TwinState> course(TwinState first, Instant until, Function<Instant, Twin> twinAt) {
+        TwinState state = first;
         List<TwinState> all = new ArrayList<>(List.of(state));
+        double oversaturated = 0;
         while (state.at().isBefore(until)) {
             Twin twin = twinAt.apply(state.at());
             List<TwinState> run = twin.run(twin.carriedOver(state), next(state.at(), until), EVERY);
             all.addAll(run);
-            state = usual(tested(run.get(run.size() - 1), tank), run);
+            oversaturated += run.stream().mapToDouble(TwinState::oversaturation).sum();
+            state = usual(run.get(run.size() - 1), oversaturated / (all.size() - 1));
         }
         return all;
     }
@@ -103,25 +126,12 @@ final class LogRun {
     }
 
     /**
-     * The animals use what is described at the saturation of the days themselves: a use that hung on the level of the
-     * readings would claim to know by how much the probe is off.
+     * The animals use what is described at the mean saturation of the run itself: a use that hung on the level of the
+     * readings would claim to know by how much the probe is off. The first day's is found by running it.
      */
-    private TwinState usual(TwinState state, List<TwinState> day) {
-        return setup.useMeqPerLPerDay() > 0
-                ? state.with(
-                        Reef.USUAL_OVERSATURATION,
-                        day.stream()
-                                .mapToDouble(TwinState::oversaturation)
-                                .average()
-                                .orElseThrow())
-                : state;
-    }
-
-    /** Brought to what the tests say of this day; the source brings its carbon along. */
-    private TwinState tested(TwinState state, TankParameters tank) {
-        double change = alkalinity(state.at(), tank) - state.alkalinityMolPerKg();
-        double carbon = change * setup.source().carbonPerEquivalent();
-        return state.with(Water.ALKALINITY, a -> a + change).with(Water.DIC, dic -> dic + carbon);
+    private TwinState usual(TwinState state, double mean) {
+        boolean known = Duration.between(log.from(), state.at()).compareTo(DAY) >= 0;
+        return setup.useMeqPerLPerDay() > 0 && known ? state.with(Reef.USUAL_OVERSATURATION, mean) : state;
     }
 
     private double alkalinity(Instant at, TankParameters tank) {

@@ -197,8 +197,17 @@ public final class Moment {
         return tank.water().litres();
     }
 
+    public double kg() {
+        return kg;
+    }
+
     public double oxygenMgPerL() {
         return oxygenMgPerL;
+    }
+
+    /** Not to be asked for where carbon is not followed. */
+    public double alkalinityMolPerKg() {
+        return y[Water.AT_ALKALINITY];
     }
 
     /** NaN where carbon is not followed; likewise what hangs on it. */

@@ -90,6 +90,13 @@ public final class TwinTank {
         return ledger;
     }
 
+    /** The same tank with one part more. */
+    public TwinTank with(Part part) {
+        List<Part> more = new ArrayList<>(parts);
+        more.add(part);
+        return new TwinTank(water, more, ledger);
+    }
+
     /** The same tank whose runs keep the ledger. */
     TwinTank withLedger() {
         return ledger ? this : new TwinTank(water, parts, true);

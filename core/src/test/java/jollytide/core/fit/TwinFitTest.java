@@ -273,6 +273,37 @@ class TwinFitTest {
         assertThat(FITTED.learned()).noneMatch(l -> l.unknown() == Unknown.USE);
     }
 
+    /**
+     * Where much is used, alkalinity rises by night and falls by day. A run that brought it back at one stroke would step
+     * at midnight, and the fit would take the use away rather than the step.
+     */
+    @Test
+    void aHighUseIsFoundAndNoHourSteps() {
+        Setup uses = Logged.using(Logged.TANK, 0.6);
+        List<TwinState> states = Logged.states(uses, TRUTH, DAYS, ROOM);
+        TankLog log = Logged.log(Logged.ph(states), ROOM);
+        FittedTank fitted = Logged.fit(uses, log);
+        FittedTank.Learned use = of(fitted, Unknown.USE);
+        assertThat(use.size()).isCloseTo(0, within(1.645 * use.deviation()));
+        FittedTank.Learned respiration = of(fitted, Unknown.RESPIRATION);
+        assertThat(respiration.size())
+                .isCloseTo(
+                        Math.log(TRUTH.respirationMmolPerLPerH() / TankParameters.ORDINARY.respirationMmolPerLPerH()),
+                        within(1.645 * respiration.deviation()));
+        double[] run = new LogRun(uses, log)
+                .run(TRUTH, 0).stream().mapToDouble(TwinState::phNbs).toArray();
+        // Nothing switches by night: at midnight the run bends as it does half an hour before and after.
+        for (int i = 48; i < run.length - 2; i += 48) {
+            assertThat(bend(run, i) - (bend(run, i - 1) + bend(run, i + 1)) / 2)
+                    .as("midnight %s", i / 48)
+                    .isBetween(-0.0002, 0.0002);
+        }
+    }
+
+    private static double bend(double[] run, int i) {
+        return run[i + 1] - 2 * run[i] + run[i - 1];
+    }
+
     private static double most(List<Reading> left) {
         return left.stream().mapToDouble(r -> Math.abs(r.value())).max().orElseThrow();
     }

@@ -43,6 +43,21 @@ class PartsTest {
         assertThat(later.temperatureC()).isCloseTo(18 + 8 * Math.exp(-0.5), within(1e-3));
     }
 
+    /** By tests: e^−t/24 h of the gap is left, and each equivalent of soda ash brought half a mole of carbon. */
+    @Test
+    void dosesFollowTheTests() {
+        DosedByTests doses = new DosedByTests(t -> 0.0032, 0.5);
+        TwinTank shut = tank(25, true).with(doses);
+        TwinState begun = start(shut);
+        TwinState later = after(shut, begun, Duration.ofHours(36));
+        double poured = later.alkalinityMolPerKg() - begun.alkalinityMolPerKg();
+        assertThat(poured)
+                .isPositive()
+                .isCloseTo((0.0032 - begun.alkalinityMolPerKg()) * (1 - Math.exp(-1.5)), within(1e-8));
+        assertThat(later.dicMolPerKg() - begun.dicMolPerKg()).isCloseTo(poured / 2, within(1e-8));
+        assertThat(later.calciumMolPerKg()).isEqualTo(begun.calciumMolPerKg());
+    }
+
     /** What air the store lasts for is what the water gets: two hours of it, then none. */
     @Test
     void aStoreRunsEmpty() {
