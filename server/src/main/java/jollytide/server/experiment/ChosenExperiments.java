@@ -15,10 +15,12 @@ interface ChosenExperiments extends JpaRepository<ChosenExperiment, UUID> {
     /** Not over yet, the next first. */
     List<ChosenExperiment> findByTankIdInAndEndedAtIsNullOrderByPlannedFrom(Collection<UUID> tankIds);
 
-    /** Over, the last first. */
-    List<ChosenExperiment> findByTankIdAndEndedAtIsNotNullOrderByEndedAtDesc(UUID tankId, Limit limit);
+    /** Over, the last first; without those whose event was deleted, for then nothing was done. */
+    List<ChosenExperiment> findByTankIdAndEndedAtIsNotNullAndEventIdIsNotNullOrderByEndedAtDesc(
+            UUID tankId, Limit limit);
 
     /** Over before a time, of which nobody wrote down yet what it left open. */
-    @Query("from ChosenExperiment e where e.endedAt < :before and e.openAfter is null order by e.endedAt")
+    @Query(
+            "from ChosenExperiment e where e.endedAt < :before and e.openAfter is null and e.eventId is not null order by e.endedAt")
     List<ChosenExperiment> unsettled(Instant before, Limit limit);
 }

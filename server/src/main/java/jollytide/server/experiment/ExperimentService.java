@@ -20,7 +20,6 @@ import jollytide.core.fit.Experiment;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.seawater.Seawater;
 import jollytide.server.event.EventService;
-import jollytide.server.event.EventView;
 import jollytide.server.experiment.ChosenExperiment.Promised;
 import jollytide.server.experiment.ExperimentViews.AllView;
 import jollytide.server.experiment.ExperimentViews.ChosenView;
@@ -105,10 +104,11 @@ public class ExperimentService {
 
     AllView all(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
-        List<OverView> over =
-                chosen.findByTankIdAndEndedAtIsNotNullOrderByEndedAtDesc(tankId, Limit.of(MOST_SHOWN)).stream()
-                        .map(e -> over(tank, e))
-                        .toList();
+        List<OverView> over = chosen
+                .findByTankIdAndEndedAtIsNotNullAndEventIdIsNotNullOrderByEndedAtDesc(tankId, Limit.of(MOST_SHOWN))
+                .stream()
+                .map(e -> over(tank, e))
+                .toList();
         return new AllView(current(keeperId, tankId), over);
     }
 
@@ -200,15 +200,19 @@ public class ExperimentService {
             if (e.begunAt != null) {
                 throw Problem.savedElsewhere(view(tank, e));
             }
-            EventView event = events.beginExperiment(
-                    tank, begun, e.plannedUntil, "Experiment: " + e.kind.label(), "", List.of(SKIMMER_OFF));
             e.begunAt = begun;
-            e.eventId = event.id();
+            e.eventId = event(tank, e, e.plannedUntil);
             e.openBefore = open;
             e.lowestOxygen = oxygen.lowestMgPerL();
             e.cautionAt = oxygen.cautionAt();
             return view(tank, chosen.saveAndFlush(e));
         });
+    }
+
+    private UUID event(Tank tank, ChosenExperiment e, Instant until) {
+        String title = "Experiment: " + e.kind.label();
+        return events.beginExperiment(tank, e.begunAt, until, title, "", List.of(SKIMMER_OFF))
+                .id();
     }
 
     /** @param at when it was over; null for now */
@@ -229,7 +233,11 @@ public class ExperimentService {
             }
             e.endedAt = over;
             e.ended = how;
-            events.endExperiment(tank, e.eventId, over);
+            if (e.eventId == null) {
+                e.eventId = event(tank, e, over);
+            } else {
+                events.endExperiment(tank, e.eventId, over);
+            }
             return view(tank, chosen.saveAndFlush(e));
         });
     }

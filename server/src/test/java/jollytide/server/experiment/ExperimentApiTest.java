@@ -163,6 +163,26 @@ class ExperimentApiTest extends ServerTest {
         assertThat(keeper.send("DELETE", path(running), "").status()).isEqualTo(409);
     }
 
+    /** Whoever deletes its event by mistake leaves the skimmer off: it is still called for, and noted when it is on. */
+    @Test
+    void withoutItsEventItStillGoesOn() {
+        JsonNode running = begun();
+        String event = keeper.get(tank + "/history")
+                .body()
+                .path("events")
+                .path(0)
+                .path("id")
+                .asString();
+        assertThat(keeper.send("DELETE", tank + "/events/" + event, "").status())
+                .isEqualTo(204);
+        assertThat(current().path("stage").asString()).isEqualTo("RUNNING");
+        assertThat(keeper.post(path(running) + "/end", DONE).status()).isEqualTo(200);
+        JsonNode events = keeper.get(tank + "/history").body().path("events");
+        assertThat(events).hasSize(1);
+        keeper.send("DELETE", tank + "/events/" + events.path(0).path("id").asString(), "");
+        assertThat(keeper.get(tank + "/experiments").body().path("over")).isEmpty();
+    }
+
     @Test
     void aReadingThatIsTooLowCallsEverybody() {
         begun();
