@@ -47,10 +47,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class TwinBook {
-    /** As long as `scripts/bench fit 40 21 uses` says so. */
-    private static final String TOO_SURE = "Where animals use alkalinity these bands are still too narrow: on simulated"
-            + " tanks of that kind a third to nearly all of them held what was true, not nine in ten.";
-
     static final Duration LOOKED_BACK = Duration.ofDays(14);
     /** A day is at most so long, when the clocks go back. */
     private static final Duration TODAY = Duration.ofHours(25);
@@ -261,14 +257,13 @@ public class TwinBook {
         Described described(Fitted fitted) {
             String unfitting = known.standing().problem();
             String ofFit = toFit.log().tells() ? fitted.problem() : tooLittle;
-            boolean uses = known.setup().useMeqPerLPerDay() > 0;
             return new Described(
                     known.setup(),
                     fitting.start(),
                     known.alkalinityMeasured(),
                     known.roomMeasured(),
                     fitted,
-                    joined(unfitting, ofFit, toFit.log().tells() && uses ? TOO_SURE : null),
+                    joined(unfitting, ofFit),
                     known.standing().usualEvents(at),
                     toFit.days().stream().map(day -> day.trough().value()).toList(),
                     toFit.days().stream().map(day -> day.peak().value()).toList());
