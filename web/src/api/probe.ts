@@ -49,6 +49,14 @@ export const useDropCalibration = (tankId: string) =>
     logged(tankId),
   );
 
+/** What two reads of a colour kit say together; nothing is kept. */
+export const useColourKit = () =>
+  useChange(
+    (body: { firstPh: number; secondPh: number }) =>
+      bodyOf(api.POST('/api/v1/sums/colour-kit', { body })),
+    [],
+  );
+
 /** What the glass of air should show; nothing is kept. */
 export const useAirBalance = (tankId: string) =>
   useChange(

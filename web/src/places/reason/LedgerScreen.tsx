@@ -94,7 +94,8 @@ function Gas({
           <Working row={chosen} water={balance.waterUatm} gas={gas} />
         ) : (
           <p className="text-sm text-soft">
-            Hatching: between the tanks that all agree with the log. Choose a row for its working.
+            Hatching: what nine in ten tanks that could be behind the log leave open. Choose a row
+            for its working.
           </p>
         )}
       </div>

@@ -6,6 +6,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.Locale;
 import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.probe.ColourKit;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
@@ -81,6 +82,17 @@ class SumsController {
             @Nullable Double pressureHpa) {}
 
     record OxygenAnswer(double saturationMgPerL, double saturationUmolPerKg) {}
+
+    /** Two reads of a colour kit, NBS scale. */
+    record ColourKitRequest(
+            @NotNull Double firstPh, @NotNull Double secondPh) {}
+
+    record ColourKitAnswer(double phNbs) {}
+
+    @PostMapping("/colour-kit")
+    ColourKitAnswer colourKit(@Valid @RequestBody ColourKitRequest body) {
+        return new ColourKitAnswer(ColourKit.together(body.firstPh(), body.secondPh()));
+    }
 
     @PostMapping("/water")
     WaterAnswer water(@Valid @RequestBody WaterRequest body) {

@@ -30,6 +30,20 @@ class SumsTest extends ServerTest {
         assertThat(body.path("sensitivities").path("phPerDkh").asDouble()).isPositive();
     }
 
+    @Test
+    void colourKit() {
+        assertThat(visitor()
+                        .post("/sums/colour-kit", "{\"firstPh\":8.2,\"secondPh\":7.9}")
+                        .body()
+                        .path("phNbs")
+                        .asDouble())
+                .isEqualTo(8.05);
+        var apart = visitor().post("/sums/colour-kit", "{\"firstPh\":8.2,\"secondPh\":7.8}");
+        assertThat(apart.status()).isEqualTo(422);
+        assertThat(apart.firstError().path("field").asString()).isEqualTo("secondPh");
+        assertThat(apart.problem()).contains("read both again");
+    }
+
     @ParameterizedTest
     @CsvSource({"8.5, dKH", "3.0315, meqPerL", "151.71, ppmCaCO3"})
     void equilibriumInAnyUnit(double value, String unit) {
