@@ -132,10 +132,8 @@ public class ExperimentService {
             throw refused("experiment", kind.name(), "oxygen above 5 mg/L", littleOxygen(promise.lowestOxygenMgPerL()));
         }
         Instant now = clock.instant();
-        Instant from = soonest(promise.from(), promise.until(), tank.home().zone(), now);
+        Instant from = soonest(promise.from(), tank.home().zone(), now);
         Instant until = from.plus(Duration.between(promise.from(), promise.until()));
-        Experiment.Oxygen oxygen =
-                kind.oxygen(known.setup(), known.tanks(), known.start(), promise.from(), promise.until());
         return inOne(() -> {
             for (ChosenExperiment other : unended(tank)) {
                 if (other.current(now)) {
@@ -157,15 +155,15 @@ public class ExperimentService {
                     .mapToObj(i ->
                             new Promised(decisions.get(i), promise.narrowing().get(i)))
                     .toList();
-            e.lowestOxygen = oxygen.lowestMgPerL();
+            e.lowestOxygen = Objects.requireNonNull(promise.lowestOxygenMgPerL());
             return view(tank, chosen.save(e));
         });
     }
 
     /** The same hours a day earlier, when they have not passed. */
-    private static Instant soonest(Instant from, Instant until, ZoneId zone, Instant now) {
+    private static Instant soonest(Instant from, ZoneId zone, Instant now) {
         Instant dayBefore = from.atZone(zone).minusDays(1).toInstant();
-        return until.minus(DAY).minus(GRACE).isAfter(now) && !dayBefore.isBefore(now) ? dayBefore : from;
+        return dayBefore.isBefore(now) ? from : dayBefore;
     }
 
     /** @param at when it was begun, in its home's zone or with an offset; null for now */

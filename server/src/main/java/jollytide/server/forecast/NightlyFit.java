@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.evidence.Estimate;
@@ -86,16 +87,22 @@ class NightlyFit {
         thread.shutdownNow();
     }
 
+    /** What fails in one kind of work holds up no other. */
     private void quietly() {
-        try {
-            if (!experiments.settleOne()) {
-                next();
-            }
-        } catch (DataAccessException | TransactionException away) {
-            LOG.warn("a day's forecast waits for the database: {}", away.getMessage());
-        } catch (RuntimeException failed) {
-            LOG.warn("a day's forecast could not be made", failed);
+        if (!quietly(experiments::settleOne)) {
+            quietly(this::next);
         }
+    }
+
+    private static boolean quietly(BooleanSupplier work) {
+        try {
+            return work.getAsBoolean();
+        } catch (DataAccessException | TransactionException away) {
+            LOG.warn("a fit waits for the database: {}", away.getMessage());
+        } catch (RuntimeException failed) {
+            LOG.warn("a fit could not be made", failed);
+        }
+        return false;
     }
 
     private record Task(Tank tank, LocalDate day) {}
