@@ -250,7 +250,8 @@ function Flag({
   width: number;
   above?: boolean;
 }) {
-  const left = x > width - 240;
+  // As long as its words are: without the method on narrow windows.
+  const left = x > width - (width >= 560 ? 240 : 165);
   return (
     <g>
       <MarkShape kind={markOf(point.method)} x={x} y={y} r={5.5} />
