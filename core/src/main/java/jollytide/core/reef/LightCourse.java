@@ -43,15 +43,17 @@ public final class LightCourse {
     /** The next moment after {@code t} at which the lamps switch or a ramp ends; {@code otherwise} when none is near. */
     public Instant nextChange(Instant t, Instant otherwise) {
         long now = t.getEpochSecond();
-        long next = otherwise.getEpochSecond();
+        long last = otherwise.getEpochSecond();
+        long next = Long.MAX_VALUE;
         for (int i = 0; i < on.length; i++) {
             for (long change : new long[] {on[i], on[i] + (long) rampS, off[i] - (long) rampS, off[i]}) {
-                if (change > now && change < next && change >= on[i] && change <= off[i]) {
+                if (change > now && change <= last && change < next && change >= on[i] && change <= off[i]) {
                     next = change;
                 }
             }
         }
-        return Instant.ofEpochSecond(next);
+        // Not by whole seconds: a run that ends within one would never come to its end.
+        return next == Long.MAX_VALUE ? otherwise : Instant.ofEpochSecond(next);
     }
 
     private static double seconds(Instant t) {

@@ -123,6 +123,11 @@ class LivingThingsTest {
                 .isEqualTo("2026-07-01T20:00:00Z");
         Instant soon = midnight.plusSeconds(60);
         assertThat(course.nextChange(midnight, soon)).isEqualTo(soon);
+        // A moment within a second is itself; a switch in that second comes before it.
+        Instant within = Instant.parse("2026-07-01T09:00:41.325361806Z");
+        assertThat(course.nextChange(within.minusNanos(400_000_000), within)).isEqualTo(within);
+        assertThat(course.nextChange(midnight, Instant.parse("2026-07-01T10:00:00.5Z")))
+                .isEqualTo("2026-07-01T10:00:00Z");
         assertThat(course.levelAt(Instant.parse("2026-07-01T10:15:00Z"))).isCloseTo(0.5, within(1e-9));
         assertThat(course.levelAt(Instant.parse("2026-07-01T19:45:00.500Z"))).isCloseTo(899.5 / 1800, within(1e-9));
         assertThat(course.litAt(Instant.parse("2026-07-01T20:00:00Z"))).isFalse();

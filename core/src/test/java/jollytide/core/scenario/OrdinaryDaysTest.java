@@ -2,12 +2,14 @@ package jollytide.core.scenario;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.offset;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
@@ -92,6 +94,19 @@ class OrdinaryDaysTest {
         return new DailyAir(IntStream.range(0, 24)
                 .mapToObj(h -> h >= 3 && h < 7 ? 780.0 : 430.0)
                 .toList());
+    }
+
+    /** Nobody asks at full seconds: a run ends within one as it does at one. */
+    @Test
+    void aRunEndsWithinASecond() {
+        OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
+        TwinState today = forecast.today(MIDNIGHT);
+        Duration odd = Duration.ofSeconds(55_481, 325_361_806);
+        TwinState within = forecast.run(today, MeasureSet.NONE, odd, odd).get(0);
+        Duration whole = odd.truncatedTo(ChronoUnit.SECONDS);
+        TwinState at = forecast.run(today, MeasureSet.NONE, whole, whole).get(0);
+        assertThat(within.at()).isEqualTo(MIDNIGHT.plus(odd));
+        assertThat(within.phNbs()).isCloseTo(at.phNbs(), offset(1e-5));
     }
 
     @Test
