@@ -8,7 +8,7 @@ import {
 } from '../../api/experiments';
 import { useTwin } from '../../api/twin';
 import type { Chosen, OverExperiment } from '../../api/types';
-import { ToldDrawing } from '../../drawings/ToldDrawing';
+import { FindingsDrawing } from '../../drawings/FindingsDrawing';
 import { ROUTE } from '../../frame/places';
 import { clockTime, dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
@@ -19,9 +19,9 @@ import { useNow } from '../../parts/useNow';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
-import { came, narrows, told } from './known';
+import { came, finding, narrows } from './known';
 
-/** Reason → Experiment: the one that would tell more, step by step, and what those before told. */
+/** Reason → Experiment: the one that would tell more, step by step, and what those before showed. */
 export function ExperimentScreen() {
   const { tank } = useAtTank();
   const all = useExperiments(tank.id);
@@ -37,7 +37,7 @@ export function ExperimentScreen() {
   );
 }
 
-/** Those that need a guard; the others are told of where the twin is. */
+/** Those that need a guard; what the others would tell stands at the twin. */
 function Choose() {
   const { tank } = useAtTank();
   const twin = useTwin(tank.id, undefined);
@@ -199,7 +199,9 @@ function Over({ over }: { over: OverExperiment }) {
       </h2>
       <p className="max-w-prose">{came(over)}</p>
       {over.problem && <p className="max-w-prose border-l-4 border-alk pl-3">{over.problem}</p>}
-      <div ref={ref}>{width > 0 && <ToldDrawing told={over.told} says={told} width={width} />}</div>
+      <div ref={ref}>
+        {width > 0 && <FindingsDrawing findings={over.findings} says={finding} width={width} />}
+      </div>
       <p className="text-sm text-soft">
         Hairline, nine in ten tanks when it began; bar, nine in ten{' '}
         {over.settled ? 'six hours after it was over' : 'by the log up to now'}.

@@ -1,8 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import type { Experiment, Open, OverExperiment, Told, Twin, Unknown, Units } from '../../api/types';
+import type {
+  Experiment,
+  Open,
+  OverExperiment,
+  Finding,
+  Twin,
+  Unknown,
+  Units,
+} from '../../api/types';
 import { standing } from '../../drawings/KnownDrawing';
 import { stretches } from '../../drawings/LeftDrawing';
-import { after, came, how, narrows, openness, told, verdict } from './known';
+import { after, came, how, narrows, openness, finding, verdict } from './known';
 
 const METRIC: Units = {
   alkalinity: 'DKH',
@@ -114,7 +122,7 @@ it('claims nothing without a log', () => {
 });
 
 describe('an experiment that is over', () => {
-  const one = (achieved: number | undefined): Told => ({
+  const one = (achieved: number | undefined): Finding => ({
     decision: 'TROUGH_WITHOUT_SKIMMER',
     name: 'the trough with the skimmer off',
     promised: 0.38,
@@ -122,22 +130,22 @@ describe('an experiment that is over', () => {
     after: achieved === undefined ? undefined : band(7.84, 7.88, 7.92),
     achieved,
   });
-  const over = (told: Told[], settled = true) =>
-    came({ told, settled, chosen: {} as OverExperiment['chosen'] });
+  const over = (findings: Finding[], settled = true) =>
+    came({ findings, settled, chosen: {} as OverExperiment['chosen'] });
 
-  it('says what it told of what it promised most', () => {
+  it('says what it showed of what it promised most', () => {
     expect(over([one(0.5)])).toBe(
-      'Of the trough with the skimmer off it told: 7.84 to 7.92, 50 % narrower, 38 % promised.',
+      'Of the trough with the skimmer off it showed: 7.84 to 7.92, 50 % narrower, 38 % promised.',
     );
     expect(over([one(0.5)], false)).toContain('so far');
   });
 
   it('says so when a band grew', () => {
-    expect(told(one(-0.104)).narrower).toBe('10 % wider, 38 % promised');
+    expect(finding(one(-0.104)).narrower).toBe('10 % wider, 38 % promised');
   });
 
   it('claims nothing without a fit', () => {
-    expect(told(one(undefined)).now).toBe('not known');
+    expect(finding(one(undefined)).now).toBe('not known');
     expect(over([one(undefined)])).toMatch(/cannot be said yet/);
     expect(over([])).toMatch(/cannot be said yet/);
   });

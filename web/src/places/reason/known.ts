@@ -1,4 +1,12 @@
-import type { Experiment, Open, OverExperiment, Told, Twin, Unknown, Units } from '../../api/types';
+import type {
+  Experiment,
+  Open,
+  OverExperiment,
+  Finding,
+  Twin,
+  Unknown,
+  Units,
+} from '../../api/types';
 import { range, signed } from '../../lib/number';
 import { ALKALINITY, alkalinityFromMeq } from '../../lib/units';
 
@@ -93,7 +101,7 @@ const narrower = (share: number) =>
     : `${String(Math.round(share * 100))} % narrower`;
 
 /** What is known of a decision after an experiment, beside what was promised. */
-export function told(one: Told): { now: string; narrower: string } {
+export function finding(one: Finding): { now: string; narrower: string } {
   const promised = `${String(Math.round(one.promised * 100))} % promised`;
   return one.after
     ? {
@@ -103,10 +111,10 @@ export function told(one: Told): { now: string; narrower: string } {
     : { now: 'not known', narrower: promised };
 }
 
-/** What an experiment told of that decision of which it promised most. */
-export function came({ told: all, settled }: OverExperiment): string {
+/** What an experiment showed of that decision of which it promised most. */
+export function came({ findings: all, settled }: OverExperiment): string {
   const most = all.find((t) => t.after && t.achieved !== undefined);
-  if (!most) return 'What it told cannot be said yet: the twin is not fitted to this log.';
+  if (!most) return 'What it showed cannot be said yet: the twin is not fitted to this log.';
   const so = settled ? '' : ' so far';
-  return `Of ${most.name} it told${so}: ${told(most).now}, ${told(most).narrower}.`;
+  return `Of ${most.name} it showed${so}: ${finding(most).now}, ${finding(most).narrower}.`;
 }

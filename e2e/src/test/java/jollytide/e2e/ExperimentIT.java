@@ -65,7 +65,7 @@ class ExperimentIT extends BrowserTest {
         button(page, "The skimmer runs again").click();
         assertThat(bar(page)).isHidden();
         open(page, "experiment");
-        assertThat(page.getByText("What it told cannot be said yet")).isVisible();
+        assertThat(page.getByText("What it showed cannot be said yet")).isVisible();
         open(page, "history");
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What changed")))
                 .containsText("Experiment: the skimmer off for the last two hours");

@@ -43,7 +43,7 @@ class ExperimentController {
     record Over(
             @Nullable @Size(max = 40) String at, @NotNull Ended ended) {}
 
-    /** What is planned or goes on, and what those that are over told. */
+    /** What is planned or goes on, and what those that are over showed. */
     @Computes
     @GetMapping
     AllView all(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {

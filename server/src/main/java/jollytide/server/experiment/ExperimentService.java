@@ -23,9 +23,9 @@ import jollytide.server.event.EventService;
 import jollytide.server.experiment.ChosenExperiment.Promised;
 import jollytide.server.experiment.ExperimentViews.AllView;
 import jollytide.server.experiment.ExperimentViews.ChosenView;
+import jollytide.server.experiment.ExperimentViews.FindingView;
 import jollytide.server.experiment.ExperimentViews.OverView;
 import jollytide.server.experiment.ExperimentViews.Stage;
-import jollytide.server.experiment.ExperimentViews.ToldView;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.measure.SetRequest.PutMeasure;
 import jollytide.server.problem.FieldError;
@@ -41,7 +41,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Guides an experiment from its choice to what it told. What it asks of the twin is computed before a transaction begins.
+ * Guides an experiment from its choice to what it showed. What it asks of the twin is computed before a transaction begins.
  */
 @Service
 public class ExperimentService {
@@ -344,19 +344,20 @@ public class ExperimentService {
             after = now.fitted() ? now.open() : List.of();
         }
         List<Decision.Open> then = after;
-        List<ToldView> told = e.promised.stream()
+        List<FindingView> findings = e.promised.stream()
                 .sorted(Comparator.comparingDouble(Promised::narrowing).reversed())
-                .map(p -> told(p, of(e.openBefore, p.decision()), of(then, p.decision())))
+                .map(p -> finding(p, of(e.openBefore, p.decision()), of(then, p.decision())))
                 .toList();
-        return new OverView(view(tank, e), e.openAfter != null, problem, told);
+        return new OverView(view(tank, e), e.openAfter != null, problem, findings);
     }
 
     private static Decision.@Nullable Open of(List<Decision.Open> all, Decision decision) {
         return all.stream().filter(o -> o.decision() == decision).findFirst().orElse(null);
     }
 
-    private static ToldView told(Promised promised, Decision.@Nullable Open before, Decision.@Nullable Open after) {
-        return new ToldView(
+    private static FindingView finding(
+            Promised promised, Decision.@Nullable Open before, Decision.@Nullable Open after) {
+        return new FindingView(
                 promised.decision(),
                 promised.decision().label(),
                 promised.narrowing(),

@@ -45,14 +45,14 @@ final class ExperimentViews {
             @Nullable Ended ended) {}
 
     /**
-     * What it told of one decision: pH, or mg/L for oxygen.
+     * What it showed of one decision: pH, or mg/L for oxygen.
      *
      * @param promised by how much its band was to become narrower, as a share
      * @param before its band when the experiment began; null where the tank could not be run
      * @param after the same by the data up to now, or up to the end of its way back; null while it goes on
      * @param achieved by how much it became narrower, as a share; below 0 where it grew
      */
-    record ToldView(
+    record FindingView(
             Decision decision,
             String name,
             double promised,
@@ -61,13 +61,13 @@ final class ExperimentViews {
             @Nullable Double achieved) {}
 
     /**
-     * One that is over, with what it told.
+     * One that is over, with what it showed.
      *
      * @param settled whether its way back is over, so that this will change no more
      * @param problem why the twin cannot be fitted now; null when it can
      */
     record OverView(
-            ChosenView chosen, boolean settled, @Nullable String problem, List<ToldView> told) {}
+            ChosenView chosen, boolean settled, @Nullable String problem, List<FindingView> findings) {}
 
     /**
      * All of a tank.

@@ -28,7 +28,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
-/** An experiment from its choice to what it told, and all that guards the animals meanwhile. */
+/** An experiment from its choice to what it showed, and all that guards the animals meanwhile. */
 class ExperimentApiTest extends ServerTest {
     private static final String HOURS = "{\"experiment\":\"SKIMMER_OFF_BEFORE_LIGHT\"}";
     private static final String NOW = "{\"at\":null}";
@@ -218,9 +218,9 @@ class ExperimentApiTest extends ServerTest {
         assertThat(helper.post(path(running) + "/end", DONE).status()).isEqualTo(409);
     }
 
-    /** It is fitted at once, up to the end of its way back; then what it told stays as it was. */
+    /** It is fitted at once, up to the end of its way back; then what it showed stays as it was. */
     @Test
-    void whatItToldIsShownBesideWhatItPromised() {
+    void whatItShowedIsShownBesideWhatItPromised() {
         logged();
         int halfHours = keeper.get(tank + "/twin").body().path("halfHours").asInt();
         JsonNode running = begun();
@@ -241,18 +241,19 @@ class ExperimentApiTest extends ServerTest {
 
         JsonNode over = keeper.get(tank + "/experiments").body().path("over").path(0);
         assertThat(over.path("settled").asBoolean()).isFalse();
-        assertThat(over.path("told")).isNotEmpty().allSatisfy(told -> {
-            assertThat(told.path("promised").asDouble()).isBetween(0.0, 1.0);
-            double before = width(told.path("before"));
-            double after = width(told.path("after"));
-            assertThat(told.path("achieved").asDouble()).isEqualTo(before == 0 ? 0 : 1 - after / before, within(1e-9));
+        assertThat(over.path("findings")).isNotEmpty().allSatisfy(finding -> {
+            assertThat(finding.path("promised").asDouble()).isBetween(0.0, 1.0);
+            double before = width(finding.path("before"));
+            double after = width(finding.path("after"));
+            assertThat(finding.path("achieved").asDouble())
+                    .isEqualTo(before == 0 ? 0 : 1 - after / before, within(1e-9));
         });
         for (int i = 0; i < 50 && !settled(); i++) {
             assertThat(service.settleOne()).isTrue();
         }
         JsonNode kept = keeper.get(tank + "/experiments").body().path("over").path(0);
-        assertThat(kept.path("told").path(0).path("after"))
-                .isEqualTo(over.path("told").path(0).path("after"));
+        assertThat(kept.path("findings").path(0).path("after"))
+                .isEqualTo(over.path("findings").path(0).path("after"));
     }
 
     private boolean settled() {

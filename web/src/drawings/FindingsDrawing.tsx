@@ -1,4 +1,4 @@
-import type { Told } from '../api/types';
+import type { Finding } from '../api/types';
 import { HALO } from './halo';
 
 const ROW = 44;
@@ -7,7 +7,7 @@ const TEXT_RIGHT = 300;
 /** How far a track goes, in halves of the band before. */
 const REACH = 1.3;
 
-type Band = NonNullable<Told['before']>;
+type Band = NonNullable<Finding['before']>;
 
 /** Where a value stands on its track: ±1 at the ends of the band before. */
 export function onTrack(value: number, before: Band): number {
@@ -17,14 +17,14 @@ export function onTrack(value: number, before: Band): number {
 }
 
 /** Each decision on a line of its own: its band when the experiment began as a hairline, the one after it as a bar. */
-export function ToldDrawing({
-  told,
+export function FindingsDrawing({
+  findings,
   says,
   width,
 }: {
-  told: readonly Told[];
+  findings: readonly Finding[];
   /** What to read beside a line. */
-  says: (told: Told) => { now: string; narrower: string };
+  says: (finding: Finding) => { now: string; narrower: string };
   width: number;
 }) {
   const narrow = width < 720;
@@ -32,7 +32,7 @@ export function ToldDrawing({
   const left = narrow ? 8 : TRACK_LEFT;
   const right = narrow ? width - 8 : width - TEXT_RIGHT;
   const x = (at: number) => left + ((at + REACH) / (2 * REACH)) * (right - left);
-  const lines = told.flatMap((t) => (t.before ? [{ ...t, before: t.before }] : []));
+  const lines = findings.flatMap((t) => (t.before ? [{ ...t, before: t.before }] : []));
   const height = lines.length * row + 8;
   return (
     <svg
@@ -40,7 +40,7 @@ export function ToldDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`What it told: ${lines.map((t) => `${t.name} ${says(t).now}, ${says(t).narrower}`).join('; ')}.`}
+      aria-label={`What it showed: ${lines.map((t) => `${t.name} ${says(t).now}, ${says(t).narrower}`).join('; ')}.`}
       className="block"
     >
       {lines.map((t, i) => {

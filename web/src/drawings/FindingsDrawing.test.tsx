@@ -1,11 +1,11 @@
 import { render, screen } from '@testing-library/react';
 import { expect, it } from 'vitest';
-import type { Told } from '../api/types';
-import { onTrack, ToldDrawing } from './ToldDrawing';
+import type { Finding } from '../api/types';
+import { onTrack, FindingsDrawing } from './FindingsDrawing';
 
 const band = (low: number, value: number, high: number) => ({ low, value, high });
 
-const TOLD: Told[] = [
+const FINDINGS: Finding[] = [
   {
     decision: 'TROUGH_WITHOUT_SKIMMER',
     name: 'the trough with the skimmer off',
@@ -34,8 +34,8 @@ it('stands by the band before', () => {
 it('draws what is known of each, and a bar only where there is a fit', () => {
   for (const width of [390, 900]) {
     const { container, unmount } = render(
-      <ToldDrawing
-        told={TOLD}
+      <FindingsDrawing
+        findings={FINDINGS}
         says={(t) => ({ now: t.after ? 'known' : 'not known', narrower: '' })}
         width={width}
       />,
