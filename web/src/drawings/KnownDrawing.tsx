@@ -1,5 +1,6 @@
 import type { Unknown } from '../api/types';
 import { HALO } from './halo';
+import { Hairline } from './Hairline';
 import { HatchPattern } from './Hatch';
 
 const ROW = 40;
@@ -74,24 +75,7 @@ export function KnownDrawing({
         const high = x(standing(unknown.after.high, unknown));
         return (
           <g key={unknown.unknown}>
-            <line
-              x1={x(-1)}
-              x2={x(1)}
-              y1={middle}
-              y2={middle}
-              stroke="var(--soft)"
-              strokeWidth="1"
-            />
-            {[-1, 1].map((end) => (
-              <line
-                key={end}
-                x1={x(end)}
-                x2={x(end)}
-                y1={middle - 6}
-                y2={middle + 6}
-                stroke="var(--soft)"
-              />
-            ))}
+            <Hairline from={x(-1)} to={x(1)} y={middle} />
             <rect
               x={low}
               y={middle - 6}

@@ -28,7 +28,7 @@ export function ExperimentScreen() {
   if (!all.data) return <Waiting error={all.error} retry={() => void all.refetch()} />;
   const { current, over } = all.data;
   return (
-    <div className="grid gap-8">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
       {!current ? <Choose /> : current.stage === 'PLANNED' ? <Ready chosen={current} /> : <While />}
       {over.map((one) => (
         <Over key={one.chosen.id} over={one} />
@@ -117,7 +117,7 @@ function Ready({ chosen }: { chosen: Chosen }) {
         <li>Only when somebody is at home all the time who can switch the skimmer on again.</li>
         <li>
           Set an alarm on your phone for {clockTime(chosen.until, tank.zone)}. This page sounds,
-          too, while it is open.
+          too, while it is open and something was pressed in it: do not rely on it.
         </li>
         <li>Lay an air stone with its pump beside the tank.</li>
         <li>

@@ -1,0 +1,10 @@
+/** A band as a hairline with its ends marked. */
+export function Hairline({ from, to, y }: { from: number; to: number; y: number }) {
+  return (
+    <path
+      d={`M${from} ${y}H${to}M${from} ${y - 6}v12M${to} ${y - 6}v12`}
+      stroke="var(--soft)"
+      fill="none"
+    />
+  );
+}
