@@ -211,7 +211,7 @@ class PlanTest {
         assertThat(alone.earlyDangerH()).isEqualTo(both.earlyDangerH());
     }
 
-    /** A tank that its still surface holds is not told to pour nothing. */
+    /** A tank that its still surface holds gets no advice to pour nothing. */
     @Test
     void noBucketsAreNoAdvice() {
         TankAtFailure tank = tank(REEF, 6.3, 25.5);
