@@ -90,8 +90,10 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
         Instant since = change == null || change.settled().isBefore(back) ? back : change.settled();
         Setup setup = known.setup();
         List<Out> settling = settling(known.standing(), chapters, until);
-        Predicate<Instant> out =
-                t -> leftOut(t, setup.zone(), happened) || settling.stream().anyMatch(o -> o.holds(t));
+        List<Out> unsaid = unsaid(happened);
+        Predicate<Instant> out = t -> leftOut(t, setup.zone(), happened)
+                || settling.stream().anyMatch(o -> o.holds(t))
+                || unsaid.stream().anyMatch(o -> o.holds(t));
         List<Reading> ph = readings(ofTank, Quantity.PH, setup, since, until, out);
         List<Reading> oxygen = readings(ofTank, Quantity.OXYGEN, setup, since, until, out);
         Instant asItIs = settling.stream()
@@ -200,6 +202,14 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                 .filter(Objects::nonNull)
                 .map(from -> new Out(from, from.plus(SETTLING)));
         return Stream.concat(ofMeasures, ofChapters).toList();
+    }
+
+    /** An experiment and its way back, as long as nobody says what it did: the tank was not as it is described. */
+    private static List<Out> unsaid(List<EventView> happened) {
+        return happened.stream()
+                .filter(e -> e.experiment() && e.measures() == null && e.until() != null)
+                .map(e -> new Out(e.at(), e.until().plus(Experiment.RECOVERY)))
+                .toList();
     }
 
     /** The last thing that changed the tank in nobody knows what way. */

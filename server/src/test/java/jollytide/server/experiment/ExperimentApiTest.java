@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.description.TankParameters;
+import jollytide.core.fit.Experiment;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerDraw;
@@ -279,6 +280,18 @@ class ExperimentApiTest extends ServerTest {
         keeper.send("DELETE", event, "");
         noted("OTHER");
         assertThat(keeper.get(tank + "/twin").body().path("halfHours").asInt()).isLessThan(all - 40);
+    }
+
+    /** Noted by hand: as long as nobody says what it did, the tank was not as it is described. */
+    @Test
+    void anExperimentOfWhichNobodySaysWhatItDidIsLeftOut() {
+        logged();
+        int all = keeper.get(tank + "/twin").body().path("halfHours").asInt();
+        keeper.post(tank + "/events", """
+                {"kind":"EXPERIMENT","at":"%s","until":"%s","excludesDays":null,"title":"something","note":""}"""
+                .formatted(TRIED.minus(TRIED_FOR), TRIED));
+        int hours = (int) TRIED_FOR.plus(Experiment.RECOVERY).toHours();
+        assertThat(keeper.get(tank + "/twin").body().path("halfHours").asInt()).isEqualTo(all - hours);
     }
 
     private String noted(String kind) {
