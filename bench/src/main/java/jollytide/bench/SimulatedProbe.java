@@ -101,6 +101,17 @@ final class SimulatedProbe {
         });
     }
 
+    /** As it is until some moment, then with measures on until {@code end}; what was read before stays. */
+    List<Reading> changed(SimulatedTank world, MeasureSet measures, Instant at, Instant end) {
+        return apart(() -> {
+            day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, at);
+            while (state.at().isBefore(end)) {
+                Instant next = state.at().plus(Duration.ofDays(1));
+                day(world.truth(), world.real(), world.trueRoom(), measures, next.isBefore(end) ? next : end);
+            }
+        });
+    }
+
     /** The next day as it is. */
     List<Reading> dayAhead(SimulatedTank world) {
         List<Reading> all = apart(() -> day(

@@ -33,9 +33,16 @@ import jollytide.core.units.InputException;
  * A tank as it is, as its keeper describes it, and what was logged.
  *
  * @param real with its true room, alkalinity and parts
+ * @param tests of alkalinity, those after the log's end, too
  */
 record SimulatedTank(
-        Setup real, TankParameters truth, RoomCourse trueRoom, Setup described, TankLog log, SimulatedProbe probe) {
+        Setup real,
+        TankParameters truth,
+        RoomCourse trueRoom,
+        Setup described,
+        TankLog log,
+        SimulatedProbe probe,
+        List<Reading> tests) {
     static final int DAYS = 16;
     /** Further ones in which an experiment is made. */
     static final int MORE_DAYS = 2;
@@ -52,9 +59,19 @@ record SimulatedTank(
 
     /** One in which animals live: no keeper logs another. */
     static SimulatedTank livable(RandomGenerator random, boolean wrong, boolean uses) {
+        return livable(random, wrong, uses, MORE_DAYS, 1);
+    }
+
+    /**
+     * The same with a room whose air changes are others from the log's end on.
+     *
+     * @param moreDays for which there is a room after the log's end
+     * @param times what the room holds over outdoors, in those days
+     */
+    static SimulatedTank livable(RandomGenerator random, boolean wrong, boolean uses, int moreDays, double times) {
         while (true) {
             try {
-                SimulatedTank world = of(random, wrong, uses);
+                SimulatedTank world = of(random, wrong, uses, moreDays, times);
                 DoubleSummaryStatistics ph =
                         world.log.ph().stream().mapToDouble(Reading::value).summaryStatistics();
                 if (ph.getMin() > LEAST_PH && ph.getMax() < MOST_PH) {
@@ -66,7 +83,7 @@ record SimulatedTank(
         }
     }
 
-    private static SimulatedTank of(RandomGenerator random, boolean wrong, boolean uses) {
+    private static SimulatedTank of(RandomGenerator random, boolean wrong, boolean uses, int moreDays, double times) {
         double volume = 60 * Math.exp(2.5 * random.nextDouble());
         double area = 0.016 * Math.pow(volume, 2.0 / 3) * (0.8 + 0.4 * random.nextDouble());
         SurfaceClass moving = SurfaceClass.values()[1 + random.nextInt(2)];
@@ -85,7 +102,7 @@ record SimulatedTank(
                 0.018 * Math.exp(0.5 * random.nextGaussian()),
                 0.034 * Math.exp(0.5 * random.nextGaussian()));
         double changes = ASSUMED_CHANGES * Math.exp(0.4 * random.nextGaussian());
-        double[] room = household(random, changes);
+        double[] room = household(random, changes, DAYS + moreDays, times);
         double meter = 25 * random.nextGaussian();
         RoomCourse trueRoom = course(room, 0);
         Setup real = setup(volume, water, alkalinity, area, moving, skims ? draw : 0, day(room, 0), changes, lamps);
@@ -102,16 +119,18 @@ record SimulatedTank(
         }
         double kit = AlkalinityUnit.DKH.toMeqPerL(0.2 * random.nextGaussian());
         List<Reading> tests = new ArrayList<>();
-        for (int d = 1; d < DAYS; d += 7) {
+        for (int d = 1; d < DAYS + moreDays; d += 7) {
             double step = AlkalinityUnit.DKH.toMeqPerL(0.1);
             double shown = alkalinity + kit + AlkalinityUnit.DKH.toMeqPerL(0.1 * random.nextGaussian());
             tests.add(new Reading(START.plus(Duration.ofHours(24L * d + 19)), Math.round(shown / step) * step));
         }
-        AlkalinityCourse tested = AlkalinityCourse.of(tests);
+        Instant end = START.plus(Duration.ofDays(DAYS));
+        AlkalinityCourse tested = AlkalinityCourse.of(
+                tests.stream().filter(t -> t.at().isBefore(end)).toList());
         Setup described = setup(
                 volume,
                 water,
-                tested.at(START.plus(Duration.ofDays(DAYS)), alkalinity),
+                tested.at(end, alkalinity),
                 area,
                 said,
                 skims ? saidDraw : 0,
@@ -130,7 +149,8 @@ record SimulatedTank(
                 trueRoom,
                 described,
                 new TankLog(probe.ph(), List.of(), course(room, meter), true, tested),
-                probe);
+                probe,
+                List.copyOf(tests));
     }
 
     /** The same with animals that build skeletons: 0.2 to 2 dKH a day, as their keeper says it to a fifth. */
@@ -162,9 +182,9 @@ record SimulatedTank(
     }
 
     /** Ppm at the beginning of each hour: people who work on weekdays, guests now and then, a window opened. */
-    private static double[] household(RandomGenerator random, double changes) {
+    private static double[] household(RandomGenerator random, double changes, int days, double times) {
         double perHour = 60 + 240 * random.nextDouble();
-        double[] ppm = new double[24 * (DAYS + MORE_DAYS + 1) + 1];
+        double[] ppm = new double[24 * (days + 1) + 1];
         double now = OUTDOORS + perHour;
         for (int h = 0; h < ppm.length; h++) {
             ppm[h] = now;
@@ -176,7 +196,8 @@ record SimulatedTank(
                 at *= 2.5;
             }
             double n = changes * (hour == 7 && random.nextInt(3) == 0 ? 6 : 1);
-            double rests = OUTDOORS + at * perHour * (0.9 + 0.2 * random.nextDouble()) / n;
+            double more = h >= 24 * DAYS ? times : 1;
+            double rests = OUTDOORS + more * at * perHour * (0.9 + 0.2 * random.nextDouble()) / n;
             now = rests + (now - rests) * Math.exp(-n);
         }
         return ppm;

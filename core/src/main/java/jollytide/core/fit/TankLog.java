@@ -4,9 +4,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.description.RoomCourse;
+import jollytide.core.description.TankParameters;
 import jollytide.core.measure.Setup;
+import jollytide.core.twin.TwinState;
 
 /**
  * What was logged of a tank, and as what it stood in which hours.
@@ -56,6 +59,20 @@ public record TankLog(
 
     private static List<Reading> inOrder(List<Reading> readings) {
         return readings.stream().sorted(Comparator.comparing(Reading::at)).toList();
+    }
+
+    /**
+     * What a tank would have shown at the moments of the readings of pH: run through this log's rooms and alkalinity from
+     * the first reading on. The probe is taken to be right.
+     *
+     * @param setup as it was described, with nothing corrected
+     * @throws jollytide.core.units.InputException when this tank leaves what water can be
+     */
+    public List<Reading> shownBy(Setup setup, TankParameters tank) {
+        double[] shown = LogRun.at(new LogRun(setup, this).run(tank, 0), ph, TwinState::phNbs);
+        return IntStream.range(0, ph.size())
+                .mapToObj(i -> new Reading(ph.get(i).at(), shown[i]))
+                .toList();
     }
 
     /** Whether there is anything to fit to. */

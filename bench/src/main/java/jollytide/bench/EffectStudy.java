@@ -1,0 +1,243 @@
+package jollytide.bench;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.SplittableRandom;
+import java.util.function.ToDoubleFunction;
+import java.util.random.RandomGenerator;
+import java.util.stream.IntStream;
+import jollytide.core.air.AirLine;
+import jollytide.core.description.DailyAir;
+import jollytide.core.description.TankParameters;
+import jollytide.core.effects.Comparison;
+import jollytide.core.effects.DayOfWater;
+import jollytide.core.effects.Doubt;
+import jollytide.core.effects.Effect;
+import jollytide.core.effects.Windows;
+import jollytide.core.fit.AlkalinityCourse;
+import jollytide.core.fit.Edges;
+import jollytide.core.fit.FittedTank;
+import jollytide.core.fit.Priors;
+import jollytide.core.fit.Reading;
+import jollytide.core.fit.TankLog;
+import jollytide.core.fit.TwinFit;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.OutdoorLine;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.twin.TwinState;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Whether cards claim what is there: logs in which nothing changed but the room's ordinary life and a drifting probe,
+ * logs in which an outdoor line lifts the trough, and logs in which the room changed on the same day. The tanks, their
+ * sensors and rooms are those of {@link FitStudy}.
+ */
+public final class EffectStudy {
+    private static final double LIFT = 0.08;
+    private static final int SETTLING_DAYS = 2;
+    private static final int CHANGED_AT_H = 18;
+    private static final AirLine HOSE = new AirLine(6, 12.7, AirLine.ASSUMED_LOSS);
+    private static final double CLEANEST = 420;
+    private static final double FOULEST = 2500;
+
+    private EffectStudy() {}
+
+    public static void main(String[] args) {
+        int logs = args.length > 0 ? Integer.parseInt(args[0]) : 400;
+        long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
+        System.out.printf(Locale.ROOT, "%d logs of each, seed %d%n", logs, seed);
+        print("nothing changed, 14 days after", cases(logs, seed, 14, false, false));
+        print("a line of +0.08, 10 days after", cases(logs, seed + 1, 10, true, false));
+        print(
+                "a line of +0.08, and the room holds half or twice as much from that day on",
+                cases(logs / 4, seed + 2, 10, true, true));
+    }
+
+    private static List<Case> cases(int logs, long seed, int days, boolean line, boolean room) {
+        return IntStream.range(0, logs)
+                .parallel()
+                .mapToObj(i -> Case.of(
+                        new SplittableRandom(new SplittableRandom(seed * 1_000_003 + i).nextLong()),
+                        i % 5 == 4,
+                        days,
+                        line,
+                        room))
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    private static void print(String what, List<Case> cases) {
+        System.out.printf(Locale.ROOT, "%s: %d cards%n", what, cases.size());
+        System.out.println("          claimed    held    width   off by   raw off by");
+        print("trough", cases, DayOfWater::trough, c -> c.effect.trough());
+        print("peak", cases, DayOfWater::peak, c -> c.effect.peak());
+        print("mean", cases, DayOfWater::mean, c -> c.effect.mean());
+    }
+
+    private static void print(String what, List<Case> cases, ToDoubleFunction<DayOfWater> truth, Of of) {
+        System.out.printf(
+                Locale.ROOT,
+                "  %-6s  %5.1f %%  %5.1f %%   %.3f   %+.4f   %+.4f%n",
+                what,
+                100.0 * cases.stream().filter(c -> of.of(c).left().claimed()).count() / cases.size(),
+                100.0
+                        * cases.stream()
+                                .filter(c -> of.of(c).left().band().holds(truth.applyAsDouble(c.truth)))
+                                .count()
+                        / cases.size(),
+                cases.stream()
+                        .mapToDouble(c -> of.of(c).left().band().high()
+                                - of.of(c).left().band().low())
+                        .sorted()
+                        .toArray()[cases.size() / 2],
+                cases.stream()
+                        .mapToDouble(c -> of.of(c).left().value() - truth.applyAsDouble(c.truth))
+                        .average()
+                        .orElseThrow(),
+                cases.stream()
+                        .mapToDouble(c -> of.of(c).raw() - truth.applyAsDouble(c.truth))
+                        .average()
+                        .orElseThrow());
+    }
+
+    private interface Of {
+        Comparison of(Case c);
+    }
+
+    /** @param truth what the line really added in those days and that room */
+    private record Case(Effect effect, DayOfWater truth) {
+        static @Nullable Case of(RandomGenerator random, boolean wrong, int days, boolean line, boolean room) {
+            double times = room ? random.nextBoolean() ? 2 : 0.5 : 1;
+            int more = 1 + SETTLING_DAYS + days;
+            SimulatedTank world = SimulatedTank.livable(random, wrong, false, more, times);
+            Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS));
+            Instant at = end.plus(Duration.ofHours(CHANGED_AT_H));
+            MeasureSet measures = MeasureSet.NONE;
+            while (line) {
+                measures = lifting(world, end);
+                if (measures != null) {
+                    break;
+                }
+                world = SimulatedTank.livable(random, wrong, false, more, times);
+            }
+            Instant last = end.plus(Duration.ofDays(more));
+            List<Reading> all = world.probe().changed(world, Objects.requireNonNull(measures), at, last);
+            Instant first = SimulatedTank.START.plus(Duration.ofDays(2));
+            List<Reading> before = within(all, first, end);
+            FittedTank fitted = TwinFit.of(
+                    world.described(),
+                    TankParameters.ORDINARY,
+                    log(world, before),
+                    Priors.ASSUMED,
+                    TwinFit.Progress.NONE);
+            List<TankParameters> tanks = Edges.of(world.described(), fitted, end);
+            Windows windows = Windows.of(
+                    at,
+                    at,
+                    List.of(),
+                    Duration.ofDays(SETTLING_DAYS),
+                    LocalDate.ofInstant(last, SimulatedTank.ZONE),
+                    SimulatedTank.ZONE);
+            Effect effect = Effect.of(
+                    log(world, within(all, first, last)),
+                    world.described(),
+                    tanks,
+                    windows,
+                    day -> false,
+                    Doubt.of(
+                            7 + 1 + SETTLING_DAYS + days / 2.0,
+                            false,
+                            2,
+                            tests(world, end, last),
+                            world.described().alkalinityMeqPerL(),
+                            Priors.ASSUMED),
+                    SimulatedTank.ZONE);
+            return effect == null ? null : new Case(effect, truth(world, measures, at, windows, last));
+        }
+
+        private static int tests(SimulatedTank world, Instant from, Instant until) {
+            return (int) world.tests().stream()
+                    .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
+                    .count();
+        }
+
+        private static List<Reading> within(List<Reading> all, Instant from, Instant until) {
+            return all.stream()
+                    .filter(r -> !r.at().isBefore(from) && r.at().isBefore(until))
+                    .toList();
+        }
+
+        private static TankLog log(SimulatedTank world, List<Reading> ph) {
+            Instant last = ph.get(ph.size() - 1).at();
+            return new TankLog(
+                    ph,
+                    List.of(),
+                    world.log().room(),
+                    true,
+                    AlkalinityCourse.of(world.tests().stream()
+                            .filter(t -> !t.at().isAfter(last))
+                            .toList()));
+        }
+
+        /** A line whose mouth is so foul that it lifts the settled trough by just so much; null where none does. */
+        private static @Nullable MeasureSet lifting(SimulatedTank world, Instant at) {
+            if (world.real().skimmer() == null || gain(world, CLEANEST, at) < LIFT) {
+                return null;
+            }
+            double low = CLEANEST;
+            double high = FOULEST;
+            for (int i = 0; i < 12; i++) {
+                double middle = (low + high) / 2;
+                if (gain(world, middle, at) > LIFT) {
+                    low = middle;
+                } else {
+                    high = middle;
+                }
+            }
+            return line(low);
+        }
+
+        private static MeasureSet line(double ppm) {
+            return MeasureSet.of(new OutdoorLine(HOSE, DailyAir.constant(ppm), 0));
+        }
+
+        private static double gain(SimulatedTank world, double ppm, Instant at) {
+            OrdinaryDays days = new OrdinaryDays(world.real(), world.truth());
+            TwinState today = days.today(at);
+            return days.settled(today, line(ppm)).troughPh()
+                    - days.settled(today, MeasureSet.NONE).troughPh();
+        }
+
+        /** Of the tank as it is, in its true room, each day like the other. */
+        private static DayOfWater truth(
+                SimulatedTank world, MeasureSet measures, Instant at, Windows windows, Instant last) {
+            OrdinaryDays days = new OrdinaryDays(world.real(), world.truth(), world.trueRoom());
+            TwinState today = days.today(at);
+            List<DayOfWater> without = days(days.run(today, MeasureSet.NONE, Duration.between(at, last)), windows);
+            List<DayOfWater> with = days(days.run(today, measures, Duration.between(at, last)), windows);
+            return new DayOfWater(
+                    without.get(0).day(),
+                    mean(with, DayOfWater::trough) - mean(without, DayOfWater::trough),
+                    mean(with, DayOfWater::peak) - mean(without, DayOfWater::peak),
+                    mean(with, DayOfWater::mean) - mean(without, DayOfWater::mean));
+        }
+
+        private static List<DayOfWater> days(List<TwinState> run, Windows windows) {
+            List<Reading> halfHours = run.stream()
+                    .filter(s -> s.at().getEpochSecond() % 1800 == 0)
+                    .map(s -> new Reading(s.at(), s.phNbs()))
+                    .toList();
+            return DayOfWater.of(halfHours, SimulatedTank.ZONE).stream()
+                    .filter(d -> windows.isAfter(d.day()))
+                    .toList();
+        }
+
+        private static double mean(List<DayOfWater> days, ToDoubleFunction<DayOfWater> number) {
+            return days.stream().mapToDouble(number).average().orElseThrow();
+        }
+    }
+}

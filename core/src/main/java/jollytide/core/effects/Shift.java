@@ -1,0 +1,99 @@
+package jollytide.core.effects;
+
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.stream.DoubleStream;
+import org.hipparchus.distribution.continuous.TDistribution;
+import org.hipparchus.stat.descriptive.rank.Median;
+
+/**
+ * By how much days of one time lie above days of another.
+ *
+ * @param value median of all differences between a day after and one before (Hodges and Lehmann 1963): one odd day does
+ *     not move it
+ * @param deviation of that, from the days' own scatter
+ * @param freedom of its distribution
+ */
+record Shift(double value, double deviation, double freedom) {
+    /** Fewer days on a side tell no scatter. */
+    static final int LEAST_DAYS = 3;
+
+    private static final int FROM_DAYS_ON = 6;
+    private static final int LONG_BLOCK = 3;
+    private static final int SHORT_BLOCK = 2;
+    private static final int DRAWS = 500;
+    private static final long SEED = 20240607;
+
+    /**
+     * @param before at least {@value #LEAST_DAYS}, in the days' order; {@code after} likewise
+     */
+    static Shift of(List<Double> before, List<Double> after) {
+        SplittableRandom random = new SplittableRandom(SEED);
+        double[] first = array(before);
+        double[] then = array(after);
+        double squares = 0;
+        double value = between(first, then);
+        double[] shifts = new double[DRAWS];
+        for (int i = 0; i < DRAWS; i++) {
+            shifts[i] = between(drawn(first, random), drawn(then, random));
+        }
+        double mean = DoubleStream.of(shifts).average().orElseThrow();
+        for (double shift : shifts) {
+            squares += (shift - mean) * (shift - mean);
+        }
+        // Blocks of so few days scatter less than the days do: the mean of a sample is nearer to it than the truth is.
+        double few = (widening(first.length) + widening(then.length)) / 2;
+        return new Shift(
+                value,
+                Math.sqrt(squares / (DRAWS - 1) * few),
+                Math.max(
+                        1,
+                        (double) first.length / block(first.length) + (double) then.length / block(then.length) - 2));
+    }
+
+    /** Half the 90 % interval. */
+    double half90() {
+        return new TDistribution(freedom).inverseCumulativeProbability(0.95) * deviation;
+    }
+
+    static double between(double[] before, double[] after) {
+        double[] differences = new double[before.length * after.length];
+        int n = 0;
+        for (double a : after) {
+            for (double b : before) {
+                differences[n++] = a - b;
+            }
+        }
+        return new Median().evaluate(differences);
+    }
+
+    static double median(List<Double> values) {
+        return new Median().evaluate(array(values));
+    }
+
+    /** Blocks of days that follow each other, so that what lasts several days counts as one (Künsch 1989). */
+    private static double[] drawn(double[] days, SplittableRandom random) {
+        int block = block(days.length);
+        double[] drawn = new double[days.length];
+        int n = 0;
+        while (n < drawn.length) {
+            int from = random.nextInt(days.length);
+            for (int i = 0; i < block && n < drawn.length; i++) {
+                drawn[n++] = days[(from + i) % days.length];
+            }
+        }
+        return drawn;
+    }
+
+    private static int block(int days) {
+        return days >= FROM_DAYS_ON ? LONG_BLOCK : SHORT_BLOCK;
+    }
+
+    private static double widening(int days) {
+        return days / (double) (days - block(days));
+    }
+
+    static double[] array(List<Double> values) {
+        return values.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+}
