@@ -212,7 +212,7 @@ public final class EffectStudy {
                     - days.settled(today, MeasureSet.NONE).troughPh();
         }
 
-        /** Of the tank as it is, in its true room, each day like the other. */
+        /** Of the tank as it is, in its true room: what the line adds on the middle one of the days. */
         private static DayOfWater truth(
                 SimulatedTank world, MeasureSet measures, Instant at, Windows windows, Instant last) {
             OrdinaryDays days = new OrdinaryDays(world.real(), world.truth(), world.trueRoom());
@@ -221,9 +221,9 @@ public final class EffectStudy {
             List<DayOfWater> with = days(days.run(today, measures, Duration.between(at, last)), windows);
             return new DayOfWater(
                     without.get(0).day(),
-                    mean(with, DayOfWater::trough) - mean(without, DayOfWater::trough),
-                    mean(with, DayOfWater::peak) - mean(without, DayOfWater::peak),
-                    mean(with, DayOfWater::mean) - mean(without, DayOfWater::mean));
+                    median(with, without, DayOfWater::trough),
+                    median(with, without, DayOfWater::peak),
+                    median(with, without, DayOfWater::mean));
         }
 
         private static List<DayOfWater> days(List<TwinState> run, Windows windows) {
@@ -236,8 +236,14 @@ public final class EffectStudy {
                     .toList();
         }
 
-        private static double mean(List<DayOfWater> days, ToDoubleFunction<DayOfWater> number) {
-            return days.stream().mapToDouble(number).average().orElseThrow();
+        private static double median(
+                List<DayOfWater> with, List<DayOfWater> without, ToDoubleFunction<DayOfWater> number) {
+            double[] added = IntStream.range(0, with.size())
+                    .mapToDouble(i -> number.applyAsDouble(with.get(i)) - number.applyAsDouble(without.get(i)))
+                    .sorted()
+                    .toArray();
+            int middle = added.length / 2;
+            return added.length % 2 == 1 ? added[middle] : (added[middle - 1] + added[middle]) / 2;
         }
     }
 }

@@ -95,7 +95,9 @@ class EveryOperationTest extends ServerTest {
     private record Things(Visitor keeper, Map<String, String> ids) {
         /** Nested ids are those of what the path ends in. */
         String in(String path, Map<String, String> nested) {
-            String filled = path.replace("{homeId}", ids.get("home")).replace("{tankId}", ids.get("tank"));
+            String filled = path.replace("{homeId}", ids.get("home"))
+                    .replace("{tankId}", ids.get("tank"))
+                    .replace("{at}", PRESENT.toString());
             return filled.replace("{id}", nested.get(kind(path)));
         }
 

@@ -22,7 +22,7 @@ public record Comparison(
         double after,
         double raw,
         double explained,
-        Left left,
+        Remainder left,
         @Nullable Double scatter,
         double chance) {
     private static final double NINETY = 1.645;
@@ -34,7 +34,7 @@ public record Comparison(
      * @param ofDays what more days would make smaller of that; null likewise
      * @param low end of the 90 % band; null likewise
      */
-    public record Left(
+    public record Remainder(
             double value,
             @Nullable Double deviation,
             @Nullable Double ofDays,
@@ -88,7 +88,7 @@ public record Comparison(
                     medianAfter,
                     raw,
                     raw - shift,
-                    new Left(shift, null, null, null, null),
+                    new Remainder(shift, null, null, null, null),
                     scatter(before, after),
                     1);
         }
@@ -108,7 +108,7 @@ public record Comparison(
                 medianAfter,
                 raw,
                 raw - shift.value(),
-                new Left(shift.value(), all, shift.half90() / NINETY, shift.value() - half, shift.value() + half),
+                new Remainder(shift.value(), all, shift.half90() / NINETY, shift.value() - half, shift.value() + half),
                 scatter(before, after),
                 2 * new NormalDistribution().cumulativeProbability(-Math.abs(shift.value()) / all));
     }

@@ -3,12 +3,12 @@ package jollytide.core.effects;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.TankLog;
@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param daysBefore that were logged closely, {@code daysAfter} likewise
  * @param explained whether the twin was there to explain anything
+ * @param ofAlkalinity what of the trough's change alkalinity explains; the rest of what is explained is the room's
  */
 public record Effect(
         List<LocalDate> daysBefore,
@@ -30,7 +31,8 @@ public record Effect(
         Comparison trough,
         Comparison peak,
         Comparison mean,
-        boolean explained) {
+        boolean explained,
+        double ofAlkalinity) {
     /** A change of less than this no keeper would see. */
     private static final double NOTHING = 0.01;
     /** One-sided 90 % and 80 % of a normal distribution. */
@@ -78,22 +80,50 @@ public record Effect(
         if (before.isEmpty() || after.isEmpty()) {
             return null;
         }
-        List<List<DayOfWater>> shown = tanks.stream()
-                .flatMap(tank -> {
-                    try {
-                        return Stream.of(DayOfWater.of(log.shownBy(setup, tank), zone));
-                    } catch (InputException leavesWhatWaterCanBe) {
-                        return Stream.empty();
-                    }
-                })
-                .toList();
+        List<List<DayOfWater>> shown = shown(log, setup, tanks, zone);
         return new Effect(
                 before.stream().map(DayOfWater::day).toList(),
                 after.stream().map(DayOfWater::day).toList(),
                 compared(before, after, shown, doubt, DayOfWater::trough),
                 compared(before, after, shown, doubt, DayOfWater::peak),
                 compared(before, after, shown, doubt, DayOfWater::mean),
-                !shown.isEmpty());
+                !shown.isEmpty(),
+                shown.isEmpty() ? 0 : ofAlkalinity(log, setup, tanks.get(0), before, after, shown.get(0), zone));
+    }
+
+    private static double ofAlkalinity(
+            TankLog log,
+            Setup setup,
+            TankParameters tank,
+            List<DayOfWater> before,
+            List<DayOfWater> after,
+            List<DayOfWater> shown,
+            ZoneId zone) {
+        double steady = log.alkalinity().at(log.ph().get(0).at(), setup.alkalinityMeqPerL());
+        List<DayOfWater> unmoved =
+                DayOfWater.of(log.withSteadyAlkalinity(steady).shownBy(setup, tank), zone);
+        return troughShift(shown, before, after) - troughShift(unmoved, before, after);
+    }
+
+    private static double troughShift(List<DayOfWater> shown, List<DayOfWater> before, List<DayOfWater> after) {
+        return Shift.between(
+                Shift.array(values(those(shown, before), DayOfWater::trough)),
+                Shift.array(values(those(shown, after), DayOfWater::trough)));
+    }
+
+    /** By each tank; none where the most probable one leaves what water can be, without those at the edges that do. */
+    private static List<List<DayOfWater>> shown(TankLog log, Setup setup, List<TankParameters> tanks, ZoneId zone) {
+        List<List<DayOfWater>> shown = new ArrayList<>();
+        for (TankParameters tank : tanks) {
+            try {
+                shown.add(DayOfWater.of(log.shownBy(setup, tank), zone));
+            } catch (InputException leavesWhatWaterCanBe) {
+                if (shown.isEmpty()) {
+                    return List.of();
+                }
+            }
+        }
+        return shown;
     }
 
     private static Comparison compared(
@@ -150,7 +180,7 @@ public record Effect(
 
     /** @param possible null when nobody said in measures' terms what was done */
     public Verdict verdict(@Nullable Estimate possible) {
-        Comparison.Left left = trough.left();
+        Comparison.Remainder left = trough.left();
         if (left.low() == null || left.high() == null) {
             return Verdict.THIN;
         }
@@ -169,7 +199,7 @@ public record Effect(
         return further ? Verdict.MORE_THAN_POSSIBLE : Verdict.LESS_THAN_POSSIBLE;
     }
 
-    private static boolean outside(Comparison.Left left, Estimate possible) {
+    private static boolean outside(Comparison.Remainder left, Estimate possible) {
         return left.band().low() > possible.high() || left.band().high() < possible.low();
     }
 
@@ -178,7 +208,7 @@ public record Effect(
      * 0 when there are enough, null when no number of days would, for the probe or the fit leave too much open.
      */
     public @Nullable Integer moreDays(double size) {
-        Comparison.Left left = trough.left();
+        Comparison.Remainder left = trough.left();
         if (left.deviation() == null || left.ofDays() == null) {
             return daysBefore.size() < Shift.LEAST_DAYS ? null : Math.max(0, Shift.LEAST_DAYS - daysAfter.size());
         }

@@ -17,9 +17,13 @@ public final class ManyCards {
      * @return whether each stands, in their order
      */
     public static List<Boolean> stand(List<Double> chances) {
+        return stand(chances, FALSE_SHARE);
+    }
+
+    static List<Boolean> stand(List<Double> chances, double falseShare) {
         List<Double> sorted = chances.stream().sorted().toList();
         double most = IntStream.range(0, sorted.size())
-                .filter(i -> sorted.get(i) <= FALSE_SHARE * (i + 1) / sorted.size())
+                .filter(i -> sorted.get(i) <= falseShare * (i + 1) / sorted.size())
                 .mapToDouble(sorted::get)
                 .max()
                 .orElse(-1);

@@ -75,6 +75,24 @@ public record TankLog(
                 .toList();
     }
 
+    /** How many tests of alkalinity there were between two times. */
+    public int tests(Instant from, Instant until) {
+        return (int) alkalinity.smoothed().stream()
+                .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
+                .count();
+    }
+
+    /** The same with an alkalinity that never moved. */
+    public TankLog withSteadyAlkalinity(double meqPerL) {
+        return new TankLog(
+                ph,
+                oxygen,
+                room,
+                roomMeasured,
+                new AlkalinityCourse(List.of(new Reading(Instant.EPOCH, meqPerL))),
+                interludes);
+    }
+
     /** Whether there is anything to fit to. */
     public boolean tells() {
         return ph.size() > 1 && Duration.between(from(), until()).compareTo(LEAST) >= 0;

@@ -13,6 +13,7 @@ public record Agitation(double times) implements Measure {
                     .range(0.2, 4, 0.1)
                     .at(1.5)
                     .telling()))
+            .whenLess("a film on the water or the outlet pointing down again: it should stand in ripples all over")
             .makes((values, known) -> new Agitation(values.number("times")));
 
     /** Beyond this a pump must be added. From memory. */

@@ -18,6 +18,7 @@ public record AirStone(Stone stone, Air air) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("stone", "Air stone in room air")
             .shortly("stone")
             .parameters(known -> parameters())
+            .whenLess("a stone that has clogged: its bubbles and the pump's pressure")
             .makes((values, known) -> new AirStone(stone(values), Air.ROOM));
 
     static List<Parameter> parameters() {

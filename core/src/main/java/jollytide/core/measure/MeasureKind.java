@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param group of which one at a time can be on; null when it goes with everything
  * @param fault whether it is something that goes wrong rather than something to do
  * @param reversible whether it can be taken back in an hour
+ * @param lookFor where to look when less came of it than is possible, each with the number that would show it
  */
 public record MeasureKind(
         String id,
@@ -26,7 +27,8 @@ public record MeasureKind(
         boolean reversible,
         Needs needs,
         Function<Surroundings, List<Parameter>> parametersOf,
-        Maker maker) {
+        Maker maker,
+        List<String> lookFor) {
 
     /** Kinds of which one at a time can be on. */
     public enum Group {
@@ -78,35 +80,41 @@ public record MeasureKind(
                 known -> List.of(),
                 (v, k) -> {
                     throw new IllegalStateException(id + " is not made");
-                });
+                },
+                List.of());
     }
 
     MeasureKind shortly(String words) {
-        return new MeasureKind(id, name, words, group, fault, reversible, needs, parametersOf, maker);
+        return new MeasureKind(id, name, words, group, fault, reversible, needs, parametersOf, maker, lookFor);
     }
 
     MeasureKind group(Group one) {
-        return new MeasureKind(id, name, shortName, one, fault, reversible, needs, parametersOf, maker);
+        return new MeasureKind(id, name, shortName, one, fault, reversible, needs, parametersOf, maker, lookFor);
     }
 
     MeasureKind asFault() {
-        return new MeasureKind(id, name, shortName, group, true, reversible, needs, parametersOf, maker);
+        return new MeasureKind(id, name, shortName, group, true, reversible, needs, parametersOf, maker, lookFor);
     }
 
     MeasureKind forGood() {
-        return new MeasureKind(id, name, shortName, group, fault, false, needs, parametersOf, maker);
+        return new MeasureKind(id, name, shortName, group, fault, false, needs, parametersOf, maker, lookFor);
     }
 
     MeasureKind needs(Needs what) {
-        return new MeasureKind(id, name, shortName, group, fault, reversible, what, parametersOf, maker);
+        return new MeasureKind(id, name, shortName, group, fault, reversible, what, parametersOf, maker, lookFor);
     }
 
     MeasureKind parameters(Function<Surroundings, List<Parameter>> of) {
-        return new MeasureKind(id, name, shortName, group, fault, reversible, needs, of, maker);
+        return new MeasureKind(id, name, shortName, group, fault, reversible, needs, of, maker, lookFor);
     }
 
     MeasureKind makes(Maker by) {
-        return new MeasureKind(id, name, shortName, group, fault, reversible, needs, parametersOf, by);
+        return new MeasureKind(id, name, shortName, group, fault, reversible, needs, parametersOf, by, lookFor);
+    }
+
+    MeasureKind whenLess(String... places) {
+        return new MeasureKind(
+                id, name, shortName, group, fault, reversible, needs, parametersOf, maker, List.of(places));
     }
 
     public boolean fits(Surroundings known) {

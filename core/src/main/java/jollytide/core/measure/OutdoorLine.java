@@ -56,6 +56,10 @@ public record OutdoorLine(AirLine line, @Nullable DailyAir mouth, double leakMm)
                             .range(420, 3000, 20)
                             .at(780)
                             .with("mouth", "FLUE")))
+            .whenLess(
+                    "another inlet left open: CO2 at the skimmer's intake should be near outdoors; halfway to the room's says half",
+                    "a hose too long, too thin or kinked: air draw with it on beside air draw with it off",
+                    "the mouth near a flue, a dryer or a busy street: CO2 at the mouth through one night")
             .makes((values, known) -> new OutdoorLine(
                     new AirLine(values.number("lengthM"), values.number("boreMm"), AirLine.ASSUMED_LOSS),
                     values.choice("mouth").equals("FLUE")

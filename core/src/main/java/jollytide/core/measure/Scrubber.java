@@ -11,6 +11,9 @@ public record Scrubber(MediaUse use) implements MediaMeasure {
             .group(MeasureKind.Group.MEDIA)
             .needs(MeasureKind.Needs.SKIMMER)
             .parameters(known -> parameters(0))
+            .whenLess(
+                    "media spent or drowned: their colour, and CO2 behind them, which should be close to none",
+                    "air that goes past them: air draw through the vessel beside the skimmer's own")
             .makes((values, known) -> new Scrubber(use(values, known, Leg.ALL)));
 
     public Scrubber(Media media, double freshShare, MediaUse.Hours hours, double gatePh, boolean driesBetween) {

@@ -10,6 +10,7 @@ public record SecondSkimmer(Skimmer skimmer) implements Measure {
                     .range(50, 3000, 10)
                     .at(Math.max(50, Math.round(known.setup().netVolumeL() / 10) * 10.0))
                     .telling()))
+            .whenLess("its air draw: by a flow meter or a bag filled against the clock")
             .makes((values, known) -> new SecondSkimmer(new Skimmer(values.number("airLPerH"))));
 
     /** What its pump draws for the air that it moves, W per L/h. From memory. */

@@ -16,6 +16,8 @@ public record SkimmerDraw(double times) implements Measure {
                     .range(0, 2.5, 0.1)
                     .at(1.5)
                     .telling()))
+            .whenLess(
+                    "the venturi crusting over again: air draw at the inlet, by a flow meter or a bag filled against the clock")
             .makes((values, known) -> new SkimmerDraw(values.number("times")));
 
     public SkimmerDraw {

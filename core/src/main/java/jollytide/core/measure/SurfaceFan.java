@@ -17,6 +17,7 @@ public record SurfaceFan(double coolsK) implements Measure {
                     .range(0, 4, 0.5)
                     .at(1.5)
                     .telling()))
+            .whenLess("the lid or the canopy in its way: CO2 just above the water should be the room's")
             .makes((values, known) -> new SurfaceFan(values.number("coolsK")));
 
     private static final double WATTS = 3;

@@ -16,6 +16,7 @@ public record Ventilation(double times) implements Measure {
                     .range(1, 10, 0.5)
                     .at(3)
                     .telling()))
+            .whenLess("windows shut again: the room's own CO2, hour by hour")
             .makes((values, known) -> new Ventilation(values.number("times")));
 
     public Ventilation {

@@ -19,6 +19,7 @@ import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.DayAhead;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.server.effect.EffectService;
 import jollytide.server.experiment.ExperimentService;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.setup.Settings;
@@ -36,7 +37,8 @@ import org.springframework.transaction.TransactionException;
 /**
  * Fits each tank after its midnight and keeps what that forecasts of the day. Days of the last fortnight that have none
  * are made up for, one at a time, so that the machine stays free for people: from readings before the day, with the
- * calibrations, chapters and events that are known now. Experiments whose way back is over come first.
+ * calibrations, chapters and events that are known now. Experiments whose way back is over come first, cards of what
+ * changes did come last.
  */
 @Component
 class NightlyFit {
@@ -50,6 +52,7 @@ class NightlyFit {
     private final TwinBook book;
     private final DayForecasts kept;
     private final ExperimentService experiments;
+    private final EffectService effects;
     private final Settings settings;
     private final Clock clock;
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -64,6 +67,7 @@ class NightlyFit {
             TwinBook book,
             DayForecasts kept,
             ExperimentService experiments,
+            EffectService effects,
             Settings settings,
             Clock clock) {
         this.tanks = tanks;
@@ -71,6 +75,7 @@ class NightlyFit {
         this.book = book;
         this.kept = kept;
         this.experiments = experiments;
+        this.effects = effects;
         this.settings = settings;
         this.clock = clock;
     }
@@ -89,8 +94,10 @@ class NightlyFit {
 
     /** What fails in one kind of work holds up no other. */
     private void quietly() {
-        if (!quietly(experiments::settleOne)) {
-            quietly(this::next);
+        for (BooleanSupplier work : List.<BooleanSupplier>of(experiments::settleOne, this::next, effects::makeOne)) {
+            if (quietly(work)) {
+                return;
+            }
         }
     }
 

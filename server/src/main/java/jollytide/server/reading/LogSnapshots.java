@@ -85,6 +85,29 @@ public class LogSnapshots {
         return snapshots;
     }
 
+    /**
+     * What the log held of a tank between two times and how its probe was calibrated, in a few characters: another once
+     * a reading came, went or was mended.
+     */
+    @Transactional(readOnly = true)
+    public String stamp(Tank tank, Instant from, Instant to) {
+        Map<Long, Series> drawn = byId(seriesOf(List.of(tank)), s -> DRAWN.contains(s.quantity));
+        String calibrated = probes.kept(tank).toString();
+        if (drawn.isEmpty()) {
+            return calibrated;
+        }
+        MapSqlParameterSource asked = new MapSqlParameterSource()
+                .addValue("series", drawn.keySet())
+                .addValue("first", ReadingService.bucket(from))
+                .addValue("last", ReadingService.bucket(to));
+        return calibrated
+                + jdbc.queryForObject(
+                        "select concat(count(*), ' ', coalesce(sum(n), 0), ' ', coalesce(sum(total), 0), ' ',"
+                                + " coalesce(sum(total * (bucket % 997)), 0)) from reading_half_hour"
+                                + " where series_id in (:series) and bucket between :first and :last",
+                        asked, String.class);
+    }
+
     private static HalfHour through(ProbeHistory probe, Series s, HalfHour h) {
         return probe.known() && ReadingRow.isProbes(s.quantity, s.place, s.method) ? h.through(probe) : h;
     }

@@ -75,6 +75,22 @@ public class ChapterBook {
                 .orElseThrow();
     }
 
+    /** When a tank became another, in what, and what it was until then. */
+    public record Change(Instant at, List<TankPart> parts, TankDescription was) {}
+
+    /** Each beginning of a chapter but the first, in their order. */
+    @Transactional(readOnly = true)
+    public List<Change> changes(Tank tank) {
+        List<Change> changes = new ArrayList<>();
+        List<EarlierDescription> before = of(tank);
+        for (int i = 0; i < before.size(); i++) {
+            TankDescription next = i + 1 < before.size() ? before.get(i + 1).description : TankService.described(tank);
+            TankDescription was = before.get(i).description;
+            changes.add(new Change(before.get(i).until, TankPart.changed(was, next), was));
+        }
+        return changes;
+    }
+
     List<EarlierDescription> of(Tank tank) {
         return earlier.findByTankIdInOrderByUntil(List.of(tank.id()));
     }

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 // The functions hold no state.
 @SuppressWarnings("ImmutableEnumChecker")
-enum TankPart {
+public enum TankPart {
     WATER(TankDescription::netVolumeL),
     SURFACES(TankDescription::surfaces),
     LIGHT(TankDescription::light),

@@ -182,7 +182,7 @@ public class TankService {
         }
     }
 
-    static TankDescription described(Tank t) {
+    public static TankDescription described(Tank t) {
         return new TankDescription(
                 t.name,
                 t.about,

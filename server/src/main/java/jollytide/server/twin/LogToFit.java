@@ -114,6 +114,16 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                 wholeDays(tank, ph.stream().filter(r -> usual.test(r.at())).toList()));
     }
 
+    /** All that was logged between two times, as of one tank, the days that nobody learns from among them. */
+    static TankLog whole(LogSnapshot ofTank, Setup setup, boolean roomMeasured, Instant from, Instant until) {
+        return new TankLog(
+                readings(ofTank, Quantity.PH, setup, from, until, t -> false),
+                List.of(),
+                room(ofTank, setup, from, until),
+                roomMeasured,
+                alkalinity(ofTank, setup.water(), setup.pressureHpa()));
+    }
+
     /** Up to the last midnight; where an experiment was over since then, up to the end of its way back or now. */
     private static Instant until(Instant midnight, List<EventView> happened, Instant now) {
         return happened.stream()

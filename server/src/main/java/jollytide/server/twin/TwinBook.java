@@ -47,7 +47,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class TwinBook {
-    static final Duration LOOKED_BACK = Duration.ofDays(14);
+    public static final Duration LOOKED_BACK = Duration.ofDays(14);
     /** A day is at most so long, when the clocks go back. */
     private static final Duration TODAY = Duration.ofHours(25);
     /** Of half an hour. */
@@ -183,6 +183,28 @@ public class TwinBook {
         return asked.described(fits.of(asked.fitting(), TwinBook::fit));
     }
 
+    /**
+     * A tank as it was described at one moment that has been, but with what was changed until a later one: in the water
+     * and the air of the first.
+     */
+    public Setup changedSince(Tank tank, Instant then, Instant since) {
+        Instant from = then.minus(LOOKED_BACK).minus(TODAY);
+        Tank was = chapters.at(tank, then).tank();
+        LogSnapshot ofTank =
+                Objects.requireNonNull(log.of(List.of(was), from, then).get(was.id()));
+        List<EventView> putOn = events.standing(List.of(was), from, since).getOrDefault(was.id(), List.of());
+        SetupOfTank.Known known = SetupOfTank.known(was, ofTank, putOn);
+        Tank is = chapters.at(tank, since).tank();
+        return known.as().apply(is).with(known.standing().usualAt(since));
+    }
+
+    /** All that was logged of a tank between two times, for a run of it as it was described at {@code setup}'s time. */
+    public TankLog logged(Tank tank, Described as, Instant from, Instant until) {
+        LogSnapshot ofTank =
+                Objects.requireNonNull(log.of(List.of(tank), from, until).get(tank.id()));
+        return LogToFit.whole(ofTank, as.setup(), as.roomMeasured(), from, until);
+    }
+
     /** @param by tank, its chapters up to then */
     private Map<UUID, Asked> asked(Map<UUID, List<ChapterBook.Stretch>> by, Instant then) {
         Instant from = then.minus(LOOKED_BACK).minus(TODAY);
@@ -298,6 +320,11 @@ public class TwinBook {
     /** What measures are set for. */
     Surroundings surroundings(Tank tank) {
         return SetupOfTank.surroundings(tank, setup(tank), MediaAssumptions.DEFAULT);
+    }
+
+    /** Another once anything of what it is made from is another, the core itself included. */
+    public String fingerprint(Object from) {
+        return store.fingerprint(from);
     }
 
     /** The setup alone. */

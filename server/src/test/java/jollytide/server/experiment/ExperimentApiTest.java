@@ -288,8 +288,7 @@ class ExperimentApiTest extends ServerTest {
         logged();
         int all = keeper.get(tank + "/twin").body().path("halfHours").asInt();
         keeper.post(tank + "/events", """
-                {"kind":"EXPERIMENT","at":"%s","until":"%s","excludesDays":null,"title":"something","note":""}"""
-                .formatted(TRIED.minus(TRIED_FOR), TRIED));
+                {"kind":"EXPERIMENT","at":"%s","until":"%s","excludesDays":null,"title":"something","note":""}""".formatted(TRIED.minus(TRIED_FOR), TRIED));
         int hours = (int) TRIED_FOR.plus(Experiment.RECOVERY).toHours();
         assertThat(keeper.get(tank + "/twin").body().path("halfHours").asInt()).isEqualTo(all - hours);
     }

@@ -1,0 +1,103 @@
+package jollytide.server.effect;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import jollytide.core.description.TankParameters;
+import jollytide.core.effects.Doubt;
+import jollytide.core.effects.Effect;
+import jollytide.core.effects.HalfHourOfDay;
+import jollytide.core.effects.Windows;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.fit.Priors;
+import jollytide.core.fit.TankLog;
+import jollytide.core.measure.Measures;
+import jollytide.core.measure.Setup;
+import jollytide.server.effect.EffectViews.Found;
+import jollytide.server.twin.TwinBook;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * Compares the days after a step with those before it: the tank as it was before, fitted to its fortnight then, is run
+ * through both.
+ */
+@Component
+class EffectMaker {
+    /** What a keeper would want to see where nobody said what is possible. */
+    private static final double WORTH_SEEING_PH = 0.05;
+
+    private static final double HOURS_A_DAY = 24;
+
+    private final TwinBook book;
+
+    EffectMaker(TwinBook book) {
+        this.book = book;
+    }
+
+    /** Null where there is no whole day on one of both sides. */
+    @Nullable
+    Found made(TankHistory history, Step step, Windows windows) {
+        if (!windows.comparable()) {
+            return null;
+        }
+        Instant from = history.start(windows.before());
+        Instant then = history.start(windows.change());
+        Instant after = history.start(windows.after());
+        Instant until = history.start(windows.end());
+        TwinBook.Described was = book.describe(history.tank(), then);
+        List<TankParameters> behind = was.fitted() ? was.tanks() : List.of();
+        TankLog log = book.logged(history.tank(), was, from, until);
+        Instant middleBefore = middle(from, then);
+        Instant middleAfter = middle(after, until);
+        boolean calibrated = history.calibratedBetween(middleBefore, middleAfter);
+        Doubt doubt = Doubt.of(
+                Duration.between(middleBefore, middleAfter).toHours() / HOURS_A_DAY,
+                calibrated,
+                log.tests(from, then),
+                log.tests(after, until),
+                was.setup().alkalinityMeqPerL(),
+                Priors.ASSUMED);
+        Effect effect = Effect.of(log, was.setup(), behind, windows, history::leftOut, doubt, history.zone());
+        if (effect == null) {
+            return null;
+        }
+        Estimate possible = possible(history, step, was, behind, then);
+        return new Found(
+                effect,
+                effect.verdict(possible),
+                possible,
+                effect.moreDays(possible == null ? WORTH_SEEING_PH : Math.abs(possible.value())),
+                lookFor(step),
+                HalfHourOfDay.of(log.ph(), history.zone(), effect.daysBefore()::contains),
+                HalfHourOfDay.of(log.ph(), history.zone(), effect.daysAfter()::contains),
+                was.roomMeasured(),
+                calibrated,
+                was.problem());
+    }
+
+    /** Of the trough; what nobody said in measures' terms can be anything. */
+    private @Nullable Estimate possible(
+            TankHistory history, Step step, TwinBook.Described was, List<TankParameters> behind, Instant then) {
+        if (!step.said() || behind.isEmpty()) {
+            return null;
+        }
+        Setup since = book.changedSince(history.tank(), then, step.over());
+        return since.equals(was.setup()) ? Estimate.exact(0) : Effect.possible(was.setup(), since, behind, then);
+    }
+
+    private static List<String> lookFor(Step step) {
+        return step.changes().stream()
+                .filter(c -> c.what() == Step.What.BEGAN)
+                .flatMap(c -> Optional.ofNullable(c.measures()).stream().flatMap(List::stream))
+                .map(put -> Measures.kind(put.kind()))
+                .flatMap(kind -> kind.lookFor().stream())
+                .distinct()
+                .toList();
+    }
+
+    private static Instant middle(Instant from, Instant until) {
+        return from.plus(Duration.between(from, until).dividedBy(2));
+    }
+}

@@ -1,0 +1,209 @@
+package jollytide.server.effect;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import jollytide.core.effects.ManyCards;
+import jollytide.core.effects.Windows;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Observation;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.evidence.Trace;
+import jollytide.core.probe.Calibration;
+import jollytide.core.seawater.Seawater;
+import jollytide.server.effect.EffectViews.Beside;
+import jollytide.server.effect.EffectViews.EffectCard;
+import jollytide.server.effect.EffectViews.EffectsView;
+import jollytide.server.effect.EffectViews.Found;
+import jollytide.server.effect.EffectViews.Trough;
+import jollytide.server.event.EventService;
+import jollytide.server.probe.ProbeBook;
+import jollytide.server.problem.Problem;
+import jollytide.server.reading.LogSnapshots;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.tank.ChapterBook;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** What each change of a tank did. Nothing is computed while a connection is held. */
+@Service
+public class EffectService {
+    /** Common practice: two days. */
+    private static final Duration SETTLING = Duration.ofDays(2);
+
+    private final TankService tanks;
+    private final EventService events;
+    private final ChapterBook chapters;
+    private final ProbeBook probes;
+    private final ReadingService readings;
+    private final LogSnapshots snapshots;
+    private final TwinBook book;
+    private final EffectMaker maker;
+    private final EffectStore store;
+    private final Clock clock;
+
+    EffectService(
+            TankService tanks,
+            EventService events,
+            ChapterBook chapters,
+            ProbeBook probes,
+            ReadingService readings,
+            LogSnapshots snapshots,
+            TwinBook book,
+            EffectMaker maker,
+            EffectStore store,
+            Clock clock) {
+        this.tanks = tanks;
+        this.events = events;
+        this.chapters = chapters;
+        this.probes = probes;
+        this.readings = readings;
+        this.snapshots = snapshots;
+        this.book = book;
+        this.maker = maker;
+        this.store = store;
+        this.clock = clock;
+    }
+
+    EffectsView all(UUID keeperId, UUID tankId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        Optional<ReadingService.Span> logged = readings.span(tank);
+        if (logged.isEmpty()) {
+            return new EffectsView(null, List.of(), List.of());
+        }
+        TankHistory history = history(tank);
+        Map<String, Found> made = store.of(tank.id());
+        List<EffectCard> cards = told(history).stream()
+                .map(told -> card(history, told, made.get(told.fingerprint())))
+                .toList();
+        return new EffectsView(
+                LocalDate.ofInstant(logged.get().from(), history.zone()),
+                together(cards),
+                troughs(tank, logged.get().from()));
+    }
+
+    /** One card, made if it is not yet. */
+    EffectCard one(UUID keeperId, UUID tankId, Instant at) {
+        TankHistory history = history(tanks.tank(keeperId, tankId));
+        Told told = told(history).stream()
+                .filter(t -> t.step().at().equals(at))
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound("change"));
+        Found found = store.of(history.tank().id()).get(told.fingerprint());
+        return card(history, told, found == null ? made(history, told) : found);
+    }
+
+    /** Makes one card that is missing, of whichever tank; false when none is. */
+    public boolean makeOne() {
+        for (Tank tank : tanks.allOfEverybody()) {
+            TankHistory history = history(tank);
+            Map<String, Found> made = store.of(tank.id());
+            for (Told told : told(history)) {
+                if (!made.containsKey(told.fingerprint()) && made(history, told) != null) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private @Nullable Found made(TankHistory history, Told told) {
+        Found found = maker.made(history, told.step(), told.windows());
+        if (found != null) {
+            store.keep(history.tank().id(), told.step().at(), told.fingerprint(), found);
+        }
+        return found;
+    }
+
+    private TankHistory history(Tank tank) {
+        Instant now = clock.instant();
+        List<Calibration> calibrations =
+                probes.kept(tank).stream().map(ProbeBook.Kept::calibration).toList();
+        return new TankHistory(
+                tank, now, events.between(tank, Instant.EPOCH, now), chapters.changes(tank), calibrations);
+    }
+
+    /** A step that can be told of: what it is compared over, and a fingerprint of all that is known then. */
+    private record Told(Step step, Windows windows, String fingerprint) {}
+
+    private List<Told> told(TankHistory history) {
+        List<Step> steps = Step.of(history.events(), history.chapters(), history.calibrations(), history.now());
+        return steps.stream()
+                .map(step -> {
+                    List<Windows.Edge> others = steps.stream()
+                            .filter(other -> !other.equals(step) && other.moves())
+                            .flatMap(other -> other.edges().stream())
+                            .toList();
+                    Windows windows =
+                            Windows.of(step.at(), step.over(), others, SETTLING, history.today(), history.zone());
+                    return new Told(step, windows, fingerprint(history, step, windows));
+                })
+                .toList();
+    }
+
+    private String fingerprint(TankHistory history, Step step, Windows windows) {
+        Instant from = history.start(windows.before());
+        Instant until = history.start(windows.end());
+        List<String> meanwhile = history.between(from.minus(TwinBook.LOOKED_BACK), until).stream()
+                .map(e -> e.id() + " " + e.version())
+                .toList();
+        return book.fingerprint(List.of(
+                step,
+                windows,
+                meanwhile,
+                history.described(step.at()),
+                history.described(step.over()),
+                snapshots.stamp(history.tank(), from.minus(TwinBook.LOOKED_BACK), until)));
+    }
+
+    private static EffectCard card(TankHistory history, Told told, @Nullable Found found) {
+        Windows windows = told.windows();
+        List<Beside> beside = history.between(history.start(windows.before()), history.start(windows.end())).stream()
+                .filter(e -> told.step().changes().stream().noneMatch(c -> e.id().equals(c.eventId())))
+                .map(e -> new Beside(e.id(), e.title(), e.at(), e.until(), e.excludesDays()))
+                .toList();
+        return new EffectCard(
+                told.step().at(), told.step().changes(), windows, beside, windows.comparable(), found, null);
+    }
+
+    /** Which of the claimed ones stand when all are counted. */
+    private static List<EffectCard> together(List<EffectCard> cards) {
+        List<Found> found = cards.stream()
+                .map(EffectCard::found)
+                .filter(Objects::nonNull)
+                .filter(f -> f.effect().trough().left().low() != null)
+                .toList();
+        List<Boolean> stand = ManyCards.stand(
+                found.stream().map(f -> f.effect().trough().chance()).toList());
+        return cards.stream()
+                .map(c -> {
+                    int i = found.indexOf(c.found());
+                    boolean claimed =
+                            i >= 0 && found.get(i).effect().trough().left().claimed();
+                    return claimed ? c.standing(stand.get(i)) : c;
+                })
+                .toList();
+    }
+
+    private List<Trough> troughs(Tank tank, Instant from) {
+        Seawater water = new Seawater(
+                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
+        List<Observation> halfHours = readings.halfHours(tank, Quantity.PH, Place.TANK, from, clock.instant()).stream()
+                .filter(h -> h.method() == Method.PROBE || h.method() == Method.PROBE_CHECKED)
+                .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
+                .toList();
+        return Trace.days(halfHours, tank.home().zone()).entrySet().stream()
+                .map(e -> new Trough(e.getKey(), e.getValue().trough().value()))
+                .toList();
+    }
+}

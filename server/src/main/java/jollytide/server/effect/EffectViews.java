@@ -1,0 +1,81 @@
+package jollytide.server.effect;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.effects.Effect;
+import jollytide.core.effects.HalfHourOfDay;
+import jollytide.core.effects.Windows;
+import jollytide.core.evidence.Estimate;
+import org.jspecify.annotations.Nullable;
+
+/** What is shown of changes and what they did. */
+final class EffectViews {
+    private EffectViews() {}
+
+    /**
+     * What was found of one step.
+     *
+     * @param possible of the trough, pH; null where nobody said in measures' terms what was done, or it cannot be run
+     * @param moreDays whole days after it that are missing to tell what is possible here (0.05 where that is not known); 0
+     *     when none is, null when no number of days would tell it
+     * @param lookFor where to look when less came than is possible, each with the number that would show it
+     * @param before what its days showed by the clock, {@code after} likewise
+     * @param roomMeasured whether the room's own readings explain what is explained
+     * @param calibrated whether the probe was calibrated between both
+     * @param problem why the twin explains nothing, or what is wrong with the description; null when nothing
+     */
+    record Found(
+            Effect effect,
+            Effect.Verdict verdict,
+            @Nullable Estimate possible,
+            @Nullable Integer moreDays,
+            List<String> lookFor,
+            List<HalfHourOfDay> before,
+            List<HalfHourOfDay> after,
+            boolean roomMeasured,
+            boolean calibrated,
+            @Nullable String problem) {}
+
+    /** Another event in the days that are compared. */
+    record Beside(
+            UUID eventId,
+            String title,
+            Instant at,
+            @Nullable Instant until,
+            boolean leftOut) {}
+
+    /**
+     * A card.
+     *
+     * @param at the first of the changes, by which it is asked for
+     * @param beside other events in its days
+     * @param comparable whether there is a whole day on each side
+     * @param found null where it is not made yet, or there is nothing to compare
+     * @param stands whether its change is still one when all cards are counted together; null where none is claimed
+     */
+    record EffectCard(
+            Instant at,
+            List<Step.StepChange> changes,
+            Windows windows,
+            List<Beside> beside,
+            boolean comparable,
+            @Nullable Found found,
+            @Nullable Boolean stands) {
+        EffectCard standing(boolean it) {
+            return new EffectCard(at, changes, windows, beside, comparable, found, it);
+        }
+    }
+
+    /**
+     * All of a tank's.
+     *
+     * @param since the first reading of pH; null without one
+     * @param days whole days' troughs, for the ladder
+     */
+    record EffectsView(@Nullable LocalDate since, List<EffectCard> cards, List<Trough> days) {}
+
+    /** Of one whole day, corrected. */
+    record Trough(LocalDate day, double ph) {}
+}

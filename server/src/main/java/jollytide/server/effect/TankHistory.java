@@ -1,0 +1,67 @@
+package jollytide.server.effect;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import jollytide.core.fit.Experiment;
+import jollytide.core.probe.Calibration;
+import jollytide.server.event.EventView;
+import jollytide.server.tank.ChapterBook;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankDescription;
+import jollytide.server.tank.TankService;
+
+/** What happened to a tank up to now. */
+record TankHistory(
+        Tank tank,
+        Instant now,
+        List<EventView> events,
+        List<ChapterBook.Change> chapters,
+        List<Calibration> calibrations) {
+    ZoneId zone() {
+        return tank.home().zone();
+    }
+
+    LocalDate today() {
+        return LocalDate.ofInstant(now, zone());
+    }
+
+    Instant start(LocalDate day) {
+        return day.atStartOfDay(zone()).toInstant();
+    }
+
+    /** As it was described at a moment, in its room as that is described. */
+    String described(Instant t) {
+        TankDescription then = chapters.stream()
+                .filter(c -> c.at().isAfter(t))
+                .map(ChapterBook.Change::was)
+                .findFirst()
+                .orElseGet(() -> TankService.described(tank));
+        return then + " " + tank.room().volumeM3() + " " + tank.room().people() + " "
+                + tank.room().airChangesPerH() + " " + tank.home().pressureHpa();
+    }
+
+    /** Events of which a part lies between two times. */
+    List<EventView> between(Instant from, Instant until) {
+        return events.stream()
+                .filter(e -> e.at().isBefore(until) && !(e.until() == null ? e.at() : e.until()).isBefore(from))
+                .toList();
+    }
+
+    /** Whether somebody said of a day that it tells nothing, or an experiment moved it. */
+    boolean leftOut(LocalDate day) {
+        Instant from = start(day);
+        Instant until = start(day.plusDays(1));
+        return events.stream().anyMatch(e -> e.excludes(from, until) || (e.experiment() && moved(e, from, until)));
+    }
+
+    private static boolean moved(EventView experiment, Instant from, Instant until) {
+        Instant over = experiment.until() == null ? experiment.at() : experiment.until();
+        return experiment.at().isBefore(until) && over.plus(Experiment.RECOVERY).isAfter(from);
+    }
+
+    boolean calibratedBetween(Instant from, Instant until) {
+        return calibrations.stream().anyMatch(c -> !c.at().isBefore(from) && !c.at().isAfter(until));
+    }
+}

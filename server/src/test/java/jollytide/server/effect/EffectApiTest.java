@@ -1,0 +1,219 @@
+package jollytide.server.effect;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.RawUnit;
+import jollytide.core.logfile.Meaning;
+import jollytide.core.measure.Agitation;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.Setup;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.twin.TwinState;
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Sets;
+import jollytide.server.Visitor;
+import jollytide.server.Visitor.Answer;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.reading.TimedValue;
+import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** What a change did, from the note of it to its card. */
+class EffectApiTest extends ServerTest {
+    private static final Duration HALF_HOUR = Duration.ofMinutes(30);
+    private static final int DAYS_BEFORE = 8;
+    private static final int DAYS_AFTER = 8;
+    private static final Instant CHANGED =
+            PRESENT.minus(DAYS_AFTER, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS);
+    private static final double TIMES = 3;
+
+    @Autowired
+    private TwinBook book;
+
+    @Autowired
+    private TankService tanks;
+
+    @Autowired
+    private ReadingService readings;
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    private Visitor keeper;
+    private String id;
+    private String tank;
+
+    @BeforeEach
+    void aTank() {
+        keeper = visitor().asNewKeeper();
+        id = Samples.tank(keeper);
+        tank = "/tanks/" + id;
+    }
+
+    /** As an ordinary tank of this description would have logged it, its surface livelier since the change. */
+    private double logged(double times) {
+        Setup setup = book.setup(tanks.tankOfAnyone(UUID.fromString(id)));
+        OrdinaryDays days = new OrdinaryDays(setup, TankParameters.ORDINARY);
+        Instant from = CHANGED.minus(DAYS_BEFORE, ChronoUnit.DAYS);
+        TwinState today = days.today(from);
+        MeasureSet measures = times == 1 ? MeasureSet.NONE : MeasureSet.of(new Agitation(times));
+        List<TwinState> states =
+                new ArrayList<>(days.run(today, MeasureSet.NONE, Duration.between(from, CHANGED), HALF_HOUR));
+        states.addAll(days.run(states.get(states.size() - 1), measures, Duration.between(CHANGED, PRESENT), HALF_HOUR));
+        keep(states.stream().map(s -> new TimedValue(s.at(), s.phNbs())).toList());
+        return days.settled(today, measures).troughPh()
+                - days.settled(today, MeasureSet.NONE).troughPh();
+    }
+
+    private void keep(List<TimedValue> values) {
+        UUID owner = UUID.fromString(jdbc.queryForObject(
+                "select keeper_id from home where id = ?",
+                String.class,
+                tanks.tankOfAnyone(UUID.fromString(id)).home().id().toString()));
+        readings.saveAll(owner, UUID.fromString(id), new Meaning(RawUnit.PH_NBS, Place.TANK, Method.PROBE), values);
+    }
+
+    private JsonNode cards() {
+        Answer answer = keeper.get(tank + "/effects");
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.body().path("cards");
+    }
+
+    private JsonNode card(Instant at) {
+        Answer answer = keeper.get(tank + "/effects/" + at);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private void livelier() {
+        did("outlet turned up", Sets.measure("surface", "times=" + TIMES));
+    }
+
+    private void did(String title, String measure) {
+        Answer done = keeper.post(tank + "/done", """
+                {"event":{"kind":"REMEDY","at":"%s","until":null,"excludesDays":null,"title":"%s","note":""},
+                 "measures":[%s]}""".formatted(CHANGED, title, measure));
+        assertThat(done.status()).as(done.text()).isEqualTo(201);
+    }
+
+    private void noted(String kind, Instant at, String title, boolean excludes) {
+        Answer added = keeper.post(tank + "/events", """
+                {"kind":"%s","at":"%s","until":null,"excludesDays":%s,"title":"%s","note":""}""".formatted(kind, at, excludes, title));
+        assertThat(added.status()).as(added.text()).isEqualTo(201);
+    }
+
+    @Test
+    void whatHelpedAsMuchAsItCouldIsSaidSo() {
+        double truth = logged(TIMES);
+        livelier();
+        JsonNode before = cards().path(0);
+        assertThat(before.path("comparable").asBoolean()).isTrue();
+        assertThat(before.path("found").isMissingNode() || before.path("found").isNull())
+                .isTrue();
+        JsonNode found = card(CHANGED).path("found");
+        JsonNode left = found.path("effect").path("trough").path("left");
+        assertThat(left.path("value").asDouble()).isCloseTo(truth, within(0.015));
+        assertThat(left.path("low").asDouble()).isGreaterThan(0);
+        assertThat(found.path("possible").path("low").asDouble()).isLessThan(truth);
+        assertThat(found.path("possible").path("high").asDouble()).isGreaterThan(truth);
+        assertThat(found.path("verdict").asString()).isEqualTo("AS_POSSIBLE");
+        assertThat(found.path("effect").path("explained").asBoolean()).isTrue();
+        assertThat(found.path("before").size()).isEqualTo(48);
+        assertThat(cards().path(0).path("found").path("verdict").asString()).isEqualTo("AS_POSSIBLE");
+        assertThat(cards().path(0).path("stands").asBoolean()).isTrue();
+    }
+
+    /** A hose was fitted, and nothing came of it. */
+    @Test
+    void whatDidLessThanItCouldIsSaidSo() {
+        logged(1);
+        did("hose", Sets.measure("outdoor-line", "lengthM=4", "boreMm=12.7"));
+        JsonNode found = card(CHANGED).path("found");
+        assertThat(found.path("effect")
+                        .path("trough")
+                        .path("left")
+                        .path("value")
+                        .asDouble())
+                .isCloseTo(0, within(0.01));
+        assertThat(found.path("verdict").asString()).isEqualTo("LESS_THAN_POSSIBLE");
+        assertThat(found.path("lookFor").size()).isPositive();
+    }
+
+    @Test
+    void whatNobodySaidMoreOfRoseOrFell() {
+        logged(TIMES);
+        noted("MAINTENANCE", CHANGED, "something cleaned", false);
+        JsonNode found = card(CHANGED).path("found");
+        assertThat(found.path("verdict").asString()).isEqualTo("ROSE");
+        assertThat(found.path("possible").isMissingNode()
+                        || found.path("possible").isNull())
+                .isTrue();
+    }
+
+    /** A day's changes are one card; the next step two days later cuts it short, and is named. */
+    @Test
+    void changesTooCloseTogetherAreNotTold() {
+        logged(TIMES);
+        livelier();
+        noted("ADDITIVE", CHANGED.plus(5, ChronoUnit.HOURS), "bottle on", false);
+        noted("FAULT", CHANGED.plus(53, ChronoUnit.HOURS), "pump off", false);
+        JsonNode cards = cards();
+        assertThat(cards.size()).isEqualTo(2);
+        assertThat(cards.path(0).path("changes").size()).isEqualTo(2);
+        assertThat(cards.path(0).path("comparable").asBoolean()).isFalse();
+        assertThat(cards.path(0).path("windows").path("cutAfter").path("title").asString())
+                .isEqualTo("pump off");
+        assertThat(cards.path(1).path("windows").path("cutBefore").path("title").asString())
+                .isEqualTo("bottle on");
+        assertThat(card(CHANGED).path("found").path("effect").isMissingNode()).isTrue();
+    }
+
+    /** A reading that came late, or a day that tells nothing, makes another card of it. */
+    @Test
+    void aCardFollowsItsLog() {
+        logged(TIMES);
+        livelier();
+        int days = card(CHANGED).path("found").path("effect").path("daysAfter").size();
+        noted("OTHER", CHANGED.plus(4, ChronoUnit.DAYS), "water change", true);
+        assertThat(cards().path(0).path("beside").path(0).path("leftOut").asBoolean())
+                .isTrue();
+        assertThat(cards().path(0).path("found").path("effect").isMissingNode()).isTrue();
+        assertThat(card(CHANGED).path("found").path("effect").path("daysAfter").size())
+                .isEqualTo(days - 1);
+        keep(List.of(new TimedValue(CHANGED.plus(3, ChronoUnit.DAYS).plusSeconds(60), 8.01)));
+        assertThat(cards().path(0).path("found").path("effect").isMissingNode()).isTrue();
+    }
+
+    @Test
+    void neitherExperimentsNorTheProbesCareAreChangesOfTheTank() {
+        logged(1);
+        keeper.post(tank + "/events", """
+                {"kind":"EXPERIMENT","at":"%s","until":"%s","excludesDays":null,"title":"off","note":""}""".formatted(CHANGED, CHANGED.plusSeconds(3600)));
+        noted("OTHER", CHANGED, "glass wiped", false);
+        assertThat(cards().size()).isZero();
+    }
+
+    @Test
+    void withoutALogThereIsNothing() {
+        livelier();
+        assertThat(keeper.get(tank + "/effects").body().path("cards").size()).isZero();
+        assertThat(keeper.get(tank + "/effects/" + PRESENT).status()).isEqualTo(404);
+        assertThat(keeper.get(tank + "/effects/yesterday").status()).isEqualTo(422);
+    }
+}
