@@ -248,6 +248,14 @@ const twin = createRoute({
   component: lazyRouteComponent(() => import('./places/reason/TwinScreen'), 'TwinScreen'),
   validateSearch: aDay,
 });
+const effects = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'effects',
+  component: lazyRouteComponent(() => import('./places/reason/EffectsScreen'), 'EffectsScreen'),
+  validateSearch: (search: Record<string, unknown>): { at?: string } => ({
+    at: instant(search.at),
+  }),
+});
 const experiment = createRoute({
   getParentRoute: () => tankRoute,
   path: 'experiment',
@@ -308,6 +316,7 @@ export const router = createRouter({
         staircase,
         ledger,
         twin,
+        effects,
         experiment,
         bench,
         sums,

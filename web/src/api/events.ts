@@ -2,7 +2,17 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { keys, logged } from './keys';
 import { useChange } from './query';
-import type { NewEvent, PutMeasure } from './types';
+import type { NewEvent, PutMeasure, TankEvent } from './types';
+
+/** An event as it would be noted anew. */
+export const asNoted = (e: TankEvent): NewEvent => ({
+  kind: e.kind,
+  at: e.at,
+  until: e.until,
+  excludesDays: e.excludesDays,
+  title: e.title,
+  note: e.note,
+});
 
 export const useEvent = (tankId: string, id: string) =>
   useQuery({
@@ -56,3 +66,16 @@ export const useSetMeasures = (tankId: string) =>
       ),
     logged(tankId),
   );
+
+/** Whether an event's days say nothing of the tank; the rest of it stays. */
+export const useLeaveOut = (tankId: string) =>
+  useChange(async ({ id, leave }: { id: string; leave: boolean }) => {
+    const path = { tankId, id };
+    const event = await bodyOf(api.GET('/api/v1/tanks/{tankId}/events/{id}', { params: { path } }));
+    return bodyOf(
+      api.PUT('/api/v1/tanks/{tankId}/events/{id}', {
+        params: { path },
+        body: { version: event.version, event: { ...asNoted(event), excludesDays: leave } },
+      }),
+    );
+  }, logged(tankId));

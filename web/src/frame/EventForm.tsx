@@ -42,16 +42,6 @@ export function asTyped(event: TankEvent, zone: string): Typed {
   };
 }
 
-/** An event as it would be noted anew. */
-export const asNoted = (e: TankEvent): NewEvent => ({
-  kind: e.kind,
-  at: e.at,
-  until: e.until,
-  excludesDays: e.excludesDays,
-  title: e.title,
-  note: e.note,
-});
-
 /** What changed, when, and for how long. */
 export function EventForm({
   start,

@@ -4,6 +4,7 @@ export const ROUTE = {
   enter: '/tank/$tankId/enter',
   probe: '/tank/$tankId/probe',
   staircase: '/tank/$tankId/staircase',
+  effects: '/tank/$tankId/effects',
   ledger: '/tank/$tankId/ledger',
   twin: '/tank/$tankId/twin',
   experiment: '/tank/$tankId/experiment',
@@ -44,9 +45,10 @@ const PLACES: readonly Place[] = [
   },
   {
     name: 'Reason',
-    question: 'why?',
+    question: 'why? did it help?',
     screens: [
       { name: 'Staircase', path: 'staircase' },
+      { name: 'Effects', path: 'effects' },
       { name: 'Ledger', path: 'ledger' },
       { name: 'Twin', path: 'twin' },
       { name: 'Experiment', path: 'experiment' },

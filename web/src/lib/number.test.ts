@@ -21,6 +21,7 @@ it('shows numbers as people write them', () => {
   expect(plain(0.1 + 0.2)).toBe('0.3');
   expect(signed(-0.0123, 3)).toBe('−0.012');
   expect(signed(468.3)).toBe('+468');
+  expect(signed(-0.002, 2)).toBe('0.00');
   expect(toTen(1656.4)).toBe('1660');
 });
 

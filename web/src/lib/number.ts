@@ -24,10 +24,10 @@ export function tickDigits(ticks: readonly number[], least = 1): number {
   return digits;
 }
 
-/** With its sign in front, the true minus included. */
+/** With its sign in front, the true minus included; what rounds to nothing has none. */
 export function signed(value: number, digits = 0): string {
   const text = Math.abs(value).toFixed(digits);
-  return `${value < 0 ? '−' : '+'}${text}`;
+  return Number(text) === 0 ? text : `${value < 0 ? '−' : '+'}${text}`;
 }
 
 /** A value and the band that its inputs' errors leave open. */

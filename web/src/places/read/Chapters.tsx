@@ -1,31 +1,14 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useJoinChapter, useMendChapter } from '../../api/homes';
-import type { Chapter, TankPart } from '../../api/types';
+import type { Chapter } from '../../api/types';
+import { PARTS } from '../../lib/tankParts';
 import { dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { Sheet } from '../../parts/Sheet';
 import { useAtTank } from '../../TankContext';
-
-const PARTS: Record<TankPart, string> = {
-  WATER: 'its volume',
-  SURFACES: 'its surfaces',
-  LIGHT: 'its light',
-  SKIMMER: 'its skimmer',
-  HOSE: 'its fixed hose',
-  FALLS: 'its falls',
-  STONES: 'its stones',
-  CANOPY: 'its canopy',
-  CABINET: 'its cabinet',
-  FISH: 'its fish',
-  LIVESTOCK: 'what lives in it',
-  DOSING: 'what it is dosed with',
-  REACTOR: 'its calcium reactor',
-  REFUGIUM: 'its refugium',
-  FILTER: 'its filter',
-};
 
 /** The tank as it was described, by date. Nothing while it always was as it is. */
 export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {

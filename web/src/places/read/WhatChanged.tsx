@@ -1,8 +1,8 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useDeleteEvent, useEditEvent, useSetMeasures } from '../../api/events';
+import { asNoted, useDeleteEvent, useEditEvent, useSetMeasures } from '../../api/events';
 import type { EventKind, TankEvent } from '../../api/types';
-import { asNoted, asTyped, EventForm } from '../../frame/EventForm';
+import { asTyped, EventForm } from '../../frame/EventForm';
 import { EVENT_NAMES } from '../../frame/eventKinds';
 import { useHelper } from '../../frame/useHelper';
 import { range, signedRange } from '../../lib/number';

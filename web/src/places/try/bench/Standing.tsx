@@ -1,6 +1,5 @@
-import { useEditEvent } from '../../../api/events';
+import { asNoted, useEditEvent } from '../../../api/events';
 import type { TankEvent } from '../../../api/types';
-import { asNoted } from '../../../frame/EventForm';
 import { dayAndTime, localInput } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
 import { useNotice } from '../../../parts/Notices';

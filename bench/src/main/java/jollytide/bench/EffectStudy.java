@@ -19,7 +19,6 @@ import jollytide.core.effects.Doubt;
 import jollytide.core.effects.Effect;
 import jollytide.core.effects.Windows;
 import jollytide.core.fit.AlkalinityCourse;
-import jollytide.core.fit.Edges;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Priors;
 import jollytide.core.fit.Reading;
@@ -51,6 +50,7 @@ public final class EffectStudy {
         long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
         System.out.printf(Locale.ROOT, "%d logs of each, seed %d%n", logs, seed);
         print("nothing changed, 14 days after", cases(logs, seed, 14, false, false));
+        print("nothing changed, 2 days after", cases(logs / 2, seed + 3, 2, false, false));
         print("a line of +0.08, 10 days after", cases(logs, seed + 1, 10, true, false));
         print(
                 "a line of +0.08, and the room holds half or twice as much from that day on",
@@ -134,7 +134,6 @@ public final class EffectStudy {
                     log(world, before),
                     Priors.ASSUMED,
                     TwinFit.Progress.NONE);
-            List<TankParameters> tanks = Edges.of(world.described(), fitted, end);
             Windows windows = Windows.of(
                     at,
                     at,
@@ -145,7 +144,7 @@ public final class EffectStudy {
             Effect effect = Effect.of(
                     log(world, within(all, first, last)),
                     world.described(),
-                    tanks,
+                    fitted.apart(),
                     windows,
                     day -> false,
                     Doubt.of(

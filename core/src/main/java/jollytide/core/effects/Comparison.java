@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.evidence.Estimate;
 import org.hipparchus.distribution.continuous.NormalDistribution;
-import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param before median of the days, {@code after} likewise
  * @param raw their difference
  * @param explained of it by room, alkalinity and which days they were
- * @param left for the change, with its 90 % band; without a band where the days are too few for one
+ * @param left for the change, with its 90 % band; without a band where single days tell no scatter
  * @param scatter of days of one side among each other, standard deviation; null with one day on each
  * @param chance of seeing as much, up or down, where nothing changed; 1 without a band
  */
@@ -30,7 +29,7 @@ public record Comparison(
     /**
      * What is left.
      *
-     * @param deviation one standard deviation of all that is in doubt; null where the days are too few to say
+     * @param deviation one standard deviation of all that is in doubt; null where the days tell no scatter
      * @param ofDays what more days would make smaller of that; null likewise
      * @param low end of the 90 % band; null likewise
      */
@@ -70,7 +69,8 @@ public record Comparison(
     record Expected(List<Double> before, List<Double> after) {}
 
     /**
-     * @param tanks that could be behind the log: what each would have shown, the most probable first
+     * @param tanks that could be behind the log: what each would have shown, the most probable first, the others each a
+     *     standard deviation from it in a direction of its own
      * @param deviation of what else is in doubt
      */
     static Comparison of(List<Double> before, List<Double> after, List<Expected> tanks, double deviation) {
@@ -80,28 +80,18 @@ public record Comparison(
         Expected likely = tanks.get(0);
         List<Double> leftBefore = less(before, likely.before());
         List<Double> leftAfter = less(after, likely.after());
-        boolean thin = before.size() < Shift.LEAST_DAYS || after.size() < Shift.LEAST_DAYS;
-        if (thin) {
-            double shift = Shift.median(leftAfter) - Shift.median(leftBefore);
-            return new Comparison(
-                    medianBefore,
-                    medianAfter,
-                    raw,
-                    raw - shift,
-                    new Remainder(shift, null, null, null, null),
-                    scatter(before, after),
-                    1);
-        }
         Shift shift = Shift.of(leftBefore, leftAfter);
+        Double scatter = scatter(before, after);
+        if (shift.unknown()) {
+            Remainder alone = new Remainder(shift.value(), null, null, null, null);
+            return new Comparison(medianBefore, medianAfter, raw, raw - shift.value(), alone, scatter, 1);
+        }
         double fit = tanks.stream()
-                        .mapToDouble(t -> Shift.between(
-                                Shift.array(less(before, t.before())), Shift.array(less(after, t.after()))))
-                        .map(other -> Math.abs(other - shift.value()))
-                        .max()
-                        .orElse(0)
-                / NINETY;
-        double known = Math.hypot(fit, deviation);
-        double half = Math.hypot(shift.half90(), NINETY * known);
+                .mapToDouble(
+                        t -> Shift.between(Shift.array(less(before, t.before())), Shift.array(less(after, t.after()))))
+                .map(other -> (other - shift.value()) * (other - shift.value()))
+                .sum();
+        double half = Math.hypot(shift.half90(), NINETY * Math.sqrt(fit + deviation * deviation));
         double all = half / NINETY;
         return new Comparison(
                 medianBefore,
@@ -109,7 +99,7 @@ public record Comparison(
                 raw,
                 raw - shift.value(),
                 new Remainder(shift.value(), all, shift.half90() / NINETY, shift.value() - half, shift.value() + half),
-                scatter(before, after),
+                scatter,
                 2 * new NormalDistribution().cumulativeProbability(-Math.abs(shift.value()) / all));
     }
 
@@ -121,11 +111,6 @@ public record Comparison(
 
     private static @Nullable Double scatter(List<Double> before, List<Double> after) {
         int freedom = Math.max(0, before.size() - 1) + Math.max(0, after.size() - 1);
-        return freedom == 0 ? null : Math.sqrt((squares(before) + squares(after)) / freedom);
-    }
-
-    private static double squares(List<Double> values) {
-        double deviation = values.size() < 2 ? 0 : new StandardDeviation().evaluate(Shift.array(values));
-        return deviation * deviation * (values.size() - 1);
+        return freedom == 0 ? null : Math.sqrt((Shift.squares(before) + Shift.squares(after)) / freedom);
     }
 }

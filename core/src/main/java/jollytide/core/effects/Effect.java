@@ -42,7 +42,7 @@ public record Effect(
 
     /** What can be said of it. */
     public enum Verdict {
-        /** Fewer than three whole days on a side. */
+        /** Fewer than three whole days on a side: its band rests on the other side's scatter. */
         THIN,
         /** No change is within the band. */
         NOT_TOLD,
@@ -58,7 +58,8 @@ public record Effect(
 
     /**
      * @param log from before the days before to after the days after, as if nothing had been changed
-     * @param tanks that could be behind the days before, the most probable first; none where it was not fitted
+     * @param tanks that could be behind the days before, as {@link jollytide.core.fit.FittedTank#apart} gives them; none
+     *     where it was not fitted
      * @param leftOut days of which somebody said that they tell nothing
      * @return null where one of both sides has no day
      */
@@ -178,10 +179,14 @@ public record Effect(
         return days.settled(days.today(at), MeasureSet.NONE).troughPh();
     }
 
+    private boolean thin() {
+        return daysBefore.size() < Shift.LEAST_DAYS || daysAfter.size() < Shift.LEAST_DAYS;
+    }
+
     /** @param possible null when nobody said in measures' terms what was done */
     public Verdict verdict(@Nullable Estimate possible) {
         Comparison.Remainder left = trough.left();
-        if (left.low() == null || left.high() == null) {
+        if (thin()) {
             return Verdict.THIN;
         }
         if (!left.claimed()) {
@@ -209,7 +214,7 @@ public record Effect(
      */
     public @Nullable Integer moreDays(double size) {
         Comparison.Remainder left = trough.left();
-        if (left.deviation() == null || left.ofDays() == null) {
+        if (thin() || left.deviation() == null || left.ofDays() == null) {
             return daysBefore.size() < Shift.LEAST_DAYS ? null : Math.max(0, Shift.LEAST_DAYS - daysAfter.size());
         }
         double wanted = Math.abs(size) / SEEN_FOUR_TIMES_IN_FIVE;

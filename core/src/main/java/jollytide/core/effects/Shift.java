@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.DoubleStream;
 import org.hipparchus.distribution.continuous.TDistribution;
+import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 import org.hipparchus.stat.descriptive.rank.Median;
 
 /**
@@ -11,11 +12,11 @@ import org.hipparchus.stat.descriptive.rank.Median;
  *
  * @param value median of all differences between a day after and one before (Hodges and Lehmann 1963): one odd day does
  *     not move it
- * @param deviation of that, from the days' own scatter
+ * @param deviation of that, from the days' own scatter; NaN where there is no second day
  * @param freedom of its distribution
  */
 record Shift(double value, double deviation, double freedom) {
-    /** Fewer days on a side tell no scatter. */
+    /** With fewer days on a side all days tell the scatter of each side: common practice calls that thin. */
     static final int LEAST_DAYS = 3;
 
     private static final int FROM_DAYS_ON = 6;
@@ -25,9 +26,34 @@ record Shift(double value, double deviation, double freedom) {
     private static final long SEED = 20240607;
 
     /**
-     * @param before at least {@value #LEAST_DAYS}, in the days' order; {@code after} likewise
+     * @param before at least one, in the days' order; {@code after} likewise
      */
     static Shift of(List<Double> before, List<Double> after) {
+        return before.size() < LEAST_DAYS || after.size() < LEAST_DAYS ? few(before, after) : blocks(before, after);
+    }
+
+    /** Single days of one side scatter like those of the other. */
+    private static Shift few(List<Double> before, List<Double> after) {
+        int freedom = before.size() + after.size() - 2;
+        double each = freedom == 0 ? Double.NaN : Math.sqrt((squares(before) + squares(after)) / freedom);
+        return new Shift(
+                between(array(before), array(after)),
+                each * Math.sqrt(1.0 / before.size() + 1.0 / after.size()),
+                freedom);
+    }
+
+    /** Whether nothing tells how the days scatter. */
+    boolean unknown() {
+        return Double.isNaN(deviation);
+    }
+
+    /** Of the differences from their mean. */
+    static double squares(List<Double> values) {
+        double deviation = values.size() < 2 ? 0 : new StandardDeviation().evaluate(array(values));
+        return deviation * deviation * (values.size() - 1);
+    }
+
+    private static Shift blocks(List<Double> before, List<Double> after) {
         SplittableRandom random = new SplittableRandom(SEED);
         double[] first = array(before);
         double[] then = array(after);

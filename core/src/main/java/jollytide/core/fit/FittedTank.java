@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import jollytide.core.description.TankParameters;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.measure.Setup;
+import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.jspecify.annotations.Nullable;
@@ -46,6 +47,10 @@ public record FittedTank(
     private static final double ALIKE = 0.7;
 
     private static final int MOST_PAIRS = 4;
+    /** A covariance is symmetric and positive up to rounding. */
+    static final double SYMMETRIC = 1e-9;
+
+    static final double POSITIVE = 1e-14;
     /** A reef that makes more than this of what it breathes would soon have no CO2 left. From memory. */
     static final double MOST_PRODUCTION = 2;
     /** Readings that stray so far from every tank are not of this one, pH. From memory. */
@@ -154,6 +159,18 @@ public record FittedTank(
     /** The most probable tank. */
     public TankParameters likely() {
         return at(size);
+    }
+
+    /**
+     * The most probable tank, then others, each a standard deviation from it in a direction of its own: the sum of the
+     * squares by which what they show differs from what the first shows is the variance of that (first order).
+     */
+    public List<TankParameters> apart() {
+        RealMatrix lower = new CholeskyDecomposition(covariance, SYMMETRIC, POSITIVE).getL();
+        return IntStream.range(-1, lower.getColumnDimension())
+                .mapToObj(j -> j < 0 ? likely() : at(size.add(lower.getColumnVector(j))))
+                .distinct()
+                .toList();
     }
 
     /** The tank with such sizes. */

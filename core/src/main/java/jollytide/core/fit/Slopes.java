@@ -24,7 +24,8 @@ record Slopes(RealMatrix lower, RealVector values, RealMatrix change) {
 
     /** @throws InputException where the most probable tank cannot be run */
     static Slopes of(Setup setup, FittedTank fitted, Instant at) {
-        RealMatrix lower = new CholeskyDecomposition(fitted.covariance(), 1e-9, 1e-14).getL();
+        RealMatrix lower =
+                new CholeskyDecomposition(fitted.covariance(), FittedTank.SYMMETRIC, FittedTank.POSITIVE).getL();
         double[] here = Decision.values(setup, fitted.likely(), at);
         RealMatrix change = columns(
                 here.length,

@@ -15,10 +15,14 @@ class ComparisonTest {
         Comparison lows = Comparison.raw(List.of(7.75, 7.72, 7.71), List.of(7.81), 0);
         assertThat(lows.raw()).isCloseTo(0.09, within(1e-9));
         assertThat(lows.scatter()).isCloseTo(0.02, within(0.001));
-        assertThat(lows.left().low()).isNull();
-        assertThat(lows.left().claimed()).isFalse();
+        // Scatter 0.0208 of three days, Student's t of two degrees at 95 % 2.920: 2.920 · 0.0208 · √(1/3 + 1) = 0.070.
+        assertThat(lows.left().band().low()).isCloseTo(0.09 - 0.0703, within(0.0005));
         Comparison highs = Comparison.raw(List.of(7.92, 7.89), List.of(7.98), 0);
         assertThat(highs.raw()).isCloseTo(0.075, within(1e-9));
+        Comparison single = Comparison.raw(List.of(7.9), List.of(8.0), 0);
+        assertThat(single.left().low()).isNull();
+        assertThat(single.left().claimed()).isFalse();
+        assertThat(single.scatter()).isNull();
     }
 
     /** Hodges and Lehmann 1963: of 1, 2, 3 and 2, 4, 9 the nine differences are -1 … 8, their median 2. */
@@ -51,7 +55,8 @@ class ComparisonTest {
         Comparison.Expected other =
                 new Comparison.Expected(days, days.stream().map(v -> v + 0.06).toList());
         double alone = width(Comparison.of(days, days, List.of(same), 0));
-        assertThat(width(Comparison.of(days, days, List.of(same, other), 0))).isGreaterThan(alone + 0.08);
+        assertThat(width(Comparison.of(days, days, List.of(same, other), 0)))
+                .isCloseTo(Math.hypot(alone, 2 * 1.645 * 0.06), within(1e-6));
         assertThat(width(Comparison.of(days, days, List.of(same), 0.03))).isGreaterThan(alone + 0.05);
     }
 
@@ -64,7 +69,7 @@ class ComparisonTest {
     void theBandHoldsNothingWhereNothingChanged() {
         Random random = new Random(20261126);
         for (double persistence : new double[] {0, 0.4}) {
-            for (int n : new int[] {3, 7}) {
+            for (int n : new int[] {2, 3, 7}) {
                 int claimed = 0;
                 for (int i = 0; i < 200; i++) {
                     List<Double> days = days(random, 2 * n + 2, persistence);

@@ -59,7 +59,7 @@ class EffectMaker {
                 log.tests(after, until),
                 was.setup().alkalinityMeqPerL(),
                 Priors.ASSUMED);
-        Effect effect = Effect.of(log, was.setup(), behind, windows, history::leftOut, doubt, history.zone());
+        Effect effect = Effect.of(log, was.setup(), was.apart(), windows, history::leftOut, doubt, history.zone());
         if (effect == null) {
             return null;
         }

@@ -38,8 +38,10 @@ import org.springframework.stereotype.Service;
 /** What each change of a tank did. Nothing is computed while a connection is held. */
 @Service
 public class EffectService {
-    /** Common practice: two days. */
-    private static final Duration SETTLING = Duration.ofDays(2);
+    /** However fast the water follows, animals and lamps need a day; however slowly, nobody waits for longer. */
+    private static final Duration LEAST_SETTLING = Duration.ofDays(1);
+
+    private static final Duration MOST_SETTLING = Duration.ofDays(4);
 
     private final TankService tanks;
     private final EventService events;
@@ -79,7 +81,7 @@ public class EffectService {
         Tank tank = tanks.tank(keeperId, tankId);
         Optional<ReadingService.Span> logged = readings.span(tank);
         if (logged.isEmpty()) {
-            return new EffectsView(null, List.of(), List.of());
+            return new EffectsView(null, 0, List.of(), List.of());
         }
         TankHistory history = history(tank);
         Map<String, Found> made = store.of(tank.id());
@@ -88,6 +90,7 @@ public class EffectService {
                 .toList();
         return new EffectsView(
                 LocalDate.ofInstant(logged.get().from(), history.zone()),
+                settling(tank).toHours(),
                 together(cards),
                 troughs(tank, logged.get().from()));
     }
@@ -136,7 +139,15 @@ public class EffectService {
     /** A step that can be told of: what it is compared over, and a fingerprint of all that is known then. */
     private record Told(Step step, Windows windows, String fingerprint) {}
 
+    private Duration settling(Tank tank) {
+        Duration settling = book.settling(tank);
+        return settling.compareTo(LEAST_SETTLING) < 0
+                ? LEAST_SETTLING
+                : settling.compareTo(MOST_SETTLING) > 0 ? MOST_SETTLING : settling;
+    }
+
     private List<Told> told(TankHistory history) {
+        Duration settling = settling(history.tank());
         List<Step> steps = Step.of(history.events(), history.chapters(), history.calibrations(), history.now());
         return steps.stream()
                 .map(step -> {
@@ -145,7 +156,7 @@ public class EffectService {
                             .flatMap(other -> other.edges().stream())
                             .toList();
                     Windows windows =
-                            Windows.of(step.at(), step.over(), others, SETTLING, history.today(), history.zone());
+                            Windows.of(step.at(), step.over(), others, settling, history.today(), history.zone());
                     return new Told(step, windows, fingerprint(history, step, windows));
                 })
                 .toList();
@@ -163,7 +174,7 @@ public class EffectService {
                 meanwhile,
                 history.described(step.at()),
                 history.described(step.over()),
-                snapshots.stamp(history.tank(), from.minus(TwinBook.LOOKED_BACK), until)));
+                snapshots.stamp(history.tank(), from.minus(TwinBook.LOOKED_BACK), until.plus(TwinBook.LOOKED_BACK))));
     }
 
     private static EffectCard card(TankHistory history, Told told, @Nullable Found found) {

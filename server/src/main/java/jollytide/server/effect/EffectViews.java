@@ -72,9 +72,10 @@ final class EffectViews {
      * All of a tank's.
      *
      * @param since the first reading of pH; null without one
+     * @param settlingHours that are left out after each change
      * @param days whole days' troughs, for the ladder
      */
-    record EffectsView(@Nullable LocalDate since, List<EffectCard> cards, List<Trough> days) {}
+    record EffectsView(@Nullable LocalDate since, long settlingHours, List<EffectCard> cards, List<Trough> days) {}
 
     /** Of one whole day, corrected. */
     record Trough(LocalDate day, double ph) {}

@@ -50,7 +50,7 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
     private static final int HALF_HOUR_S = 1800;
     static final Duration TWO_MONTHS = Duration.ofDays(60);
     /** Common practice: two days. */
-    private static final Duration SETTLING = Duration.ofDays(2);
+    static final Duration SETTLING = Duration.ofDays(2);
     /** Half hours are means of many readings; a glance at a kit is no such. */
     private static final Set<Method> PROBES = EnumSet.of(Method.PROBE, Method.PROBE_CHECKED, Method.METER);
 

@@ -18,6 +18,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.exchange.SettlingTime;
 import jollytide.core.fit.Decision;
 import jollytide.core.fit.Edges;
 import jollytide.core.fit.Experiment;
@@ -136,6 +138,11 @@ public class TwinBook {
             return fit.tanks();
         }
 
+        /** As {@link FittedTank#apart} gives them; none where it is not fitted. */
+        public List<TankParameters> apart() {
+            return fitted() ? fit.tank().apart() : List.of();
+        }
+
         /** What is decided by, and how far it is open. */
         public List<Decision.Open> open() {
             return Decision.open(setup, tanks(), start);
@@ -198,10 +205,13 @@ public class TwinBook {
         return known.as().apply(is).with(known.standing().usualAt(since));
     }
 
-    /** All that was logged of a tank between two times, for a run of it as it was described at {@code setup}'s time. */
+    /**
+     * All that was logged of a tank between two times, for a run of it as it was described then; tests of alkalinity from
+     * a fortnight around, for they are straight lines from one to the next.
+     */
     public TankLog logged(Tank tank, Described as, Instant from, Instant until) {
-        LogSnapshot ofTank =
-                Objects.requireNonNull(log.of(List.of(tank), from, until).get(tank.id()));
+        LogSnapshot ofTank = Objects.requireNonNull(
+                log.of(List.of(tank), ago(from), until.plus(LOOKED_BACK)).get(tank.id()));
         return LogToFit.whole(ofTank, as.setup(), as.roomMeasured(), from, until);
     }
 
@@ -335,6 +345,20 @@ public class TwinBook {
                 Objects.requireNonNull(log.of(List.of(tank), from, now).get(tank.id()));
         List<EventView> putOn = events.standing(List.of(tank), from, now).getOrDefault(tank.id(), List.of());
         return SetupOfTank.known(tank, ofTank, putOn).setup();
+    }
+
+    /** How long its water takes to follow a change, as it is described now: until 95 % of it has come through. */
+    public Duration settling(Tank tank) {
+        Setup setup = setup(tank);
+        TankParameters living = TankParameters.of(tank.parts().lives());
+        try {
+            double hours = SettlingTime.settledH(Estimate.exact(new OrdinaryDays(setup, living)
+                            .timeConstantH(settled(setup, living, start(tank)), MeasureSet.NONE)))
+                    .value();
+            return Duration.ofMinutes(Math.round(hours * 60));
+        } catch (InputException noTank) {
+            return LogToFit.SETTLING;
+        }
     }
 
     public Instant start(Tank tank) {

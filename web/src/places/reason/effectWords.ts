@@ -1,0 +1,171 @@
+import type { EffectCard, EffectFound, StepChange } from '../../api/types';
+import { range, signed, signedRange } from '../../lib/number';
+import { plainDay } from '../../lib/time';
+import { PARTS } from '../../lib/tankParts';
+
+const WORTH_SAYING = 0.005;
+const DAY_MS = 86_400_000;
+
+/** What changed, in a few words. */
+export function what(change: StepChange): string {
+  switch (change.what) {
+    case 'BEGAN':
+      return change.title;
+    case 'ENDED':
+      return `${change.title}: over`;
+    case 'DESCRIBED':
+      return `described anew: ${change.parts.map((part) => PARTS[part]).join(', ')}`;
+  }
+}
+
+export const title = (card: EffectCard) => {
+  const all = card.changes.map(what).join(' and ');
+  return all.charAt(0).toUpperCase() + all.slice(1);
+};
+
+const days = (n: number) => (n === 1 ? '1 whole day' : `${n} whole days`);
+
+const between = (from: string, until: string) =>
+  Math.max(0, Math.round((Date.parse(until) - Date.parse(from)) / DAY_MS));
+
+/** How many days stand on each side, and why not more. */
+export function windows(card: EffectCard): string {
+  const w = card.windows;
+  const before = card.found?.effect.daysBefore.length ?? between(w.before, w.change);
+  const after = card.found?.effect.daysAfter.length ?? between(w.after, w.end);
+  const cut = [
+    w.cutBefore && `not before “${w.cutBefore.title}” had settled`,
+    w.cutAfter && `cut short by “${w.cutAfter.title}”`,
+    w.coming && 'more are still to come',
+  ].filter(Boolean);
+  return `${days(before)} before, ${after} after${cut.length > 0 ? ` (${cut.join('; ')})` : ''}`;
+}
+
+/** In a word or two, for a list. */
+export function word(card: EffectCard): string {
+  const found = card.found;
+  if (!found) {
+    if (card.comparable) return 'not compared yet';
+    return card.windows.cutAfter
+      ? 'cut short'
+      : card.windows.coming
+        ? 'too soon'
+        : 'no days to compare';
+  }
+  switch (found.verdict) {
+    case 'THIN':
+      return 'thin';
+    case 'NOT_TOLD':
+      return 'cannot be told';
+    case 'NONE_EXPECTED':
+      return 'no effect of its own';
+    case 'AS_POSSIBLE':
+      return 'as possible here';
+    case 'LESS_THAN_POSSIBLE':
+      return 'less than possible';
+    case 'MORE_THAN_POSSIBLE':
+      return 'more than possible';
+    case 'ROSE':
+      return 'the trough rose';
+    case 'FELL':
+      return 'the trough fell';
+  }
+}
+
+/** The sentence that follows. */
+export function headline(card: EffectCard): string {
+  const found = card.found;
+  if (!found) {
+    if (card.comparable) return 'Not compared yet.';
+    if (card.windows.cutAfter)
+      return `Cut short: “${card.windows.cutAfter.title}” came before the water had settled.`;
+    return card.windows.coming
+      ? 'Too soon: the first whole day after it has settled is still to come.'
+      : 'There is no whole day of pH to compare with on one of both sides.';
+  }
+  const left = found.effect.trough.left;
+  const band = signedRange(bandOf(found));
+  switch (found.verdict) {
+    case 'THIN':
+      return left.low === undefined
+        ? `Thin: one day on each side. The trough moved by ${signed(found.effect.trough.raw, 2)}.`
+        : `Thin, with fewer than three days on a side: left for it is ${band}.`;
+    case 'NOT_TOLD':
+      return found.moreDays === 0
+        ? `No change that matters: what is left lies from ${band}.`
+        : `Cannot be told${card.windows.coming ? later(found) : ''}: what is left lies from ${band}.`;
+    case 'NONE_EXPECTED':
+      return 'It did what the readings of room and water show, and nothing beside that.';
+    case 'AS_POSSIBLE':
+      return 'It did what it could.';
+    case 'LESS_THAN_POSSIBLE':
+      return left.value * (found.possible?.value ?? 0) < 0
+        ? 'It went the other way.'
+        : 'Less came of it than is possible here.';
+    case 'MORE_THAN_POSSIBLE':
+      return `More than this can do here: look for another cause.`;
+    case 'ROSE':
+      return `The trough rose by ${band}, and nothing measured explains it.`;
+    case 'FELL':
+      return `The trough fell by ${band.replaceAll('−', '')}, and nothing measured explains it.`;
+  }
+}
+
+/** What is left, as a band; the value alone where there are too few days for one. */
+export function bandOf(found: EffectFound) {
+  const { value, low, high } = found.effect.trough.left;
+  return { value, low: low ?? value, high: high ?? value };
+}
+
+const later = (found: EffectFound) =>
+  found.moreDays === undefined || found.moreDays === 0
+    ? ''
+    : ` yet (${found.moreDays} more ${found.moreDays === 1 ? 'day' : 'days'} would)`;
+
+/** What else is to be said of it, sentence by sentence. */
+export function beside(card: EffectCard): string[] {
+  const found = card.found;
+  if (!found) return [];
+  const { trough, peak, ofAlkalinity, explained } = found.effect;
+  const room = trough.explained - ofAlkalinity;
+  const shares = [
+    Math.abs(room) >= WORTH_SAYING &&
+      `${found.roomMeasured ? 'the room, and what stood on the tank,' : 'what stood on the tank'} ${signed(room, 2)}`,
+    Math.abs(ofAlkalinity) >= WORTH_SAYING && `alkalinity ${signed(ofAlkalinity, 2)}`,
+  ].filter(Boolean);
+  return [
+    explained
+      ? shares.length > 0
+        ? `Explained: ${shares.join(', ')}.`
+        : 'Neither room nor alkalinity explain anything of it.'
+      : 'The twin had too little log before it: nothing is explained, and all of it is raw.',
+    ...(explained && !found.roomMeasured
+      ? ['Nobody measured the room’s CO2: what people and windows did is in what is left.']
+      : []),
+    `Peak: ${signed(peak.raw, 2)} raw, ${peak.left.low === undefined || peak.left.high === undefined ? signed(peak.left.value, 2) : signedRange({ value: peak.left.value, low: peak.left.low, high: peak.left.high })} left.`,
+    ...(trough.scatter === undefined
+      ? []
+      : [`Days differ by ${trough.scatter.toFixed(2)} among each other.`]),
+    ...(found.calibrated ? ['The probe was calibrated between: the band is wider for it.'] : []),
+    ...(card.changes.length > 1
+      ? ['Done within a day of each other: only switching one off again would part them.']
+      : []),
+    ...(card.stands === false
+      ? ['Counted with all other cards it may well be chance: one in ten shows as much by itself.']
+      : []),
+    ...(found.problem ? [found.problem] : []),
+  ];
+}
+
+/** When it was, and on what it rests. */
+export const since = (card: EffectCard) =>
+  `since ${plainDay(card.windows.change)} · ${windows(card)}`;
+
+export const troughs = (found: EffectFound) => ({
+  before: `trough ${found.effect.trough.before.toFixed(2)}, peak ${found.effect.peak.before.toFixed(2)}`,
+  after: `trough ${found.effect.trough.after.toFixed(2)}, peak ${found.effect.peak.after.toFixed(2)}`,
+});
+
+/** For those who do not see the drawing. */
+export const worth = (found: EffectFound) =>
+  `Trough ${signed(found.effect.trough.raw, 2)} raw, ${signed(found.effect.trough.explained, 2)} explained, ${signedRange(bandOf(found))} left; possible here: ${found.possible ? range(found.possible, 2) : 'not known'}.`;
