@@ -8,11 +8,14 @@ const LEFT = 42;
 const RIGHT = 10;
 const LABELS = 3;
 const LABEL = 20;
-const TOP = LABELS * LABEL + 14;
-const HEIGHT = 190;
+const ABOVE = 14;
+const HEIGHT = 165;
+/** Too narrow for more than the numbers of the changes. */
+const NARROW = 560;
 const BOTTOM = 24;
-/** As wide as “10 −0.03” is. */
+/** As wide as “10 −0.03” and as “10” are. */
 const LABEL_WIDE = 74;
+const NUMBER_WIDE = 22;
 
 /** The year's troughs day by day, the levels between changes, and what each change was worth. */
 export function LadderDrawing({
@@ -30,21 +33,23 @@ export function LadderDrawing({
   width: number;
 }) {
   const steps = rungs(cards);
+  const narrow = width < NARROW;
   const values = [...days.map((d) => d.ph), goal];
-  const height = TOP + HEIGHT + BOTTOM;
   const x = scaleUtc()
     .domain([noon(days[0]?.day ?? ''), noon(days.at(-1)?.day ?? '')])
     .range([LEFT, width - RIGHT]);
-  const y = scaleLinear()
-    .domain([Math.min(...values) - 0.03, Math.max(...values) + 0.03])
-    .range([TOP + HEIGHT, TOP]);
-  const ticks = y.ticks(4);
-  const digits = tickDigits(ticks);
   const line = lines(
     steps.map((r) => x(r.at)),
-    LABEL_WIDE,
+    narrow ? NUMBER_WIDE : LABEL_WIDE,
     LABELS,
   );
+  const top = (Math.max(0, ...line) + 1) * LABEL + ABOVE;
+  const height = top + HEIGHT + BOTTOM;
+  const y = scaleLinear()
+    .domain([Math.min(...values) - 0.03, Math.max(...values) + 0.03])
+    .range([top + HEIGHT, top]);
+  const ticks = y.ticks(4);
+  const digits = tickDigits(ticks);
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
     <svg
@@ -91,11 +96,12 @@ export function LadderDrawing({
           step={r}
           x={x(r.at)}
           y={y}
-          label={TOP - 12 - (line[i] ?? 0) * LABEL}
+          label={top - ABOVE + 2 - (line[i] ?? 0) * LABEL}
+          narrow={narrow}
           chosen={r.card.at === chosen}
         />
       ))}
-      {x.ticks(width < 560 ? 3 : 8).map((tick) => (
+      {x.ticks(narrow ? 3 : 8).map((tick) => (
         <text
           key={tick.getTime()}
           x={x(tick)}
@@ -106,15 +112,6 @@ export function LadderDrawing({
           {day.format(tick)}
         </text>
       ))}
-      <text
-        {...HALO}
-        x={width - RIGHT}
-        y={y(goal) - 5}
-        textAnchor="end"
-        className="fill-ink text-sm"
-      >
-        {goal.toFixed(2)} keep the trough above
-      </text>
     </svg>
   );
 }
@@ -125,12 +122,14 @@ function Step({
   x,
   y,
   label,
+  narrow,
   chosen,
 }: {
   step: Rung;
   x: number;
   y: (ph: number) => number;
   label: number;
+  narrow: boolean;
   chosen: boolean;
 }) {
   const told = step.card.found?.effect.trough.left.low !== undefined;
@@ -167,10 +166,10 @@ function Step({
         x={x}
         y={label}
         textAnchor="middle"
-        className={`fill-ink text-sm ${chosen ? 'font-bold underline' : ''}`}
+        className={`text-sm ${chosen ? 'fill-accent font-bold' : 'fill-ink'}`}
       >
-        <tspan className="fill-soft">{step.number} </tspan>
-        {signed(step.left, 2)}
+        {step.number}
+        {!narrow && ` ${signed(step.left, 2)}`}
       </text>
     </g>
   );

@@ -118,6 +118,7 @@ function Card({ card, settlingHours }: { card: EffectCard; settlingHours: number
       <h2 id="card" className="text-xl font-bold">
         {title(card)} <span className="font-normal text-soft">· {since(card)}</span>
       </h2>
+      <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(card)}</p>
       <div ref={ref} className="flex flex-wrap gap-x-10 gap-y-6">
         {found && width > 0 && (
           <>
@@ -137,7 +138,6 @@ function Card({ card, settlingHours }: { card: EffectCard; settlingHours: number
           </>
         )}
       </div>
-      <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(card)}</p>
       <div className="grid max-w-prose gap-1">
         {beside(card).map((sentence) => (
           <p key={sentence}>{sentence}</p>
@@ -224,7 +224,7 @@ function List({ cards, chosen }: { cards: readonly EffectCard[]; chosen: EffectC
               params={{ tankId: tank.id }}
               search={{ at: card.at }}
               className={`underline underline-offset-4 ${card.at === chosen?.at ? 'font-bold' : ''}`}
-              aria-current={card.at === chosen?.at ? 'true' : undefined}
+              aria-current={card.at === chosen?.at ? 'page' : undefined}
             >
               {title(card)}
             </Link>

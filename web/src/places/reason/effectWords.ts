@@ -107,9 +107,12 @@ export function headline(card: EffectCard): string {
     case 'ROSE':
       return `The trough rose by ${band}, and nothing measured explains it.`;
     case 'FELL':
-      return `The trough fell by ${band.replaceAll('−', '')}, and nothing measured explains it.`;
+      return `The trough fell by ${fallen(bandOf(found))}, and nothing measured explains it.`;
   }
 }
+
+const fallen = (band: { value: number; low: number; high: number }) =>
+  range({ value: -band.value, low: -band.high, high: -band.low }, 2);
 
 /** What is left, as a band; the value alone where there are too few days for one. */
 export function bandOf(found: EffectFound) {
@@ -168,4 +171,4 @@ export const troughs = (found: EffectFound) => ({
 
 /** For those who do not see the drawing. */
 export const worth = (found: EffectFound) =>
-  `Trough ${signed(found.effect.trough.raw, 2)} raw, ${signed(found.effect.trough.explained, 2)} explained, ${signedRange(bandOf(found))} left; possible here: ${found.possible ? range(found.possible, 2) : 'not known'}.`;
+  `Trough ${signed(found.effect.trough.raw, 2)} raw, ${signed(found.effect.trough.explained, 2)} explained, ${signedRange(bandOf(found))} left; possible here: ${found.possible ? signedRange(found.possible) : 'not known'}.`;

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.SplittableRandom;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import java.util.random.RandomGenerator;
 import java.util.stream.IntStream;
@@ -155,7 +156,11 @@ public final class EffectStudy {
                             world.described().alkalinityMeqPerL(),
                             Priors.ASSUMED),
                     SimulatedTank.ZONE);
-            return effect == null ? null : new Case(effect, truth(world, measures, at, windows, last));
+            return effect == null
+                    ? null
+                    : new Case(
+                            effect,
+                            truth(world, measures, room ? at : first, room ? windows::isAfter : d -> true, last));
         }
 
         private static int tests(SimulatedTank world, Instant from, Instant until) {
@@ -211,13 +216,16 @@ public final class EffectStudy {
                     - days.settled(today, MeasureSet.NONE).troughPh();
         }
 
-        /** Of the tank as it is, in its true room: what the line adds on the middle one of the days. */
+        /**
+         * Of the tank as it is, in its true room: what the line adds on the middle one of its days. Of all of them: a
+         * card is about usual days, not about the few that came; but where the room changed, of those after it.
+         */
         private static DayOfWater truth(
-                SimulatedTank world, MeasureSet measures, Instant at, Windows windows, Instant last) {
+                SimulatedTank world, MeasureSet measures, Instant at, Predicate<LocalDate> which, Instant last) {
             OrdinaryDays days = new OrdinaryDays(world.real(), world.truth(), world.trueRoom());
             TwinState today = days.today(at);
-            List<DayOfWater> without = days(days.run(today, MeasureSet.NONE, Duration.between(at, last)), windows);
-            List<DayOfWater> with = days(days.run(today, measures, Duration.between(at, last)), windows);
+            List<DayOfWater> without = days(days.run(today, MeasureSet.NONE, Duration.between(at, last)), which);
+            List<DayOfWater> with = days(days.run(today, measures, Duration.between(at, last)), which);
             return new DayOfWater(
                     without.get(0).day(),
                     median(with, without, DayOfWater::trough),
@@ -225,13 +233,13 @@ public final class EffectStudy {
                     median(with, without, DayOfWater::mean));
         }
 
-        private static List<DayOfWater> days(List<TwinState> run, Windows windows) {
+        private static List<DayOfWater> days(List<TwinState> run, Predicate<LocalDate> which) {
             List<Reading> halfHours = run.stream()
                     .filter(s -> s.at().getEpochSecond() % 1800 == 0)
                     .map(s -> new Reading(s.at(), s.phNbs()))
                     .toList();
             return DayOfWater.of(halfHours, SimulatedTank.ZONE).stream()
-                    .filter(d -> windows.isAfter(d.day()))
+                    .filter(d -> which.test(d.day()))
                     .toList();
         }
 

@@ -2,6 +2,7 @@ package jollytide.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
@@ -54,6 +55,8 @@ class AccessibilityIT extends BrowserTest {
         "settings, phone, day",
         "begin, phone, day",
         "welcome, desktop, day",
+        "effects, desktop, night",
+        "effects, phone, day",
         "experiment, desktop, day",
         "experiment, phone, night",
         "probe, desktop, day",
@@ -87,6 +90,7 @@ class AccessibilityIT extends BrowserTest {
                         fileInput(page).setInputFiles(LOGGER);
                         page.getByText("So it would stand in the log").waitFor();
                     }
+                    case "effects" -> page.navigate(tank + "effects?at=" + awaySince(page, tank));
                     default -> page.navigate(tank + screen);
                 }
             }
@@ -97,11 +101,26 @@ class AccessibilityIT extends BrowserTest {
         if (screen.equals("bench")) {
             page.getByText("What this twin rests on").waitFor();
         }
-        page.waitForLoadState(LoadState.NETWORKIDLE);
+        if (screen.equals("effects")) {
+            // Its cards are made one after the other.
+            page.getByText("It did what").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        } else {
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+        }
         page.getByRole(AriaRole.HEADING).first().waitFor();
         assertThat(violations(page)).isEmpty();
         assertThat(page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth"))
                 .isEqualTo(0);
+    }
+
+    /** When the demo's people went away for nine days. */
+    private static String awaySince(Page page, String tank) {
+        Matcher away = Pattern.compile("\"at\":\"([^\"]+)\",\"what\":\"BEGAN\",\"title\":\"away for nine days\"")
+                .matcher(page.request()
+                        .get("/api/v1" + tank.replace("/tank/", "/tanks/") + "effects")
+                        .text());
+        assertThat(away.find()).isTrue();
+        return away.group(1);
     }
 
     private static String tankOf(Page page, String name) {

@@ -1,0 +1,83 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Did it help? The demo's changes, told apart from what its room did. */
+class EffectsIT extends BrowserTest {
+    /** Cards are made one after the other when they are first looked at. */
+    private static final LocatorAssertions.ContainsTextOptions ONCE_MADE =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(90_000);
+
+    private static Locator card(Page page) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile(" · since ")));
+    }
+
+    private static Locator change(Page page, String title) {
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(title).setExact(true));
+    }
+
+    /** Nobody at home lifts the trough by 0.2, and all of it is the room's. */
+    @Test
+    void whatTheRoomDidIsNoRemedys() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
+        change(page, "Away for nine days").click();
+        assertThat(card(page))
+                .containsText("It did what the readings of room and water show, and nothing beside that.", ONCE_MADE);
+        assertThat(card(page)).containsText(Pattern.compile("the room, and what stood on the tank, \\+0\\.2"));
+        assertThat(change(page, "Away for nine days")).hasAttribute("aria-current", "page");
+    }
+
+    @Test
+    void theFrontHoseIsFoundWithinWhatIsPossible() {
+        Page page = demo(visitor(PHONE), "Lantern Reef", "Effects");
+        change(page, "Half-inch hose to the front window: over").click();
+        assertThat(card(page)).containsText("Thin, with fewer than three days on a side", ONCE_MADE);
+        assertThat(card(page)).containsText("cut short by");
+        assertThat(card(page)
+                        .getByRole(
+                                AriaRole.IMG,
+                                new Locator.GetByRoleOptions().setName(Pattern.compile("possible here: −0\\.1"))))
+                .isVisible();
+    }
+
+    /** A step that was followed by the next one before the water had settled says so, and no number. */
+    @Test
+    void whatWasCutShortSaysSo() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
+        change(page, "Trial hose to the rear window").click();
+        assertThat(card(page)).containsText("came before the water had settled");
+    }
+
+    @Test
+    void daysThatTellNothingAreLeftOutByOnePressAndComeBack() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
+        change(page, "New limewater pump").click();
+        assertThat(card(page)).containsText("what is left lies from", ONCE_MADE);
+        Locator leave =
+                card(page).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("leave its days out"));
+        assertThat(leave.first()).isVisible();
+        leave.first().click();
+        assertThat(page.getByText(Pattern.compile("are left out, here and in the fit"))
+                        .first())
+                .isVisible();
+        button(page, "Undo").first().click();
+        assertThat(leave.first()).isVisible();
+    }
+
+    @Test
+    void withoutALogItTeachesTheNextStep() {
+        Page page = visitor(PHONE);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/effects"));
+        assertThat(page.getByText("There is no log of pH yet.")).isVisible();
+        assertThat(page.getByText("Bring in a logger’s file")).isVisible();
+    }
+}

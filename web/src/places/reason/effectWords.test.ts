@@ -1,0 +1,93 @@
+import { expect, test } from 'vitest';
+import type { EffectCard, EffectFound } from '../../api/types';
+import { beside, headline, since, title, word } from './effectWords';
+
+const comparison = {
+  before: 7.85,
+  after: 8,
+  raw: 0.15,
+  explained: 0.02,
+  left: { value: 0.13, deviation: 0.02, ofDays: 0.01, low: 0.1, high: 0.16 },
+  scatter: 0.02,
+  chance: 0.001,
+};
+
+const found = (over: Partial<EffectFound> = {}): EffectFound => ({
+  effect: {
+    daysBefore: ['2026-10-30', '2026-10-31', '2026-11-01'],
+    daysAfter: ['2026-11-04', '2026-11-05', '2026-11-06'],
+    trough: comparison,
+    peak: comparison,
+    mean: comparison,
+    explained: true,
+    ofAlkalinity: -0.01,
+  },
+  verdict: 'AS_POSSIBLE',
+  possible: { value: 0.12, low: 0.09, high: 0.15 },
+  moreDays: 0,
+  lookFor: [],
+  before: [],
+  after: [],
+  roomMeasured: true,
+  calibrated: false,
+  ...over,
+});
+
+const card = (over: Partial<EffectCard> = {}): EffectCard => ({
+  at: '2026-11-02T12:20:00Z',
+  changes: [{ at: '2026-11-02T12:20:00Z', what: 'BEGAN', title: 'hose', parts: [], moves: true }],
+  windows: {
+    before: '2026-10-30',
+    change: '2026-11-02',
+    after: '2026-11-04',
+    end: '2026-11-07',
+    coming: false,
+  },
+  beside: [],
+  comparable: true,
+  found: found(),
+  ...over,
+});
+
+test('a card says what it compares and what it found', () => {
+  expect(title(card())).toBe('Hose');
+  expect(since(card())).toBe('since 2 Nov 2026 · 3 whole days before, 3 after');
+  expect(headline(card())).toBe('It did what it could.');
+  expect(beside(card())[0]).toBe(
+    'Explained: the room, and what stood on the tank, +0.03, alkalinity −0.01.',
+  );
+});
+
+test('what went the other way is not called less', () => {
+  const left = { ...comparison.left, value: -0.05, low: -0.08, high: -0.02 };
+  const effect = { ...found().effect, trough: { ...comparison, left } };
+  expect(headline(card({ found: found({ effect, verdict: 'LESS_THAN_POSSIBLE' }) }))).toBe(
+    'It went the other way.',
+  );
+  expect(headline(card({ found: found({ effect, verdict: 'FELL' }) }))).toBe(
+    'The trough fell by 0.02 to 0.08, and nothing measured explains it.',
+  );
+});
+
+test('days that could still come are counted, those that cannot are not', () => {
+  const open = found({ verdict: 'NOT_TOLD', moreDays: 4 });
+  const windows = { ...card().windows, coming: true };
+  expect(headline(card({ found: open, windows }))).toContain('yet (4 more days would)');
+  expect(headline(card({ found: open }))).not.toContain('more days');
+});
+
+test('what cannot be compared says why', () => {
+  const cutAfter = { at: '2026-11-03T08:00:00Z', title: 'media' };
+  const short = card({
+    comparable: false,
+    found: undefined,
+    windows: { ...card().windows, cutAfter },
+  });
+  expect(word(short)).toBe('cut short');
+  expect(headline(short)).toContain('“media” came before the water had settled');
+});
+
+test('a change that may be chance among many says so', () => {
+  expect(beside(card({ stands: false })).join(' ')).toContain('may well be chance');
+  expect(beside(card({ stands: true })).join(' ')).not.toContain('chance');
+});
