@@ -30,6 +30,12 @@ export function Notes() {
       <Note question="Does more oxygen lift pH?">
         No. Air is 20.9 % oxygen indoors and out. What lifts pH is CO2 that leaves.
       </Note>
+      <Note question="Did it help?" see={['effects', 'Effects']}>
+        Whole days at the same hours, before and after, the settling left out. The tank as it was is
+        run through the days after, in their own room and alkalinity: what it would have shown is
+        not the remedy’s. What is left has an interval, from the days’ scatter, the fit’s and the
+        probe’s. An empty home lifts the trough further than most remedies do.
+      </Note>
       <Note question="Outdoor air or media?" see={['bench', 'Bench']}>
         Outdoor air removes the source and costs a hose; media go lower than outdoors and cost every
         month. The Bench puts both on your tank, with their prices.
@@ -93,7 +99,7 @@ export function Notes() {
   );
 }
 
-type Screen = 'ledger' | 'margin' | 'bench' | 'media' | 'sums';
+type Screen = 'effects' | 'ledger' | 'margin' | 'bench' | 'media' | 'sums';
 
 function Note({
   question,

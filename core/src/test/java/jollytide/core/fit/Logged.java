@@ -24,12 +24,12 @@ import jollytide.core.twin.TwinState;
 import org.jspecify.annotations.Nullable;
 
 /** A tank whose truth is known, and the log that a perfect probe would keep of it. */
-final class Logged {
-    static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
-    static final Instant START = Instant.parse("2026-09-13T22:00:00Z");
-    static final Setup TANK = tank(new Skimmer(500));
+public final class Logged {
+    public static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
+    public static final Instant START = Instant.parse("2026-09-13T22:00:00Z");
+    public static final Setup TANK = tank(new Skimmer(500));
     /** A home that empties on working days. */
-    static final IntToDoubleFunction HOME = h -> h % 24 >= 9 && h % 24 < 17 && h / 24 % 7 < 5 ? 560 : 900;
+    public static final IntToDoubleFunction HOME = h -> h % 24 >= 9 && h % 24 < 17 && h / 24 % 7 < 5 ? 560 : 900;
 
     private Logged() {}
 
@@ -57,7 +57,7 @@ final class Logged {
         return s.with(s.life().withUse(meqPerLPerDay));
     }
 
-    static RoomCourse room(int days, IntToDoubleFunction ppm) {
+    public static RoomCourse room(int days, IntToDoubleFunction ppm) {
         return new RoomCourse(
                 START,
                 IntStream.range(0, 24 * days + 2).mapToObj(ppm::applyAsDouble).toList());
@@ -70,7 +70,7 @@ final class Logged {
     }
 
     /** Its pH every half hour. */
-    static List<Reading> ph(List<TwinState> states) {
+    public static List<Reading> ph(List<TwinState> states) {
         List<Reading> ph = new ArrayList<>();
         for (int i = 0; i < states.size(); i += 2) {
             ph.add(new Reading(states.get(i).at(), states.get(i).phNbs()));
@@ -82,7 +82,7 @@ final class Logged {
         return new TankLog(ph, List.of(), room, true, AlkalinityCourse.of(List.of(new Reading(START, 3.03))));
     }
 
-    static FittedTank fit(Setup setup, TankLog log) {
+    public static FittedTank fit(Setup setup, TankLog log) {
         return TwinFit.of(setup, TankParameters.ORDINARY, log, Priors.ASSUMED, TwinFit.Progress.NONE);
     }
 }
