@@ -91,8 +91,9 @@ function All({ effects }: { effects: Effects }) {
         </div>
         <p className="text-sm text-soft">
           Each dot is a day’s trough, each line what it stood at around a change. Grey is what room
-          and alkalinity explain, colour what is left for the change; dashed where the days are too
-          few.
+          and alkalinity explain, colour what is left for the change, dashed where single days
+          cannot tell. Dotted: {tank.description.band.troughAtLeast.toFixed(2)}, above which you
+          keep it.
         </p>
         {missing && !making.error && (
           <p role="status" className="text-soft">

@@ -69,6 +69,14 @@ test('what went the other way is not called less', () => {
   );
 });
 
+test('a thin card still says whether it is as possible here', () => {
+  expect(headline(card({ found: found({ verdict: 'THIN' }) }))).toBe(
+    'Thin, with fewer than three days on a side: left for it is +0.10 to +0.16, as is possible here.',
+  );
+  const possible = { value: 0.3, low: 0.25, high: 0.35 };
+  expect(headline(card({ found: found({ verdict: 'THIN', possible }) }))).toContain('unlike');
+});
+
 test('days that could still come are counted, those that cannot are not', () => {
   const open = found({ verdict: 'NOT_TOLD', moreDays: 4 });
   const windows = { ...card().windows, coming: true };

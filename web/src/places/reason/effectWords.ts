@@ -56,7 +56,7 @@ export function word(card: EffectCard): string {
     case 'THIN':
       return 'thin';
     case 'NOT_TOLD':
-      return 'cannot be told';
+      return found.moreDays === 0 ? 'no change that matters' : 'cannot be told';
     case 'NONE_EXPECTED':
       return 'no effect of its own';
     case 'AS_POSSIBLE':
@@ -89,7 +89,7 @@ export function headline(card: EffectCard): string {
     case 'THIN':
       return left.low === undefined
         ? `Thin: one day on each side. The trough moved by ${signed(found.effect.trough.raw, 2)}.`
-        : `Thin, with fewer than three days on a side: left for it is ${band}.`;
+        : `Thin, with fewer than three days on a side: left for it is ${band}${inside(found)}.`;
     case 'NOT_TOLD':
       return found.moreDays === 0
         ? `No change that matters: what is left lies from ${band}.`
@@ -109,6 +109,15 @@ export function headline(card: EffectCard): string {
     case 'FELL':
       return `The trough fell by ${fallen(bandOf(found))}, and nothing measured explains it.`;
   }
+}
+
+/** How that lies to what is possible here; nothing where that is not known. */
+function inside(found: EffectFound): string {
+  const band = bandOf(found);
+  if (!found.possible) return '';
+  return band.low <= found.possible.high && band.high >= found.possible.low
+    ? ', as is possible here'
+    : ', unlike what is possible here';
 }
 
 const fallen = (band: { value: number; low: number; high: number }) =>
