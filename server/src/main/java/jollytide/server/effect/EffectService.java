@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.UUID;
 import jollytide.core.effects.ManyCards;
 import jollytide.core.effects.Windows;
@@ -148,6 +149,7 @@ public class EffectService {
 
     private List<Told> told(TankHistory history) {
         Duration settling = settling(history.tank());
+        SortedMap<Long, String> stamps = snapshots.stamps(history.tank());
         List<Step> steps = Step.of(history.events(), history.chapters(), history.calibrations(), history.now());
         return steps.stream()
                 .map(step -> {
@@ -157,12 +159,12 @@ public class EffectService {
                             .toList();
                     Windows windows =
                             Windows.of(step.at(), step.over(), others, settling, history.today(), history.zone());
-                    return new Told(step, windows, fingerprint(history, step, windows));
+                    return new Told(step, windows, fingerprint(history, step, windows, stamps));
                 })
                 .toList();
     }
 
-    private String fingerprint(TankHistory history, Step step, Windows windows) {
+    private String fingerprint(TankHistory history, Step step, Windows windows, SortedMap<Long, String> stamps) {
         Instant from = history.start(windows.before());
         Instant until = history.start(windows.end());
         List<String> meanwhile = history.between(from.minus(TwinBook.LOOKED_BACK), until).stream()
@@ -174,7 +176,13 @@ public class EffectService {
                 meanwhile,
                 history.described(step.at()),
                 history.described(step.over()),
-                snapshots.stamp(history.tank(), from.minus(TwinBook.LOOKED_BACK), until.plus(TwinBook.LOOKED_BACK))));
+                history.calibrations(),
+                stamps.subMap(
+                        epochDay(from.minus(TwinBook.LOOKED_BACK)), epochDay(until.plus(TwinBook.LOOKED_BACK)) + 1)));
+    }
+
+    private static long epochDay(Instant t) {
+        return Math.floorDiv(t.getEpochSecond(), Duration.ofDays(1).toSeconds());
     }
 
     private static EffectCard card(TankHistory history, Told told, @Nullable Found found) {

@@ -1,6 +1,7 @@
 package jollytide.server.reading;
 
 import java.sql.Types;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
@@ -13,6 +14,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -37,6 +40,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class LogSnapshots {
     private static final Set<Quantity> DRAWN =
             EnumSet.of(Quantity.PH, Quantity.CO2, Quantity.OXYGEN, Quantity.ALKALINITY, Quantity.TEMPERATURE);
+
+    private static final long BUCKETS_A_DAY = Duration.ofDays(1).toSeconds() / ReadingWriter.BUCKET_SECONDS;
 
     private final SeriesRepository series;
     private final ProbeBook probes;
@@ -86,26 +91,23 @@ public class LogSnapshots {
     }
 
     /**
-     * What the log held of a tank between two times and how its probe was calibrated, in a few characters: another once
-     * a reading came, went or was mended.
+     * What the log holds of a tank, day by day of universal time (since 1970) in a few characters: others once a reading
+     * came, went or was mended.
      */
     @Transactional(readOnly = true)
-    public String stamp(Tank tank, Instant from, Instant to) {
+    public SortedMap<Long, String> stamps(Tank tank) {
         Map<Long, Series> drawn = byId(seriesOf(List.of(tank)), s -> DRAWN.contains(s.quantity));
-        String calibrated = probes.kept(tank).toString();
-        if (drawn.isEmpty()) {
-            return calibrated;
+        SortedMap<Long, String> stamps = new TreeMap<>();
+        if (!drawn.isEmpty()) {
+            jdbc.query(
+                    "select bucket div :aDay, concat(count(*), ' ', sum(n), ' ', sum(total), ' ', sum(total * (bucket % :aDay)))"
+                            + " from reading_half_hour where series_id in (:series) group by 1",
+                    new MapSqlParameterSource().addValue("aDay", BUCKETS_A_DAY).addValue("series", drawn.keySet()),
+                    row -> {
+                        stamps.put(row.getLong(1), row.getString(2));
+                    });
         }
-        MapSqlParameterSource asked = new MapSqlParameterSource()
-                .addValue("series", drawn.keySet())
-                .addValue("first", ReadingService.bucket(from))
-                .addValue("last", ReadingService.bucket(to));
-        return calibrated
-                + jdbc.queryForObject(
-                        "select concat(count(*), ' ', coalesce(sum(n), 0), ' ', coalesce(sum(total), 0), ' ',"
-                                + " coalesce(sum(total * (bucket % 997)), 0)) from reading_half_hour"
-                                + " where series_id in (:series) and bucket between :first and :last",
-                        asked, String.class);
+        return stamps;
     }
 
     private static HalfHour through(ProbeHistory probe, Series s, HalfHour h) {
