@@ -23,7 +23,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param daysBefore that were logged closely, {@code daysAfter} likewise
  * @param explained whether the twin was there to explain anything
- * @param ofAlkalinity what of the trough's change alkalinity explains; the rest of what is explained is the room's
+ * @param ofAlkalinity what of the trough's change alkalinity explains; the rest of what is explained is the room's and
+ *     of what stood on the tank
  */
 public record Effect(
         List<LocalDate> daysBefore,
@@ -101,9 +102,8 @@ public record Effect(
             List<DayOfWater> shown,
             ZoneId zone) {
         double steady = log.alkalinity().at(log.ph().get(0).at(), setup.alkalinityMeqPerL());
-        List<DayOfWater> unmoved =
-                DayOfWater.of(log.withSteadyAlkalinity(steady).shownBy(setup, tank), zone);
-        return troughShift(shown, before, after) - troughShift(unmoved, before, after);
+        List<List<DayOfWater>> unmoved = shown(log.withSteadyAlkalinity(steady), setup, List.of(tank), zone);
+        return unmoved.isEmpty() ? 0 : troughShift(shown, before, after) - troughShift(unmoved.get(0), before, after);
     }
 
     private static double troughShift(List<DayOfWater> shown, List<DayOfWater> before, List<DayOfWater> after) {

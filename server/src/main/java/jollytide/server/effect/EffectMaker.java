@@ -39,7 +39,7 @@ class EffectMaker {
     /** Null where there is no whole day on one of both sides. */
     @Nullable
     Found made(TankHistory history, Step step, Windows windows) {
-        if (!windows.comparable()) {
+        if (!history.comparable(windows)) {
             return null;
         }
         Instant from = history.start(windows.before());

@@ -8,11 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import jollytide.core.effects.ManyCards;
 import jollytide.core.effects.Windows;
-import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
@@ -54,6 +55,8 @@ public class EffectService {
     private final EffectMaker maker;
     private final EffectStore store;
     private final Clock clock;
+    /** What could not be made is not tried again and again: it would hold up all others. */
+    private final Set<String> failed = ConcurrentHashMap.newKeySet();
 
     EffectService(
             TankService tanks,
@@ -93,7 +96,7 @@ public class EffectService {
                 LocalDate.ofInstant(logged.get().from(), history.zone()),
                 settling(tank).toHours(),
                 together(cards),
-                troughs(tank, logged.get().from()));
+                history.logged());
     }
 
     /** One card, made if it is not yet. */
@@ -113,7 +116,12 @@ public class EffectService {
             TankHistory history = history(tank);
             Map<String, Found> made = store.of(tank.id());
             for (Told told : told(history)) {
-                if (!made.containsKey(told.fingerprint()) && made(history, told) != null) {
+                if (!made.containsKey(told.fingerprint())
+                        && !failed.contains(told.fingerprint())
+                        && history.comparable(told.windows())) {
+                    failed.add(told.fingerprint());
+                    made(history, told);
+                    failed.remove(told.fingerprint());
                     return true;
                 }
             }
@@ -134,7 +142,12 @@ public class EffectService {
         List<Calibration> calibrations =
                 probes.kept(tank).stream().map(ProbeBook.Kept::calibration).toList();
         return new TankHistory(
-                tank, now, events.between(tank, Instant.EPOCH, now), chapters.changes(tank), calibrations);
+                tank,
+                now,
+                events.between(tank, Instant.EPOCH, now),
+                chapters.changes(tank),
+                calibrations,
+                troughs(tank));
     }
 
     /** A step that can be told of: what it is compared over, and a fingerprint of all that is known then. */
@@ -192,7 +205,7 @@ public class EffectService {
                 .map(e -> new Beside(e.id(), e.title(), e.at(), e.until(), e.excludesDays()))
                 .toList();
         return new EffectCard(
-                told.step().at(), told.step().changes(), windows, beside, windows.comparable(), found, null);
+                told.step().at(), told.step().changes(), windows, beside, history.comparable(windows), found, null);
     }
 
     /** Which of the claimed ones stand when all are counted. */
@@ -214,13 +227,14 @@ public class EffectService {
                 .toList();
     }
 
-    private List<Trough> troughs(Tank tank, Instant from) {
+    private List<Trough> troughs(Tank tank) {
         Seawater water = new Seawater(
                 tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
-        List<Observation> halfHours = readings.halfHours(tank, Quantity.PH, Place.TANK, from, clock.instant()).stream()
-                .filter(h -> h.method() == Method.PROBE || h.method() == Method.PROBE_CHECKED)
-                .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
-                .toList();
+        List<Observation> halfHours =
+                readings.halfHours(tank, Quantity.PH, Place.TANK, Instant.EPOCH, clock.instant()).stream()
+                        .filter(h -> TwinBook.PROBES.contains(h.method()))
+                        .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
+                        .toList();
         return Trace.days(halfHours, tank.home().zone()).entrySet().stream()
                 .map(e -> new Trough(e.getKey(), e.getValue().trough().value()))
                 .toList();

@@ -4,21 +4,28 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import jollytide.core.effects.Windows;
 import jollytide.core.fit.Experiment;
 import jollytide.core.probe.Calibration;
+import jollytide.server.effect.EffectViews.Trough;
 import jollytide.server.event.EventView;
 import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankService;
 
-/** What happened to a tank up to now. */
+/**
+ * What happened to a tank up to now.
+ *
+ * @param logged its whole days
+ */
 record TankHistory(
         Tank tank,
         Instant now,
         List<EventView> events,
         List<ChapterBook.Change> chapters,
-        List<Calibration> calibrations) {
+        List<Calibration> calibrations,
+        List<Trough> logged) {
     ZoneId zone() {
         return tank.home().zone();
     }
@@ -59,6 +66,12 @@ record TankHistory(
     private static boolean moved(EventView experiment, Instant from, Instant until) {
         Instant over = experiment.until() == null ? experiment.at() : experiment.until();
         return experiment.at().isBefore(until) && over.plus(Experiment.RECOVERY).isAfter(from);
+    }
+
+    /** Whether a day that was logged closely, and counts, lies on each side. */
+    boolean comparable(Windows windows) {
+        return logged.stream().map(Trough::day).anyMatch(day -> windows.isBefore(day) && !leftOut(day))
+                && logged.stream().map(Trough::day).anyMatch(day -> windows.isAfter(day) && !leftOut(day));
     }
 
     boolean calibratedBetween(Instant from, Instant until) {

@@ -51,8 +51,6 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
     static final Duration TWO_MONTHS = Duration.ofDays(60);
     /** Common practice: two days. */
     static final Duration SETTLING = Duration.ofDays(2);
-    /** Half hours are means of many readings; a glance at a kit is no such. */
-    private static final Set<Method> PROBES = EnumSet.of(Method.PROBE, Method.PROBE_CHECKED, Method.METER);
 
     private static final Set<EventKind> CHANGES_THE_TANK =
             EnumSet.of(EventKind.REMEDY, EventKind.FAULT, EventKind.MAINTENANCE);
@@ -251,7 +249,7 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
     private static List<Reading> readings(
             LogSnapshot ofTank, Quantity quantity, Setup setup, Instant from, Instant until, Predicate<Instant> out) {
         return ofTank.halfHours(quantity, Place.TANK).stream()
-                .filter(h -> PROBES.contains(h.method()))
+                .filter(h -> TwinBook.PROBES.contains(h.method()))
                 .filter(h -> !h.start().isBefore(from) && h.start().isBefore(until))
                 .filter(h -> !out.test(h.start()))
                 .map(h -> new Reading(middle(h), h.mean(setup.water(), setup.pressureHpa())))

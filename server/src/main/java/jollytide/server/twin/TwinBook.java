@@ -5,6 +5,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +14,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
@@ -19,6 +22,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
 import jollytide.core.evidence.Estimate;
+import jollytide.core.evidence.Method;
 import jollytide.core.exchange.SettlingTime;
 import jollytide.core.fit.Decision;
 import jollytide.core.fit.Edges;
@@ -49,6 +53,10 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class TwinBook {
+    /** Half hours are means of many readings; a glance at a kit is no such. */
+    public static final Set<Method> PROBES =
+            Collections.unmodifiableSet(EnumSet.of(Method.PROBE, Method.PROBE_CHECKED, Method.METER));
+
     public static final Duration LOOKED_BACK = Duration.ofDays(14);
     /** A day is at most so long, when the clocks go back. */
     private static final Duration TODAY = Duration.ofHours(25);

@@ -55,6 +55,9 @@ class EffectApiTest extends ServerTest {
     @Autowired
     private JdbcTemplate jdbc;
 
+    @Autowired
+    private EffectService service;
+
     private Visitor keeper;
     private String id;
     private String tank;
@@ -198,6 +201,32 @@ class EffectApiTest extends ServerTest {
                 .isEqualTo(days - 1);
         keep(List.of(new TimedValue(CHANGED.plus(3, ChronoUnit.DAYS).plusSeconds(60), 8.01)));
         assertThat(cards().path(0).path("found").path("effect").isMissingNode()).isTrue();
+    }
+
+    /** A change before the log, and one whose days were not logged closely: said so, with no number. */
+    @Test
+    void withoutDaysOnBothSidesThereIsNothingToCompare() {
+        logged(1);
+        noted("REMEDY", CHANGED.minus(30, ChronoUnit.DAYS), "before the log", false);
+        noted("OTHER", CHANGED.plus(4, ChronoUnit.DAYS), "nothing counts", true);
+        JsonNode card = cards().path(0);
+        assertThat(card.path("comparable").asBoolean()).isFalse();
+        assertThat(card(CHANGED.minus(30, ChronoUnit.DAYS))
+                        .path("found")
+                        .path("effect")
+                        .isMissingNode())
+                .isTrue();
+    }
+
+    /** By the night's thread, for whoever looks in the morning. */
+    @Test
+    void cardsAreMadeWithoutAnybodyLooking() {
+        logged(TIMES);
+        livelier();
+        for (int i = 0; i < 200 && cards().path(0).path("found").path("effect").isMissingNode(); i++) {
+            assertThat(service.makeOne()).isTrue();
+        }
+        assertThat(cards().path(0).path("found").path("verdict").asString()).isEqualTo("AS_POSSIBLE");
     }
 
     @Test
