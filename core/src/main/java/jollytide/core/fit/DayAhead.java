@@ -14,21 +14,21 @@ public final class DayAhead {
     private DayAhead() {}
 
     /**
-     * What an ordinary day brings, with the band of the tanks that could be behind the log, widened by how far this
-     * tank's days were from its ordinary one: people come and go. So few days know that but roughly (Student 1908).
+     * What an ordinary day brings, with the band of the tanks that could be behind the log, widened by how much this
+     * tank's days differ among each other: people come and go. So few days know that but roughly (Student 1908).
      *
      * @param ordinary of an ordinary day
      * @param days the same of days that were, since the tank is what it is now
      */
     public static Estimate of(Estimate ordinary, List<Double> days) {
-        if (days.size() < LEAST_DAYS) {
+        int n = days.size();
+        if (n < LEAST_DAYS) {
             return ordinary;
         }
-        double squares = days.stream()
-                .mapToDouble(d -> (d - ordinary.value()) * (d - ordinary.value()))
-                .sum();
-        double differ = new TDistribution(days.size()).inverseCumulativeProbability(NINE_IN_TEN)
-                * Math.sqrt(squares / days.size());
+        double mean = days.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
+        double squares = days.stream().mapToDouble(d -> (d - mean) * (d - mean)).sum();
+        double differ = new TDistribution(n - 1).inverseCumulativeProbability(NINE_IN_TEN)
+                * Math.sqrt(squares / (n - 1) * (1 + 1.0 / n));
         return new Estimate(
                 ordinary.value(),
                 ordinary.value() - Math.hypot(ordinary.value() - ordinary.low(), differ),
