@@ -30,9 +30,10 @@ export function useMakeCard(tankId: string, card: EffectCard | undefined) {
     staleTime: 0,
     gcTime: 0,
   });
-  const done = made.data?.found !== undefined;
+  // Made anew after a change of its log it has another time, and may say the same.
+  const at = made.data?.found && made.dataUpdatedAt;
   useEffect(() => {
-    if (done) void client.invalidateQueries({ queryKey: keys.tank(tankId).log('effects') });
-  }, [client, done, tankId, card?.at]);
+    if (at) void client.invalidateQueries({ queryKey: keys.tank(tankId).log('effects') });
+  }, [client, at, tankId]);
   return made;
 }

@@ -68,8 +68,10 @@ class EffectsIT extends BrowserTest {
         assertThat(page.getByText(Pattern.compile("are left out, here and in the fit"))
                         .first())
                 .isVisible();
+        assertThat(card(page)).containsText("its days are left out");
         button(page, "Undo").first().click();
         assertThat(leave.first()).isVisible();
+        assertThat(card(page)).containsText("what is left lies from", ONCE_MADE);
     }
 
     @Test
