@@ -89,10 +89,26 @@ test('what cannot be compared says why', () => {
   const short = card({
     comparable: false,
     found: undefined,
-    windows: { ...card().windows, cutAfter },
+    windows: { ...card().windows, end: card().windows.after, cutAfter },
   });
   expect(word(short)).toBe('cut short');
   expect(headline(short)).toContain('“media” came before the water had settled');
+});
+
+test('without a log the next change is not to blame', () => {
+  const cutAfter = { at: '2026-11-06T08:00:00Z', title: 'media' };
+  const windows = { ...card().windows, cutAfter };
+  const bare = card({ comparable: false, found: undefined, windows });
+  expect(word(bare)).toBe('no days to compare');
+  expect(headline(bare)).toContain('no whole day of pH');
+});
+
+test('nothing seen where much was possible did not go the other way', () => {
+  const left = { ...comparison.left, value: -0.002, low: -0.02, high: 0.016 };
+  const effect = { ...found().effect, trough: { ...comparison, left } };
+  expect(headline(card({ found: found({ effect, verdict: 'LESS_THAN_POSSIBLE' }) }))).toBe(
+    'Less came of it than is possible here.',
+  );
 });
 
 test('a change that may be chance among many says so', () => {

@@ -41,16 +41,16 @@ export function windows(card: EffectCard): string {
   return `${days(before)} before, ${after} after${cut.length > 0 ? ` (${cut.join('; ')})` : ''}`;
 }
 
+/** Whether there is time between its settling and the next change, or now. */
+const daysAfter = (card: EffectCard) => between(card.windows.after, card.windows.end) > 0;
+
 /** In a word or two, for a list. */
 export function word(card: EffectCard): string {
   const found = card.found;
   if (!found) {
     if (card.comparable) return 'not compared yet';
-    return card.windows.cutAfter
-      ? 'cut short'
-      : card.windows.coming
-        ? 'too soon'
-        : 'no days to compare';
+    if (daysAfter(card)) return 'no days to compare';
+    return card.windows.cutAfter ? 'cut short' : card.windows.coming ? 'too soon' : 'no days';
   }
   switch (found.verdict) {
     case 'THIN':
@@ -77,9 +77,9 @@ export function headline(card: EffectCard): string {
   const found = card.found;
   if (!found) {
     if (card.comparable) return 'Not compared yet.';
-    if (card.windows.cutAfter)
+    if (card.windows.cutAfter && !daysAfter(card))
       return `Cut short: “${card.windows.cutAfter.title}” came before the water had settled.`;
-    return card.windows.coming
+    return card.windows.coming && !daysAfter(card)
       ? 'Too soon: the first whole day after it has settled is still to come.'
       : 'There is no whole day of pH to compare with on one of both sides.';
   }
@@ -99,7 +99,7 @@ export function headline(card: EffectCard): string {
     case 'AS_POSSIBLE':
       return 'It did what it could.';
     case 'LESS_THAN_POSSIBLE':
-      return left.value * (found.possible?.value ?? 0) < 0
+      return claimed(found) && left.value * (found.possible?.value ?? 0) < 0
         ? 'It went the other way.'
         : 'Less came of it than is possible here.';
     case 'MORE_THAN_POSSIBLE':
@@ -110,6 +110,8 @@ export function headline(card: EffectCard): string {
       return `The trough fell by ${fallen(bandOf(found))}, and nothing measured explains it.`;
   }
 }
+
+const claimed = (found: EffectFound) => bandOf(found).low > 0 || bandOf(found).high < 0;
 
 /** How that lies to what is possible here; nothing where that is not known. */
 function inside(found: EffectFound): string {
