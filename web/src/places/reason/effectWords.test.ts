@@ -95,6 +95,14 @@ test('what cannot be compared says why', () => {
   expect(headline(short)).toContain('“media” came before the water had settled');
 });
 
+test('a change right after another is measured against nothing', () => {
+  const cutBefore = { at: '2026-10-31T08:00:00Z', title: 'media' };
+  const windows = { ...card().windows, before: '2026-11-02', cutBefore };
+  const close = card({ comparable: false, found: undefined, windows });
+  expect(word(close)).toBe('too close to the last');
+  expect(headline(close)).toBe('“media” had not settled yet when it came.');
+});
+
 test('without a log the next change is not to blame', () => {
   const cutAfter = { at: '2026-11-06T08:00:00Z', title: 'media' };
   const windows = { ...card().windows, cutAfter };

@@ -41,6 +41,9 @@ export function windows(card: EffectCard): string {
   return `${days(before)} before, ${after} after${cut.length > 0 ? ` (${cut.join('; ')})` : ''}`;
 }
 
+/** Whether there is time between the change before, once it has settled, and this one. */
+const daysBefore = (card: EffectCard) => between(card.windows.before, card.windows.change) > 0;
+
 /** Whether there is time between its settling and the next change, or now. */
 const daysAfter = (card: EffectCard) => between(card.windows.after, card.windows.end) > 0;
 
@@ -49,6 +52,7 @@ export function word(card: EffectCard): string {
   const found = card.found;
   if (!found) {
     if (card.comparable) return 'not compared yet';
+    if (card.windows.cutBefore && !daysBefore(card)) return 'too close to the last';
     if (daysAfter(card)) return 'no days to compare';
     return card.windows.cutAfter ? 'cut short' : card.windows.coming ? 'too soon' : 'no days';
   }
@@ -77,6 +81,8 @@ export function headline(card: EffectCard): string {
   const found = card.found;
   if (!found) {
     if (card.comparable) return 'Not compared yet.';
+    if (card.windows.cutBefore && !daysBefore(card))
+      return `“${card.windows.cutBefore.title}” had not settled yet when it came.`;
     if (card.windows.cutAfter && !daysAfter(card))
       return `Cut short: “${card.windows.cutAfter.title}” came before the water had settled.`;
     return card.windows.coming && !daysAfter(card)
