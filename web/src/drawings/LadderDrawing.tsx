@@ -132,7 +132,7 @@ function Step({
   narrow: boolean;
   chosen: boolean;
 }) {
-  const told = step.card.found?.effect.trough.left.low !== undefined;
+  const banded = step.card.found?.effect.trough.left.low !== undefined;
   const between = step.after - step.left;
   return (
     <g>
@@ -159,7 +159,7 @@ function Step({
         y2={y(step.after)}
         stroke={step.left >= 0 ? 'var(--accent)' : 'var(--co2)'}
         strokeWidth="3"
-        strokeDasharray={told ? undefined : '3 3'}
+        strokeDasharray={banded ? undefined : '3 3'}
       />
       <text
         {...HALO}

@@ -74,11 +74,6 @@ public record Windows(
         return a.isAfter(b) ? a : b;
     }
 
-    /** Whether there is a day on each side. */
-    public boolean comparable() {
-        return before.isBefore(change) && after.isBefore(end);
-    }
-
     public boolean isBefore(LocalDate day) {
         return !day.isBefore(before) && day.isBefore(change);
     }

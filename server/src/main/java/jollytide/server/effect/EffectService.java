@@ -89,8 +89,8 @@ public class EffectService {
         }
         TankHistory history = history(tank);
         Map<String, Found> made = store.of(tank.id());
-        List<EffectCard> cards = told(history).stream()
-                .map(told -> card(history, told, made.get(told.fingerprint())))
+        List<EffectCard> cards = compared(history).stream()
+                .map(one -> card(history, one, made.get(one.fingerprint())))
                 .toList();
         return new EffectsView(
                 LocalDate.ofInstant(logged.get().from(), history.zone()),
@@ -102,12 +102,12 @@ public class EffectService {
     /** One card, made if it is not yet. */
     EffectCard one(UUID keeperId, UUID tankId, Instant at) {
         TankHistory history = history(tanks.tank(keeperId, tankId));
-        Told told = told(history).stream()
+        Compared one = compared(history).stream()
                 .filter(t -> t.step().at().equals(at))
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("change"));
-        Found found = store.of(history.tank().id()).get(told.fingerprint());
-        return card(history, told, found == null ? made(history, told) : found);
+        Found found = store.of(history.tank().id()).get(one.fingerprint());
+        return card(history, one, found == null ? made(history, one) : found);
     }
 
     /** Makes one card that is missing, of whichever tank; false when none is. */
@@ -115,13 +115,13 @@ public class EffectService {
         for (Tank tank : tanks.allOfEverybody()) {
             TankHistory history = history(tank);
             Map<String, Found> made = store.of(tank.id());
-            for (Told told : told(history)) {
-                if (!made.containsKey(told.fingerprint())
-                        && !failed.contains(told.fingerprint())
-                        && history.comparable(told.windows())) {
-                    failed.add(told.fingerprint());
-                    made(history, told);
-                    failed.remove(told.fingerprint());
+            for (Compared one : compared(history)) {
+                if (!made.containsKey(one.fingerprint())
+                        && !failed.contains(one.fingerprint())
+                        && history.comparable(one.windows())) {
+                    failed.add(one.fingerprint());
+                    made(history, one);
+                    failed.remove(one.fingerprint());
                     return true;
                 }
             }
@@ -129,10 +129,10 @@ public class EffectService {
         return false;
     }
 
-    private @Nullable Found made(TankHistory history, Told told) {
-        Found found = maker.made(history, told.step(), told.windows());
+    private @Nullable Found made(TankHistory history, Compared one) {
+        Found found = maker.made(history, one.step(), one.windows());
         if (found != null) {
-            store.keep(history.tank().id(), told.step().at(), told.fingerprint(), found);
+            store.keep(history.tank().id(), one.step().at(), one.fingerprint(), found);
         }
         return found;
     }
@@ -150,8 +150,8 @@ public class EffectService {
                 troughs(tank));
     }
 
-    /** A step that can be told of: what it is compared over, and a fingerprint of all that is known then. */
-    private record Told(Step step, Windows windows, String fingerprint) {}
+    /** A step, the days that are compared for it, and a fingerprint of all that this rests on. */
+    private record Compared(Step step, Windows windows, String fingerprint) {}
 
     private Duration settling(Tank tank) {
         Duration settling = book.settling(tank);
@@ -160,7 +160,7 @@ public class EffectService {
                 : settling.compareTo(MOST_SETTLING) > 0 ? MOST_SETTLING : settling;
     }
 
-    private List<Told> told(TankHistory history) {
+    private List<Compared> compared(TankHistory history) {
         Duration settling = settling(history.tank());
         SortedMap<Long, String> stamps = snapshots.stamps(history.tank());
         List<Step> steps = Step.of(history.events(), history.chapters(), history.calibrations(), history.now());
@@ -172,7 +172,7 @@ public class EffectService {
                             .toList();
                     Windows windows =
                             Windows.of(step.at(), step.over(), others, settling, history.today(), history.zone());
-                    return new Told(step, windows, fingerprint(history, step, windows, stamps));
+                    return new Compared(step, windows, fingerprint(history, step, windows, stamps));
                 })
                 .toList();
     }
@@ -198,14 +198,14 @@ public class EffectService {
         return Math.floorDiv(t.getEpochSecond(), Duration.ofDays(1).toSeconds());
     }
 
-    private static EffectCard card(TankHistory history, Told told, @Nullable Found found) {
-        Windows windows = told.windows();
+    private static EffectCard card(TankHistory history, Compared one, @Nullable Found found) {
+        Windows windows = one.windows();
         List<Beside> beside = history.between(history.start(windows.before()), history.start(windows.end())).stream()
-                .filter(e -> told.step().changes().stream().noneMatch(c -> e.id().equals(c.eventId())))
+                .filter(e -> one.step().changes().stream().noneMatch(c -> e.id().equals(c.eventId())))
                 .map(e -> new Beside(e.id(), e.title(), e.at(), e.until(), e.excludesDays()))
                 .toList();
         return new EffectCard(
-                told.step().at(), told.step().changes(), windows, beside, history.comparable(windows), found, null);
+                one.step().at(), one.step().changes(), windows, beside, history.comparable(windows), found, null);
     }
 
     /** Which of the claimed ones stand when all are counted. */

@@ -19,7 +19,7 @@ import jollytide.server.tank.TankPart;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Changes of a tank that were made together: whatever follows a first one within a day cannot be told from it.
+ * Changes of a tank that were made together: whatever follows a first one within a day cannot be parted from it.
  *
  * @param changes in their order, at least one
  */
