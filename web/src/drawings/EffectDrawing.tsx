@@ -1,8 +1,10 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { EffectFound, HalfHourOfDay, TankDescription } from '../api/types';
-import { signed, tickDigits } from '../lib/number';
+import { signed } from '../lib/number';
+import { Hairline } from './Hairline';
 import { HatchPattern } from './Hatch';
+import { Scale } from './Scale';
 
 const HEIGHT = 150;
 const LEFT = 40;
@@ -30,7 +32,6 @@ export function BeforeAfterDrawing({
     .domain([Math.min(...all.map((h) => h.low)) - 0.02, Math.max(...all.map((h) => h.high)) + 0.02])
     .range([TOP + HEIGHT, TOP]);
   const ticks = y.ticks(4);
-  const digits = tickDigits(ticks);
   return (
     <svg
       width={width}
@@ -49,17 +50,7 @@ export function BeforeAfterDrawing({
         y={y}
         light={light}
       />
-      {ticks.map((tick) => (
-        <text
-          key={tick}
-          x={LEFT - 6}
-          y={y(tick) + 4}
-          textAnchor="end"
-          className="fill-soft text-sm"
-        >
-          {tick.toFixed(digits)}
-        </text>
-      ))}
+      <Scale ticks={ticks} y={y} left={LEFT} />
     </svg>
   );
 }
@@ -218,12 +209,7 @@ export function WorthDrawing({
         </g>
       ))}
       {left.low !== undefined && (
-        <path
-          d={`M${x(low)} ${2 * ROW + 29}H${x(high)}M${x(low)} ${2 * ROW + 23}v12M${x(high)} ${2 * ROW + 23}v12`}
-          stroke="var(--ink)"
-          strokeWidth="1.5"
-          fill="none"
-        />
+        <Hairline from={x(low)} to={x(high)} y={2 * ROW + 29} colour="var(--ink)" />
       )}
     </svg>
   );

@@ -1,7 +1,8 @@
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import type { EffectCard, Trough } from '../api/types';
-import { signed, tickDigits } from '../lib/number';
+import { signed } from '../lib/number';
 import { HALO } from './halo';
+import { Scale } from './Scale';
 import { lines, noon, plateaus, rungs, type Rung } from './ladderLayout';
 
 const LEFT = 42;
@@ -49,7 +50,6 @@ export function LadderDrawing({
     .domain([Math.min(...values) - 0.03, Math.max(...values) + 0.03])
     .range([top + HEIGHT, top]);
   const ticks = y.ticks(4);
-  const digits = tickDigits(ticks);
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
     <svg
@@ -60,14 +60,7 @@ export function LadderDrawing({
       aria-label={inWords(steps)}
       className="block"
     >
-      {ticks.map((tick) => (
-        <g key={tick}>
-          <line x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} stroke="var(--hairline)" />
-          <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="fill-soft text-sm">
-            {tick.toFixed(digits)}
-          </text>
-        </g>
-      ))}
+      <Scale ticks={ticks} y={y} left={LEFT} right={width - RIGHT} />
       <line
         x1={LEFT}
         x2={width - RIGHT}

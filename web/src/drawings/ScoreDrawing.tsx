@@ -1,9 +1,9 @@
 import { scaleBand, scaleLinear } from 'd3-scale';
 import type { ForecastDay } from '../api/types';
-import { tickDigits } from '../lib/number';
 import { plainDay } from '../lib/time';
 import { MarkShape } from '../parts/Mark';
 import { HatchPattern } from './Hatch';
+import { Scale } from './Scale';
 
 const LEFT = 46;
 const RIGHT = 10;
@@ -29,7 +29,6 @@ export function ScoreDrawing({ days, width }: { days: readonly ForecastDay[]; wi
     .domain([Math.min(...values) - 0.02, Math.max(...values) + 0.02])
     .range([TOP + HEIGHT, TOP]);
   const ticks = y.ticks(5);
-  const digits = tickDigits(ticks);
   const wide = Math.min(WIDEST, x.bandwidth());
   const came = days.filter((d) => d.cameTrough !== undefined);
   const every = Math.ceil(days.length / Math.max(1, Math.floor(width / 130)));
@@ -45,14 +44,7 @@ export function ScoreDrawing({ days, width }: { days: readonly ForecastDay[]; wi
       <defs>
         <HatchPattern id="score-band" colour="var(--ink)" />
       </defs>
-      {ticks.map((tick) => (
-        <g key={tick}>
-          <line x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} stroke="var(--hairline)" />
-          <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="fill-soft text-sm">
-            {tick.toFixed(digits)}
-          </text>
-        </g>
-      ))}
+      <Scale ticks={ticks} y={y} left={LEFT} right={width - RIGHT} />
       {days.map((d, i) => {
         const middle = (x(d.day) ?? LEFT) + x.bandwidth() / 2;
         return (

@@ -112,7 +112,7 @@ public record Effect(
                 Shift.array(values(those(shown, after), DayOfWater::trough)));
     }
 
-    /** By each tank; none where the most probable one leaves what water can be, without those at the edges that do. */
+    /** By each tank; none where the most probable one leaves what water can be, without those of the others that do. */
     private static List<List<DayOfWater>> shown(TankLog log, Setup setup, List<TankParameters> tanks, ZoneId zone) {
         List<List<DayOfWater>> shown = new ArrayList<>();
         for (TankParameters tank : tanks) {

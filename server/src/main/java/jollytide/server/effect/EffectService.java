@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.SortedMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -44,6 +43,7 @@ public class EffectService {
     private static final Duration LEAST_SETTLING = Duration.ofDays(1);
 
     private static final Duration MOST_SETTLING = Duration.ofDays(4);
+    private static final Duration REST = Duration.ofHours(1);
 
     private final TankService tanks;
     private final EventService events;
@@ -55,8 +55,11 @@ public class EffectService {
     private final EffectMaker maker;
     private final EffectStore store;
     private final Clock clock;
-    /** What could not be made is not tried again and again: it would hold up all others. */
-    private final Set<String> failed = ConcurrentHashMap.newKeySet();
+    /**
+     * Tanks of which no card is missing, and fingerprints of cards that were tried, until when they are left alone: whole
+     * logs are not read every minute, and what cannot be made holds up no other. Whoever looks has a card made at once.
+     */
+    private final Map<Object, Instant> resting = new ConcurrentHashMap<>();
 
     EffectService(
             TankService tanks,
@@ -94,7 +97,7 @@ public class EffectService {
                 .toList();
         return new EffectsView(
                 LocalDate.ofInstant(logged.get().from(), history.zone()),
-                settling(tank).toHours(),
+                history.settling().toHours(),
                 together(cards),
                 history.logged());
     }
@@ -103,7 +106,7 @@ public class EffectService {
     EffectCard one(UUID keeperId, UUID tankId, Instant at) {
         TankHistory history = history(tanks.tank(keeperId, tankId));
         Compared one = compared(history).stream()
-                .filter(t -> t.step().at().equals(at))
+                .filter(c -> c.step().at().equals(at))
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("change"));
         Found found = store.of(history.tank().id()).get(one.fingerprint());
@@ -112,21 +115,22 @@ public class EffectService {
 
     /** Makes one card that is missing, of whichever tank; false when none is. */
     public boolean makeOne() {
-        for (Tank tank : tanks.allOfEverybody()) {
-            TankHistory history = history(tank);
-            Map<String, Found> made = store.of(tank.id());
-            for (Compared one : compared(history)) {
-                if (!made.containsKey(one.fingerprint())
-                        && !failed.contains(one.fingerprint())
-                        && history.comparable(one.windows())) {
-                    failed.add(one.fingerprint());
-                    made(history, one);
-                    failed.remove(one.fingerprint());
-                    return true;
-                }
-            }
-        }
-        return false;
+        Instant now = clock.instant();
+        resting.values().removeIf(until -> !now.isBefore(until));
+        return tanks.allOfEverybody().stream().anyMatch(tank -> !resting.containsKey(tank.id()) && makeOne(tank, now));
+    }
+
+    private boolean makeOne(Tank tank, Instant now) {
+        TankHistory history = history(tank);
+        Map<String, Found> made = store.of(tank.id());
+        Optional<Compared> missing = compared(history).stream()
+                .filter(one -> history.comparable(one.windows()) && !made.containsKey(one.fingerprint()))
+                .filter(one -> !resting.containsKey(one.fingerprint()))
+                .findFirst();
+        Object rests = missing.<Object>map(Compared::fingerprint).orElse(tank.id());
+        resting.put(rests, now.plus(REST));
+        missing.ifPresent(one -> made(history, one));
+        return missing.isPresent();
     }
 
     private @Nullable Found made(TankHistory history, Compared one) {
@@ -147,7 +151,8 @@ public class EffectService {
                 events.between(tank, Instant.EPOCH, now),
                 chapters.changes(tank),
                 calibrations,
-                troughs(tank));
+                troughs(tank),
+                settling(tank));
     }
 
     /** A step, the days that are compared for it, and a fingerprint of all that this rests on. */
@@ -161,7 +166,6 @@ public class EffectService {
     }
 
     private List<Compared> compared(TankHistory history) {
-        Duration settling = settling(history.tank());
         SortedMap<Long, String> stamps = snapshots.stamps(history.tank());
         List<Step> steps = Step.of(history.events(), history.chapters(), history.calibrations(), history.now());
         return steps.stream()
@@ -170,8 +174,8 @@ public class EffectService {
                             .filter(other -> !other.equals(step) && other.moves())
                             .flatMap(other -> other.edges().stream())
                             .toList();
-                    Windows windows =
-                            Windows.of(step.at(), step.over(), others, settling, history.today(), history.zone());
+                    Windows windows = Windows.of(
+                            step.at(), step.over(), others, history.settling(), history.today(), history.zone());
                     return new Compared(step, windows, fingerprint(history, step, windows, stamps));
                 })
                 .toList();

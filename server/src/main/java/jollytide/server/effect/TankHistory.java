@@ -1,11 +1,11 @@
 package jollytide.server.effect;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import jollytide.core.effects.Windows;
-import jollytide.core.fit.Experiment;
 import jollytide.core.probe.Calibration;
 import jollytide.server.effect.EffectViews.Trough;
 import jollytide.server.event.EventView;
@@ -18,6 +18,7 @@ import jollytide.server.tank.TankService;
  * What happened to a tank up to now.
  *
  * @param logged its whole days
+ * @param settling how long its water takes to follow a change
  */
 record TankHistory(
         Tank tank,
@@ -25,7 +26,8 @@ record TankHistory(
         List<EventView> events,
         List<ChapterBook.Change> chapters,
         List<Calibration> calibrations,
-        List<Trough> logged) {
+        List<Trough> logged,
+        Duration settling) {
     ZoneId zone() {
         return tank.home().zone();
     }
@@ -60,12 +62,7 @@ record TankHistory(
     boolean leftOut(LocalDate day) {
         Instant from = start(day);
         Instant until = start(day.plusDays(1));
-        return events.stream().anyMatch(e -> e.excludes(from, until) || (e.experiment() && moved(e, from, until)));
-    }
-
-    private static boolean moved(EventView experiment, Instant from, Instant until) {
-        Instant over = experiment.until() == null ? experiment.at() : experiment.until();
-        return experiment.at().isBefore(until) && over.plus(Experiment.RECOVERY).isAfter(from);
+        return events.stream().anyMatch(e -> e.excludes(from, until) || e.moved(from, until));
     }
 
     /** Whether a day that was logged closely, and counts, lies on each side. */

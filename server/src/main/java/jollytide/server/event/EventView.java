@@ -3,6 +3,7 @@ package jollytide.server.event;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.fit.Experiment;
 import jollytide.core.measure.Measures;
 import jollytide.server.measure.SetRequest;
 import jollytide.server.measure.SetRequest.PutMeasure;
@@ -65,6 +66,13 @@ public record EventView(
     /** Whether it was done to learn from it: it is known exactly, and the tank is afterwards as it was. */
     public boolean experiment() {
         return kind == EventKind.EXPERIMENT;
+    }
+
+    /** Whether it was an experiment that went on in a stretch of time, or whose way back the water was on. */
+    public boolean moved(Instant from, Instant to) {
+        return experiment()
+                && at.isBefore(to)
+                && (until == null ? at : until).plus(Experiment.RECOVERY).isAfter(from);
     }
 
     /** What it put on; nothing when that is not said. */

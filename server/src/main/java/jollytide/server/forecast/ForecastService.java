@@ -129,14 +129,11 @@ class ForecastService {
                 .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
                 .toList();
         Map<LocalDate, Trace.Extremes> days = new TreeMap<>(Trace.days(halfHours, zone));
-        days.keySet().removeIf(day -> experiments.stream().anyMatch(e -> moved(e, day, zone)));
+        days.keySet()
+                .removeIf(day -> experiments.stream()
+                        .anyMatch(e -> e.moved(
+                                day.atStartOfDay(zone).toInstant(),
+                                day.plusDays(1).atStartOfDay(zone).toInstant())));
         return days;
-    }
-
-    /** Whether an experiment went on in a day, or its way back. */
-    private static boolean moved(EventView experiment, LocalDate day, ZoneId zone) {
-        Instant end = experiment.until() == null ? experiment.at() : experiment.until();
-        return experiment.at().isBefore(day.plusDays(1).atStartOfDay(zone).toInstant())
-                && end.plus(Experiment.RECOVERY).isAfter(day.atStartOfDay(zone).toInstant());
     }
 }
