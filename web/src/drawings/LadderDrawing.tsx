@@ -22,12 +22,15 @@ const NUMBER_WIDE = 22;
 export function LadderDrawing({
   cards,
   days,
+  unnoted,
   chosen,
   goal,
   width,
 }: {
   cards: readonly EffectCard[];
   days: readonly Trough[];
+  /** Days from which on it is another tank, and nobody noted why. */
+  unnoted: readonly string[];
   chosen: string | undefined;
   /** What the keeper wants to keep the trough above. */
   goal: number;
@@ -57,7 +60,7 @@ export function LadderDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={inWords(steps)}
+      aria-label={`${inWords(steps)}${unnoted.length > 0 ? ` Not noted: ${unnoted.length}.` : ''}`}
       className="block"
     >
       <Scale ticks={ticks} y={y} left={LEFT} right={width - RIGHT} />
@@ -71,6 +74,27 @@ export function LadderDrawing({
       />
       {days.map((d) => (
         <circle key={d.day} cx={x(noon(d.day))} cy={y(d.ph)} r="2" fill="var(--soft)" />
+      ))}
+      {unnoted.map((from) => (
+        <g key={from}>
+          <line
+            x1={x(noon(from))}
+            x2={x(noon(from))}
+            y1={top}
+            y2={top + HEIGHT - 16}
+            stroke="var(--soft)"
+            strokeDasharray="4 4"
+          />
+          <text
+            {...HALO}
+            x={x(noon(from))}
+            y={top + HEIGHT - 2}
+            textAnchor="middle"
+            className="fill-ink text-sm font-bold"
+          >
+            ?
+          </text>
+        </g>
       ))}
       {plateaus(steps).map((p, i) => (
         <line

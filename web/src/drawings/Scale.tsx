@@ -6,13 +6,16 @@ export function Scale({
   y,
   left,
   right,
+  decimals,
 }: {
   ticks: readonly number[];
   y: (value: number) => number;
   left: number;
   right?: number;
+  /** At least so many; one where that is not given. */
+  decimals?: number;
 }) {
-  const digits = tickDigits(ticks);
+  const digits = tickDigits(ticks, decimals);
   return ticks.map((tick) => (
     <g key={tick}>
       {right !== undefined && (

@@ -1,5 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useEffects, useMakeCard } from '../../api/effects';
+import { useOpenUnnoted } from '../../api/unnoted';
 import { useLeaveOut } from '../../api/events';
 import type { EffectCard, Effects } from '../../api/types';
 import { BeforeAfterDrawing, WorthDrawing } from '../../drawings/EffectDrawing';
@@ -11,6 +12,8 @@ import { useNotice } from '../../parts/Notices';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { UnnotedSection } from './UnnotedSection';
+import { unnotedHeadline, within } from './unnotedWords';
 import { bandOf, beside, headline, since, title, troughs, word, worth } from './effectWords';
 
 const route = getRouteApi('/signed-in/tank/$tankId/effects');
@@ -22,10 +25,15 @@ export function EffectsScreen() {
   if (!effects.data) {
     return <Waiting error={effects.error} retry={() => void effects.refetch()} />;
   }
-  return effects.data.cards.length === 0 ? (
-    <Nothing logged={effects.data.days.length} />
-  ) : (
-    <All effects={effects.data} />
+  return (
+    <div className="grid gap-8">
+      {effects.data.cards.length === 0 ? (
+        <Nothing logged={effects.data.days.length} />
+      ) : (
+        <All effects={effects.data} />
+      )}
+      {effects.data.days.length > 0 && <UnnotedSection />}
+    </div>
   );
 }
 
@@ -58,6 +66,7 @@ function All({ effects }: { effects: Effects }) {
   const { tank } = useAtTank();
   const { at } = route.useSearch();
   const [ref, width] = useWidth();
+  const unnoted = useOpenUnnoted(tank.id);
   const cards = effects.cards;
   // The one that was asked for is made first, then the newest that is missing.
   const asked = cards.find((c) => c.at === at);
@@ -83,6 +92,7 @@ function All({ effects }: { effects: Effects }) {
             <LadderDrawing
               cards={cards}
               days={effects.days}
+              unnoted={unnoted.map((u) => u.from)}
               chosen={chosen?.at}
               goal={tank.description.band.troughAtLeast}
               width={width}
@@ -94,6 +104,7 @@ function All({ effects }: { effects: Effects }) {
           and alkalinity explain, colour what is left for the change, dashed where single days
           cannot tell. Dotted: {tank.description.band.troughAtLeast.toFixed(2)}, above which you
           keep it.
+          {unnoted.length > 0 && ' At a question mark nobody noted what changed: see below.'}
         </p>
         {missing && !making.error && (
           <p role="status" className="text-soft">
@@ -112,6 +123,7 @@ function Card({ card, settlingHours }: { card: EffectCard; settlingHours: number
   const { tank } = useAtTank();
   const [ref, width] = useWidth();
   const found = card.found;
+  const between = within(card, useOpenUnnoted(tank.id));
   const wide = width >= 860;
   const bars = wide ? Math.min(520, Math.floor(width * 0.42)) : width;
   return (
@@ -142,6 +154,15 @@ function Card({ card, settlingHours }: { card: EffectCard; settlingHours: number
       <div className="grid max-w-prose gap-1">
         {beside(card).map((sentence) => (
           <p key={sentence}>{sentence}</p>
+        ))}
+        {between.map((u) => (
+          <p key={u.from}>
+            These days hold what nobody noted. {unnotedHeadline(u)}{' '}
+            <a href="#unnoted" className="underline underline-offset-4">
+              Note it
+            </a>
+            , and they are compared without it.
+          </p>
         ))}
       </div>
       {found?.verdict === 'LESS_THAN_POSSIBLE' && found.lookFor.length > 0 && (

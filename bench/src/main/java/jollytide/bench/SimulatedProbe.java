@@ -112,6 +112,19 @@ final class SimulatedProbe {
         });
     }
 
+    /** What a tank is on one day. */
+    record Today(TankParameters truth, Setup real, MeasureSet measures) {}
+
+    /** Further days, each as it is then; what was read before stays. */
+    List<Reading> further(SimulatedTank world, List<Today> days) {
+        return apart(() -> days.forEach(today -> day(
+                today.truth(),
+                today.real(),
+                world.trueRoom(),
+                today.measures(),
+                state.at().plus(Duration.ofDays(1)))));
+    }
+
     /** The next day as it is. */
     List<Reading> dayAhead(SimulatedTank world) {
         List<Reading> all = apart(() -> day(

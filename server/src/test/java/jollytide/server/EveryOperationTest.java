@@ -97,7 +97,9 @@ class EveryOperationTest extends ServerTest {
         String in(String path, Map<String, String> nested) {
             String filled = path.replace("{homeId}", ids.get("home"))
                     .replace("{tankId}", ids.get("tank"))
-                    .replace("{at}", PRESENT.toString());
+                    .replace("{at}", PRESENT.toString())
+                    .replace("{from}", "2026-01-05")
+                    .replace("{cause}", "SKIMMER");
             return filled.replace("{id}", nested.get(kind(path)));
         }
 

@@ -166,11 +166,28 @@ public record FittedTank(
      * squares by which what they show differs from what the first shows is the variance of that (first order).
      */
     public List<TankParameters> apart() {
+        return neighbours().stream().map(FittedTank::likely).distinct().toList();
+    }
+
+    /** This one, then the same with others of those tanks as its most probable. */
+    public List<FittedTank> neighbours() {
         RealMatrix lower = new CholeskyDecomposition(covariance, SYMMETRIC, POSITIVE).getL();
         return IntStream.range(-1, lower.getColumnDimension())
-                .mapToObj(j -> j < 0 ? likely() : at(size.add(lower.getColumnVector(j))))
-                .distinct()
+                .mapToObj(j -> j < 0 ? this : with(size.add(lower.getColumnVector(j))))
                 .toList();
+    }
+
+    private FittedTank with(RealVector sizes) {
+        return new FittedTank(expected, unknowns, prior, sizes, covariance, left, persistence, freshPh, dispersion);
+    }
+
+    /** The most probable tank with one unknown that is by so much another; as it is where that is none of its unknowns. */
+    public TankParameters moved(Unknown unknown, double by) {
+        RealVector moved = size.copy();
+        if (unknowns.contains(unknown)) {
+            moved.addToEntry(unknowns.indexOf(unknown), by);
+        }
+        return at(moved);
     }
 
     /** The tank with such sizes. */

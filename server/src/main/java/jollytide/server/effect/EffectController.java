@@ -1,15 +1,22 @@
 package jollytide.server.effect;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.UUID;
+import jollytide.core.unnoted.Cause;
 import jollytide.server.account.SignedIn;
 import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
+import jollytide.server.effect.UnnotedViews.UnnotedView;
 import jollytide.server.setup.Computes;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Did it help? */
@@ -17,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/tanks/{tankId}/effects")
 class EffectController {
     private final EffectService effects;
+    private final UnnotedService unnoted;
 
-    EffectController(EffectService effects) {
+    EffectController(EffectService effects, UnnotedService unnoted) {
         this.effects = effects;
+        this.unnoted = unnoted;
     }
 
     /** A card for each change; those that are not made yet are without what was found. */
@@ -33,5 +42,34 @@ class EffectController {
     @GetMapping("/{at}")
     EffectCard one(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable Instant at) {
         return effects.one(who.keeperId(), tankId, at);
+    }
+
+    /** Changes that nobody noted; searches one stretch of the log that is not searched yet: some seconds. */
+    @Computes
+    @GetMapping("/unnoted")
+    UnnotedView unnoted(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return unnoted.searched(who.keeperId(), tankId);
+    }
+
+    /** Says that one of them was nothing. */
+    @PutMapping("/unnoted/{from}/{cause}/dismissal")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void dismiss(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable LocalDate from,
+            @PathVariable Cause cause) {
+        unnoted.dismiss(who.keeperId(), tankId, from, cause);
+    }
+
+    /** Takes that back. */
+    @DeleteMapping("/unnoted/{from}/{cause}/dismissal")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeBack(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable LocalDate from,
+            @PathVariable Cause cause) {
+        unnoted.takeBack(who.keeperId(), tankId, from, cause);
     }
 }

@@ -13,45 +13,25 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import jollytide.core.effects.ManyCards;
 import jollytide.core.effects.Windows;
-import jollytide.core.evidence.Observation;
-import jollytide.core.evidence.Place;
-import jollytide.core.evidence.Quantity;
-import jollytide.core.evidence.Trace;
-import jollytide.core.probe.Calibration;
-import jollytide.core.seawater.Seawater;
 import jollytide.server.effect.EffectViews.Beside;
 import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
 import jollytide.server.effect.EffectViews.Found;
-import jollytide.server.effect.EffectViews.Trough;
-import jollytide.server.event.EventService;
-import jollytide.server.probe.ProbeBook;
 import jollytide.server.problem.Problem;
-import jollytide.server.reading.LogSnapshots;
 import jollytide.server.reading.ReadingService;
-import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
-import jollytide.server.twin.TwinBook;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** What each change of a tank did. Nothing is computed while a connection is held. */
 @Service
 public class EffectService {
-    /** However fast the water follows, animals and lamps need a day; however slowly, nobody waits for longer. */
-    private static final Duration LEAST_SETTLING = Duration.ofDays(1);
-
-    private static final Duration MOST_SETTLING = Duration.ofDays(4);
     private static final Duration REST = Duration.ofHours(1);
 
     private final TankService tanks;
-    private final EventService events;
-    private final ChapterBook chapters;
-    private final ProbeBook probes;
+    private final Histories histories;
     private final ReadingService readings;
-    private final LogSnapshots snapshots;
-    private final TwinBook book;
     private final EffectMaker maker;
     private final EffectStore store;
     private final Clock clock;
@@ -63,22 +43,14 @@ public class EffectService {
 
     EffectService(
             TankService tanks,
-            EventService events,
-            ChapterBook chapters,
-            ProbeBook probes,
+            Histories histories,
             ReadingService readings,
-            LogSnapshots snapshots,
-            TwinBook book,
             EffectMaker maker,
             EffectStore store,
             Clock clock) {
         this.tanks = tanks;
-        this.events = events;
-        this.chapters = chapters;
-        this.probes = probes;
+        this.histories = histories;
         this.readings = readings;
-        this.snapshots = snapshots;
-        this.book = book;
         this.maker = maker;
         this.store = store;
         this.clock = clock;
@@ -90,8 +62,8 @@ public class EffectService {
         if (logged.isEmpty()) {
             return new EffectsView(null, 0, List.of(), List.of());
         }
-        TankHistory history = history(tank);
-        Map<String, Found> made = store.of(tank.id());
+        TankHistory history = histories.of(tank);
+        Map<String, Found> made = store.cards().of(tank.id());
         List<EffectCard> cards = compared(history).stream()
                 .map(one -> card(history, one, made.get(one.fingerprint())))
                 .toList();
@@ -104,12 +76,12 @@ public class EffectService {
 
     /** One card, made if it is not yet. */
     EffectCard one(UUID keeperId, UUID tankId, Instant at) {
-        TankHistory history = history(tanks.tank(keeperId, tankId));
+        TankHistory history = histories.of(tanks.tank(keeperId, tankId));
         Compared one = compared(history).stream()
                 .filter(c -> c.step().at().equals(at))
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("change"));
-        Found found = store.of(history.tank().id()).get(one.fingerprint());
+        Found found = store.cards().of(history.tank().id()).get(one.fingerprint());
         return card(history, one, found == null ? made(history, one) : found);
     }
 
@@ -121,8 +93,8 @@ public class EffectService {
     }
 
     private boolean makeOne(Tank tank, Instant now) {
-        TankHistory history = history(tank);
-        Map<String, Found> made = store.of(tank.id());
+        TankHistory history = histories.of(tank);
+        Map<String, Found> made = store.cards().of(tank.id());
         Optional<Compared> missing = compared(history).stream()
                 .filter(one -> history.comparable(one.windows()) && !made.containsKey(one.fingerprint()))
                 .filter(one -> !resting.containsKey(one.fingerprint()))
@@ -136,38 +108,17 @@ public class EffectService {
     private @Nullable Found made(TankHistory history, Compared one) {
         Found found = maker.made(history, one.step(), one.windows());
         if (found != null) {
-            store.keep(history.tank().id(), one.step().at(), one.fingerprint(), found);
+            store.cards().keep(history.tank().id(), one.step().at(), one.fingerprint(), found);
         }
         return found;
-    }
-
-    private TankHistory history(Tank tank) {
-        Instant now = clock.instant();
-        List<Calibration> calibrations =
-                probes.kept(tank).stream().map(ProbeBook.Kept::calibration).toList();
-        return new TankHistory(
-                tank,
-                now,
-                events.between(tank, Instant.EPOCH, now),
-                chapters.changes(tank),
-                calibrations,
-                troughs(tank),
-                settling(tank));
     }
 
     /** A step, the days that are compared for it, and a fingerprint of all that this rests on. */
     private record Compared(Step step, Windows windows, String fingerprint) {}
 
-    private Duration settling(Tank tank) {
-        Duration settling = book.settling(tank);
-        return settling.compareTo(LEAST_SETTLING) < 0
-                ? LEAST_SETTLING
-                : settling.compareTo(MOST_SETTLING) > 0 ? MOST_SETTLING : settling;
-    }
-
     private List<Compared> compared(TankHistory history) {
-        SortedMap<Long, String> stamps = snapshots.stamps(history.tank());
-        List<Step> steps = Step.of(history.events(), history.chapters(), history.calibrations(), history.now());
+        SortedMap<Long, String> stamps = histories.stamps(history.tank());
+        List<Step> steps = history.steps();
         return steps.stream()
                 .map(step -> {
                     List<Windows.Edge> others = steps.stream()
@@ -182,24 +133,12 @@ public class EffectService {
     }
 
     private String fingerprint(TankHistory history, Step step, Windows windows, SortedMap<Long, String> stamps) {
-        Instant from = history.start(windows.before());
-        Instant until = history.start(windows.end());
-        List<String> meanwhile = history.between(from.minus(TwinBook.LOOKED_BACK), until).stream()
-                .map(e -> e.id() + " " + e.version())
-                .toList();
-        return book.fingerprint(List.of(
-                step,
-                windows,
-                meanwhile,
-                history.described(step.at()),
-                history.described(step.over()),
-                history.calibrations(),
-                stamps.subMap(
-                        epochDay(from.minus(TwinBook.LOOKED_BACK)), epochDay(until.plus(TwinBook.LOOKED_BACK)) + 1)));
-    }
-
-    private static long epochDay(Instant t) {
-        return Math.floorDiv(t.getEpochSecond(), Duration.ofDays(1).toSeconds());
+        return histories.fingerprint(
+                history,
+                List.of(step, windows, history.described(step.at()), history.described(step.over())),
+                history.start(windows.before()),
+                history.start(windows.end()),
+                stamps);
     }
 
     private static EffectCard card(TankHistory history, Compared one, @Nullable Found found) {
@@ -228,19 +167,6 @@ public class EffectService {
                             i >= 0 && found.get(i).effect().trough().left().claimed();
                     return claimed ? c.standing(stand.get(i)) : c;
                 })
-                .toList();
-    }
-
-    private List<Trough> troughs(Tank tank) {
-        Seawater water = new Seawater(
-                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
-        List<Observation> halfHours =
-                readings.halfHours(tank, Quantity.PH, Place.TANK, Instant.EPOCH, clock.instant()).stream()
-                        .filter(h -> TwinBook.PROBES.contains(h.method()))
-                        .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
-                        .toList();
-        return Trace.days(halfHours, tank.home().zone()).entrySet().stream()
-                .map(e -> new Trough(e.getKey(), e.getValue().trough().value()))
                 .toList();
     }
 }

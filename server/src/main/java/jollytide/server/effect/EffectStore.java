@@ -1,69 +1,60 @@
 package jollytide.server.effect;
 
 import java.time.Clock;
-import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
-import java.util.HashMap;
-import java.util.Map;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
+import jollytide.core.unnoted.Cause;
 import jollytide.server.effect.EffectViews.Found;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import jollytide.server.effect.UnnotedViews.Searched;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The cards that were made, each with a fingerprint of all that it was made from. */
+/** The cards that were made, the stretches that were searched, and what keepers said is nothing. */
 @Component
 class EffectStore {
-    private static final Logger LOG = LoggerFactory.getLogger(EffectStore.class);
-    /** Of the document. */
-    private static final int VERSION = 1;
-
+    private final FingerprintedDocuments<Found> cards;
+    private final FingerprintedDocuments<Searched> searches;
     private final JdbcTemplate jdbc;
-    private final JsonMapper json;
-    private final Clock clock;
 
     EffectStore(JdbcTemplate jdbc, JsonMapper json, Clock clock) {
         this.jdbc = jdbc;
-        this.json = json;
-        this.clock = clock;
+        cards = new FingerprintedDocuments<>(jdbc, json, clock, "effect_card", Found.class, 1);
+        searches = new FingerprintedDocuments<>(jdbc, json, clock, "unnoted_search", Searched.class, 1);
     }
 
-    /** A tank's, by fingerprint. */
-    Map<String, Found> of(UUID tank) {
-        Map<String, Found> kept = new HashMap<>();
-        jdbc.query(
-                "select fingerprint, document from effect_card where tank_id = ? and version = ?",
-                row -> {
-                    try {
-                        kept.put(row.getString(1), json.readValue(row.getString(2), Found.class));
-                    } catch (JacksonException unreadable) {
-                        LOG.warn("a kept card of tank {} cannot be read and is made anew", tank, unreadable);
-                    }
-                },
-                tank.toString(),
-                VERSION);
-        return kept;
+    FingerprintedDocuments<Found> cards() {
+        return cards;
     }
 
-    /** One card for each moment. */
-    void keep(UUID tank, Instant at, String fingerprint, Found found) {
+    FingerprintedDocuments<Searched> searches() {
+        return searches;
+    }
+
+    /** A change of which somebody said that it was nothing. */
+    record Dismissed(LocalDate from, Cause cause) {}
+
+    List<Dismissed> dismissed(UUID tank) {
+        return jdbc.query(
+                "select from_day, cause from dismissed_change where tank_id = ?",
+                (row, i) -> new Dismissed(row.getObject(1, LocalDate.class), Cause.valueOf(row.getString(2))),
+                tank.toString());
+    }
+
+    void dismiss(UUID tank, Dismissed one) {
         jdbc.update(
-                "insert into effect_card (tank_id, at, fingerprint, made_at, version, document) values (?, ?, ?, ?, ?, ?)"
-                        + " on duplicate key update fingerprint = values(fingerprint), made_at = values(made_at),"
-                        + " version = values(version), document = values(document)",
+                "insert ignore into dismissed_change (tank_id, from_day, cause) values (?, ?, ?)",
                 tank.toString(),
-                utc(at),
-                fingerprint,
-                utc(clock.instant()),
-                VERSION,
-                json.writeValueAsString(found));
+                one.from(),
+                one.cause().name());
     }
 
-    private static LocalDateTime utc(Instant at) {
-        return LocalDateTime.ofInstant(at, ZoneOffset.UTC);
+    void takeBack(UUID tank, Dismissed one) {
+        jdbc.update(
+                "delete from dismissed_change where tank_id = ? and from_day = ? and cause = ?",
+                tank.toString(),
+                one.from(),
+                one.cause().name());
     }
 }

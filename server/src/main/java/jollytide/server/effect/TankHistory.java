@@ -36,6 +36,11 @@ record TankHistory(
         return LocalDate.ofInstant(now, zone());
     }
 
+    /** All changes that are over by now. */
+    List<Step> steps() {
+        return Step.of(events, chapters, calibrations, now);
+    }
+
     Instant start(LocalDate day) {
         return day.atStartOfDay(zone()).toInstant();
     }

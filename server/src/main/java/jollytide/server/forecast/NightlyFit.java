@@ -20,6 +20,7 @@ import jollytide.core.fit.DayAhead;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.server.effect.EffectService;
+import jollytide.server.effect.UnnotedService;
 import jollytide.server.experiment.ExperimentService;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.setup.Settings;
@@ -38,7 +39,7 @@ import org.springframework.transaction.TransactionException;
  * Fits each tank after its midnight and keeps what that forecasts of the day. Days of the last fortnight that have none
  * are made up for, one at a time, so that the machine stays free for people: from readings before the day, with the
  * calibrations, chapters and events that are known now. Experiments whose way back is over come first, cards of what
- * changes did come last.
+ * changes did and changes that nobody noted come last.
  */
 @Component
 class NightlyFit {
@@ -53,6 +54,7 @@ class NightlyFit {
     private final DayForecasts kept;
     private final ExperimentService experiments;
     private final EffectService effects;
+    private final UnnotedService unnoted;
     private final Settings settings;
     private final Clock clock;
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -68,6 +70,7 @@ class NightlyFit {
             DayForecasts kept,
             ExperimentService experiments,
             EffectService effects,
+            UnnotedService unnoted,
             Settings settings,
             Clock clock) {
         this.tanks = tanks;
@@ -76,6 +79,7 @@ class NightlyFit {
         this.kept = kept;
         this.experiments = experiments;
         this.effects = effects;
+        this.unnoted = unnoted;
         this.settings = settings;
         this.clock = clock;
     }
@@ -94,7 +98,8 @@ class NightlyFit {
 
     /** What fails in one kind of work holds up no other. */
     private void quietly() {
-        for (BooleanSupplier work : List.<BooleanSupplier>of(experiments::settleOne, this::next, effects::makeOne)) {
+        for (BooleanSupplier work :
+                List.<BooleanSupplier>of(experiments::settleOne, this::next, effects::makeOne, unnoted::searchOne)) {
             if (quietly(work)) {
                 return;
             }

@@ -151,6 +151,11 @@ public class TwinBook {
             return fitted() ? fit.tank().apart() : List.of();
         }
 
+        /** Null where it is not fitted. */
+        public @Nullable FittedTank fittedTank() {
+            return fitted() ? fit.tank() : null;
+        }
+
         /** What is decided by, and how far it is open. */
         public List<Decision.Open> open() {
             return Decision.open(setup, tanks(), start);

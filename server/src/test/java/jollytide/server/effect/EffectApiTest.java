@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,6 +58,9 @@ class EffectApiTest extends ServerTest {
 
     @Autowired
     private EffectService service;
+
+    @Autowired
+    private UnnotedService unnoted;
 
     private Visitor keeper;
     private String id;
@@ -244,5 +248,69 @@ class EffectApiTest extends ServerTest {
         assertThat(keeper.get(tank + "/effects").body().path("cards").size()).isZero();
         assertThat(keeper.get(tank + "/effects/" + PRESENT).status()).isEqualTo(404);
         assertThat(keeper.get(tank + "/effects/yesterday").status()).isEqualTo(422);
+    }
+
+    private JsonNode searched() {
+        JsonNode unnoted = keeper.get(tank + "/effects/unnoted").body();
+        assertThat(unnoted.path("searched").asInt()).isEqualTo(1);
+        assertThat(unnoted.path("stretches").asInt()).isEqualTo(1);
+        return unnoted.path("changes");
+    }
+
+    /** Said to be nothing, taken back, then noted: from there on it is a step like any other. */
+    @Test
+    void whatNobodyNotedIsOffered() {
+        logged(TIMES);
+        JsonNode change = searched().path(0);
+        LocalDate from = LocalDate.parse(change.path("found").path("from").asString());
+        String cause = change.path("found").path("cause").asString();
+        assertThat(cause).isEqualTo("SURFACES");
+        assertThat(from).isBetween(day(CHANGED), day(CHANGED).plusDays(1));
+        assertThat(change.path("found").path("size").path("low").asDouble()).isLessThan(TIMES);
+        assertThat(change.path("found").path("size").path("high").asDouble()).isGreaterThan(TIMES);
+        String dismissal = tank + "/effects/unnoted/" + from.plusDays(1) + "/" + cause + "/dismissal";
+        assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
+        assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
+        assertThat(searched().path(0).path("dismissed").asBoolean()).isTrue();
+        assertThat(keeper.delete(dismissal).status()).isEqualTo(204);
+        assertThat(searched().path(0).path("dismissed").asBoolean()).isFalse();
+        noted("FAULT", CHANGED, "outlet slipped", false);
+        JsonNode after = keeper.get(tank + "/effects/unnoted").body();
+        assertThat(after.path("changes").size()).isZero();
+    }
+
+    private LocalDate day(Instant t) {
+        return LocalDate.ofInstant(
+                t, tanks.tankOfAnyone(UUID.fromString(id)).home().zone());
+    }
+
+    @Test
+    void whereNothingChangedNothingIsOffered() {
+        logged(1);
+        assertThat(searched().size()).isZero();
+        assertThat(keeper.put(tank + "/effects/unnoted/yesterday/SURFACES/dismissal", "")
+                        .status())
+                .isEqualTo(422);
+        assertThat(keeper.put(tank + "/effects/unnoted/2026-01-01/MOON/dismissal", "")
+                        .status())
+                .isEqualTo(422);
+    }
+
+    /** One at a time, of whichever tank. */
+    @Test
+    void theNightlyThreadSearchesEachStretch() {
+        logged(1);
+        noted("FAULT", CHANGED, "outlet slipped", false);
+        while (unnoted.searchOne()) {
+            assertThat(keptSearches()).isLessThanOrEqualTo(1);
+        }
+        assertThat(keptSearches()).isEqualTo(1);
+        assertThat(unnoted.searchOne()).isFalse();
+    }
+
+    private int keptSearches() {
+        Integer kept =
+                jdbc.queryForObject("select count(*) from unnoted_search where tank_id = ?", Integer.class, id);
+        return kept == null ? 0 : kept;
     }
 }

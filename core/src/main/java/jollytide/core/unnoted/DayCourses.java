@@ -1,0 +1,66 @@
+package jollytide.core.unnoted;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import jollytide.core.evidence.Trace;
+import org.hipparchus.analysis.interpolation.LinearInterpolator;
+import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
+
+/**
+ * Which readings make up the local days that were logged closely, so that any numbers beside them can be read as days of
+ * 48 half hours by the clock.
+ *
+ * @param days in their order
+ */
+record DayCourses(List<LocalDate> days, List<List<Slot>> readings) {
+    static final int HALF_HOURS = 48;
+    private static final int MINUTES = 30;
+    /** A run begins with the water as it should be by the first reading: by then it follows the tank. */
+    private static final Duration BEGINNING = Duration.ofDays(1);
+
+    /** Of one reading: its place in the log and its half hour of the clock. */
+    record Slot(int reading, int halfHour) {}
+
+    static DayCourses of(List<Instant> readings, Predicate<LocalDate> leftOut, ZoneId zone) {
+        SortedMap<LocalDate, List<Slot>> byDay = new TreeMap<>();
+        for (int i = 0; i < readings.size(); i++) {
+            if (readings.get(i).isBefore(readings.get(0).plus(BEGINNING))) {
+                continue;
+            }
+            ZonedDateTime local = readings.get(i).atZone(zone);
+            int halfHour = (local.getHour() * 60 + local.getMinute()) / MINUTES;
+            List<Slot> day = byDay.computeIfAbsent(local.toLocalDate(), d -> new ArrayList<>());
+            // The hour that a clock shows twice is read once.
+            if (day.isEmpty() || day.get(day.size() - 1).halfHour < halfHour) {
+                day.add(new Slot(i, halfHour));
+            }
+        }
+        byDay.entrySet()
+                .removeIf(e -> leftOut.test(e.getKey())
+                        || !Trace.tellsItsExtremes(e.getValue().size()));
+        return new DayCourses(List.copyOf(byDay.keySet()), List.copyOf(byDay.values()));
+    }
+
+    /** A number of each reading as days: straight across half hours that are missing, level before the first. */
+    List<double[]> of(double[] values) {
+        return readings.stream().map(day -> course(day, values)).toList();
+    }
+
+    private static double[] course(List<Slot> day, double[] values) {
+        double[] at = day.stream().mapToDouble(Slot::halfHour).toArray();
+        double[] value = day.stream().mapToDouble(s -> values[s.reading()]).toArray();
+        PolynomialSplineFunction straight = new LinearInterpolator().interpolate(at, value);
+        return IntStream.range(0, HALF_HOURS)
+                .mapToDouble(h -> straight.value(Math.max(at[0], Math.min(at[at.length - 1], h))))
+                .toArray();
+    }
+}

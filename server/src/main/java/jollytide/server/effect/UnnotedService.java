@@ -1,0 +1,154 @@
+package jollytide.server.effect;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import jollytide.core.fit.TankLog;
+import jollytide.core.unnoted.Cause;
+import jollytide.core.unnoted.ChangeSearch;
+import jollytide.core.unnoted.Unnoted;
+import jollytide.server.effect.EffectStore.Dismissed;
+import jollytide.server.effect.UnnotedViews.Searched;
+import jollytide.server.effect.UnnotedViews.UnnotedChange;
+import jollytide.server.effect.UnnotedViews.UnnotedView;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
+import org.springframework.stereotype.Service;
+
+/** Changes that a log shows and nobody noted. Nothing is computed while a connection is held. */
+@Service
+public class UnnotedService {
+    /** A search anew may find the same change a day or two earlier or later. */
+    private static final int SAME_DAYS = 4;
+
+    private static final Duration REST = Duration.ofHours(1);
+
+    private final TankService tanks;
+    private final Histories histories;
+    private final TwinBook book;
+    private final EffectStore store;
+    private final Clock clock;
+    /** Tanks of which every stretch is searched, until when they are left alone: whole logs are not read every minute. */
+    private final Map<UUID, Instant> resting = new ConcurrentHashMap<>();
+
+    UnnotedService(TankService tanks, Histories histories, TwinBook book, EffectStore store, Clock clock) {
+        this.tanks = tanks;
+        this.histories = histories;
+        this.book = book;
+        this.store = store;
+        this.clock = clock;
+    }
+
+    /** A stretch and a fingerprint of all that its search rests on. */
+    private record Search(QuietStretch stretch, String fingerprint) {}
+
+    /** What is found of a tank by now, after one more stretch was searched where one was not yet. */
+    UnnotedView searched(UUID keeperId, UUID tankId) {
+        TankHistory history = histories.of(tanks.tank(keeperId, tankId));
+        List<Search> all = searches(history);
+        missing(history, all).ifPresent(one -> search(history, one));
+        Map<String, Searched> done = store.searches().of(tankId);
+        List<Unnoted> found = all.stream()
+                .flatMap(one -> Optional.ofNullable(done.get(one.fingerprint())).stream())
+                .flatMap(searched -> searched.found().stream())
+                .toList();
+        List<Dismissed> dismissed = store.dismissed(tankId);
+        return new UnnotedView(
+                all.size(),
+                (int) all.stream()
+                        .filter(one -> done.containsKey(one.fingerprint()))
+                        .count(),
+                once(found).stream()
+                        .map(one -> new UnnotedChange(one, dismissed.stream().anyMatch(d -> same(one, d))))
+                        .toList());
+    }
+
+    /** Searches one stretch that is not yet, of whichever tank; false when all are. */
+    public boolean searchOne() {
+        Instant now = clock.instant();
+        resting.values().removeIf(until -> !now.isBefore(until));
+        return tanks.allOfEverybody().stream()
+                .anyMatch(tank -> !resting.containsKey(tank.id()) && searchOne(tank, now));
+    }
+
+    private boolean searchOne(Tank tank, Instant now) {
+        TankHistory history = histories.of(tank);
+        Optional<Search> missing = missing(history, searches(history));
+        missing.ifPresentOrElse(one -> search(history, one), () -> resting.put(tank.id(), now.plus(REST)));
+        return missing.isPresent();
+    }
+
+    void dismiss(UUID keeperId, UUID tankId, LocalDate from, Cause cause) {
+        store.dismiss(tanks.tank(keeperId, tankId).id(), new Dismissed(from, cause));
+    }
+
+    void takeBack(UUID keeperId, UUID tankId, LocalDate from, Cause cause) {
+        store.takeBack(tanks.tank(keeperId, tankId).id(), new Dismissed(from, cause));
+    }
+
+    private List<Search> searches(TankHistory history) {
+        SortedMap<Long, String> stamps = histories.stamps(history.tank());
+        return QuietStretch.of(history).stream()
+                .map(stretch -> new Search(
+                        stretch,
+                        histories.fingerprint(
+                                history,
+                                List.of(stretch, history.described(stretch.end(history))),
+                                stretch.start(history),
+                                stretch.end(history),
+                                stamps)))
+                .toList();
+    }
+
+    private Optional<Search> missing(TankHistory history, List<Search> all) {
+        Map<String, Searched> done = store.searches().of(history.tank().id());
+        return all.stream()
+                .sorted(Comparator.comparing((Search s) -> s.stretch().until()).reversed())
+                .filter(one -> !done.containsKey(one.fingerprint()))
+                .findFirst();
+    }
+
+    private void search(TankHistory history, Search one) {
+        Tank tank = history.tank();
+        QuietStretch stretch = one.stretch();
+        TwinBook.Described as = book.describe(tank, stretch.end(history));
+        TankLog log = book.logged(tank, as, stretch.start(history), stretch.end(history));
+        List<Unnoted> found = ChangeSearch.of(
+                log,
+                as.setup(),
+                then -> book.describe(tank, then).fittedTank(),
+                history::leftOut,
+                history.zone(),
+                ChangeSearch.LEAST_EVIDENCE);
+        store.searches().keep(tank.id(), stretch.start(history), one.fingerprint(), new Searched(found));
+    }
+
+    /** What two pieces of a stretch both show is one change. */
+    private static List<Unnoted> once(List<Unnoted> all) {
+        List<Unnoted> kept = new ArrayList<>();
+        all.stream()
+                .sorted(Comparator.comparingDouble(Unnoted::evidence).reversed())
+                .filter(one -> kept.stream().noneMatch(other -> near(one.from(), other.from())))
+                .forEach(kept::add);
+        return kept.stream().sorted(Comparator.comparing(Unnoted::from)).toList();
+    }
+
+    private static boolean same(Unnoted one, Dismissed other) {
+        return one.cause() == other.cause() && near(one.from(), other.from());
+    }
+
+    private static boolean near(LocalDate one, LocalDate other) {
+        return Math.abs(ChronoUnit.DAYS.between(one, other)) <= SAME_DAYS;
+    }
+}
