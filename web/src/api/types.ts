@@ -74,6 +74,7 @@ export type Finding = Schemas['FindingView'];
 export type Effects = Schemas['EffectsView'];
 export type EffectCard = Schemas['EffectCard'];
 export type EffectFound = Schemas['Found'];
+export type EffectTrial = Schemas['FoundTrial'];
 export type StepChange = Schemas['StepChange'];
 export type HalfHourOfDay = Schemas['HalfHourOfDay'];
 export type Trough = Schemas['Trough'];

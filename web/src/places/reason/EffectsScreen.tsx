@@ -2,9 +2,10 @@ import { getRouteApi, Link } from '@tanstack/react-router';
 import { useEffects, useMakeCard } from '../../api/effects';
 import { useOpenUnnoted } from '../../api/unnoted';
 import { useLeaveOut } from '../../api/events';
-import type { EffectCard, Effects } from '../../api/types';
+import type { EffectCard, Effects, EffectTrial } from '../../api/types';
 import { BeforeAfterDrawing, WorthDrawing } from '../../drawings/EffectDrawing';
 import { LadderDrawing } from '../../drawings/LadderDrawing';
+import { TrialDrawing } from '../../drawings/TrialDrawing';
 import { signed, signedRange } from '../../lib/number';
 import { dayAndTime, plainDay } from '../../lib/time';
 import { Button } from '../../parts/Button';
@@ -14,7 +15,18 @@ import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { UnnotedSection } from './UnnotedSection';
 import { unnotedHeadline, within } from './unnotedWords';
-import { bandOf, beside, headline, since, title, troughs, word, worth } from './effectWords';
+import {
+  bandOf,
+  beside,
+  besideTrial,
+  headline,
+  leftOf,
+  since,
+  title,
+  troughs,
+  word,
+  worth,
+} from './effectWords';
 
 const route = getRouteApi('/signed-in/tank/$tankId/effects');
 
@@ -70,9 +82,7 @@ function All({ effects }: { effects: Effects }) {
   const cards = effects.cards;
   // The one that was asked for is made first, then the newest that is missing.
   const asked = cards.find((c) => c.at === at);
-  const missing = [...(asked ? [asked] : []), ...[...cards].reverse()].find(
-    (c) => c.comparable && !c.found,
-  );
+  const missing = [...(asked ? [asked] : []), ...[...cards].reverse()].find((c) => c.missing);
   const making = useMakeCard(tank.id, missing);
   const chosen = asked ?? [...cards].reverse().find((c) => c.found) ?? cards[cards.length - 1];
   return (
@@ -165,18 +175,48 @@ function Card({ card, settlingHours }: { card: EffectCard; settlingHours: number
           </p>
         ))}
       </div>
-      {found?.verdict === 'LESS_THAN_POSSIBLE' && found.lookFor.length > 0 && (
-        <div className="max-w-prose">
-          <h3 className="font-bold">Look for</h3>
-          <ul className="list-disc pl-5">
-            {found.lookFor.map((place) => (
-              <li key={place}>{place}</li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {found?.verdict === 'LESS_THAN_POSSIBLE' && <LookFor places={found.lookFor} />}
+      {card.trial && <Trial trial={card.trial} />}
       <Besides card={card} />
     </section>
+  );
+}
+
+/** Hour by hour, where there are no whole days. */
+function Trial({ trial }: { trial: EffectTrial }) {
+  const { tank } = useAtTank();
+  const [ref, width] = useWidth();
+  return (
+    <>
+      <figure ref={ref} className="grid gap-1">
+        {width > 0 && (
+          <TrialDrawing hours={trial.hours} zone={tank.zone} width={Math.min(width, 760)} />
+        )}
+        <figcaption className="text-sm text-soft">
+          pH beside the same hours of the days before, room and alkalinity taken off; the line is
+          what the change makes of it, the bar its end, hatched what is possible
+        </figcaption>
+      </figure>
+      <div className="grid max-w-prose gap-1">
+        {besideTrial(trial).map((sentence) => (
+          <p key={sentence}>{sentence}</p>
+        ))}
+      </div>
+      {trial.verdict === 'LESS_THAN_POSSIBLE' && <LookFor places={trial.lookFor} />}
+    </>
+  );
+}
+
+function LookFor({ places }: { places: readonly string[] }) {
+  return places.length === 0 ? null : (
+    <div className="max-w-prose">
+      <h3 className="font-bold">Look for</h3>
+      <ul className="list-disc pl-5">
+        {places.map((place) => (
+          <li key={place}>{place}</li>
+        ))}
+      </ul>
+    </div>
   );
 }
 
@@ -264,7 +304,7 @@ function List({ cards, chosen }: { cards: readonly EffectCard[]; chosen: EffectC
 
 function left(card: EffectCard): string {
   const found = card.found;
-  if (!found) return '';
+  if (!found) return card.trial ? signedRange(leftOf(card.trial.hours)) : '';
   return found.effect.trough.left.low === undefined
     ? `${signed(found.effect.trough.raw, 2)} raw`
     : signedRange(bandOf(found));

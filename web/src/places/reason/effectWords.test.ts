@@ -44,7 +44,7 @@ const card = (over: Partial<EffectCard> = {}): EffectCard => ({
     coming: false,
   },
   beside: [],
-  comparable: true,
+  missing: false,
   found: found(),
   ...over,
 });
@@ -87,7 +87,6 @@ test('days that could still come are counted, those that cannot are not', () => 
 test('what cannot be compared says why', () => {
   const cutAfter = { at: '2026-11-03T08:00:00Z', title: 'media' };
   const short = card({
-    comparable: false,
     found: undefined,
     windows: { ...card().windows, end: card().windows.after, cutAfter },
   });
@@ -98,7 +97,7 @@ test('what cannot be compared says why', () => {
 test('a change right after another is measured against nothing', () => {
   const cutBefore = { at: '2026-10-31T08:00:00Z', title: 'media' };
   const windows = { ...card().windows, before: '2026-11-02', cutBefore };
-  const close = card({ comparable: false, found: undefined, windows });
+  const close = card({ found: undefined, windows });
   expect(word(close)).toBe('too close to the last');
   expect(headline(close)).toBe('“media” had not settled yet when it came.');
 });
@@ -106,7 +105,7 @@ test('a change right after another is measured against nothing', () => {
 test('without a log the next change is not to blame', () => {
   const cutAfter = { at: '2026-11-06T08:00:00Z', title: 'media' };
   const windows = { ...card().windows, cutAfter };
-  const bare = card({ comparable: false, found: undefined, windows });
+  const bare = card({ found: undefined, windows });
   expect(word(bare)).toBe('no days to compare');
   expect(headline(bare)).toContain('no whole day of pH');
 });

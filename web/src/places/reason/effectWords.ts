@@ -1,4 +1,4 @@
-import type { EffectCard, EffectFound, StepChange } from '../../api/types';
+import type { EffectCard, EffectFound, EffectTrial, StepChange } from '../../api/types';
 import { range, signed, signedRange } from '../../lib/number';
 import { plainDay } from '../../lib/time';
 import { PARTS } from '../../lib/tankParts';
@@ -50,17 +50,20 @@ const daysAfter = (card: EffectCard) => between(card.windows.after, card.windows
 /** In a word or two, for a list. */
 export function word(card: EffectCard): string {
   const found = card.found;
-  if (!found) {
-    if (card.comparable) return 'not compared yet';
-    if (card.windows.cutBefore && !daysBefore(card)) return 'too close to the last';
-    if (daysAfter(card)) return 'no days to compare';
-    return card.windows.cutAfter ? 'cut short' : card.windows.coming ? 'too soon' : 'no days';
-  }
-  switch (found.verdict) {
+  if (found) return verdictWord(found.verdict, found.moreDays === 0);
+  if (card.trial) return `${verdictWord(card.trial.verdict, false)}, by hours`;
+  if (card.missing) return 'not compared yet';
+  if (card.windows.cutBefore && !daysBefore(card)) return 'too close to the last';
+  if (daysAfter(card)) return 'no days to compare';
+  return card.windows.cutAfter ? 'cut short' : card.windows.coming ? 'too soon' : 'no days';
+}
+
+function verdictWord(verdict: EffectFound['verdict'], enough: boolean): string {
+  switch (verdict) {
     case 'THIN':
       return 'thin';
     case 'NOT_TOLD':
-      return found.moreDays === 0 ? 'no change that matters' : 'cannot be told';
+      return enough ? 'no change that matters' : 'cannot be told';
     case 'NONE_EXPECTED':
       return 'no effect of its own';
     case 'AS_POSSIBLE':
@@ -70,9 +73,9 @@ export function word(card: EffectCard): string {
     case 'MORE_THAN_POSSIBLE':
       return 'more than possible';
     case 'ROSE':
-      return 'the trough rose';
+      return 'it rose';
     case 'FELL':
-      return 'the trough fell';
+      return 'it fell';
   }
 }
 
@@ -80,7 +83,8 @@ export function word(card: EffectCard): string {
 export function headline(card: EffectCard): string {
   const found = card.found;
   if (!found) {
-    if (card.comparable) return 'Not compared yet.';
+    if (card.trial) return trialHeadline(card.trial);
+    if (card.missing) return 'Not compared yet.';
     if (card.windows.cutBefore && !daysBefore(card))
       return `“${card.windows.cutBefore.title}” had not settled yet when it came.`;
     if (card.windows.cutAfter && !daysAfter(card))
@@ -105,7 +109,7 @@ export function headline(card: EffectCard): string {
     case 'AS_POSSIBLE':
       return 'It did what it could.';
     case 'LESS_THAN_POSSIBLE':
-      return claimed(found) && left.value * (found.possible?.value ?? 0) < 0
+      return claimed(bandOf(found)) && left.value * (found.possible?.value ?? 0) < 0
         ? 'It went the other way.'
         : 'Less came of it than is possible here.';
     case 'MORE_THAN_POSSIBLE':
@@ -117,7 +121,53 @@ export function headline(card: EffectCard): string {
   }
 }
 
-const claimed = (found: EffectFound) => bandOf(found).low > 0 || bandOf(found).high < 0;
+const claimed = (band: { low: number; high: number }) => band.low > 0 || band.high < 0;
+
+/** The sentence of a card that has hours but no whole days. */
+function trialHeadline({ hours, verdict }: EffectTrial): string {
+  const band = leftOf(hours);
+  const long = `In ${hoursOf(hours)} h`;
+  switch (verdict) {
+    case 'AS_POSSIBLE':
+      return `${long} it did what it could: ${signedRange(band)}.`;
+    case 'LESS_THAN_POSSIBLE':
+      return claimed(band) && band.value * (hours.possible?.value ?? 0) < 0
+        ? `${long} it went the other way: ${signedRange(band)}.`
+        : `${long} less came of it than is possible here: ${signedRange(band)}.`;
+    case 'MORE_THAN_POSSIBLE':
+      return `${long} more came of it than this can do here (${signedRange(band)}): look for another cause.`;
+    case 'NONE_EXPECTED':
+      return `${long} it did what the readings of room and water show, and nothing beside that.`;
+    case 'ROSE':
+      return `${long} pH rose by ${range(band, 2)}, and nothing measured explains it.`;
+    case 'FELL':
+      return `${long} pH fell by ${fallen(band)}, and nothing measured explains it.`;
+    default:
+      return `${long} it cannot be told: what is left lies from ${signedRange(band)}.`;
+  }
+}
+
+export const hoursOf = (hours: EffectTrial['hours']) =>
+  Math.round((Date.parse(hours.until) - Date.parse(hours.from)) / 3_600_000);
+
+/** Where a trial would end, as a band. */
+export function leftOf({ left }: EffectTrial['hours']) {
+  return { value: left.value, low: left.low ?? left.value, high: left.high ?? left.value };
+}
+
+/** On what a trial's figures rest, sentence by sentence. */
+export function besideTrial({ hours, roomMeasured }: EffectTrial): string[] {
+  return [
+    `No whole day stood after it, so its hours are compared with the same hours of the days before; ${Math.round(100 * hours.through)} % of it had come through at the end, and the figure is where it would end.`,
+    `What the same sum finds in ${hours.stretches} stretches of those days, when nothing was changed, is its band.`,
+    hours.possible
+      ? `Possible in these very hours: ${signedRange(hours.possible)}.`
+      : 'Nobody said in the Bench’s terms what was done: nothing to hold it against.',
+    ...(roomMeasured
+      ? []
+      : ['Nobody measured the room’s CO2: what people and windows did is in it.']),
+  ];
+}
 
 /** How that lies to what is possible here; nothing where that is not known. */
 function inside(found: EffectFound): string {

@@ -20,6 +20,7 @@ import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
 import jollytide.core.fit.TwinFit;
 import jollytide.core.measure.MeasureSet;
+import jollytide.core.units.InputException;
 import jollytide.core.unnoted.Cause;
 import jollytide.core.unnoted.ChangeSearch;
 import jollytide.core.unnoted.Unnoted;
@@ -128,8 +129,18 @@ public final class UnnotedStudy {
     }
 
     private record Case(LocalDate truth, List<Unnoted> found) {
+        /** A tank that bears the change: no keeper logs another. */
         static Case of(Change change, RandomGenerator random, boolean wrong) {
-            SimulatedTank world = world(change, random, wrong);
+            while (true) {
+                try {
+                    return of(change, world(change, random, wrong), random);
+                } catch (InputException cannotBe) {
+                    random.nextInt();
+                }
+            }
+        }
+
+        private static Case of(Change change, SimulatedTank world, RandomGenerator random) {
             int first = SimulatedTank.DAYS + random.nextInt(FURTHER_DAYS - 5 - change.overDays);
             List<Reading> ph = read(world, change, first);
             return new Case(

@@ -54,7 +54,28 @@ public record Effect(
         MORE_THAN_POSSIBLE,
         /** Nobody said in measures' terms what was done: nothing to hold it against. */
         ROSE,
-        FELL
+        FELL;
+
+        /** @param possible null when nobody said in measures' terms what was done */
+        public static Verdict of(Comparison.Remainder left, @Nullable Estimate possible) {
+            if (!left.claimed()) {
+                return possible != null && Math.max(Math.abs(possible.low()), Math.abs(possible.high())) < NOTHING
+                        ? NONE_EXPECTED
+                        : possible != null && outside(left, possible) ? LESS_THAN_POSSIBLE : NOT_TOLD;
+            }
+            if (possible == null) {
+                return left.value() > 0 ? ROSE : FELL;
+            }
+            if (!outside(left, possible)) {
+                return AS_POSSIBLE;
+            }
+            boolean further = possible.value() >= 0 ? left.value() > possible.high() : left.value() < possible.low();
+            return further ? MORE_THAN_POSSIBLE : LESS_THAN_POSSIBLE;
+        }
+
+        private static boolean outside(Comparison.Remainder left, Estimate possible) {
+            return left.band().low() > possible.high() || left.band().high() < possible.low();
+        }
     }
 
     /**
@@ -185,27 +206,7 @@ public record Effect(
 
     /** @param possible null when nobody said in measures' terms what was done */
     public Verdict verdict(@Nullable Estimate possible) {
-        Comparison.Remainder left = trough.left();
-        if (thin()) {
-            return Verdict.THIN;
-        }
-        if (!left.claimed()) {
-            return possible != null && Math.max(Math.abs(possible.low()), Math.abs(possible.high())) < NOTHING
-                    ? Verdict.NONE_EXPECTED
-                    : possible != null && outside(left, possible) ? Verdict.LESS_THAN_POSSIBLE : Verdict.NOT_TOLD;
-        }
-        if (possible == null) {
-            return left.value() > 0 ? Verdict.ROSE : Verdict.FELL;
-        }
-        if (!outside(left, possible)) {
-            return Verdict.AS_POSSIBLE;
-        }
-        boolean further = possible.value() >= 0 ? left.value() > possible.high() : left.value() < possible.low();
-        return further ? Verdict.MORE_THAN_POSSIBLE : Verdict.LESS_THAN_POSSIBLE;
-    }
-
-    private static boolean outside(Comparison.Remainder left, Estimate possible) {
-        return left.band().low() > possible.high() || left.band().high() < possible.low();
+        return thin() ? Verdict.THIN : Verdict.of(trough.left(), possible);
     }
 
     /**

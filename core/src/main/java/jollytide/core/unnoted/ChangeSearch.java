@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Reading;
@@ -83,31 +84,32 @@ public final class ChangeSearch {
     public static List<Unnoted> of(
             TankLog log, Setup setup, Fits fits, Predicate<LocalDate> leftOut, ZoneId zone, double leastEvidence) {
         ChangeSearch search = new ChangeSearch(log, setup, fits, leftOut, zone, leastEvidence);
-        int days = search.courses.days().size();
-        if (days >= 2 * LEAST_DAYS) {
-            search.within(0, days);
-        }
+        search.within(0, search.courses.days().size());
         return search.found.stream().sorted(Comparator.comparing(Unnoted::from)).toList();
     }
 
     /** Of the days from one to before another. */
     private void within(int from, int until) {
         if (until - from >= 2 * LEAST_DAYS) {
-            leftover(until).ifPresent(after -> within(from, until, after));
+            // What spans a large change is no plausible tank: then as it was in the first fortnight, or halfway.
+            Stream.of(until, Math.min(until, from + MOST_DAYS), (from + until) / 2)
+                    .flatMap(day -> leftover(day).stream())
+                    .findFirst()
+                    .ifPresent(tank -> within(from, until, tank));
         }
     }
 
-    private void within(int from, int until, Leftover after) {
+    private void within(int from, int until, Leftover tank) {
         Optional<Split> best = IntStream.rangeClosed(from + LEAST_DAYS, until - LEAST_DAYS)
                 .boxed()
-                .flatMap(day -> after.causes().stream().map(cause -> new Split(from, day, day, until, cause)))
-                .max(Comparator.comparingDouble(split -> split.evidence(after)));
-        if (best.isEmpty() || best.get().evidence(after) < leastEvidence) {
+                .flatMap(day -> tank.causes().stream().map(cause -> new Split(from, day, day, until, cause)))
+                .max(Comparator.comparingDouble(split -> split.evidence(tank)));
+        if (best.isEmpty() || best.get().evidence(tank) < leastEvidence) {
             return;
         }
-        Split split = best.get().ramp(after);
-        // The tank is known best as it was before the change; where nothing is known of that, as it was after it.
-        describe(split, leftover(split.day).orElse(after)).ifPresent(found::add);
+        Split split = best.get().ramp(tank);
+        // The tank is known best as it was before the change; where nothing is known of that, as it was found.
+        describe(split, leftover(split.day).orElse(tank)).ifPresent(found::add);
         within(from, split.day);
         within(split.end, until);
     }

@@ -8,6 +8,7 @@ import jollytide.core.description.TankParameters;
 import jollytide.core.effects.Doubt;
 import jollytide.core.effects.Effect;
 import jollytide.core.effects.HalfHourOfDay;
+import jollytide.core.effects.Trial;
 import jollytide.core.effects.Windows;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.Priors;
@@ -15,6 +16,8 @@ import jollytide.core.fit.TankLog;
 import jollytide.core.measure.Measures;
 import jollytide.core.measure.Setup;
 import jollytide.server.effect.EffectViews.Found;
+import jollytide.server.effect.EffectViews.FoundTrial;
+import jollytide.server.effect.EffectViews.Made;
 import jollytide.server.twin.TwinBook;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -36,12 +39,15 @@ class EffectMaker {
         this.book = book;
     }
 
-    /** Null where there is no whole day on one of both sides. */
-    @Nullable
-    Found made(TankHistory history, Step step, Windows windows) {
-        if (!history.comparable(windows)) {
-            return null;
-        }
+    /** What there is to be compared: whole days, or else hours. */
+    Made made(TankHistory history, Step step, Windows windows) {
+        Instant until = history.hoursEnd(step, windows);
+        return until == null
+                ? new Made(history.hasDays(windows) ? days(history, step, windows) : null, null)
+                : new Made(null, hours(history, step, windows, until));
+    }
+
+    private @Nullable Found days(TankHistory history, Step step, Windows windows) {
         Instant from = history.start(windows.before());
         Instant then = history.start(windows.change());
         Instant after = history.start(windows.after());
@@ -75,6 +81,23 @@ class EffectMaker {
                 was.roomMeasured(),
                 calibrated,
                 was.problem());
+    }
+
+    /** Without a fit nobody knows how fast its water follows. */
+    private @Nullable FoundTrial hours(TankHistory history, Step step, Windows windows, Instant until) {
+        Instant then = history.start(windows.change());
+        TwinBook.Described was = book.describe(history.tank(), then);
+        if (!was.fitted()) {
+            return null;
+        }
+        TankLog log = book.logged(history.tank(), was, history.start(windows.before()), until);
+        Setup since = step.said() ? book.changedSince(history.tank(), then, step.over()) : null;
+        Trial trial = Trial.of(
+                log, was.setup(), was.apart(), since, was.tanks(), step.at(), until, history::leftOut, history.zone());
+        return trial == null
+                ? null
+                : new FoundTrial(
+                        trial, Effect.Verdict.of(trial.left(), trial.possible()), lookFor(step), was.roomMeasured());
     }
 
     /** Of the trough; what nobody said in measures' terms can be anything. */

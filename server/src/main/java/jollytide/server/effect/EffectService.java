@@ -17,6 +17,7 @@ import jollytide.server.effect.EffectViews.Beside;
 import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
 import jollytide.server.effect.EffectViews.Found;
+import jollytide.server.effect.EffectViews.Made;
 import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
@@ -63,7 +64,7 @@ public class EffectService {
             return new EffectsView(null, 0, List.of(), List.of());
         }
         TankHistory history = histories.of(tank);
-        Map<String, Found> made = store.cards().of(tank.id());
+        Map<String, Made> made = store.cards().of(tank.id());
         List<EffectCard> cards = compared(history).stream()
                 .map(one -> card(history, one, made.get(one.fingerprint())))
                 .toList();
@@ -81,8 +82,8 @@ public class EffectService {
                 .filter(c -> c.step().at().equals(at))
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("change"));
-        Found found = store.cards().of(history.tank().id()).get(one.fingerprint());
-        return card(history, one, found == null ? made(history, one) : found);
+        Made made = store.cards().of(history.tank().id()).get(one.fingerprint());
+        return card(history, one, made == null && comparable(history, one) ? made(history, one) : made);
     }
 
     /** Makes one card that is missing, of whichever tank; false when none is. */
@@ -94,9 +95,9 @@ public class EffectService {
 
     private boolean makeOne(Tank tank, Instant now) {
         TankHistory history = histories.of(tank);
-        Map<String, Found> made = store.cards().of(tank.id());
+        Map<String, Made> made = store.cards().of(tank.id());
         Optional<Compared> missing = compared(history).stream()
-                .filter(one -> history.comparable(one.windows()) && !made.containsKey(one.fingerprint()))
+                .filter(one -> comparable(history, one) && !made.containsKey(one.fingerprint()))
                 .filter(one -> !resting.containsKey(one.fingerprint()))
                 .findFirst();
         Object rests = missing.<Object>map(Compared::fingerprint).orElse(tank.id());
@@ -105,12 +106,14 @@ public class EffectService {
         return missing.isPresent();
     }
 
-    private @Nullable Found made(TankHistory history, Compared one) {
-        Found found = maker.made(history, one.step(), one.windows());
-        if (found != null) {
-            store.cards().keep(history.tank().id(), one.step().at(), one.fingerprint(), found);
-        }
-        return found;
+    private Made made(TankHistory history, Compared one) {
+        Made made = maker.made(history, one.step(), one.windows());
+        store.cards().keep(history.tank().id(), one.step().at(), one.fingerprint(), made);
+        return made;
+    }
+
+    private static boolean comparable(TankHistory history, Compared one) {
+        return history.hasDays(one.windows()) || history.hoursEnd(one.step(), one.windows()) != null;
     }
 
     /** A step, the days that are compared for it, and a fingerprint of all that this rests on. */
@@ -141,14 +144,21 @@ public class EffectService {
                 stamps);
     }
 
-    private static EffectCard card(TankHistory history, Compared one, @Nullable Found found) {
+    private static EffectCard card(TankHistory history, Compared one, @Nullable Made made) {
         Windows windows = one.windows();
         List<Beside> beside = history.between(history.start(windows.before()), history.start(windows.end())).stream()
                 .filter(e -> one.step().changes().stream().noneMatch(c -> e.id().equals(c.eventId())))
                 .map(e -> new Beside(e.id(), e.title(), e.at(), e.until(), e.excludesDays()))
                 .toList();
         return new EffectCard(
-                one.step().at(), one.step().changes(), windows, beside, history.comparable(windows), found, null);
+                one.step().at(),
+                one.step().changes(),
+                windows,
+                beside,
+                made == null && comparable(history, one),
+                made == null ? null : made.days(),
+                made == null ? null : made.hours(),
+                null);
     }
 
     /** Which of the claimed ones stand when all are counted. */

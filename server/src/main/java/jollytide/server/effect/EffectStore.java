@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.unnoted.Cause;
-import jollytide.server.effect.EffectViews.Found;
+import jollytide.server.effect.EffectViews.Made;
 import jollytide.server.effect.UnnotedViews.Searched;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -14,17 +14,17 @@ import tools.jackson.databind.json.JsonMapper;
 /** The cards that were made, the stretches that were searched, and what keepers said is nothing. */
 @Component
 class EffectStore {
-    private final FingerprintedDocuments<Found> cards;
+    private final FingerprintedDocuments<Made> cards;
     private final FingerprintedDocuments<Searched> searches;
     private final JdbcTemplate jdbc;
 
     EffectStore(JdbcTemplate jdbc, JsonMapper json, Clock clock) {
         this.jdbc = jdbc;
-        cards = new FingerprintedDocuments<>(jdbc, json, clock, "effect_card", Found.class, 1);
+        cards = new FingerprintedDocuments<>(jdbc, json, clock, "effect_card", Made.class, 2);
         searches = new FingerprintedDocuments<>(jdbc, json, clock, "unnoted_search", Searched.class, 1);
     }
 
-    FingerprintedDocuments<Found> cards() {
+    FingerprintedDocuments<Made> cards() {
         return cards;
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import jollytide.core.effects.Effect;
 import jollytide.core.effects.HalfHourOfDay;
+import jollytide.core.effects.Trial;
 import jollytide.core.effects.Windows;
 import jollytide.core.evidence.Estimate;
 import org.jspecify.annotations.Nullable;
@@ -38,6 +39,16 @@ final class EffectViews {
             boolean calibrated,
             @Nullable String problem) {}
 
+    /**
+     * What was found of a step that has no whole day of its own, hour by hour.
+     *
+     * @param lookFor as of {@link Found}
+     */
+    record FoundTrial(Trial hours, Effect.Verdict verdict, List<String> lookFor, boolean roomMeasured) {}
+
+    /** What comparing a step gave: days, or else hours, or neither where too little was logged. */
+    record Made(@Nullable Found days, @Nullable FoundTrial hours) {}
+
     /** Another event in the days that are compared. */
     record Beside(
             UUID eventId,
@@ -51,8 +62,9 @@ final class EffectViews {
      *
      * @param at the first of the changes, by which it is asked for
      * @param beside other events in its days
-     * @param comparable whether there is a whole day on each side
-     * @param found null where it is not made yet, or there is nothing to compare
+     * @param missing whether there is something to compare that is not compared yet
+     * @param found null where it is not made yet, or there are no whole days to compare
+     * @param trial null where it is not made yet, or there are whole days, or too few hours
      * @param stands whether its change is still one when all cards are counted together; null where none is claimed
      */
     record EffectCard(
@@ -60,11 +72,12 @@ final class EffectViews {
             List<Step.StepChange> changes,
             Windows windows,
             List<Beside> beside,
-            boolean comparable,
+            boolean missing,
             @Nullable Found found,
+            @Nullable FoundTrial trial,
             @Nullable Boolean stands) {
         EffectCard standing(boolean it) {
-            return new EffectCard(at, changes, windows, beside, comparable, found, it);
+            return new EffectCard(at, changes, windows, beside, missing, found, trial, it);
         }
     }
 

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import jollytide.core.effects.Trial;
 import jollytide.core.effects.Windows;
 import jollytide.core.probe.Calibration;
 import jollytide.server.effect.EffectViews.Trough;
@@ -13,6 +14,7 @@ import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What happened to a tank up to now.
@@ -71,9 +73,22 @@ record TankHistory(
     }
 
     /** Whether a day that was logged closely, and counts, lies on each side. */
-    boolean comparable(Windows windows) {
-        return logged.stream().map(Trough::day).anyMatch(day -> windows.isBefore(day) && !leftOut(day))
+    boolean hasDays(Windows windows) {
+        return hasDaysBefore(windows)
                 && logged.stream().map(Trough::day).anyMatch(day -> windows.isAfter(day) && !leftOut(day));
+    }
+
+    private boolean hasDaysBefore(Windows windows) {
+        return logged.stream().map(Trough::day).anyMatch(day -> windows.isBefore(day) && !leftOut(day));
+    }
+
+    /** When a step ends that has hours but no whole days to be compared by; null where it has days, or neither. */
+    @Nullable
+    Instant hoursEnd(Step step, Windows windows) {
+        Instant next = windows.cutAfter() == null ? now : windows.cutAfter().at();
+        Duration length = Duration.between(step.over(), next);
+        boolean hours = length.compareTo(Trial.LEAST) >= 0 && length.compareTo(Trial.MOST) <= 0;
+        return hours && hasDaysBefore(windows) && !hasDays(windows) ? next : null;
     }
 
     boolean calibratedBetween(Instant from, Instant until) {

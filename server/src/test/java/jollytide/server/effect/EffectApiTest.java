@@ -130,7 +130,7 @@ class EffectApiTest extends ServerTest {
         double truth = logged(TIMES);
         livelier();
         JsonNode before = cards().path(0);
-        assertThat(before.path("comparable").asBoolean()).isTrue();
+        assertThat(before.path("missing").asBoolean()).isTrue();
         assertThat(before.path("found").isMissingNode() || before.path("found").isNull())
                 .isTrue();
         JsonNode found = card(CHANGED).path("found");
@@ -173,9 +173,9 @@ class EffectApiTest extends ServerTest {
                 .isTrue();
     }
 
-    /** A day's changes are one card; the next step two days later cuts it short, and is named. */
+    /** A day's changes are one card; the next step two days later leaves it hours, but no whole day, and is named. */
     @Test
-    void changesTooCloseTogetherAreNotTold() {
+    void whatWasCutShortIsComparedByHours() {
         logged(TIMES);
         livelier();
         noted("ADDITIVE", CHANGED.plus(5, ChronoUnit.HOURS), "bottle on", false);
@@ -183,12 +183,46 @@ class EffectApiTest extends ServerTest {
         JsonNode cards = cards();
         assertThat(cards.size()).isEqualTo(2);
         assertThat(cards.path(0).path("changes").size()).isEqualTo(2);
-        assertThat(cards.path(0).path("comparable").asBoolean()).isFalse();
+        assertThat(cards.path(0).path("missing").asBoolean()).isTrue();
         assertThat(cards.path(0).path("windows").path("cutAfter").path("title").asString())
                 .isEqualTo("pump off");
         assertThat(cards.path(1).path("windows").path("cutBefore").path("title").asString())
                 .isEqualTo("bottle on");
-        assertThat(card(CHANGED).path("found").path("effect").isMissingNode()).isTrue();
+        JsonNode card = card(CHANGED);
+        assertThat(card.path("found").path("effect").isMissingNode()).isTrue();
+        assertThat(card.path("missing").asBoolean()).isFalse();
+        JsonNode hours = card.path("trial").path("hours");
+        assertThat(hours.path("left").path("low").asDouble()).isPositive();
+        assertThat(hours.path("until").asString())
+                .isEqualTo(CHANGED.plus(53, ChronoUnit.HOURS).toString());
+        assertThat(hours.path("halfHours").size()).isBetween(100, 107);
+        assertThat(card.path("trial").path("verdict").asString()).isEqualTo("ROSE");
+    }
+
+    /** Of one alone it is known what it could do in these hours. */
+    @Test
+    void hoursAreHeldAgainstWhatIsPossibleInThem() {
+        logged(TIMES);
+        livelier();
+        noted("FAULT", CHANGED.plus(40, ChronoUnit.HOURS), "pump off", false);
+        JsonNode trial = card(CHANGED).path("trial");
+        assertThat(trial.path("verdict").asString()).isEqualTo("AS_POSSIBLE");
+        double left = trial.path("hours").path("left").path("value").asDouble();
+        assertThat(trial.path("hours").path("possible").path("low").asDouble()).isLessThan(left);
+        assertThat(trial.path("hours").path("possible").path("high").asDouble()).isGreaterThan(left);
+        assertThat(trial.path("hours").path("through").asDouble()).isGreaterThan(0.9);
+    }
+
+    /** The next step comes before anybody could see a thing. */
+    @Test
+    void fewHoursAreNotTold() {
+        logged(TIMES);
+        livelier();
+        noted("FAULT", CHANGED.plus(29, ChronoUnit.HOURS), "pump off", false);
+        noted("FAULT", CHANGED.plus(58, ChronoUnit.HOURS), "pump on", false);
+        JsonNode off = card(CHANGED.plus(29, ChronoUnit.HOURS));
+        assertThat(off.path("missing").asBoolean()).isFalse();
+        assertThat(off.path("trial").path("verdict").isMissingNode()).isTrue();
     }
 
     /** A reading that came late, or a day that tells nothing, makes another card of it. */
@@ -214,7 +248,7 @@ class EffectApiTest extends ServerTest {
         noted("REMEDY", CHANGED.minus(30, ChronoUnit.DAYS), "before the log", false);
         noted("OTHER", CHANGED.plus(4, ChronoUnit.DAYS), "nothing counts", true);
         JsonNode card = cards().path(0);
-        assertThat(card.path("comparable").asBoolean()).isFalse();
+        assertThat(card.path("missing").asBoolean()).isFalse();
         assertThat(card(CHANGED.minus(30, ChronoUnit.DAYS))
                         .path("found")
                         .path("effect")
@@ -296,21 +330,18 @@ class EffectApiTest extends ServerTest {
                 .isEqualTo(422);
     }
 
-    /** One at a time, of whichever tank. */
     @Test
-    void theNightlyThreadSearchesEachStretch() {
+    void theNightlyThreadSearchesOneStretchAtATime() {
         logged(1);
         noted("FAULT", CHANGED, "outlet slipped", false);
-        while (unnoted.searchOne()) {
-            assertThat(keptSearches()).isLessThanOrEqualTo(1);
-        }
-        assertThat(keptSearches()).isEqualTo(1);
-        assertThat(unnoted.searchOne()).isFalse();
+        int before = keptSearches();
+        assertThat(unnoted.searchOne()).isTrue();
+        assertThat(keptSearches()).isEqualTo(before + 1);
     }
 
+    /** Of all tanks, those of other tests included. */
     private int keptSearches() {
-        Integer kept =
-                jdbc.queryForObject("select count(*) from unnoted_search where tank_id = ?", Integer.class, id);
+        Integer kept = jdbc.queryForObject("select count(*) from unnoted_search", Integer.class);
         return kept == null ? 0 : kept;
     }
 }
