@@ -31,7 +31,7 @@ export function useMakeCard(tankId: string, card: EffectCard | undefined) {
     gcTime: 0,
   });
   // Made anew after a change of its log it has another time, and may say the same.
-  const at = made.data?.found && made.dataUpdatedAt;
+  const at = made.data?.missing === false && made.dataUpdatedAt;
   useEffect(() => {
     if (at) void client.invalidateQueries({ queryKey: keys.tank(tankId).log('effects') });
   }, [client, at, tankId]);

@@ -22,7 +22,7 @@ export function Scale({
         <line x1={left} x2={right} y1={y(tick)} y2={y(tick)} stroke="var(--hairline)" />
       )}
       <text x={left - 6} y={y(tick) + 4} textAnchor="end" className="fill-soft text-sm">
-        {tick.toFixed(digits)}
+        {tick.toFixed(digits).replace('-', '−')}
       </text>
     </g>
   ));

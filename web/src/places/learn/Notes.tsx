@@ -34,7 +34,16 @@ export function Notes() {
         Whole days at the same hours, before and after, the settling left out. The tank as it was is
         run through the days after, in their own room and alkalinity: what it would have shown is
         not the remedy’s. What is left has an interval, from the days’ scatter, the fit’s and the
-        probe’s. An empty home lifts the trough further than most remedies do.
+        probe’s. An empty home lifts the trough further than most remedies do. What was taken back
+        before a whole day had passed is compared by its hours with the same hours of the days
+        before.
+      </Note>
+      <Note question="What did nobody note?" see={['effects', 'Effects']}>
+        A skimmer that clogs, an animal that rots, a clock that was set, a probe that jumps: each
+        bends the day in a shape of its own. A weaker skimmer moves night and afternoon apart, a
+        probe moves all hours alike. Days are laid beside the twin, and where one such shape
+        explains more than chance does, that day is offered as an event: note it, or say that it is
+        nothing.
       </Note>
       <Note question="Outdoor air or media?" see={['bench', 'Bench']}>
         Outdoor air removes the source and costs a hose; media go lower than outdoors and cost every

@@ -142,25 +142,27 @@ function Card({ card, settlingHours }: { card: EffectCard; settlingHours: number
         {title(card)} <span className="font-normal text-soft">· {since(card)}</span>
       </h2>
       <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(card)}</p>
-      <div ref={ref} className="flex flex-wrap gap-x-10 gap-y-6">
-        {found && width > 0 && (
-          <>
-            <figure className="grid gap-1">
-              <BeforeAfterDrawing
-                found={found}
-                light={tank.description.light}
-                width={wide ? width - bars - 40 : width}
-              />
-              <figcaption className="flex justify-between gap-4 text-sm text-soft">
-                <span>{troughs(found).before}</span>
-                <span>{settlingHours} h of settling left out</span>
-                <span>{troughs(found).after}</span>
-              </figcaption>
-            </figure>
-            <WorthDrawing found={found} says={worth(found)} width={bars} />
-          </>
-        )}
-      </div>
+      {found && (
+        <div ref={ref} className="flex flex-wrap gap-x-10 gap-y-6">
+          {width > 0 && (
+            <>
+              <figure className="grid gap-1">
+                <BeforeAfterDrawing
+                  found={found}
+                  light={tank.description.light}
+                  width={wide ? width - bars - 40 : width}
+                />
+                <figcaption className="flex justify-between gap-4 text-sm text-soft">
+                  <span>{troughs(found).before}</span>
+                  <span>{settlingHours} h of settling left out</span>
+                  <span>{troughs(found).after}</span>
+                </figcaption>
+              </figure>
+              <WorthDrawing found={found} says={worth(found)} width={bars} />
+            </>
+          )}
+        </div>
+      )}
       <div className="grid max-w-prose gap-1">
         {beside(card).map((sentence) => (
           <p key={sentence}>{sentence}</p>

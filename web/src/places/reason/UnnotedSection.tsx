@@ -133,7 +133,7 @@ function Note({ change, close }: { change: UnnotedChange['found']; close: () => 
       }}
     >
       <Field
-        label="What it was"
+        label="Title"
         value={title}
         maxLength={120}
         required

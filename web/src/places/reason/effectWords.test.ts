@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
-import type { EffectCard, EffectFound } from '../../api/types';
-import { beside, headline, since, title, word } from './effectWords';
+import type { EffectCard, EffectFound, EffectTrial } from '../../api/types';
+import { beside, besideTrial, headline, since, title, word } from './effectWords';
 
 const comparison = {
   before: 7.85,
@@ -121,4 +121,40 @@ test('nothing seen where much was possible did not go the other way', () => {
 test('a change that may be chance among many says so', () => {
   expect(beside(card({ stands: false })).join(' ')).toContain('may well be chance');
   expect(beside(card({ stands: true })).join(' ')).not.toContain('chance');
+});
+
+const trial = (over: Partial<EffectTrial> = {}): EffectTrial => ({
+  hours: {
+    from: '2026-11-02T18:20:00Z',
+    until: '2026-11-04T18:40:00Z',
+    through: 0.98,
+    left: { value: 0, deviation: 0.01, ofDays: 0.01, low: -0.01, high: 0.01 },
+    possible: { value: 0.1, low: 0.05, high: 0.16 },
+    stretches: 3,
+    halfHours: [],
+  },
+  verdict: 'LESS_THAN_POSSIBLE',
+  lookFor: [],
+  roomMeasured: true,
+  ...over,
+});
+
+test('what was cut short is said by its hours', () => {
+  const short = card({ found: undefined, trial: trial() });
+  expect(headline(short)).toBe('In 48 h less came of it than is possible here: −0.01 to +0.01.');
+  expect(word(short)).toBe('less than possible, by hours');
+  expect(besideTrial(trial())).toContain('Possible in these very hours: +0.05 to +0.16.');
+});
+
+test('a trial that went down is not called less, and one of which nobody said more fell', () => {
+  const left = { value: -0.05, deviation: 0.01, ofDays: 0.01, low: -0.07, high: -0.03 };
+  const hours = { ...trial().hours, left };
+  expect(headline(card({ found: undefined, trial: trial({ hours }) }))).toBe(
+    'In 48 h it went the other way: −0.07 to −0.03.',
+  );
+  const fell = trial({ hours: { ...hours, possible: undefined }, verdict: 'FELL' });
+  expect(headline(card({ found: undefined, trial: fell }))).toBe(
+    'In 48 h pH fell by 0.03 to 0.07, and nothing measured explains it.',
+  );
+  expect(besideTrial(fell)[2]).toContain('nothing to hold it against');
 });

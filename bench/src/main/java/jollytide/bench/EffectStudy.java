@@ -18,6 +18,7 @@ import jollytide.core.effects.Comparison;
 import jollytide.core.effects.DayOfWater;
 import jollytide.core.effects.Doubt;
 import jollytide.core.effects.Effect;
+import jollytide.core.effects.Trial;
 import jollytide.core.effects.Windows;
 import jollytide.core.fit.AlkalinityCourse;
 import jollytide.core.fit.FittedTank;
@@ -50,12 +51,113 @@ public final class EffectStudy {
         int logs = args.length > 0 ? Integer.parseInt(args[0]) : 400;
         long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
         System.out.printf(Locale.ROOT, "%d logs of each, seed %d%n", logs, seed);
+        if (args.length < 3 || !args[2].equals("hours")) {
+            byDays(logs, seed);
+        }
+        byHours(logs, seed);
+    }
+
+    private static void byDays(int logs, long seed) {
         print("nothing changed, 14 days after", cases(logs, seed, 14, false, false));
         print("nothing changed, 2 days after", cases(logs / 2, seed + 3, 2, false, false));
         print("a line of +0.08, 10 days after", cases(logs, seed + 1, 10, true, false));
         print(
                 "a line of +0.08, and the room holds half or twice as much from that day on",
                 cases(logs / 4, seed + 2, 10, true, true));
+    }
+
+    private static void byHours(int logs, long seed) {
+        printTrials("nothing changed, 26 hours", trials(logs / 2, seed + 4, 26, false));
+        printTrials("a line of +0.08, 26 hours", trials(logs / 2, seed + 5, 26, true));
+        printTrials("a line of +0.08, 48 hours", trials(logs / 2, seed + 6, 48, true));
+    }
+
+    private static void printTrials(String what, List<TrialCase> cases) {
+        System.out.printf(
+                Locale.ROOT,
+                "%s: %d of them, claimed %.1f %%, held %.1f %%, width %.3f, off by %+.4f%n",
+                what,
+                cases.size(),
+                100.0 * cases.stream().filter(c -> c.trial.left().claimed()).count() / cases.size(),
+                100.0
+                        * cases.stream()
+                                .filter(c -> c.trial.left().band().holds(c.truth))
+                                .count()
+                        / cases.size(),
+                cases.stream()
+                        .mapToDouble(c -> c.trial.left().band().high()
+                                - c.trial.left().band().low())
+                        .sorted()
+                        .toArray()[cases.size() / 2],
+                cases.stream()
+                        .mapToDouble(c -> c.trial.left().value() - c.truth)
+                        .average()
+                        .orElseThrow());
+    }
+
+    private static List<TrialCase> trials(int logs, long seed, int hours, boolean line) {
+        return IntStream.range(0, logs)
+                .parallel()
+                .mapToObj(i -> TrialCase.of(
+                        new SplittableRandom(new SplittableRandom(seed * 1_000_003 + i).nextLong()),
+                        i % 5 == 4,
+                        Duration.ofHours(hours),
+                        line))
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    /** @param truth where the line would end in these very hours, by the tank as it is */
+    private record TrialCase(Trial trial, double truth) {
+        static @Nullable TrialCase of(RandomGenerator random, boolean wrong, Duration length, boolean line) {
+            int more = 2 + (int) length.toDays();
+            Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS));
+            Instant at = end.plus(Duration.ofHours(CHANGED_AT_H));
+            SimulatedTank world = SimulatedTank.livable(random, wrong, false, more, 1);
+            MeasureSet measures = line ? Case.lifting(world, end) : MeasureSet.NONE;
+            while (measures == null) {
+                world = SimulatedTank.livable(random, wrong, false, more, 1);
+                measures = Case.lifting(world, end);
+            }
+            List<Reading> all = world.probe().changed(world, measures, at, at.plus(length));
+            Instant first = SimulatedTank.START.plus(Duration.ofDays(2));
+            FittedTank fitted = TwinFit.of(
+                    world.described(),
+                    TankParameters.ORDINARY,
+                    Case.log(world, Case.within(all, first, end)),
+                    Priors.ASSUMED,
+                    TwinFit.Progress.NONE);
+            List<TankParameters> tanks = fitted.apart();
+            Trial trial = Trial.of(
+                    Case.log(world, Case.within(all, first, at.plus(length))),
+                    world.described(),
+                    tanks,
+                    null,
+                    List.of(),
+                    at,
+                    at.plus(length),
+                    day -> false,
+                    Doubt.of(8, false, 0, 0, world.described().alkalinityMeqPerL(), Priors.ASSUMED),
+                    SimulatedTank.ZONE);
+            return trial == null ? null : new TrialCase(trial, line ? truth(world, measures, at, length) : 0);
+        }
+
+        private static double truth(SimulatedTank world, MeasureSet measures, Instant at, Duration length) {
+            OrdinaryDays days = new OrdinaryDays(world.real(), world.truth(), world.trueRoom());
+            TwinState first = days.today(SimulatedTank.START);
+            List<TwinState> until = days.run(first, MeasureSet.NONE, Duration.between(SimulatedTank.START, at));
+            TwinState began = until.get(until.size() - 1);
+            List<TwinState> with = days.run(began, measures, length);
+            List<TwinState> without = days.run(began, MeasureSet.NONE, length);
+            return Trial.end(
+                    IntStream.range(0, with.size())
+                            .mapToObj(i -> new Reading(
+                                    with.get(i).at(),
+                                    with.get(i).phNbs() - without.get(i).phNbs()))
+                            .toList(),
+                    at,
+                    days.timeConstantH(first, MeasureSet.NONE));
+        }
     }
 
     private static List<Case> cases(int logs, long seed, int days, boolean line, boolean room) {

@@ -48,12 +48,41 @@ class EffectsIT extends BrowserTest {
                 .isVisible();
     }
 
-    /** A step that was followed by the next one before the water had settled says so, and no number. */
+    /** Two days with a thin hose: no whole day for it, but its hours tell. */
     @Test
-    void whatWasCutShortSaysSo() {
+    void whatWasCutShortIsToldByItsHours() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
         change(page, "Trial hose to the rear window").click();
-        assertThat(card(page)).containsText("came before the water had settled");
+        assertThat(card(page)).containsText("In 48 h less came of it than is possible here", ONCE_MADE);
+        assertThat(card(page)).containsText("a hose too long, too thin or kinked");
+        assertThat(card(page)
+                        .getByRole(
+                                AriaRole.IMG, new Locator.GetByRoleOptions().setName(Pattern.compile("^Hour by hour"))))
+                .isVisible();
+    }
+
+    /** The venturi crusted over for a week: said to be nothing, taken back, then noted, and its cleaning is told by it. */
+    @Test
+    void whatNobodyNotedIsFoundAndNoted() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
+        Locator unnoted = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What nobody noted"));
+        assertThat(unnoted)
+                .containsText(
+                        Pattern.compile("the skimmer’s exchange seems to have fallen to \\d+ to \\d+ % of what it was"),
+                        ONCE_MADE);
+        button(page, "it is nothing").click();
+        assertThat(unnoted).containsText("skimmer carries less, you said it is nothing");
+        button(page, "Undo").first().click();
+        button(page, "Note it").click();
+        page.getByLabel("Title").fill("venturi crusted over");
+        button(page, "Note it").click();
+        assertThat(page.getByText("“venturi crusted over” is noted").first()).isVisible();
+        assertThat(unnoted).containsText("each day differs from the next as it always did", ONCE_MADE);
+        change(page, "Skimmer's venturi cleaned").click();
+        assertThat(card(page)).containsText("not before “venturi crusted over” had settled", ONCE_MADE);
+        assertThat(card(page)).containsText("The trough rose by", ONCE_MADE);
+        button(page, "Undo").first().click();
+        assertThat(unnoted).containsText("Nothing is noted.", ONCE_MADE);
     }
 
     @Test

@@ -72,6 +72,7 @@ public record Trial(
      *     least one
      * @param since the tank as it is described since; null where nobody said in measures' terms what was done
      * @param behind tanks at the edges of what could be behind the days before
+     * @param doubt what else stands between the days before and these hours
      * @return null where too little was logged before it or of it
      */
     public static @Nullable Trial of(
@@ -83,6 +84,7 @@ public record Trial(
             Instant from,
             Instant until,
             Predicate<LocalDate> leftOut,
+            Doubt doubt,
             ZoneId zone) {
         try {
             OrdinaryDays days = new OrdinaryDays(was, tanks.get(0));
@@ -90,7 +92,9 @@ public record Trial(
             List<Residue> residues = tanks.stream()
                     .flatMap(tank -> Residue.of(log, was, tank, leftOut, zone).stream())
                     .toList();
-            return residues.isEmpty() ? null : of(log, was, since, behind, residues, timeConstantH, from, until, zone);
+            return residues.isEmpty()
+                    ? null
+                    : of(log, was, since, behind, residues, timeConstantH, from, until, doubt, zone);
         } catch (InputException leavesWhatWaterCanBe) {
             return null;
         }
@@ -105,6 +109,7 @@ public record Trial(
             double timeConstantH,
             Instant from,
             Instant until,
+            Doubt doubt,
             ZoneId zone) {
         Residue likely = residues.get(0);
         Rise rise = new Rise(timeConstantH);
@@ -126,7 +131,8 @@ public record Trial(
         double half90 = new TDistribution(before.length - 1.0).inverseCumulativeProbability(0.95)
                 * ofDays
                 * Math.sqrt(1 + 1.0 / before.length);
-        double half = Math.hypot(half90, NINETY * Math.sqrt(fit + time * time));
+        double rest = fit + time * time + doubt.deviation() * doubt.deviation();
+        double half = Math.hypot(half90, NINETY * Math.sqrt(rest));
         return new Trial(
                 from,
                 until,
@@ -137,6 +143,15 @@ public record Trial(
                 moved.stream()
                         .map(r -> new HalfHour(r.at(), r.value(), value * rise.share(from, r.at())))
                         .toList());
+    }
+
+    /**
+     * Where a rise from nothing would end that some changes of pH lie closest to.
+     *
+     * @param timeConstantH of the water
+     */
+    public static double end(List<Reading> moved, Instant from, double timeConstantH) {
+        return new Rise(timeConstantH).end(moved, from);
     }
 
     private static boolean logged(List<Reading> moved, Instant from, Instant until) {

@@ -76,6 +76,7 @@ class TrialTest {
                 BEGAN,
                 BEGAN.plus(length),
                 day -> false,
+                new Doubt(0, 0),
                 Logged.ZONE);
     }
 

@@ -59,7 +59,7 @@ class EffectMaker {
         Instant middleAfter = middle(after, until);
         boolean calibrated = history.calibratedBetween(middleBefore, middleAfter);
         Doubt doubt = Doubt.of(
-                Duration.between(middleBefore, middleAfter).toHours() / HOURS_A_DAY,
+                daysBetween(middleBefore, middleAfter),
                 calibrated,
                 log.tests(from, then),
                 log.tests(after, until),
@@ -90,14 +90,40 @@ class EffectMaker {
         if (!was.fitted()) {
             return null;
         }
-        TankLog log = book.logged(history.tank(), was, history.start(windows.before()), until);
+        // A run's first day tells nothing: it is one that does not count yet.
+        Instant from = history.start(windows.before().minusDays(1));
+        TankLog log = book.logged(history.tank(), was, from, until);
         Setup since = step.said() ? book.changedSince(history.tank(), then, step.over()) : null;
         Trial trial = Trial.of(
-                log, was.setup(), was.apart(), since, was.tanks(), step.at(), until, history::leftOut, history.zone());
+                log,
+                was.setup(),
+                was.apart(),
+                since,
+                was.tanks(),
+                step.at(),
+                until,
+                history::leftOut,
+                ofProbe(history, was, middle(from, then), middle(step.at(), until)),
+                history.zone());
         return trial == null
                 ? null
                 : new FoundTrial(
                         trial, Effect.Verdict.of(trial.left(), trial.possible()), lookFor(step), was.roomMeasured());
+    }
+
+    /** Hours have no tests of their own. */
+    private static Doubt ofProbe(TankHistory history, TwinBook.Described was, Instant before, Instant during) {
+        return Doubt.of(
+                daysBetween(before, during),
+                history.calibratedBetween(before, during),
+                0,
+                0,
+                was.setup().alkalinityMeqPerL(),
+                Priors.ASSUMED);
+    }
+
+    private static double daysBetween(Instant from, Instant until) {
+        return Duration.between(from, until).toHours() / HOURS_A_DAY;
     }
 
     /** Of the trough; what nobody said in measures' terms can be anything. */
