@@ -2,7 +2,6 @@ package jollytide.core.effects;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -28,10 +27,9 @@ public record HalfHourOfDay(int minuteOfDay, double low, double median, double h
     public static List<HalfHourOfDay> of(Collection<Reading> readings, ZoneId zone, Predicate<LocalDate> days) {
         SortedMap<Integer, List<Double>> byClock = new TreeMap<>();
         for (Reading r : readings) {
-            ZonedDateTime local = r.at().atZone(zone);
-            if (days.test(local.toLocalDate())) {
-                int halfHour = (local.getHour() * 60 + local.getMinute()) / MINUTES;
-                byClock.computeIfAbsent(halfHour, h -> new ArrayList<>()).add(r.value());
+            if (days.test(LocalDate.ofInstant(r.at(), zone))) {
+                byClock.computeIfAbsent(r.halfHour(zone), h -> new ArrayList<>())
+                        .add(r.value());
             }
         }
         return byClock.entrySet().stream()

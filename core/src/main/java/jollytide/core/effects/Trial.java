@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -58,10 +57,6 @@ public record Trial(
 
     private static final double NINETY = 1.645;
     private static final double HALF_HOUR_H = 0.5;
-    private static final int MINUTES = 30;
-    /** A run begins with the water as it should be by the first reading: by then it follows the tank. */
-    private static final Duration BEGINNING = Duration.ofDays(1);
-
     /** @param moved by how much pH was another than on the days before, {@code rises} what the change makes of it */
     public record HalfHour(Instant at, double moved, double rises) {}
 
@@ -166,7 +161,7 @@ public record Trial(
         List<Double> found = new ArrayList<>();
         for (int k = 1; ; k++) {
             Instant then = from.atZone(zone).minusDays(k).toInstant();
-            if (then.isBefore(first.plus(BEGINNING))) {
+            if (then.isBefore(first.plus(TankLog.RUN_IN))) {
                 return Shift.array(found);
             }
             Instant end = then.plus(length);
@@ -232,7 +227,7 @@ public record Trial(
                 TankLog log, Setup was, TankParameters tank, Predicate<LocalDate> leftOut, ZoneId zone) {
             try {
                 List<Reading> shown = log.shownBy(was, tank);
-                Instant told = log.ph().get(0).at().plus(BEGINNING);
+                Instant told = log.ph().get(0).at().plus(TankLog.RUN_IN);
                 List<Reading> left = IntStream.range(0, shown.size())
                         .mapToObj(i -> new Reading(
                                 shown.get(i).at(),
@@ -254,23 +249,18 @@ public record Trial(
                 Reading r = left.get(i);
                 boolean inside = !r.at().isBefore(from) && r.at().isBefore(until);
                 if (counts.get(i) && !inside && r.at().isBefore(usualUntil)) {
-                    usual.computeIfAbsent(halfHour(r.at()), h -> new Mean()).increment(r.value());
+                    usual.computeIfAbsent(r.halfHour(zone), h -> new Mean()).increment(r.value());
                 }
             }
             return left.stream()
                     .filter(r -> !r.at().isBefore(from) && r.at().isBefore(until))
                     .flatMap(r -> {
-                        Mean mean = usual.get(halfHour(r.at()));
+                        Mean mean = usual.get(r.halfHour(zone));
                         return mean == null
                                 ? Stream.of()
                                 : Stream.of(new Reading(r.at(), r.value() - mean.getResult()));
                     })
                     .toList();
-        }
-
-        private int halfHour(Instant at) {
-            ZonedDateTime local = at.atZone(zone);
-            return (local.getHour() * 60 + local.getMinute()) / MINUTES;
         }
     }
 }

@@ -28,6 +28,9 @@ public record TankLog(
         boolean roomMeasured,
         AlkalinityCourse alkalinity,
         List<Interlude> interludes) {
+    /** A run begins with the water as it should be by the first reading: by then it follows the tank. */
+    public static final Duration RUN_IN = Duration.ofDays(1);
+
     /** So much of a log tells something. */
     private static final Duration LEAST = Duration.ofHours(12);
 

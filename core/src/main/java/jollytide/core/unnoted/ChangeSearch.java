@@ -14,7 +14,6 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.FittedTank;
-import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
 import jollytide.core.measure.Setup;
 import jollytide.core.units.InputException;
@@ -71,7 +70,7 @@ public final class ChangeSearch {
         this.fits = fits;
         this.zone = zone;
         this.leastEvidence = leastEvidence;
-        courses = DayCourses.of(log.ph().stream().map(Reading::at).toList(), leftOut, zone);
+        courses = DayCourses.of(log.ph(), leftOut, zone);
     }
 
     /**

@@ -1,10 +1,7 @@
 package jollytide.core.unnoted;
 
-import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SortedMap;
@@ -12,6 +9,8 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import jollytide.core.evidence.Trace;
+import jollytide.core.fit.Reading;
+import jollytide.core.fit.TankLog;
 import org.hipparchus.analysis.interpolation.LinearInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
 
@@ -23,22 +22,19 @@ import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
  */
 record DayCourses(List<LocalDate> days, List<List<Slot>> readings) {
     static final int HALF_HOURS = 48;
-    private static final int MINUTES = 30;
-    /** A run begins with the water as it should be by the first reading: by then it follows the tank. */
-    private static final Duration BEGINNING = Duration.ofDays(1);
 
     /** Of one reading: its place in the log and its half hour of the clock. */
     record Slot(int reading, int halfHour) {}
 
-    static DayCourses of(List<Instant> readings, Predicate<LocalDate> leftOut, ZoneId zone) {
+    static DayCourses of(List<Reading> readings, Predicate<LocalDate> leftOut, ZoneId zone) {
         SortedMap<LocalDate, List<Slot>> byDay = new TreeMap<>();
         for (int i = 0; i < readings.size(); i++) {
-            if (readings.get(i).isBefore(readings.get(0).plus(BEGINNING))) {
+            if (readings.get(i).at().isBefore(readings.get(0).at().plus(TankLog.RUN_IN))) {
                 continue;
             }
-            ZonedDateTime local = readings.get(i).atZone(zone);
-            int halfHour = (local.getHour() * 60 + local.getMinute()) / MINUTES;
-            List<Slot> day = byDay.computeIfAbsent(local.toLocalDate(), d -> new ArrayList<>());
+            int halfHour = readings.get(i).halfHour(zone);
+            List<Slot> day =
+                    byDay.computeIfAbsent(LocalDate.ofInstant(readings.get(i).at(), zone), d -> new ArrayList<>());
             // The hour that a clock shows twice is read once.
             if (day.isEmpty() || day.get(day.size() - 1).halfHour < halfHour) {
                 day.add(new Slot(i, halfHour));

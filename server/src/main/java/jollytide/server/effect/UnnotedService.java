@@ -21,6 +21,7 @@ import jollytide.server.effect.EffectStore.Dismissed;
 import jollytide.server.effect.UnnotedViews.Searched;
 import jollytide.server.effect.UnnotedViews.UnnotedChange;
 import jollytide.server.effect.UnnotedViews.UnnotedView;
+import jollytide.server.problem.Problem;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import jollytide.server.twin.TwinBook;
@@ -59,19 +60,22 @@ public class UnnotedService {
         List<Search> all = searches(history);
         missing(history, all).ifPresent(one -> search(history, one));
         Map<String, Searched> done = store.searches().of(tankId);
-        List<Unnoted> found = all.stream()
-                .flatMap(one -> Optional.ofNullable(done.get(one.fingerprint())).stream())
-                .flatMap(searched -> searched.found().stream())
-                .toList();
         List<Dismissed> dismissed = store.dismissed(tankId);
         return new UnnotedView(
                 all.size(),
                 (int) all.stream()
                         .filter(one -> done.containsKey(one.fingerprint()))
                         .count(),
-                once(found).stream()
+                found(all, done).stream()
                         .map(one -> new UnnotedChange(one, dismissed.stream().anyMatch(d -> same(one, d))))
                         .toList());
+    }
+
+    private static List<Unnoted> found(List<Search> all, Map<String, Searched> done) {
+        return once(all.stream()
+                .flatMap(one -> Optional.ofNullable(done.get(one.fingerprint())).stream())
+                .flatMap(searched -> searched.found().stream())
+                .toList());
     }
 
     /** Searches one stretch that is not yet, of whichever tank; false when all are. */
@@ -89,12 +93,21 @@ public class UnnotedService {
         return missing.isPresent();
     }
 
+    /** Only of what was found: nobody fills the table with days of their own. */
     void dismiss(UUID keeperId, UUID tankId, LocalDate from, Cause cause) {
-        store.dismiss(tanks.tank(keeperId, tankId).id(), new Dismissed(from, cause));
+        Dismissed one = new Dismissed(from, cause);
+        TankHistory history = histories.of(tanks.tank(keeperId, tankId));
+        if (found(searches(history), store.searches().of(tankId)).stream().noneMatch(found -> same(found, one))) {
+            throw Problem.notFound("change");
+        }
+        store.dismiss(tankId, one);
     }
 
     void takeBack(UUID keeperId, UUID tankId, LocalDate from, Cause cause) {
-        store.takeBack(tanks.tank(keeperId, tankId).id(), new Dismissed(from, cause));
+        Tank tank = tanks.tank(keeperId, tankId);
+        store.dismissed(tank.id()).stream()
+                .filter(d -> d.cause() == cause && near(d.from(), from))
+                .forEach(d -> store.takeBack(tank.id(), d));
     }
 
     private List<Search> searches(TankHistory history) {
