@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
@@ -145,13 +146,14 @@ public final class UnnotedStudy {
             List<Reading> ph = read(world, change, first);
             return new Case(
                     LocalDate.ofInstant(SimulatedTank.START.plus(Duration.ofDays(first)), SimulatedTank.ZONE),
-                    ChangeSearch.of(
-                            log(world, ph),
-                            world.described(),
-                            then -> fitted(world, ph, then),
-                            d -> false,
-                            SimulatedTank.ZONE,
-                            ChangeSearch.LEAST_EVIDENCE));
+                    Objects.requireNonNullElse(
+                            ChangeSearch.of(
+                                    log(world, ph),
+                                    world.described(),
+                                    then -> fitted(world, ph, then),
+                                    d -> false,
+                                    SimulatedTank.ZONE),
+                            List.of()));
         }
 
         private static SimulatedTank world(Change change, RandomGenerator random, boolean wrong) {

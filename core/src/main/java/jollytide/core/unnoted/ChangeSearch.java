@@ -18,7 +18,6 @@ import jollytide.core.fit.TankLog;
 import jollytide.core.measure.Setup;
 import jollytide.core.units.InputException;
 import org.hipparchus.linear.RealVector;
-import org.hipparchus.stat.regression.SimpleRegression;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,11 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class ChangeSearch {
     /** More squares than chance takes away: found with seed 1 of {@code scripts/bench unnoted}. */
-    public static final double LEAST_EVIDENCE = 12;
-    /** Days on each side that are compared. */
-    private static final int MOST_DAYS = 14;
-
-    private static final int LEAST_DAYS = 3;
+    private static final double LEAST_EVIDENCE = 12;
     /** What takes away nearly as much explains it as well, as a share. From memory. */
     private static final double AS_WELL = 0.8;
     /** What takes away less than this of the most to first order is not looked at closer. */
@@ -41,16 +36,12 @@ public final class ChangeSearch {
     /** A change that moves no hour of the day by more than this nobody would look for, pH. */
     private static final double NOTHING_PH = 0.02;
 
-    private static final int LONGEST_RAMP = 7;
     private static final double NINETY = 1.645;
-    /** Of the derivative with the size. */
-    private static final double STEP = 0.05;
 
     private final TankLog log;
     private final Setup setup;
     private final Fits fits;
     private final ZoneId zone;
-    private final double leastEvidence;
     private final DayCourses courses;
     private final Map<Integer, Optional<Leftover>> leftovers = new HashMap<>();
     private final List<Unnoted> found = new ArrayList<>();
@@ -63,13 +54,11 @@ public final class ChangeSearch {
         FittedTank until(Instant then);
     }
 
-    private ChangeSearch(
-            TankLog log, Setup setup, Fits fits, Predicate<LocalDate> leftOut, ZoneId zone, double leastEvidence) {
+    private ChangeSearch(TankLog log, Setup setup, Fits fits, Predicate<LocalDate> leftOut, ZoneId zone) {
         this.log = log;
         this.setup = setup;
         this.fits = fits;
         this.zone = zone;
-        this.leastEvidence = leastEvidence;
         courses = DayCourses.of(log.ph(), leftOut, zone);
     }
 
@@ -78,20 +67,23 @@ public final class ChangeSearch {
      *
      * @param log of days in which nothing is noted that moves pH
      * @param leftOut days of which somebody said that they tell nothing
-     * @param leastEvidence {@link #LEAST_EVIDENCE}, but in a study of that
+     * @return null where no plausible tank is behind any of it, or too few days are
      */
-    public static List<Unnoted> of(
-            TankLog log, Setup setup, Fits fits, Predicate<LocalDate> leftOut, ZoneId zone, double leastEvidence) {
-        ChangeSearch search = new ChangeSearch(log, setup, fits, leftOut, zone, leastEvidence);
+    public static @Nullable List<Unnoted> of(
+            TankLog log, Setup setup, Fits fits, Predicate<LocalDate> leftOut, ZoneId zone) {
+        ChangeSearch search = new ChangeSearch(log, setup, fits, leftOut, zone);
         search.within(0, search.courses.days().size());
+        if (search.leftovers.values().stream().allMatch(Optional::isEmpty)) {
+            return null;
+        }
         return search.found.stream().sorted(Comparator.comparing(Unnoted::from)).toList();
     }
 
     /** Of the days from one to before another. */
     private void within(int from, int until) {
-        if (until - from >= 2 * LEAST_DAYS) {
+        if (until - from >= 2 * Split.LEAST_DAYS) {
             // What spans a large change is no plausible tank: then as it was in the first fortnight, or halfway.
-            Stream.of(until, Math.min(until, from + MOST_DAYS), (from + until) / 2)
+            Stream.of(until, Math.min(until, from + Split.MOST_DAYS), (from + until) / 2)
                     .flatMap(day -> leftover(day).stream())
                     .findFirst()
                     .ifPresent(tank -> within(from, until, tank));
@@ -99,18 +91,18 @@ public final class ChangeSearch {
     }
 
     private void within(int from, int until, Leftover tank) {
-        Optional<Split> best = IntStream.rangeClosed(from + LEAST_DAYS, until - LEAST_DAYS)
+        Optional<Split> best = IntStream.rangeClosed(from + Split.LEAST_DAYS, until - Split.LEAST_DAYS)
                 .boxed()
                 .flatMap(day -> tank.causes().stream().map(cause -> new Split(from, day, day, until, cause)))
                 .max(Comparator.comparingDouble(split -> split.evidence(tank)));
-        if (best.isEmpty() || best.get().evidence(tank) < leastEvidence) {
+        if (best.isEmpty() || best.get().evidence(tank) < LEAST_EVIDENCE) {
             return;
         }
         Split split = best.get().ramp(tank);
         // The tank is known best as it was before the change; where nothing is known of that, as it was found.
-        describe(split, leftover(split.day).orElse(tank)).ifPresent(found::add);
-        within(from, split.day);
-        within(split.end, until);
+        describe(split, leftover(split.day()).orElse(tank)).ifPresent(found::add);
+        within(from, split.day());
+        within(split.end(), until);
     }
 
     /** Of the tank as it is known at the end of the day before one. */
@@ -126,122 +118,6 @@ public final class ChangeSearch {
                 return Optional.empty();
             }
         });
-    }
-
-    /**
-     * Days before a change and after it.
-     *
-     * @param from the first that may be compared
-     * @param day the first that shows the change, {@code end} the first that shows all of it
-     * @param until the first that may no longer be compared
-     */
-    private record Split(int from, int day, int end, int until, Cause cause) {
-        int first() {
-            return Math.max(from, day - MOST_DAYS);
-        }
-
-        int last() {
-            return Math.min(until, end + MOST_DAYS);
-        }
-
-        double share() {
-            return 1.0 / (last() - end) + 1.0 / (day - first());
-        }
-
-        RealVector moved(Leftover tank) {
-            return tank.left(end, last()).subtract(tank.left(first(), day));
-        }
-
-        Split by(Cause other) {
-            return new Split(from, day, end, until, other);
-        }
-
-        /** By how much the cause lessens the squares, to first order. */
-        double evidence(Leftover tank) {
-            RealVector shape = tank.shape(cause, end, last());
-            double along = tank.noise().product(shape, moved(tank), share());
-            return along * along / tank.noise().product(shape, shape, share());
-        }
-
-        /** The least that is left of it when any one day had not been: an odd day is no change. */
-        double evidenceWithoutOneDay(Leftover tank) {
-            RealVector shape = tank.shape(cause, end, last());
-            int before = day - first();
-            int after = last() - end;
-            return IntStream.range(first(), last())
-                    .filter(d -> d < day || d >= end)
-                    .mapToDouble(d -> {
-                        boolean early = d < day;
-                        int others = (early ? before : after) - 1;
-                        RealVector odd = tank.left(d)
-                                .subtract(early ? tank.left(first(), day) : tank.left(end, last()))
-                                .mapDivide(others);
-                        RealVector moved =
-                                early ? moved(tank).add(odd) : moved(tank).subtract(odd);
-                        double share = early ? 1.0 / after + 1.0 / others : 1.0 / before + 1.0 / others;
-                        double along = tank.noise().product(shape, moved, share);
-                        return along * along / tank.noise().product(shape, shape, share);
-                    })
-                    .min()
-                    .orElseThrow();
-        }
-
-        /**
-         * By how much the size is another where another tank that could be behind the log is, one standard deviation of
-         * all of those (first order).
-         */
-        double deviation(Leftover tank, double size) {
-            double here = further(tank, size);
-            return Math.sqrt(tank.neighbours().stream()
-                    .mapToDouble(other -> further(other, size) - here)
-                    .map(d -> d * d)
-                    .sum());
-        }
-
-        private double further(Leftover tank, double size) {
-            RealVector change = tank.change(cause, size, end, last());
-            RealVector slope = tank.change(cause, size + STEP, end, last())
-                    .subtract(change)
-                    .mapDivide(STEP);
-            return tank.noise().product(slope, moved(tank).subtract(change), share())
-                    / tank.noise().product(slope, slope, share());
-        }
-
-        double squares(Leftover tank, double size) {
-            RealVector rest = moved(tank).subtract(tank.change(cause, size, end, last()));
-            return tank.noise().product(rest, rest, share());
-        }
-
-        /** The size that the cause would have on each day alone, to first order. */
-        double[] daily(Leftover tank) {
-            RealVector usual = tank.left(first(), day);
-            RealVector shape = tank.shape(cause, end, last());
-            double own = tank.noise().product(shape, shape, 1);
-            return IntStream.range(first(), last())
-                    .mapToDouble(d -> tank.noise().product(shape, tank.left(d).subtract(usual), 1) / own)
-                    .toArray();
-        }
-
-        /** The straight rise, over a day or several, that the days' own sizes follow best (least squares). */
-        Split ramp(Leftover tank) {
-            double[] daily = daily(tank);
-            Split best = this;
-            double least = Double.MAX_VALUE;
-            for (int over = 1; over <= LONGEST_RAMP; over++) {
-                for (int begin = first() + LEAST_DAYS; begin + over - 1 <= last() - LEAST_DAYS; begin++) {
-                    SimpleRegression line = new SimpleRegression();
-                    for (int i = 0; i < daily.length; i++) {
-                        double share = (first() + i - begin + 1.0) / over;
-                        line.addData(Math.max(0, Math.min(1, share)), daily[i]);
-                    }
-                    if (line.getSumSquaredErrors() < least) {
-                        least = line.getSumSquaredErrors();
-                        best = new Split(from, begin, begin + over - 1, until, cause);
-                    }
-                }
-            }
-            return best;
-        }
     }
 
     /** A cause with the size that it would need, and by how much it then lessens the squares. */
@@ -261,7 +137,7 @@ public final class ChangeSearch {
         Sized best = ranked.get(0);
         Split s = best.split();
         RealVector change = tank.change(s.cause(), best.size().value(), s.end(), s.last());
-        if (Math.min(best.evidence(), s.evidenceWithoutOneDay(tank)) < leastEvidence
+        if (Math.min(best.evidence(), s.evidenceWithoutOneDay(tank)) < LEAST_EVIDENCE
                 || change.getLInfNorm() < NOTHING_PH) {
             return Optional.empty();
         }

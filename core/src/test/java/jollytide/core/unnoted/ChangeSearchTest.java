@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.SplittableRandom;
 import java.util.function.IntFunction;
 import java.util.function.Predicate;
@@ -21,6 +22,7 @@ import jollytide.core.fit.TankLog;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.TwinState;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
 /** Changes of a tank whose truth is known, found in nothing but its log. */
@@ -58,8 +60,8 @@ class ChangeSearchTest {
     }
 
     private static List<Unnoted> found(List<Reading> ph, Predicate<LocalDate> leftOut) {
-        return ChangeSearch.of(
-                log(ph), Logged.TANK, then -> fitted(ph, then), leftOut, Logged.ZONE, ChangeSearch.LEAST_EVIDENCE);
+        return Objects.requireNonNull(
+                ChangeSearch.of(log(ph), Logged.TANK, then -> fitted(ph, then), leftOut, Logged.ZONE));
     }
 
     private static List<Unnoted> found(List<Reading> ph) {
@@ -137,19 +139,18 @@ class ChangeSearchTest {
     void aLogThatTellsNothingIsNotSearched() {
         List<Reading> clogged = ph(d -> with(d < CHANGED ? 1 : 0.2, 1));
         Instant soon = Logged.START.plus(Duration.ofDays(5));
-        assertThat(found(clogged.stream().filter(r -> r.at().isBefore(soon)).toList()))
-                .isEmpty();
-        assertThat(found(clogged.stream()
-                        .filter(r -> r.at().atZone(Logged.ZONE).getHour() >= 8)
-                        .toList()))
-                .isEmpty();
-        assertThat(ChangeSearch.of(
-                        log(clogged),
-                        Logged.TANK,
-                        then -> null,
-                        day -> false,
-                        Logged.ZONE,
-                        ChangeSearch.LEAST_EVIDENCE))
-                .isEmpty();
+        assertThat(searched(clogged.stream().filter(r -> r.at().isBefore(soon)).toList(), true))
+                .isNull();
+        assertThat(searched(
+                        clogged.stream()
+                                .filter(r -> r.at().atZone(Logged.ZONE).getHour() >= 8)
+                                .toList(),
+                        true))
+                .isNull();
+        assertThat(searched(clogged, false)).isNull();
+    }
+
+    private static @Nullable List<Unnoted> searched(List<Reading> ph, boolean fits) {
+        return ChangeSearch.of(log(ph), Logged.TANK, then -> fits ? fitted(ph, then) : null, day -> false, Logged.ZONE);
     }
 }

@@ -22,6 +22,7 @@ import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -136,12 +137,15 @@ public class EffectService {
     }
 
     private String fingerprint(TankHistory history, Step step, Windows windows, SortedMap<Long, String> stamps) {
+        Instant from = history.start(windows.before());
+        Instant until = history.start(windows.end());
         return histories.fingerprint(
                 history,
                 List.of(step, windows, history.described(step.at()), history.described(step.over())),
-                history.start(windows.before()),
-                history.start(windows.end()),
-                stamps);
+                from,
+                until,
+                // Tests of alkalinity after its days say how that moved in them.
+                Histories.within(stamps, from.minus(TwinBook.LOOKED_BACK), until.plus(TwinBook.LOOKED_BACK)));
     }
 
     private static EffectCard card(TankHistory history, Compared one, @Nullable Made made) {

@@ -96,19 +96,20 @@ class Histories {
     /**
      * Of all that something rests on.
      *
-     * @param what it is made from beside the log, the events and the descriptions from one time to another
+     * @param what it is made from beside the events from one time to another and the log
+     * @param stamps of the part of the log that it is made from
      */
     String fingerprint(
             TankHistory history, List<Object> what, Instant from, Instant until, SortedMap<Long, String> stamps) {
         List<String> meanwhile = history.between(from.minus(TwinBook.LOOKED_BACK), until).stream()
                 .map(e -> e.id() + " " + e.version())
                 .toList();
-        return book.fingerprint(List.of(
-                what,
-                meanwhile,
-                history.calibrations(),
-                stamps.subMap(
-                        epochDay(from.minus(TwinBook.LOOKED_BACK)), epochDay(until.plus(TwinBook.LOOKED_BACK)) + 1)));
+        return book.fingerprint(List.of(what, meanwhile, history.calibrations(), stamps));
+    }
+
+    /** Those of the days from one time to another. */
+    static SortedMap<Long, String> within(SortedMap<Long, String> stamps, Instant from, Instant until) {
+        return stamps.subMap(epochDay(from), epochDay(until.minusNanos(1)) + 1);
     }
 
     private static long epochDay(Instant t) {

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import jollytide.core.fit.TankLog;
 import jollytide.core.unnoted.Cause;
 import jollytide.core.unnoted.ChangeSearch;
@@ -61,21 +62,20 @@ public class UnnotedService {
         missing(history, all).ifPresent(one -> search(history, one));
         Map<String, Searched> done = store.searches().of(tankId);
         List<Dismissed> dismissed = store.dismissed(tankId);
+        List<Searched> made = made(all, done);
         return new UnnotedView(
                 all.size(),
-                (int) all.stream()
-                        .filter(one -> done.containsKey(one.fingerprint()))
-                        .count(),
-                found(all, done).stream()
+                made.size(),
+                (int) made.stream().filter(one -> one.found() == null).count(),
+                once(made).stream()
                         .map(one -> new UnnotedChange(one, dismissed.stream().anyMatch(d -> same(one, d))))
                         .toList());
     }
 
-    private static List<Unnoted> found(List<Search> all, Map<String, Searched> done) {
-        return once(all.stream()
+    private static List<Searched> made(List<Search> all, Map<String, Searched> done) {
+        return all.stream()
                 .flatMap(one -> Optional.ofNullable(done.get(one.fingerprint())).stream())
-                .flatMap(searched -> searched.found().stream())
-                .toList());
+                .toList();
     }
 
     /** Searches one stretch that is not yet, of whichever tank; false when all are. */
@@ -97,7 +97,8 @@ public class UnnotedService {
     void dismiss(UUID keeperId, UUID tankId, LocalDate from, Cause cause) {
         Dismissed one = new Dismissed(from, cause);
         TankHistory history = histories.of(tanks.tank(keeperId, tankId));
-        if (found(searches(history), store.searches().of(tankId)).stream().noneMatch(found -> same(found, one))) {
+        List<Searched> made = made(searches(history), store.searches().of(tankId));
+        if (once(made).stream().noneMatch(found -> same(found, one))) {
             throw Problem.notFound("change");
         }
         store.dismiss(tankId, one);
@@ -120,7 +121,10 @@ public class UnnotedService {
                                 List.of(stretch, history.described(stretch.end(history))),
                                 stretch.start(history),
                                 stretch.end(history),
-                                stamps)))
+                                Histories.within(
+                                        stamps,
+                                        stretch.start(history).minus(TwinBook.LOOKED_BACK),
+                                        stretch.end(history)))))
                 .toList();
     }
 
@@ -138,19 +142,15 @@ public class UnnotedService {
         TwinBook.Described as = book.describe(tank, stretch.end(history));
         TankLog log = book.logged(tank, as, stretch.start(history), stretch.end(history));
         List<Unnoted> found = ChangeSearch.of(
-                log,
-                as.setup(),
-                then -> book.describe(tank, then).fittedTank(),
-                history::leftOut,
-                history.zone(),
-                ChangeSearch.LEAST_EVIDENCE);
+                log, as.setup(), then -> book.describe(tank, then).fittedTank(), history::leftOut, history.zone());
         store.searches().keep(tank.id(), stretch.start(history), one.fingerprint(), new Searched(found));
     }
 
     /** What two pieces of a stretch both show is one change. */
-    private static List<Unnoted> once(List<Unnoted> all) {
+    private static List<Unnoted> once(List<Searched> all) {
         List<Unnoted> kept = new ArrayList<>();
         all.stream()
+                .flatMap(searched -> Stream.ofNullable(searched.found()).flatMap(List::stream))
                 .sorted(Comparator.comparingDouble(Unnoted::evidence).reversed())
                 .filter(one -> kept.stream().noneMatch(other -> near(one.from(), other.from())))
                 .forEach(kept::add);

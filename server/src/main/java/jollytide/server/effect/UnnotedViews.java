@@ -2,13 +2,14 @@ package jollytide.server.effect;
 
 import java.util.List;
 import jollytide.core.unnoted.Unnoted;
+import org.jspecify.annotations.Nullable;
 
 /** What is shown of changes that nobody noted. */
 final class UnnotedViews {
     private UnnotedViews() {}
 
-    /** What was found in one stretch. */
-    record Searched(List<Unnoted> found) {}
+    /** What was found in one stretch; null where it could not be searched: no plausible tank is behind it. */
+    record Searched(@Nullable List<Unnoted> found) {}
 
     /** A change that may be noted, or was said to be nothing. */
     record UnnotedChange(Unnoted found, boolean dismissed) {}
@@ -17,6 +18,7 @@ final class UnnotedViews {
      * What was found so far.
      *
      * @param stretches between noted changes that are long enough to be searched, {@code searched} of them are
+     * @param untold of those, in how many nothing can be told: no plausible tank is behind them
      */
-    record UnnotedView(int stretches, int searched, List<UnnotedChange> changes) {}
+    record UnnotedView(int stretches, int searched, int untold, List<UnnotedChange> changes) {}
 }
