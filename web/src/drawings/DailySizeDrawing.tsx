@@ -1,6 +1,7 @@
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { noon } from './ladderLayout';
 import { Scale } from './Scale';
+import { TimeTicks } from './TimeTicks';
 
 const HEIGHT = 120;
 const LEFT = 44;
@@ -63,17 +64,12 @@ export function DailySizeDrawing({
           fill={d.day < from ? 'var(--soft)' : 'var(--co2)'}
         />
       ))}
-      {x.ticks(width < 500 ? 3 : 6).map((tick) => (
-        <text
-          key={tick.getTime()}
-          x={x(tick)}
-          y={height - 6}
-          textAnchor="middle"
-          className="fill-soft text-sm"
-        >
-          {day.format(tick)}
-        </text>
-      ))}
+      <TimeTicks
+        ticks={x.ticks(width < 500 ? 3 : 6)}
+        x={x}
+        y={height - 6}
+        says={(tick) => day.format(tick)}
+      />
     </svg>
   );
 }

@@ -4,6 +4,7 @@ import { signed } from '../lib/number';
 import { HALO } from './halo';
 import { Scale } from './Scale';
 import { lines, noon, plateaus, rungs, type Rung } from './ladderLayout';
+import { TimeTicks } from './TimeTicks';
 
 const LEFT = 42;
 const RIGHT = 10;
@@ -118,17 +119,12 @@ export function LadderDrawing({
           chosen={r.card.at === chosen}
         />
       ))}
-      {x.ticks(narrow ? 3 : 8).map((tick) => (
-        <text
-          key={tick.getTime()}
-          x={x(tick)}
-          y={height - 6}
-          textAnchor="middle"
-          className="fill-soft text-sm"
-        >
-          {day.format(tick)}
-        </text>
-      ))}
+      <TimeTicks
+        ticks={x.ticks(narrow ? 3 : 8)}
+        x={x}
+        y={height - 6}
+        says={(tick) => day.format(tick)}
+      />
     </svg>
   );
 }

@@ -1,6 +1,7 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { Left } from '../api/types';
+import { TimeTicks } from './TimeTicks';
 
 const LEFT = 46;
 const TOP = 8;
@@ -88,17 +89,7 @@ export function LeftDrawing({
           {tick === 0 ? '0' : tick.toFixed(2).replace('-', '−')}
         </text>
       ))}
-      {days.map((tick) => (
-        <text
-          key={tick.getTime()}
-          x={x(tick)}
-          y={height - 6}
-          textAnchor="middle"
-          className="fill-soft text-sm"
-        >
-          {day.format(tick)}
-        </text>
-      ))}
+      <TimeTicks ticks={days} x={x} y={height - 6} says={(tick) => day.format(tick)} />
     </svg>
   );
 }

@@ -4,6 +4,7 @@ import type { Probe } from '../api/types';
 import { signed } from '../lib/number';
 import { MarkShape } from '../parts/Mark';
 import { HatchPattern } from './Hatch';
+import { TimeTicks } from './TimeTicks';
 
 const LEFT = 52;
 const RIGHT = 14;
@@ -98,17 +99,12 @@ export function ProbeDrawing({
           <MarkShape key={b.at} kind="entered" x={x(Date.parse(b.at))} y={y(b.ph)} />
         ))}
       </g>
-      {x.ticks(Math.max(2, Math.floor(width / 220))).map((tick) => (
-        <text
-          key={tick.getTime()}
-          x={x(tick)}
-          y={height - 6}
-          textAnchor="middle"
-          className="fill-soft text-sm"
-        >
-          {day.format(tick)}
-        </text>
-      ))}
+      <TimeTicks
+        ticks={x.ticks(Math.max(2, Math.floor(width / 220)))}
+        x={x}
+        y={height - 6}
+        says={(tick) => day.format(tick)}
+      />
     </svg>
   );
 }

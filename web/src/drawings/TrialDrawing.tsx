@@ -5,6 +5,7 @@ import { signedRange } from '../lib/number';
 import { clockTime } from '../lib/time';
 import { HatchPattern } from './Hatch';
 import { Scale } from './Scale';
+import { TimeTicks } from './TimeTicks';
 
 const HEIGHT = 150;
 const LEFT = 48;
@@ -89,17 +90,12 @@ export function TrialDrawing({
           stroke="var(--accent)"
         />
       )}
-      {x.ticks(width < 500 ? 3 : 6).map((tick) => (
-        <text
-          key={tick.getTime()}
-          x={x(tick)}
-          y={height - 6}
-          textAnchor="middle"
-          className="fill-soft text-sm"
-        >
-          {clockTime(tick.toISOString(), zone)}
-        </text>
-      ))}
+      <TimeTicks
+        ticks={x.ticks(width < 500 ? 3 : 6)}
+        x={x}
+        y={height - 6}
+        says={(tick) => clockTime(tick.toISOString(), zone)}
+      />
     </svg>
   );
 }

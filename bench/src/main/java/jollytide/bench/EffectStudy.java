@@ -20,11 +20,9 @@ import jollytide.core.effects.Doubt;
 import jollytide.core.effects.Effect;
 import jollytide.core.effects.Trial;
 import jollytide.core.effects.Windows;
-import jollytide.core.fit.AlkalinityCourse;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Priors;
 import jollytide.core.fit.Reading;
-import jollytide.core.fit.TankLog;
 import jollytide.core.fit.TwinFit;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.OutdoorLine;
@@ -124,12 +122,12 @@ public final class EffectStudy {
             FittedTank fitted = TwinFit.of(
                     world.described(),
                     TankParameters.ORDINARY,
-                    Case.log(world, Case.within(all, first, end)),
+                    world.log(Case.within(all, first, end)),
                     Priors.ASSUMED,
                     TwinFit.Progress.NONE);
             List<TankParameters> tanks = fitted.apart();
             Trial trial = Trial.of(
-                    Case.log(world, Case.within(all, first, at.plus(length))),
+                    world.log(Case.within(all, first, at.plus(length))),
                     world.described(),
                     tanks,
                     null,
@@ -234,7 +232,7 @@ public final class EffectStudy {
             FittedTank fitted = TwinFit.of(
                     world.described(),
                     TankParameters.ORDINARY,
-                    log(world, before),
+                    world.log(before),
                     Priors.ASSUMED,
                     TwinFit.Progress.NONE);
             Windows windows = Windows.of(
@@ -245,7 +243,7 @@ public final class EffectStudy {
                     LocalDate.ofInstant(last, SimulatedTank.ZONE),
                     SimulatedTank.ZONE);
             Effect effect = Effect.of(
-                    log(world, within(all, first, last)),
+                    world.log(within(all, first, last)),
                     world.described(),
                     fitted.apart(),
                     windows,
@@ -275,18 +273,6 @@ public final class EffectStudy {
             return all.stream()
                     .filter(r -> !r.at().isBefore(from) && r.at().isBefore(until))
                     .toList();
-        }
-
-        private static TankLog log(SimulatedTank world, List<Reading> ph) {
-            Instant last = ph.get(ph.size() - 1).at();
-            return new TankLog(
-                    ph,
-                    List.of(),
-                    world.log().room(),
-                    true,
-                    AlkalinityCourse.of(world.tests().stream()
-                            .filter(t -> !t.at().isAfter(last))
-                            .toList()));
         }
 
         /** A line whose mouth is so foul that it lifts the settled trough by just so much; null where none does. */

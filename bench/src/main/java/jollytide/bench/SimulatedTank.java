@@ -219,6 +219,18 @@ record SimulatedTank(
                 .toList());
     }
 
+    /** A log of other readings of this tank, with the tests up to its end. */
+    TankLog log(List<Reading> ph) {
+        Instant last = ph.get(ph.size() - 1).at();
+        return new TankLog(
+                ph,
+                List.of(),
+                log.room(),
+                true,
+                AlkalinityCourse.of(
+                        tests.stream().filter(t -> !t.at().isAfter(last)).toList()));
+    }
+
     /** The same log with two more days, the skimmer off for some hours of them. */
     TankLog with(Instant from, Instant until) {
         List<Reading> ph = probe.more(this, from, until);

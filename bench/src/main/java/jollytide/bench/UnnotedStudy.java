@@ -14,11 +14,9 @@ import java.util.random.RandomGenerator;
 import java.util.stream.IntStream;
 import jollytide.bench.SimulatedProbe.Today;
 import jollytide.core.description.TankParameters;
-import jollytide.core.fit.AlkalinityCourse;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Priors;
 import jollytide.core.fit.Reading;
-import jollytide.core.fit.TankLog;
 import jollytide.core.fit.TwinFit;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.units.InputException;
@@ -148,7 +146,7 @@ public final class UnnotedStudy {
                     LocalDate.ofInstant(SimulatedTank.START.plus(Duration.ofDays(first)), SimulatedTank.ZONE),
                     Objects.requireNonNullElse(
                             ChangeSearch.of(
-                                    log(world, ph),
+                                    world.log(ph),
                                     world.described(),
                                     then -> fitted(world, ph, then),
                                     d -> false,
@@ -171,11 +169,9 @@ public final class UnnotedStudy {
             FittedTank fitted = TwinFit.of(
                     world.described(),
                     TankParameters.ORDINARY,
-                    log(
-                            world,
-                            ph.stream()
-                                    .filter(r -> r.at().isAfter(from) && r.at().isBefore(then))
-                                    .toList()),
+                    world.log(ph.stream()
+                            .filter(r -> r.at().isAfter(from) && r.at().isBefore(then))
+                            .toList()),
                     Priors.ASSUMED,
                     TwinFit.Progress.NONE);
             return fitted.implausible(world.described()) == null ? fitted : null;
@@ -229,18 +225,6 @@ public final class UnnotedStudy {
                             t.photosynthesisMmolPerLPerH() * photosynthesis),
                     as.real(),
                     as.measures());
-        }
-
-        private static TankLog log(SimulatedTank world, List<Reading> ph) {
-            Instant last = ph.get(ph.size() - 1).at();
-            return new TankLog(
-                    ph,
-                    List.of(),
-                    world.log().room(),
-                    true,
-                    AlkalinityCourse.of(world.tests().stream()
-                            .filter(t -> !t.at().isAfter(last))
-                            .toList()));
         }
     }
 }
