@@ -2,12 +2,14 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Forecast, GasBalance, LedgerRow, Night, OxygenCourse } from '../api/types';
+import { DailySizeDrawing } from './DailySizeDrawing';
 import { ForecastDrawing } from './ForecastDrawing';
 import { LedgerDrawing, rowName } from './LedgerDrawing';
 import { ProbeDrawing } from './ProbeDrawing';
 import { ScoreDrawing } from './ScoreDrawing';
 import { MarginDrawing } from './MarginDrawing';
 import { OxygenClockDrawing } from './OxygenClockDrawing';
+import { TrialDrawing } from './TrialDrawing';
 
 beforeEach(() => {
   document.body.innerHTML = '';
@@ -262,5 +264,69 @@ describe('the ledger', () => {
       />,
     );
     expect(container.textContent).not.toMatch(/NaN|Infinity/);
+  });
+});
+
+describe('what changes did', () => {
+  const from = Date.parse('2026-09-24T16:20:00Z');
+  const halfHours = Array.from({ length: 12 }, (_, i) => ({
+    at: new Date(from + i * 1_800_000).toISOString(),
+    moved: 0.01 * i,
+    rises: 0.008 * i,
+  }));
+  const hours = {
+    from: '2026-09-24T16:20:00Z',
+    until: '2026-09-24T22:20:00Z',
+    through: 0.7,
+    left: { value: 0.1, deviation: 0.02, ofDays: 0.02, low: 0.06, high: 0.14 },
+    stretches: 5,
+    halfHours,
+  };
+
+  it.each([358, 760])('stands inside its window hour by hour, %i wide', (width) => {
+    const { container } = render(
+      <TrialDrawing
+        hours={{ ...hours, possible: { value: 0.1, low: 0.05, high: 0.16 } }}
+        zone="Europe/London"
+        width={width}
+      />,
+    );
+    soundNumbers(container);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      'Hour by hour: it would end at +0.06 to +0.14; possible: +0.05 to +0.16.',
+    );
+    expect(container.querySelectorAll('circle')).toHaveLength(12);
+    // The end, and what is possible.
+    expect(container.querySelectorAll('svg > rect')).toHaveLength(2);
+    for (const rect of container.querySelectorAll('svg > rect')) {
+      expect(Number(rect.getAttribute('x')) + Number(rect.getAttribute('width'))).toBeLessThan(
+        width,
+      );
+    }
+  });
+
+  it('draws nothing possible where nobody said what was done', () => {
+    const { container } = render(<TrialDrawing hours={hours} zone="Europe/London" width={358} />);
+    soundNumbers(container);
+    expect(container.querySelectorAll('svg > rect')).toHaveLength(1);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('possible: not known');
+  });
+
+  it('tells days before a change from those after it, and the usual from nought', () => {
+    const { container } = render(
+      <DailySizeDrawing
+        days={['2026-09-08', '2026-09-09', '2026-09-10', '2026-09-11'].map((day, i) => ({
+          day,
+          size: i < 2 ? 100 : 40,
+        }))}
+        from="2026-09-10"
+        usual={100}
+        says="it fell"
+        width={358}
+      />,
+    );
+    soundNumbers(container);
+    const fills = [...container.querySelectorAll('circle')].map((dot) => dot.getAttribute('fill'));
+    expect(fills).toEqual(['var(--soft)', 'var(--soft)', 'var(--co2)', 'var(--co2)']);
   });
 });
