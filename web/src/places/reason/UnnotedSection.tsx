@@ -43,13 +43,13 @@ export function UnnotedSection() {
           {unnoted.data ? `: ${left} of ${unnoted.data.stretches} stretches of the log left` : ''} …
         </p>
       )}
-      {unnoted.data && unnoted.data.untold > 0 && (
+      {unnoted.data && unnoted.data.implausible > 0 && (
         <p className="max-w-prose">
-          In {unnoted.data.untold} of {unnoted.data.stretches} stretches of the log nothing can be
-          told: no plausible tank is behind them.
+          In {unnoted.data.implausible} of {unnoted.data.stretches} stretches of the log nothing can
+          be found: no plausible tank is behind them.
         </p>
       )}
-      {unnoted.data && left === 0 && unnoted.data.untold === 0 && open.length === 0 && (
+      {unnoted.data && left === 0 && unnoted.data.implausible === 0 && open.length === 0 && (
         <p className="max-w-prose">
           Between the changes that are noted, each day differs from the next as it always did.
         </p>

@@ -143,11 +143,11 @@ function trialHeadline({ hours, verdict }: EffectTrial): string {
     case 'FELL':
       return `${long} pH fell by ${fallen(band)}, and nothing measured explains it.`;
     default:
-      return `${long} it cannot be told: what is left lies from ${signedRange(band)}.`;
+      return `${long} no effect can be made out: what is left lies from ${signedRange(band)}.`;
   }
 }
 
-export const hoursOf = (hours: EffectTrial['hours']) =>
+const hoursOf = (hours: EffectTrial['hours']) =>
   Math.round((Date.parse(hours.until) - Date.parse(hours.from)) / 3_600_000);
 
 /** Where a trial would end, as a band. */

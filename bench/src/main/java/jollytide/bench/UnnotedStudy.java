@@ -27,8 +27,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Whether changes that nobody noted are found in logs of thirty days, and none where there was none. The tanks, their
- * sensors and rooms are those of {@link FitStudy}; a change begins on a day between the tenth and the last fortnight's
- * fifth, and what is searched is fitted to the last fortnight.
+ * sensors and rooms are those of {@link FitStudy}; a change begins on the seventeenth to the twenty-fourth day.
  */
 public final class UnnotedStudy {
     private static final int FURTHER_DAYS = 14;

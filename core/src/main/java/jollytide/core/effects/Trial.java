@@ -27,8 +27,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What a change did that has no whole day of its own: hour by hour against the same hours of the days before it, less
- * what room and alkalinity explain. What is left rises towards its end as the water follows, 1 − e^(−t/τ); by how much
- * the same way finds where nothing was changed, in equally long stretches of the days before, is its band.
+ * what room and alkalinity explain. What is left rises towards its end as the water follows, 1 − e^(−t/τ). What the
+ * same way finds in equally long stretches of the days before, where nothing was changed, is its band.
  *
  * @param from when it was changed, {@code until} the next change, or now
  * @param through share of the change that had come through by then
@@ -57,6 +57,7 @@ public record Trial(
 
     private static final double NINETY = 1.645;
     private static final double HALF_HOUR_H = 0.5;
+
     /** @param moved by how much pH was another than on the days before, {@code rises} what the change makes of it */
     public record HalfHour(Instant at, double moved, double rises) {}
 
@@ -227,14 +228,14 @@ public record Trial(
                 TankLog log, Setup was, TankParameters tank, Predicate<LocalDate> leftOut, ZoneId zone) {
             try {
                 List<Reading> shown = log.shownBy(was, tank);
-                Instant told = log.ph().get(0).at().plus(TankLog.RUN_IN);
+                Instant follows = log.ph().get(0).at().plus(TankLog.RUN_IN);
                 List<Reading> left = IntStream.range(0, shown.size())
                         .mapToObj(i -> new Reading(
                                 shown.get(i).at(),
                                 log.ph().get(i).value() - shown.get(i).value()))
                         .toList();
                 List<Boolean> counts = left.stream()
-                        .map(r -> !r.at().isBefore(told) && !leftOut.test(LocalDate.ofInstant(r.at(), zone)))
+                        .map(r -> !r.at().isBefore(follows) && !leftOut.test(LocalDate.ofInstant(r.at(), zone)))
                         .toList();
                 return List.of(new Residue(left, counts, zone));
             } catch (InputException leavesWhatWaterCanBe) {

@@ -1,7 +1,6 @@
 package jollytide.server.effect;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -10,7 +9,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import jollytide.core.effects.ManyCards;
 import jollytide.core.effects.Windows;
 import jollytide.server.effect.EffectViews.Beside;
@@ -29,19 +27,14 @@ import org.springframework.stereotype.Service;
 /** What each change of a tank did. Nothing is computed while a connection is held. */
 @Service
 public class EffectService {
-    private static final Duration REST = Duration.ofHours(1);
-
     private final TankService tanks;
     private final Histories histories;
     private final ReadingService readings;
     private final EffectMaker maker;
     private final EffectStore store;
     private final Clock clock;
-    /**
-     * Tanks of which no card is missing, and fingerprints of cards that were tried, until when they are left alone: whole
-     * logs are not read every minute, and what cannot be made holds up no other. Whoever looks has a card made at once.
-     */
-    private final Map<Object, Instant> resting = new ConcurrentHashMap<>();
+    /** Tanks, and fingerprints of cards. Whoever looks has a card made at once. */
+    private final Resting resting = new Resting();
 
     EffectService(
             TankService tanks,
@@ -90,8 +83,7 @@ public class EffectService {
     /** Makes one card that is missing, of whichever tank; false when none is. */
     public boolean makeOne() {
         Instant now = clock.instant();
-        resting.values().removeIf(until -> !now.isBefore(until));
-        return tanks.allOfEverybody().stream().anyMatch(tank -> !resting.containsKey(tank.id()) && makeOne(tank, now));
+        return tanks.allOfEverybody().stream().anyMatch(tank -> !resting.holds(tank.id(), now) && makeOne(tank, now));
     }
 
     private boolean makeOne(Tank tank, Instant now) {
@@ -99,10 +91,10 @@ public class EffectService {
         Map<String, Made> made = store.cards().of(tank.id());
         Optional<Compared> missing = compared(history).stream()
                 .filter(one -> comparable(history, one) && !made.containsKey(one.fingerprint()))
-                .filter(one -> !resting.containsKey(one.fingerprint()))
+                .filter(one -> !resting.holds(one.fingerprint(), now))
                 .findFirst();
         Object rests = missing.<Object>map(Compared::fingerprint).orElse(tank.id());
-        resting.put(rests, now.plus(REST));
+        resting.from(rests, now);
         missing.ifPresent(one -> made(history, one));
         return missing.isPresent();
     }

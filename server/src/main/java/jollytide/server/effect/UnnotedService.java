@@ -1,7 +1,6 @@
 package jollytide.server.effect;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -12,7 +11,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import jollytide.core.fit.TankLog;
 import jollytide.core.unnoted.Cause;
@@ -34,15 +32,13 @@ public class UnnotedService {
     /** A search anew may find the same change a day or two earlier or later. */
     private static final int SAME_DAYS = 4;
 
-    private static final Duration REST = Duration.ofHours(1);
-
     private final TankService tanks;
     private final Histories histories;
     private final TwinBook book;
     private final EffectStore store;
     private final Clock clock;
-    /** Tanks of which every stretch is searched, until when they are left alone: whole logs are not read every minute. */
-    private final Map<UUID, Instant> resting = new ConcurrentHashMap<>();
+    /** Tanks, and fingerprints of searches. Whoever looks has a stretch searched at once. */
+    private final Resting resting = new Resting();
 
     UnnotedService(TankService tanks, Histories histories, TwinBook book, EffectStore store, Clock clock) {
         this.tanks = tanks;
@@ -59,7 +55,7 @@ public class UnnotedService {
     UnnotedView searched(UUID keeperId, UUID tankId) {
         TankHistory history = histories.of(tanks.tank(keeperId, tankId));
         List<Search> all = searches(history);
-        missing(history, all).ifPresent(one -> search(history, one));
+        missing(history, all).stream().findFirst().ifPresent(one -> search(history, one));
         Map<String, Searched> done = store.searches().of(tankId);
         List<Dismissed> dismissed = store.dismissed(tankId);
         List<Searched> made = made(all, done);
@@ -81,15 +77,16 @@ public class UnnotedService {
     /** Searches one stretch that is not yet, of whichever tank; false when all are. */
     public boolean searchOne() {
         Instant now = clock.instant();
-        resting.values().removeIf(until -> !now.isBefore(until));
-        return tanks.allOfEverybody().stream()
-                .anyMatch(tank -> !resting.containsKey(tank.id()) && searchOne(tank, now));
+        return tanks.allOfEverybody().stream().anyMatch(tank -> !resting.holds(tank.id(), now) && searchOne(tank, now));
     }
 
     private boolean searchOne(Tank tank, Instant now) {
         TankHistory history = histories.of(tank);
-        Optional<Search> missing = missing(history, searches(history));
-        missing.ifPresentOrElse(one -> search(history, one), () -> resting.put(tank.id(), now.plus(REST)));
+        Optional<Search> missing = missing(history, searches(history)).stream()
+                .filter(one -> !resting.holds(one.fingerprint(), now))
+                .findFirst();
+        resting.from(missing.<Object>map(Search::fingerprint).orElse(tank.id()), now);
+        missing.ifPresent(one -> search(history, one));
         return missing.isPresent();
     }
 
@@ -128,12 +125,13 @@ public class UnnotedService {
                 .toList();
     }
 
-    private Optional<Search> missing(TankHistory history, List<Search> all) {
+    /** The newest first. */
+    private List<Search> missing(TankHistory history, List<Search> all) {
         Map<String, Searched> done = store.searches().of(history.tank().id());
         return all.stream()
                 .sorted(Comparator.comparing((Search s) -> s.stretch().until()).reversed())
                 .filter(one -> !done.containsKey(one.fingerprint()))
-                .findFirst();
+                .toList();
     }
 
     private void search(TankHistory history, Search one) {

@@ -18,7 +18,7 @@ final class UnnotedViews {
      * What was found so far.
      *
      * @param stretches between noted changes that are long enough to be searched, {@code searched} of them are
-     * @param untold of those, in how many nothing can be told: no plausible tank is behind them
+     * @param implausible of those, behind how many no plausible tank is, so that nothing can be found
      */
-    record UnnotedView(int stretches, int searched, int untold, List<UnnotedChange> changes) {}
+    record UnnotedView(int stretches, int searched, int implausible, List<UnnotedChange> changes) {}
 }
