@@ -153,10 +153,10 @@ const enter = createRoute({
   }),
 });
 
-const aDay = (search: Record<string, unknown>): { day?: string } => ({
-  day:
-    typeof search.day === 'string' && /^\d{4}-\d\d-\d\d$/.test(search.day) ? search.day : undefined,
-});
+const day = (value: unknown) =>
+  typeof value === 'string' && /^\d{4}-\d\d-\d\d$/.test(value) ? value : undefined;
+
+const aDay = (search: Record<string, unknown>): { day?: string } => ({ day: day(search.day) });
 
 const today = createRoute({
   getParentRoute: () => tankRoute,
@@ -256,6 +256,14 @@ const effects = createRoute({
     at: instant(search.at),
   }),
 });
+const suspects = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'suspects',
+  component: lazyRouteComponent(() => import('./places/reason/SuspectsScreen'), 'SuspectsScreen'),
+  validateSearch: (search: Record<string, unknown>): { since?: string } => ({
+    since: day(search.since),
+  }),
+});
 const experiment = createRoute({
   getParentRoute: () => tankRoute,
   path: 'experiment',
@@ -316,6 +324,7 @@ export const router = createRouter({
         staircase,
         ledger,
         twin,
+        suspects,
         effects,
         experiment,
         bench,

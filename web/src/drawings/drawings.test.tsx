@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Forecast, GasBalance, LedgerRow, Night, OxygenCourse } from '../api/types';
 import { DailySizeDrawing } from './DailySizeDrawing';
 import { ForecastDrawing } from './ForecastDrawing';
+import { GroundsDrawing } from './GroundsDrawing';
 import { LedgerDrawing, rowName } from './LedgerDrawing';
 import { ProbeDrawing } from './ProbeDrawing';
 import { ScoreDrawing } from './ScoreDrawing';
@@ -328,5 +329,40 @@ describe('what changes did', () => {
     soundNumbers(container);
     const fills = [...container.querySelectorAll('circle')].map((dot) => dot.getAttribute('fill'));
     expect(fills).toEqual(['var(--soft)', 'var(--soft)', 'var(--co2)', 'var(--co2)']);
+  });
+});
+
+describe('the grounds', () => {
+  const draw = (...weights: number[]) =>
+    render(
+      <GroundsDrawing
+        grounds={weights.map((weight) => ({ words: String(weight), weight }))}
+        width={132}
+      />,
+    );
+
+  it('weighs what speaks for a suspect against what speaks against it', () => {
+    const { container } = draw(3, -1);
+    soundNumbers(container);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      'More speaks for it than against it.',
+    );
+    const [against, speaks] = [...container.querySelectorAll('rect')].map((bar) =>
+      Number(bar.getAttribute('width')),
+    );
+    expect(speaks).toBeCloseTo(3 * Number(against), 6);
+  });
+
+  it('stays within its frame however much is known, and says so where nothing is', () => {
+    const { container } = draw(900, -2000);
+    for (const bar of container.querySelectorAll('rect')) {
+      expect(Number(bar.getAttribute('x'))).toBeGreaterThanOrEqual(0);
+      expect(Number(bar.getAttribute('x')) + Number(bar.getAttribute('width'))).toBeLessThanOrEqual(
+        132,
+      );
+    }
+    document.body.innerHTML = '';
+    draw();
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('Nothing speaks');
   });
 });

@@ -4,6 +4,7 @@ export const ROUTE = {
   enter: '/tank/$tankId/enter',
   probe: '/tank/$tankId/probe',
   staircase: '/tank/$tankId/staircase',
+  suspects: '/tank/$tankId/suspects',
   effects: '/tank/$tankId/effects',
   ledger: '/tank/$tankId/ledger',
   twin: '/tank/$tankId/twin',
@@ -48,6 +49,7 @@ const PLACES: readonly Place[] = [
     question: 'why? did it help?',
     screens: [
       { name: 'Staircase', path: 'staircase' },
+      { name: 'Suspects', path: 'suspects' },
       { name: 'Effects', path: 'effects' },
       { name: 'Ledger', path: 'ledger' },
       { name: 'Twin', path: 'twin' },

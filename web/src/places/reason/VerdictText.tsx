@@ -86,6 +86,15 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
           {measure.label}
         </Link>
       )}
+      {verdict.urgency !== 'NONE' && (
+        <Link
+          to="/tank/$tankId/suspects"
+          params={{ tankId: tank.id }}
+          className={`${buttonLook('quiet')} justify-self-start`}
+        >
+          Who is to blame?
+        </Link>
+      )}
       <ProbeCheck open={checking} onOpenChange={setChecking} />
     </div>
   );

@@ -31,7 +31,7 @@ test('what became more has risen', () => {
     size: { value: 1.5, low: 1.3, high: 1.7 },
   });
   expect(unnotedHeadline(more)).toBe(
-    'Around 10 Sept 2026 what the tank breathes seems to have risen to 130 to 170 % of what it was.',
+    'Around 10 Sept 2026 respiration seems to have risen to 130 to 170 % of what it was.',
   );
   expect(suggestedTitle(more)).toBe('tank breathes more');
 });

@@ -19,15 +19,15 @@ const CAUSES: Record<Unnoted['cause'], { name: string; less: string; more: strin
       look: 'outlets that point elsewhere or stand deeper, a film on the water, a pump that slowed',
     },
     RESPIRATION: {
-      name: 'what the tank breathes',
+      name: 'respiration',
       less: 'tank breathes less',
       more: 'tank breathes more',
       look: 'more food than before, a dead animal, new ones, anything that rots',
     },
     PHOTOSYNTHESIS: {
-      name: 'what the light makes',
-      less: 'light makes less',
-      more: 'light makes more',
+      name: 'photosynthesis',
+      less: 'less photosynthesis',
+      more: 'more photosynthesis',
       look: 'lamps dimmed or aged, algae on glass or lens, corals that bleach or were moved',
     },
     LAMPS: {

@@ -91,6 +91,13 @@ final class SimulatedProbe {
                 .with(Water.DIC, dic -> dic + change * real.source().carbonPerEquivalent());
     }
 
+    private static TwinState gaining(TwinState state, Today today) {
+        double perKg = today.gainsMeqPerL() / 1000 / today.real().water().densityKgPerL();
+        return perKg == 0
+                ? state
+                : state.with(Water.ALKALINITY, a -> a + perKg).with(Water.DIC, dic -> dic + perKg / 2);
+    }
+
     /** From here on as it is, then with the skimmer off, then as it is; what was read before stays. */
     List<Reading> more(SimulatedTank world, Instant from, Instant until) {
         Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS + SimulatedTank.MORE_DAYS));
@@ -112,17 +119,26 @@ final class SimulatedProbe {
         });
     }
 
-    /** What a tank is on one day. */
-    record Today(TankParameters truth, Setup real, MeasureSet measures) {}
+    /**
+     * What a tank is on one day.
+     *
+     * @param room as it is
+     * @param gainsMeqPerL alkalinity that is put in at its beginning beyond what is used, as soda ash; negative where too
+     *     little is
+     */
+    record Today(TankParameters truth, Setup real, RoomCourse room, MeasureSet measures, double gainsMeqPerL) {}
 
     /** Further days, each as it is then; what was read before stays. */
-    List<Reading> further(SimulatedTank world, List<Today> days) {
-        return apart(() -> days.forEach(today -> day(
-                today.truth(),
-                today.real(),
-                world.trueRoom(),
-                today.measures(),
-                state.at().plus(Duration.ofDays(1)))));
+    List<Reading> further(List<Today> days) {
+        return apart(() -> days.forEach(today -> {
+            state = gaining(state, today);
+            day(
+                    today.truth(),
+                    today.real(),
+                    today.room(),
+                    today.measures(),
+                    state.at().plus(Duration.ofDays(1)));
+        }));
     }
 
     /** The next day as it is. */

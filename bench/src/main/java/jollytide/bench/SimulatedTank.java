@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import java.util.random.RandomGenerator;
 import java.util.stream.IntStream;
 import jollytide.core.description.DailyAir;
@@ -217,6 +218,20 @@ record SimulatedTank(
                                 .average()
                                 .orElseThrow())
                 .toList());
+    }
+
+    /** The same tank with other equipment, described as it is, and a log of that. */
+    SimulatedTank equipped(UnaryOperator<Setup> with, RandomGenerator random) {
+        Setup is = with.apply(real);
+        SimulatedProbe reads = new SimulatedProbe(random, truth, is, trueRoom);
+        return new SimulatedTank(
+                is,
+                truth,
+                trueRoom,
+                with.apply(described),
+                new TankLog(reads.ph(), List.of(), log.room(), true, log.alkalinity()),
+                reads,
+                tests);
     }
 
     /** A log of other readings of this tank, with the tests up to its end. */

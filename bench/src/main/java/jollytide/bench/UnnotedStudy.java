@@ -188,7 +188,7 @@ public final class UnnotedStudy {
                 double share = Math.max(0, Math.min(1, (d - first + 1.0) / change.overDays));
                 days.add(today(world, change, share));
             }
-            List<Reading> ph = world.probe().further(world, days);
+            List<Reading> ph = world.probe().further(days);
             Instant from = SimulatedTank.START.plus(Duration.ofDays(first));
             return change.cause != Cause.LEVEL
                     ? ph
@@ -200,7 +200,7 @@ public final class UnnotedStudy {
         private static Today today(SimulatedTank world, Change change, double share) {
             double factor = 1 + share * (change.size - 1);
             TankParameters t = world.truth();
-            Today as = new Today(t, world.real(), MeasureSet.NONE);
+            Today as = new Today(t, world.real(), world.trueRoom(), MeasureSet.NONE, 0);
             return switch (change) {
                 case NOTHING, PROBE_READS_A_TENTH_MORE -> as;
                 case SKIMMER_CARRIES_70_PERCENT_WITHIN_FOUR_DAYS, SKIMMER_CARRIES_20_PERCENT_WITHIN_FOUR_DAYS ->
@@ -209,7 +209,12 @@ public final class UnnotedStudy {
                 case REEF_BREATHES_HALF_AS_MUCH_AGAIN -> truth(as, 1, 1, factor, 1);
                 case LIGHT_MAKES_70_PERCENT -> truth(as, 1, 1, 1, factor);
                 case LAMPS_AN_HOUR_LATER ->
-                    new Today(t, share == 0 ? world.real() : world.real().corrected(AN_HOUR_LATE), MeasureSet.NONE);
+                    new Today(
+                            t,
+                            share == 0 ? world.real() : world.real().corrected(AN_HOUR_LATE),
+                            world.trueRoom(),
+                            MeasureSet.NONE,
+                            0);
             };
         }
 
@@ -223,7 +228,9 @@ public final class UnnotedStudy {
                             t.respirationMmolPerLPerH() * respiration,
                             t.photosynthesisMmolPerLPerH() * photosynthesis),
                     as.real(),
-                    as.measures());
+                    as.room(),
+                    as.measures(),
+                    as.gainsMeqPerL());
         }
     }
 }

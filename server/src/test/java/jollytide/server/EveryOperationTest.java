@@ -75,6 +75,7 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/probe/calibrations", CALIBRATION),
             Map.entry("POST /tanks/{tankId}/probe/look", CALIBRATION),
             Map.entry("POST /tanks/{tankId}/readings", READING),
+            Map.entry("PUT /tanks/{tankId}/suspects/checks/{check}", "{\"answer\":0}"),
             Map.entry("PUT /tanks/{tankId}/readings/{id}", READING));
 
     /** What else a path asks for. */
@@ -99,7 +100,8 @@ class EveryOperationTest extends ServerTest {
                     .replace("{tankId}", ids.get("tank"))
                     .replace("{at}", PRESENT.toString())
                     .replace("{from}", "2026-01-05")
-                    .replace("{cause}", "SKIMMER");
+                    .replace("{cause}", "SKIMMER")
+                    .replace("{check}", "BUFFERS");
             return filled.replace("{id}", nested.get(kind(path)));
         }
 

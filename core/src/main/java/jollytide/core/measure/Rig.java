@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import jollytide.core.air.Enclosure;
 import jollytide.core.description.LocalHours;
 import jollytide.core.description.RoomCourse;
@@ -44,6 +45,7 @@ public final class Rig {
     private final List<OpenPath> added = new ArrayList<>();
 
     double surfaceTimes = 1;
+    double stoneTimes = 1;
 
     @Nullable
     Enclosure canopy;
@@ -60,6 +62,8 @@ public final class Rig {
     double extraPpmPerH;
     double warmerByK;
     double alkalinityChangeMeqPerL;
+
+    double lampsShorterH;
 
     @Nullable
     Dose instead;
@@ -144,16 +148,16 @@ public final class Rig {
      * @param ledger whether its runs keep the ledger
      */
     public TwinTank tank(Instant from, Duration length, @Nullable RoomCourse logged, boolean ledger) {
-        LightCourse lamps = new LightCourse(setup.light(), setup.zone(), from, length);
+        LightCourse lamps = new LightCourse(setup.light().shorter(lampsShorterH), setup.zone(), from, length);
         LocalHours local = new LocalHours(setup.zone());
         List<Part> parts = new ArrayList<>();
         parts.add(new RoomSpace(setup.room().ppm().mean(), room(local, logged)));
         parts.add(new Outdoors(setup.outdoorPpm()));
         for (OpenPath path : setup.open()) {
             boolean surface = path.path() instanceof Surface;
-            parts.add(surface ? path.times(surfaceTimes * metabolism.surfaceFactor()) : path);
+            parts.add(surface ? path.times(surfaceTimes * metabolism.surfaceFactor()) : stone(path));
         }
-        parts.addAll(added);
+        added.forEach(path -> parts.add(stone(path)));
         for (SkimmerRig skimmer : skimmers) {
             if (skimmer.share() > 0) {
                 parts.add(skimmer.part(setup, metabolism, lamps, local));
@@ -186,6 +190,18 @@ public final class Rig {
                         true),
                 parts,
                 ledger);
+    }
+
+    private OpenPath stone(OpenPath path) {
+        return isStone(path) ? path.times(stoneTimes) : path;
+    }
+
+    private static boolean isStone(OpenPath path) {
+        return path.channel().kind() == Channel.Kind.STONE;
+    }
+
+    public boolean hasStones() {
+        return Stream.concat(setup.open().stream(), added.stream()).anyMatch(Rig::isStone);
     }
 
     private RoomSpace.Hours room(LocalHours local, @Nullable RoomCourse logged) {

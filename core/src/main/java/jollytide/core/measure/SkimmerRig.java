@@ -36,6 +36,11 @@ public final class SkimmerRig {
     @Nullable
     MediaUse media;
 
+    /** Of what comes through its hose, what a second inlet lets in instead, 0 to 1. */
+    double secondInlet;
+    /** What the air at its hose's mouth holds more by night, ppm. */
+    double foulByNightPpm;
+
     SkimmerRig(String name, Skimmer skimmer, boolean inCabinet, @Nullable FixedLine fixed) {
         this.name = name;
         this.skimmer = skimmer;
@@ -96,9 +101,9 @@ public final class SkimmerRig {
     /** Share of what it breathes that comes through the hose. */
     public double outdoorShare() {
         if (hose != null) {
-            return hose.drawn(skimmer).lineShare();
+            return (1 - secondInlet) * hose.drawn(skimmer).lineShare();
         }
-        return fixed == null ? 0 : fixed.fromOutdoors();
+        return fixed == null ? 0 : (1 - secondInlet) * fixed.fromOutdoors();
     }
 
     SkimmerAir part(Setup setup, TankParameters metabolism, LightCourse lamps, LocalHours local) {
@@ -118,6 +123,7 @@ public final class SkimmerRig {
         private final double outdoorPpm;
         private final double inside;
         private final @Nullable DailyAir mouth;
+        private final double foulByNightPpm;
         private final @Nullable MediaUse media;
         private final LightCourse lamps;
         private final LocalHours local;
@@ -127,6 +133,7 @@ public final class SkimmerRig {
             this.outdoorPpm = outdoorPpm;
             this.inside = rig.inCabinet ? 1 - outdoorShare : 0;
             this.mouth = rig.hose == null ? null : rig.hose.mouth();
+            this.foulByNightPpm = rig.foulByNightPpm;
             this.media = rig.media;
             this.lamps = lamps;
             this.local = local;
@@ -134,7 +141,9 @@ public final class SkimmerRig {
 
         @Override
         public Intake at(Instant t, boolean gateOpen) {
-            double ppm = mouth == null ? outdoorPpm : mouth.at(local.at(t));
+            double hour = local.at(t);
+            boolean night = hour >= Fault.NIGHT_FROM || hour < Fault.NIGHT_UNTIL;
+            double ppm = (mouth == null ? outdoorPpm : mouth.at(hour)) + (night ? foulByNightPpm : 0);
             if (media == null) {
                 return new Intake(outdoorShare, ppm, inside, 1, null);
             }

@@ -21,6 +21,7 @@ import java.util.List;
  * @param rampMinutes how long the lamps take to come up after {@code on} and to go down before {@code off}, 0 to 360
  */
 public record LightClock(LocalTime on, LocalTime off, boolean followsClockChanges, int rampMinutes) {
+    private static final double LEAST_LIT_H = 0.25;
 
     public LightClock {
         within("rampMinutes", rampMinutes, 0, 360, "min");
@@ -30,6 +31,15 @@ public record LightClock(LocalTime on, LocalTime off, boolean followsClockChange
     public LightClock later(long minutes) {
         return switches()
                 ? new LightClock(on.plusMinutes(minutes), off.plusMinutes(minutes), followsClockChanges, rampMinutes)
+                : this;
+    }
+
+    /** The same lamps, going off so many hours earlier; at least a quarter of an hour of light is left. */
+    public LightClock shorter(double hours) {
+        double most = litHours() - LEAST_LIT_H;
+        return switches() && hours > 0
+                ? new LightClock(
+                        on, off.minusMinutes(Math.round(60 * Math.min(hours, most))), followsClockChanges, rampMinutes)
                 : this;
     }
 

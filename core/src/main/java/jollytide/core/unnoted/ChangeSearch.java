@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import jollytide.core.days.DayCourses;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.TankLog;

@@ -8,6 +8,8 @@ import java.util.Set;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import jollytide.core.days.DayCourses;
+import jollytide.core.days.DayNoise;
 import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
@@ -80,16 +82,16 @@ final class Leftover {
 
     /** Mean of days from one to before another. */
     RealVector left(int from, int until) {
-        return mean(left, from, until);
+        return DayCourses.mean(left, from, until);
     }
 
     /** What one of the cause's size adds to the mean of such days, to first order. */
     RealVector shape(Cause cause, int from, int until) {
-        return mean(Objects.requireNonNull(shapes.get(cause)), from, until);
+        return DayCourses.mean(Objects.requireNonNull(shapes.get(cause)), from, until);
     }
 
     RealVector shown(int from, int until) {
-        return mean(days(i -> shown[i]), from, until);
+        return DayCourses.mean(days(i -> shown[i]), from, until);
     }
 
     /** The same log beside other tanks that could be behind it, each a standard deviation off in a direction of its own. */
@@ -109,24 +111,14 @@ final class Leftover {
     RealVector change(Cause cause, double size, int from, int until) {
         try {
             double[] with = cause.shown(log, setup, tank, shown, size);
-            return mean(days(i -> with[i] - shown[i]), from, until);
+            return DayCourses.mean(days(i -> with[i] - shown[i]), from, until);
         } catch (InputException leavesWhatWaterCanBe) {
             return new ArrayRealVector(DayCourses.HALF_HOURS, IMPOSSIBLE_PH);
         }
     }
 
     private List<RealVector> days(IntToDoubleFunction ofReading) {
-        return courses
-                .of(IntStream.range(0, log.ph().size()).mapToDouble(ofReading).toArray())
-                .stream()
-                .<RealVector>map(ArrayRealVector::new)
-                .toList();
-    }
-
-    private static RealVector mean(List<RealVector> days, int from, int until) {
-        return days.subList(from, until).stream()
-                .reduce(RealVector::add)
-                .orElseThrow()
-                .mapDivide(until - from);
+        return courses.of(
+                IntStream.range(0, log.ph().size()).mapToDouble(ofReading).toArray());
     }
 }

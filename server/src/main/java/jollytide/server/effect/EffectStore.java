@@ -1,9 +1,15 @@
 package jollytide.server.effect;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.suspects.Check;
+import jollytide.core.suspects.Evidence;
+import jollytide.core.suspects.Given;
 import jollytide.core.unnoted.Cause;
 import jollytide.server.effect.EffectViews.Made;
 import jollytide.server.effect.UnnotedViews.Searched;
@@ -16,12 +22,14 @@ import tools.jackson.databind.json.JsonMapper;
 class EffectStore {
     private final FingerprintedDocuments<Made> cards;
     private final FingerprintedDocuments<Searched> searches;
+    private final FingerprintedDocuments<Evidence> evidence;
     private final JdbcTemplate jdbc;
 
     EffectStore(JdbcTemplate jdbc, JsonMapper json, Clock clock) {
         this.jdbc = jdbc;
         cards = new FingerprintedDocuments<>(jdbc, json, clock, "effect_card", Made.class, 2);
         searches = new FingerprintedDocuments<>(jdbc, json, clock, "unnoted_search", Searched.class, 1);
+        evidence = new FingerprintedDocuments<>(jdbc, json, clock, "suspect_evidence", Evidence.class, 1);
     }
 
     FingerprintedDocuments<Made> cards() {
@@ -30,6 +38,10 @@ class EffectStore {
 
     FingerprintedDocuments<Searched> searches() {
         return searches;
+    }
+
+    FingerprintedDocuments<Evidence> evidence() {
+        return evidence;
     }
 
     /** A change of which somebody said that it was nothing. */
@@ -56,5 +68,32 @@ class EffectStore {
                 tank.toString(),
                 one.from(),
                 one.cause().name());
+    }
+
+    /** What somebody found at a check, and when. */
+    record Checked(Given given, Instant at) {}
+
+    List<Checked> checked(UUID tank, Instant since) {
+        return jdbc.query(
+                "select done, answer, at from suspect_check where tank_id = ? and at >= ? order by at",
+                (row, i) -> new Checked(
+                        new Given(Check.valueOf(row.getString(1)), row.getInt(2)),
+                        row.getObject(3, LocalDateTime.class).toInstant(ZoneOffset.UTC)),
+                tank.toString(),
+                FingerprintedDocuments.utc(since));
+    }
+
+    void check(UUID tank, Checked one) {
+        jdbc.update(
+                "insert into suspect_check (tank_id, done, answer, at) values (?, ?, ?, ?)"
+                        + " on duplicate key update answer = values(answer), at = values(at)",
+                tank.toString(),
+                one.given().check().name(),
+                one.given().answer(),
+                FingerprintedDocuments.utc(one.at()));
+    }
+
+    void uncheck(UUID tank, Check check) {
+        jdbc.update("delete from suspect_check where tank_id = ? and done = ?", tank.toString(), check.name());
     }
 }

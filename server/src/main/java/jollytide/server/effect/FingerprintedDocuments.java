@@ -59,7 +59,7 @@ record FingerprintedDocuments<T>(
                 json.writeValueAsString(found));
     }
 
-    private static LocalDateTime utc(Instant at) {
+    static LocalDateTime utc(Instant at) {
         return LocalDateTime.ofInstant(at, ZoneOffset.UTC);
     }
 }

@@ -122,6 +122,23 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                 alkalinity(ofTank, setup.water(), setup.pressureHpa()));
     }
 
+    /** The same, run as what the tank was in each of those hours. */
+    static TankLog whole(
+            LogSnapshot ofTank,
+            SetupOfTank.Known known,
+            List<ChapterBook.Stretch> chapters,
+            Instant from,
+            Instant until) {
+        TankLog log = whole(ofTank, known.setup(), known.roomMeasured(), from, until);
+        return new TankLog(
+                log.ph(),
+                log.oxygen(),
+                log.room(),
+                log.roomMeasured(),
+                log.alkalinity(),
+                interludes(known, chapters, from, until));
+    }
+
     /** Up to the last midnight; where an experiment was over since then, up to the end of its way back or now. */
     private static Instant until(Instant midnight, List<EventView> happened, Instant now) {
         return happened.stream()

@@ -195,11 +195,8 @@ public class TwinBook {
      * memory.
      */
     public Described describe(Tank tank, Instant then) {
-        List<ChapterBook.Stretch> until = chapters.stretches(tank).stream()
-                .filter(c -> c.from() == null || !c.from().isAfter(then))
-                .toList();
-        Asked asked =
-                Objects.requireNonNull(asked(Map.of(tank.id(), until), then).get(tank.id()));
+        Asked asked = Objects.requireNonNull(
+                asked(Map.of(tank.id(), until(tank, then)), then).get(tank.id()));
         return asked.described(fits.of(asked.fitting(), TwinBook::fit));
     }
 
@@ -226,6 +223,22 @@ public class TwinBook {
         LogSnapshot ofTank = Objects.requireNonNull(
                 log.of(List.of(tank), ago(from), until.plus(LOOKED_BACK)).get(tank.id()));
         return LogToFit.whole(ofTank, as.setup(), as.roomMeasured(), from, until);
+    }
+
+    /** All that was logged of a tank between two times, for a run of it as it was at each hour of them. */
+    public TankLog loggedAsItWas(Tank tank, Instant from, Instant until) {
+        List<ChapterBook.Stretch> then = until(tank, until);
+        Tank was = last(then);
+        LogSnapshot ofTank =
+                Objects.requireNonNull(log.of(List.of(was), ago(from), until).get(tank.id()));
+        List<EventView> putOn = events.standing(List.of(was), ago(from), until).getOrDefault(tank.id(), List.of());
+        return LogToFit.whole(ofTank, SetupOfTank.known(was, ofTank, putOn), then, from, until);
+    }
+
+    private List<ChapterBook.Stretch> until(Tank tank, Instant then) {
+        return chapters.stretches(tank).stream()
+                .filter(c -> c.from() == null || !c.from().isAfter(then))
+                .toList();
     }
 
     /** @param by tank, its chapters up to then */

@@ -1,4 +1,4 @@
-package jollytide.core.unnoted;
+package jollytide.core.days;
 
 import java.util.List;
 import java.util.stream.IntStream;
@@ -16,7 +16,7 @@ import org.hipparchus.stat.descriptive.rank.Median;
  *
  * @param inverse of one day's covariance, without the level
  */
-record DayNoise(RealMatrix inverse) {
+public record DayNoise(RealMatrix inverse) {
     /** Respiration and photosynthesis of one day against another's, as a natural logarithm. From memory. */
     private static final double DAY_TO_DAY = 0.04;
     /** By how much probe and alkalinity may move within a month without a change, pH. From memory. */
@@ -31,7 +31,7 @@ record DayNoise(RealMatrix inverse) {
      * @param lively shapes of the day for a natural logarithm of 1: respiration's and photosynthesis'
      * @param left what is left of each day
      */
-    static DayNoise of(double persistence, double freshPh, List<RealVector> lively, List<RealVector> left) {
+    public static DayNoise of(double persistence, double freshPh, List<RealVector> lively, List<RealVector> left) {
         double all = freshPh * freshPh / (1 - persistence * persistence);
         RealMatrix covariance = MatrixUtils.createRealMatrix(DayCourses.HALF_HOURS, DayCourses.HALF_HOURS);
         for (int i = 0; i < DayCourses.HALF_HOURS; i++) {
@@ -57,7 +57,7 @@ record DayNoise(RealMatrix inverse) {
      *
      * @param share of one day's covariance that the difference has: 1/n of the days after plus 1/n of those before
      */
-    double product(RealVector a, RealVector b, double share) {
+    public double product(RealVector a, RealVector b, double share) {
         RealVector level = new ArrayRealVector(DayCourses.HALF_HOURS, LEVEL_PH);
         RealVector overLevel = inverse.operate(level).mapDivide(share);
         RealVector overB = inverse.operate(b).mapDivide(share);

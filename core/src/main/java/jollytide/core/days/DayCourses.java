@@ -1,4 +1,4 @@
-package jollytide.core.unnoted;
+package jollytide.core.days;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -13,6 +13,8 @@ import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
 import org.hipparchus.analysis.interpolation.LinearInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.RealVector;
 
 /**
  * Which readings make up the local days that were logged closely, so that any numbers beside them can be read as days of
@@ -20,13 +22,13 @@ import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
  *
  * @param days in their order
  */
-record DayCourses(List<LocalDate> days, List<List<Slot>> readings) {
-    static final int HALF_HOURS = 48;
+public record DayCourses(List<LocalDate> days, List<List<Slot>> readings) {
+    public static final int HALF_HOURS = 48;
 
     /** Of one reading: its place in the log and its half hour of the clock. */
-    record Slot(int reading, int halfHour) {}
+    public record Slot(int reading, int halfHour) {}
 
-    static DayCourses of(List<Reading> readings, Predicate<LocalDate> leftOut, ZoneId zone) {
+    public static DayCourses of(List<Reading> readings, Predicate<LocalDate> leftOut, ZoneId zone) {
         SortedMap<LocalDate, List<Slot>> byDay = new TreeMap<>();
         for (int i = 0; i < readings.size(); i++) {
             if (readings.get(i).at().isBefore(readings.get(0).at().plus(TankLog.RUN_IN))) {
@@ -47,8 +49,10 @@ record DayCourses(List<LocalDate> days, List<List<Slot>> readings) {
     }
 
     /** A number of each reading as days: straight across half hours that are missing, level before the first. */
-    List<double[]> of(double[] values) {
-        return readings.stream().map(day -> course(day, values)).toList();
+    public List<RealVector> of(double[] values) {
+        return readings.stream()
+                .<RealVector>map(day -> new ArrayRealVector(course(day, values), false))
+                .toList();
     }
 
     private static double[] course(List<Slot> day, double[] values) {
@@ -58,5 +62,13 @@ record DayCourses(List<LocalDate> days, List<List<Slot>> readings) {
         return IntStream.range(0, HALF_HOURS)
                 .mapToDouble(h -> straight.value(Math.max(at[0], Math.min(at[at.length - 1], h))))
                 .toArray();
+    }
+
+    /** Of days from one to before another. */
+    public static RealVector mean(List<RealVector> days, int from, int until) {
+        return days.subList(from, until).stream()
+                .reduce(RealVector::add)
+                .orElseThrow()
+                .mapDivide(until - from);
     }
 }

@@ -1,0 +1,68 @@
+import { expect, test } from 'vitest';
+import type { Suspect, SuspectFamily, Suspects } from '../../api/types';
+import { headline, inView, meaning, sinceWords, steadySentence, word } from './suspectWords';
+
+const suspect = (over: Partial<Suspect> = {}): Suspect => ({
+  suspect: 'SKIMMER',
+  title: 'The skimmer is clogged, worn or overflowing',
+  share: 0.7,
+  needs: '',
+  grounds: [],
+  ...over,
+});
+
+const family = (over: Partial<SuspectFamily> = {}): SuspectFamily => ({
+  family: 'SKIMMER_AIR',
+  label: 'the skimmer and the air it draws',
+  share: 0.8,
+  suspects: [suspect()],
+  ...over,
+});
+
+const all = (families: SuspectFamily[], steady?: Suspects['steady']): Suspects => ({
+  earliest: '2026-07-30',
+  latest: '2026-11-25',
+  daysTold: true,
+  steady,
+  families,
+  next: [],
+  done: [],
+});
+
+test('one suspect is named where it stands out, else its family, else two families', () => {
+  expect(headline(all([family()]))).toBe(
+    'The skimmer is clogged, worn or overflowing: that fits best.',
+  );
+  expect(headline(all([family({ suspects: [suspect({ share: 0.4 })] })]))).toBe(
+    'It has to do with the skimmer and the air it draws.',
+  );
+  const room = family({ family: 'ROOM', label: 'the room’s air', share: 0.3 });
+  expect(headline(all([family({ share: 0.35 }), room]))).toBe(
+    'Not decided: the skimmer and the air it draws, or the room’s air.',
+  );
+  expect(headline(all([family({ family: 'NONE', share: 0.35 })]))).toContain('Nothing seems wrong');
+});
+
+test('who keeps a tank steady and holds it is told when to stop', () => {
+  const steady = { stance: 'STEADY' as const, nights: 7, held: 7, line: 7.8 };
+  expect(steadySentence(all([family()], steady))).toBe(
+    'You keep this tank steady, and on 7 of 7 days of the last week the trough held above 7.80. While it does, there is nothing to chase.',
+  );
+  expect(steadySentence(all([family()], { ...steady, held: 5 }))).not.toContain('nothing to chase');
+  expect(steadySentence(all([family()], { ...steady, stance: 'LIFT', line: 8 }))).toContain(
+    'your goal: enough',
+  );
+  expect(steadySentence(all([family()]))).toBe('');
+});
+
+test('shares are said in words, and what is hardly so is folded away but for the first', () => {
+  expect([0.9, 0.3, 0.1, 0.01].map(word)).toEqual(['likely', 'possible', 'less likely', 'hardly']);
+  const hardly = family({ family: 'ROOM', share: 0.01 });
+  expect(inView([family(), hardly])).toHaveLength(1);
+  expect(inView([hardly])).toHaveLength(1);
+  expect(sinceWords(suspect({ since: '2026-11-14' }))).toBe('since about 14 Nov 2026');
+  expect(sinceWords(suspect())).toBe('');
+  expect(
+    meaning({ words: 'few', probability: 0.2, then: 'The air stone is clogged', share: 0.6 }),
+  ).toBe('then likely: the air stone is clogged');
+});
