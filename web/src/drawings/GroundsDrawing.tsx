@@ -3,6 +3,7 @@ import type { Suspect } from '../api/types';
 
 const HEIGHT = 22;
 const BAR = 8;
+const EDGE = 6;
 /** Beyond this, in natural logarithms, more of it changes nobody's mind. */
 const MOST = 6;
 
@@ -17,7 +18,7 @@ export function GroundsDrawing({ grounds, width }: { grounds: Suspect['grounds']
   const speaks = sum((w) => w > 0);
   const x = scaleLinear()
     .domain([-MOST, MOST])
-    .range([2, width - 2])
+    .range([EDGE, width - EDGE])
     .clamp(true);
   const middle = HEIGHT / 2;
   return (

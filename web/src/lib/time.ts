@@ -72,6 +72,15 @@ export function plainDay(day: string): string {
   );
 }
 
+/** One of the last months': 12 Nov. */
+export function dayOfMonth(day: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  }).format(new Date(`${day}T12:00:00Z`));
+}
+
 /** The local date some days on. */
 export function shiftDay(day: string, days: number): string {
   const date = new Date(`${day}T12:00:00Z`);

@@ -38,6 +38,14 @@ export function Notes() {
         before a whole day had passed is compared by its hours with the same hours of the days
         before.
       </Note>
+      <Note question="Who is to blame?" see={['suspects', 'Suspects']}>
+        Each of twenty causes is laid out as what it does to a day of this tank. The days since it
+        began are set beside that, meters, tests and notes speak for themselves, and what is common
+        counts more than what is rare. Several are alike in pH alone: a kinked hose and a clogged
+        skimmer, a still surface and a clogged stone. Then only a check parts them, and the one that
+        tells most for its trouble stands first. How common each is comes from memory, and a log
+        never says so much that a check could not turn it.
+      </Note>
       <Note question="What did nobody note?" see={['effects', 'Effects']}>
         A skimmer that clogs, an animal that rots, a clock that was set, a probe that jumps: each
         bends the day in a shape of its own. A weaker skimmer moves night and afternoon apart, a
@@ -108,7 +116,7 @@ export function Notes() {
   );
 }
 
-type Screen = 'effects' | 'ledger' | 'margin' | 'bench' | 'media' | 'sums';
+type Screen = 'suspects' | 'effects' | 'ledger' | 'margin' | 'bench' | 'media' | 'sums';
 
 function Note({
   question,

@@ -1,4 +1,4 @@
-import { getRouteApi } from '@tanstack/react-router';
+import { getRouteApi, Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useCheck, useSuspects } from '../../api/suspects';
 import type { DoneCheck, Suspect, SuspectCheck, SuspectFamily, Suspects } from '../../api/types';
@@ -10,10 +10,12 @@ import { useNotice } from '../../parts/Notices';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import {
+  alwaysLow,
   effort,
   headline,
-  inView,
   meaning,
+  nothingWrong,
+  parted,
   sinceWords,
   steadySentence,
   word,
@@ -48,9 +50,10 @@ export function SuspectsScreen() {
 }
 
 function Blamed({ all }: { all: Suspects }) {
-  const shown = inView(all.families);
-  const rest = all.families.filter((f) => !shown.includes(f));
-  const steady = steadySentence(all);
+  const { tank } = useAtTank();
+  const { shown, folded } = parted(all.families);
+  const steady = all.since ? '' : steadySentence(all);
+  const nothing = nothingWrong(all.families);
   return (
     <section aria-labelledby="suspects" className="grid content-start gap-4">
       <h1 id="suspects" className="text-xl font-bold">
@@ -64,7 +67,24 @@ function Blamed({ all }: { all: Suspects }) {
         </span>
       </h1>
       <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(all)}</p>
-      {steady && <p className="max-w-prose">{steady}</p>}
+      {(nothing || steady || alwaysLow(all)) && (
+        <p className="max-w-prose">
+          {nothing} {steady}{' '}
+          {alwaysLow(all) && (
+            <>
+              So it has been: what would lift it stands on the{' '}
+              <Link
+                to="/tank/$tankId/bench"
+                params={{ tankId: tank.id }}
+                className="underline underline-offset-4"
+              >
+                Bench
+              </Link>
+              .
+            </>
+          )}
+        </p>
+      )}
       {!all.daysTold && (
         <p className="max-w-prose border-l-4 border-alk pl-3">
           The days cannot be compared: too few whole ones, or no plausible tank is behind them. Only
@@ -76,13 +96,13 @@ function Blamed({ all }: { all: Suspects }) {
           <Family key={family.family} family={family} />
         ))}
       </ol>
-      {rest.length > 0 && (
+      {folded.length > 0 && (
         <details>
           <summary className="min-h-11 cursor-pointer content-center text-soft">
-            Hardly: {rest.map((f) => f.label).join(', ')}
+            Hardly: {folded.map((f) => f.label).join(', ')}
           </summary>
           <ol className="grid gap-5 pt-3">
-            {rest.map((family) => (
+            {folded.map((family) => (
               <Family key={family.family} family={family} />
             ))}
           </ol>
@@ -120,7 +140,9 @@ function One({ suspect }: { suspect: Suspect }) {
       <details>
         <summary className="grid min-h-11 cursor-pointer grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4">
           <span>
-            {suspect.title}{' '}
+            <span className="underline decoration-hairline underline-offset-4">
+              {suspect.title}
+            </span>{' '}
             <span className="text-soft">
               {word(suspect.share)}
               {when && `, ${when}`}
@@ -188,9 +210,9 @@ function Check({ check }: { check: SuspectCheck }) {
   const { tank } = useAtTank();
   const answer = useCheck(tank.id);
   const tell = useNotice();
-  const found = (i: number, words: string) =>
+  const found = (place: number, words: string) =>
     answer
-      .mutateAsync({ check: check.check, answer: i })
+      .mutateAsync({ check: check.check, answer: place })
       .then(() =>
         tell(`Found: ${words}. The suspects are ranked anew.`, () =>
           answer.mutate({ check: check.check }),
@@ -206,12 +228,12 @@ function Check({ check }: { check: SuspectCheck }) {
       </p>
       <p className="text-sm text-soft">What did you find?</p>
       <ul className="grid gap-1">
-        {check.answers.map((a, i) => (
+        {check.answers.map((a) => (
           <li key={a.words}>
             <button
               type="button"
               disabled={answer.isPending}
-              onClick={() => void found(i, a.words)}
+              onClick={() => void found(a.answer, a.words)}
               className="grid min-h-11 w-full content-center border-l-2 border-hairline py-1 pl-3 text-left hover:border-accent disabled:opacity-50"
             >
               <span className="underline decoration-hairline underline-offset-4">{a.words}</span>

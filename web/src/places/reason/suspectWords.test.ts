@@ -1,6 +1,15 @@
 import { expect, test } from 'vitest';
 import type { Suspect, SuspectFamily, Suspects } from '../../api/types';
-import { headline, inView, meaning, sinceWords, steadySentence, word } from './suspectWords';
+import {
+  alwaysLow,
+  headline,
+  meaning,
+  nothingWrong,
+  parted,
+  sinceWords,
+  steadySentence,
+  word,
+} from './suspectWords';
 
 const suspect = (over: Partial<Suspect> = {}): Suspect => ({
   suspect: 'SKIMMER',
@@ -58,11 +67,33 @@ test('who keeps a tank steady and holds it is told when to stop', () => {
 test('shares are said in words, and what is hardly so is folded away but for the first', () => {
   expect([0.9, 0.3, 0.1, 0.01].map(word)).toEqual(['likely', 'possible', 'less likely', 'hardly']);
   const hardly = family({ family: 'ROOM', share: 0.01 });
-  expect(inView([family(), hardly])).toHaveLength(1);
-  expect(inView([hardly])).toHaveLength(1);
-  expect(sinceWords(suspect({ since: '2026-11-14' }))).toBe('since about 14 Nov 2026');
+  expect(parted([family(), hardly])).toEqual({ shown: [family()], folded: [hardly] });
+  expect(parted([hardly]).shown).toEqual([hardly]);
+  expect(sinceWords(suspect({ since: '2026-11-14' }))).toBe('since about 14 Nov');
   expect(sinceWords(suspect())).toBe('');
   expect(
-    meaning({ words: 'few', probability: 0.2, then: 'The air stone is clogged', share: 0.6 }),
+    meaning({
+      answer: 1,
+      words: 'few',
+      probability: 0.2,
+      then: 'The air stone is clogged',
+      share: 0.6,
+    }),
   ).toBe('then likely: the air stone is clogged');
+});
+
+test('that nothing is wrong is said once', () => {
+  const none = family({ family: 'NONE', label: 'nothing is wrong', share: 0.3, suspects: [] });
+  expect(nothingWrong([none, family()])).toBe('');
+  expect(nothingWrong([family(), none])).toBe('That nothing is wrong is possible.');
+  expect(parted([none, family()]).shown).toEqual([family()]);
+});
+
+test('what is low as it always was is no fault, but a goal', () => {
+  const lift = { stance: 'LIFT' as const, nights: 7, held: 2, line: 8 };
+  const none = family({ family: 'NONE' });
+  expect(alwaysLow(all([none], lift))).toBe(true);
+  expect(alwaysLow(all([none], { ...lift, held: 7 }))).toBe(false);
+  expect(alwaysLow(all([family()], lift))).toBe(false);
+  expect(alwaysLow(all([none]))).toBe(false);
 });

@@ -1,5 +1,5 @@
 import type { Suspect, SuspectCheck, SuspectFamily, Suspects } from '../../api/types';
-import { plainDay } from '../../lib/time';
+import { dayOfMonth } from '../../lib/time';
 
 const LIKELY = 0.5;
 const POSSIBLE = 0.2;
@@ -49,7 +49,7 @@ export function steadySentence({ steady }: Suspects): string {
 }
 
 export const sinceWords = (suspect: Suspect) =>
-  suspect.since === undefined ? '' : `since about ${plainDay(suspect.since)}`;
+  suspect.since === undefined ? '' : `since about ${dayOfMonth(suspect.since)}`;
 
 const EFFORT: Record<SuspectCheck['effort'], string> = {
   MINUTES: 'minutes',
@@ -63,6 +63,22 @@ export const effort = (check: SuspectCheck) => EFFORT[check.effort];
 export const meaning = ({ then, share }: SuspectCheck['answers'][number]) =>
   `then ${word(share)}: ${then.charAt(0).toLowerCase()}${then.slice(1)}`;
 
-/** Those that are worth showing at once: the others are folded away. */
-export const inView = (families: readonly SuspectFamily[]) =>
-  families.filter((f, i) => i === 0 || f.share > HARDLY);
+/** Those that are worth showing at once, the others to be folded away; that nothing is wrong, the headline says. */
+export function parted(families: readonly SuspectFamily[]) {
+  const blamed = families.filter((f) => f.family !== 'NONE');
+  const shown = blamed.filter((f, i) => i === 0 || f.share > HARDLY);
+  return { shown, folded: blamed.filter((f) => !shown.includes(f)) };
+}
+
+/** How probable it is that nothing is wrong, where it is not what the headline says. */
+export function nothingWrong(families: readonly SuspectFamily[]): string {
+  const none = families.find((f) => f.family === 'NONE');
+  return none && none !== families[0] ? `That nothing is wrong is ${word(none.share)}.` : '';
+}
+
+/** Low as it always was is another question. */
+export const alwaysLow = ({ families, steady }: Suspects) =>
+  families[0]?.family === 'NONE' &&
+  steady !== undefined &&
+  steady.stance === 'LIFT' &&
+  steady.held < steady.nights;

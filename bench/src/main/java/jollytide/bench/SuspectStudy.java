@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.EnumSet;
 import java.util.List;
@@ -66,8 +67,6 @@ public final class SuspectStudy {
     private static final int CHECKS = 2;
     private static final int TRIES = 3;
     private static final Media KILO = new Media(1, MediaAssumptions.DEFAULT).endless();
-
-    private static final boolean DETAILS = System.getenv("DETAILS") != null;
 
     private SuspectStudy() {}
 
@@ -139,11 +138,6 @@ public final class SuspectStudy {
             List<Given> given = new ArrayList<>();
             Ranking first = Ranking.of(evidence, given);
             Ranking then = first;
-            if (DETAILS && first.suspicions().get(0).suspect().family() != truth.family()) {
-                StringBuilder b = new StringBuilder(truth + " days " + evidence.daysTold());
-                evidence.all().forEach(o -> b.append(String.format(" %s=%.1f", o.suspect(), o.weight())));
-                System.out.println(b);
-            }
             for (int i = 0; i < CHECKS && !then.next().isEmpty(); i++) {
                 Check check = then.next().get(0).check();
                 int answer = check.expected(truth);
@@ -157,7 +151,13 @@ public final class SuspectStudy {
                                         % check.answers().size()));
                 then = Ranking.of(evidence, given);
             }
-            return new Case(truth, order(first), order(then));
+            return new Case(
+                    truth,
+                    order(first),
+                    then.suspicions().stream()
+                            .sorted(Comparator.comparingDouble(s -> -s.share()))
+                            .map(Suspicion::suspect)
+                            .toList());
         }
 
         private static List<Suspect> order(Ranking ranking) {

@@ -57,6 +57,8 @@ class AccessibilityIT extends BrowserTest {
         "welcome, desktop, day",
         "effects, desktop, night",
         "effects, phone, day",
+        "suspects, desktop, day",
+        "suspects, phone, night",
         "experiment, desktop, day",
         "experiment, phone, night",
         "probe, desktop, day",
@@ -97,6 +99,9 @@ class AccessibilityIT extends BrowserTest {
         }
         if (screen.equals("twin")) {
             page.getByText("What would tell more").waitFor();
+        }
+        if (screen.equals("suspects")) {
+            page.getByText("What your tank does not have").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         }
         if (screen.equals("bench")) {
             page.getByText("What this twin rests on").waitFor();

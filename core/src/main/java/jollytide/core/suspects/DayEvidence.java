@@ -158,7 +158,7 @@ final class DayEvidence {
         // Where it is the cause its size is about its usual one; both say something of it.
         double spread = Math.pow(suspect.spread(), 2) + Math.pow(FITTED_ROUGHLY * suspect.typical(), 2);
         double mean = (size / variance + suspect.typical() / spread) / (1 / variance + 1 / spread);
-        double deviation = Math.sqrt(1 / (1 / variance + 1 / spread));
+        double deviation = Math.hypot(Math.sqrt(1 / (1 / variance + 1 / spread)), FITTED_ROUGHLY * mean);
         double squares = noise.product(moved, moved, share);
         double without = squares - 2 * Gauss.factor(size, variance, suspect.typical(), Math.sqrt(spread), 0);
         return new Support(

@@ -30,11 +30,12 @@ public record Ranking(List<Suspicion> suspicions, List<Next> next, boolean daysT
     public record Next(Check check, double gain, List<Meaning> answers) {}
 
     /**
+     * @param answer its place among the check's answers
      * @param words what is seen
      * @param probability of it, by what is known now
      * @param then who would be the first suspect, with what share
      */
-    public record Meaning(String words, double probability, Suspect then, double share) {}
+    public record Meaning(int answer, String words, double probability, Suspect then, double share) {}
 
     /** @param given what was found at checks */
     public static Ranking of(Evidence evidence, List<Given> given) {
@@ -51,7 +52,7 @@ public record Ranking(List<Suspicion> suspicions, List<Next> next, boolean daysT
         return new Ranking(
                 evidence.all().stream()
                         .map(of -> suspicion(of, shares, given))
-                        .sorted(order(shares))
+                        .sorted(order(shares, !given.isEmpty()))
                         .toList(),
                 next(shares, given),
                 evidence.daysTold());
@@ -79,10 +80,11 @@ public record Ranking(List<Suspicion> suspicions, List<Next> next, boolean daysT
         return shares;
     }
 
-    private static Comparator<Suspicion> order(Map<Suspect, Double> shares) {
+    /** A log parts families, so all of one count together; once something was checked each speaks for itself. */
+    private static Comparator<Suspicion> order(Map<Suspect, Double> shares, boolean checked) {
         Map<Family, Double> families = shares.entrySet().stream()
-                .collect(
-                        Collectors.groupingBy(e -> e.getKey().family(), Collectors.summingDouble(Map.Entry::getValue)));
+                .collect(Collectors.toMap(
+                        e -> e.getKey().family(), Map.Entry::getValue, checked ? Math::max : Double::sum));
         return Comparator.comparingDouble(
                         (Suspicion s) -> -families.getOrDefault(s.suspect().family(), 0.0))
                 .thenComparingDouble(s -> -s.share());
@@ -99,25 +101,34 @@ public record Ranking(List<Suspicion> suspicions, List<Next> next, boolean daysT
                 .toList();
     }
 
-    /** Expected loss of entropy (Lindley 1956). */
+    /** Expected loss of entropy (Lindley 1956), over the answers that such a tank can give. */
     private static Next next(Check check, Map<Suspect, Double> shares) {
+        List<Integer> answers = IntStream.range(0, check.answers().size())
+                .filter(a -> a == 0 || check.answers().get(a).of().stream().anyMatch(shares::containsKey))
+                .boxed()
+                .toList();
+        double all =
+                answers.stream().mapToDouble(a -> probability(check, a, shares)).sum();
         List<Meaning> meanings = new ArrayList<>();
         double left = 0;
-        for (int answer : IntStream.range(0, check.answers().size()).toArray()) {
+        for (int answer : answers) {
             Map<Suspect, Double> ln = new EnumMap<>(Suspect.class);
-            int a = answer;
-            shares.forEach((s, share) -> ln.put(s, Math.log(share * check.probability(a, s))));
-            double probability = shares.entrySet().stream()
-                    .mapToDouble(e -> e.getValue() * check.probability(a, e.getKey()))
-                    .sum();
+            shares.forEach((s, share) -> ln.put(s, Math.log(share * check.probability(answer, s))));
+            double probability = probability(check, answer, shares) / all;
             Map<Suspect, Double> then = shares(ln);
             left += probability * entropy(then);
             Map.Entry<Suspect, Double> first =
                     then.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow();
-            meanings.add(
-                    new Meaning(check.answers().get(answer).words(), probability, first.getKey(), first.getValue()));
+            meanings.add(new Meaning(
+                    answer, check.answers().get(answer).words(), probability, first.getKey(), first.getValue()));
         }
         return new Next(check, entropy(shares) - left, meanings);
+    }
+
+    private static double probability(Check check, int answer, Map<Suspect, Double> shares) {
+        return shares.entrySet().stream()
+                .mapToDouble(e -> e.getValue() * check.probability(answer, e.getKey()))
+                .sum();
     }
 
     private static double entropy(Map<Suspect, Double> shares) {

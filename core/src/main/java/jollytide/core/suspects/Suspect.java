@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 public enum Suspect {
     PROBE(
             Family.MEASURING,
-            3,
+            2.5,
             "The probe reads too low",
             Unknown.PROBE,
             -1,

@@ -44,7 +44,7 @@ import org.springframework.stereotype.Service;
 
 /** Why pH is low: the evidence of whole days is made once a day, what was checked counts at once. */
 @Service
-class SuspectService {
+public class SuspectService {
     private static final int FORTNIGHT = 14;
     private static final int WEEK = 7;
     /** Whole days since it became low, before anything can be told. */
@@ -64,6 +64,7 @@ class SuspectService {
     private final TwinBook book;
     private final EffectStore store;
     private final Clock clock;
+    private final Resting resting = new Resting();
 
     SuspectService(TankService tanks, Histories histories, TwinBook book, EffectStore store, Clock clock) {
         this.tanks = tanks;
@@ -89,12 +90,7 @@ class SuspectService {
                     "Two whole days must have passed since, and not more than " + MOST_DAYS + ".");
         }
         Days days = Days.of(history, since);
-        String fingerprint = fingerprint(history, days);
-        Evidence evidence = store.evidence().of(tankId).get(fingerprint);
-        if (evidence == null) {
-            evidence = Evidence.of(inquiry(history, days));
-            store.evidence().keep(tankId, days.kept(history), fingerprint, evidence);
-        }
+        Evidence evidence = evidence(history, days);
         List<Checked> checked = store.checked(tankId, history.start(days.first()));
         Ranking ranking =
                 Ranking.of(evidence, checked.stream().map(Checked::given).toList());
@@ -107,6 +103,35 @@ class SuspectService {
                 families(ranking),
                 ranking.next().stream().map(SuspectService::view).toList(),
                 checked.stream().map(SuspectService::view).toList());
+    }
+
+    /** Of one tank for which today's is not made yet, of whoever it is; false when all are. */
+    public boolean makeOne() {
+        Instant now = clock.instant();
+        return tanks.allOfEverybody().stream()
+                .filter(tank -> !resting.holds(tank.id(), now))
+                .anyMatch(tank -> {
+                    resting.from(tank.id(), now);
+                    TankHistory history = histories.of(tank);
+                    Days days = Days.of(history, null);
+                    boolean missing = !store.evidence().of(tank.id()).containsKey(fingerprint(history, days));
+                    if (missing) {
+                        evidence(history, days);
+                    }
+                    return missing;
+                });
+    }
+
+    private Evidence evidence(TankHistory history, Days days) {
+        UUID tank = history.tank().id();
+        String fingerprint = fingerprint(history, days);
+        Evidence kept = store.evidence().of(tank).get(fingerprint);
+        if (kept != null) {
+            return kept;
+        }
+        Evidence made = Evidence.of(inquiry(history, days));
+        store.evidence().keep(tank, days.kept(history), fingerprint, made);
+        return made;
     }
 
     void check(UUID keeperId, UUID tankId, Check check, int answer) {
@@ -169,7 +194,7 @@ class SuspectService {
                 history.zone(),
                 days.until(),
                 days.since(),
-                history::leftOut,
+                day -> history.leftOut(day) || history.passing(day),
                 noted(history, changed.minus(Duration.ofDays(LEAST_DAYS)), until),
                 calibratedDaysAgo(history, until));
     }
@@ -236,7 +261,7 @@ class SuspectService {
                 check.effort(),
                 next.answers().stream()
                         .map(a -> new MeaningView(
-                                a.words(), a.probability(), a.then().title(), a.share()))
+                                a.answer(), a.words(), a.probability(), a.then().title(), a.share()))
                         .toList());
     }
 

@@ -64,7 +64,7 @@ final class SuspectViews {
     record CheckView(Check check, String how, Check.Effort effort, List<MeaningView> answers) {}
 
     /** As a {@link Meaning}; {@code then} is its first suspect's title. */
-    record MeaningView(String words, double probability, String then, double share) {}
+    record MeaningView(int answer, String words, double probability, String then, double share) {}
 
     /** One that was done. */
     record DoneView(Check check, String how, int answer, List<String> answers, Instant at) {}

@@ -72,6 +72,15 @@ record TankHistory(
         return events.stream().anyMatch(e -> e.excludes(from, until) || e.moved(from, until));
     }
 
+    /** Whether something stood on the tank that no longer does, or the water was still on its way back from that. */
+    boolean passing(LocalDate day) {
+        return events.stream()
+                .filter(e -> e.until() != null
+                        && (e.measures() == null || !e.measures().isEmpty()))
+                .anyMatch(e -> e.at().isBefore(start(day.plusDays(1)))
+                        && e.until().plus(settling).isAfter(start(day)));
+    }
+
     /** Whether a day that was logged closely, and counts, lies on each side. */
     boolean hasDays(Windows windows) {
         return hasDaysBefore(windows)

@@ -20,6 +20,7 @@ import jollytide.core.fit.DayAhead;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
 import jollytide.server.effect.EffectService;
+import jollytide.server.effect.SuspectService;
 import jollytide.server.effect.UnnotedService;
 import jollytide.server.experiment.ExperimentService;
 import jollytide.server.reading.ReadingService;
@@ -55,6 +56,7 @@ class NightlyFit {
     private final ExperimentService experiments;
     private final EffectService effects;
     private final UnnotedService unnoted;
+    private final SuspectService suspects;
     private final Settings settings;
     private final Clock clock;
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -71,6 +73,7 @@ class NightlyFit {
             ExperimentService experiments,
             EffectService effects,
             UnnotedService unnoted,
+            SuspectService suspects,
             Settings settings,
             Clock clock) {
         this.tanks = tanks;
@@ -80,6 +83,7 @@ class NightlyFit {
         this.experiments = experiments;
         this.effects = effects;
         this.unnoted = unnoted;
+        this.suspects = suspects;
         this.settings = settings;
         this.clock = clock;
     }
@@ -98,8 +102,8 @@ class NightlyFit {
 
     /** What fails in one kind of work holds up no other. */
     private void quietly() {
-        for (BooleanSupplier work :
-                List.<BooleanSupplier>of(experiments::settleOne, this::next, effects::makeOne, unnoted::searchOne)) {
+        for (BooleanSupplier work : List.<BooleanSupplier>of(
+                experiments::settleOne, this::next, suspects::makeOne, effects::makeOne, unnoted::searchOne)) {
             if (quietly(work)) {
                 return;
             }

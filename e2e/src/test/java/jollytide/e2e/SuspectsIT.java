@@ -1,0 +1,68 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Why is it low? The demo's tanks, whose truth stands in docs/demo-history.md. */
+class SuspectsIT extends BrowserTest {
+    private static final LocatorAssertions.ContainsTextOptions ONCE_COMPARED =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(90_000);
+    /** The venturi crusts over within four days from the 78th before the log's end on. */
+    private static final int CRUSTED_DAYS_AGO = 76;
+
+    private static Locator blamed(Page page) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("^Why is it low")));
+    }
+
+    @Test
+    void whoKeepsATankSteadyIsToldToStop() {
+        Page page = demo(visitor(PHONE), "Heron", "Suspects");
+        assertThat(blamed(page)).containsText("Nothing seems wrong", ONCE_COMPARED);
+        assertThat(blamed(page)).containsText("While it does, there is nothing to chase.");
+    }
+
+    /** From the day that its keeper remembers to the measured draw, and back. */
+    @Test
+    void aCrustedVenturiIsBlamedAndConvictedByItsDraw() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Suspects");
+        assertThat(blamed(page)).containsText("What your tank does not have is not suspected.", ONCE_COMPARED);
+        page.getByLabel("It has been low since")
+                .fill(LocalDate.now(ZoneId.of("Europe/Amsterdam"))
+                        .minusDays(CRUSTED_DAYS_AGO)
+                        .toString());
+        button(page, "Compare from that day").click();
+        assertThat(blamed(page)).containsText("as you say", ONCE_COMPARED);
+        assertThat(blamed(page)).containsText(Pattern.compile("skimmer.*(likely|possible)"), ONCE_COMPARED);
+        page.getByText("The skimmer is clogged, worn or overflowing").first().click();
+        assertThat(blamed(page)).containsText(Pattern.compile("the days are lower as this makes them: \\d+ %"));
+        assertThat(blamed(page)).containsText(Pattern.compile("It would have to carry \\d+ to \\d+ % less"));
+        Locator checks = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Checks"));
+        Locator lowBothWays = checks.getByRole(
+                AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^low both ways")));
+        if (!lowBothWays.isVisible()) {
+            checks.getByText(Pattern.compile("more checks$")).click();
+        }
+        lowBothWays.click();
+        assertThat(blamed(page)).containsText("The skimmer is clogged, worn or overflowing: that fits best.");
+        assertThat(blamed(page)).containsText("You found: low both ways.");
+        button(page, "take back").click();
+        assertThat(blamed(page)).not().containsText("You found");
+    }
+
+    @Test
+    void aTankWithoutALogIsToldWhatSpeaks() {
+        Page page = visitor(PHONE);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/suspects"));
+        assertThat(page.getByText("The days cannot be compared")).isVisible();
+        assertThat(page.getByText("What would tell")).isVisible();
+    }
+}
