@@ -31,3 +31,12 @@ export const useDismiss = (tankId: string) =>
     },
     [keys.tank(tankId).log('unnoted')],
   );
+
+/** Stretches in which the room or alkalinity rose or fell. */
+export const useDrifts = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('drifts'),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/effects/drifts', { params: { path: { tankId } } })),
+    staleTime: Infinity,
+  });

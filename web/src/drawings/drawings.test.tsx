@@ -2,6 +2,7 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Forecast, GasBalance, LedgerRow, Night, OxygenCourse } from '../api/types';
+import { CourseDrawing } from './CourseDrawing';
 import { DailySizeDrawing } from './DailySizeDrawing';
 import { ForecastDrawing } from './ForecastDrawing';
 import { GroundsDrawing } from './GroundsDrawing';
@@ -365,4 +366,26 @@ describe('the grounds', () => {
     draw();
     expect(screen.getByRole('img').getAttribute('aria-label')).toContain('Nothing speaks');
   });
+});
+
+it('draws months of tests, and a line where they fell', () => {
+  const measured = [8.6, 8.5, 8.6, 8.1, 7.8].map((value, week) => ({
+    at: new Date(Date.UTC(2026, 9, 3 + 7 * week, 16)).toISOString(),
+    value,
+  }));
+  const { container } = render(
+    <CourseDrawing
+      measured={measured}
+      drifts={[{ from: '2026-10-17', until: '2026-10-31', begins: 8.6, ends: 7.8 }]}
+      says="It fell."
+      width={700}
+    />,
+  );
+  soundNumbers(container);
+  expect(container.querySelectorAll('circle')).toHaveLength(5);
+  const ends = /M([\d.]+) ([\d.]+)L([\d.]+) ([\d.]+)/.exec(
+    container.querySelector('path')?.getAttribute('d') ?? '',
+  );
+  expect(Number(ends?.[4])).toBeGreaterThan(Number(ends?.[2]));
+  expect(Number(ends?.[3])).toBeGreaterThan(Number(ends?.[1]));
 });

@@ -13,6 +13,7 @@ import { useNotice } from '../../parts/Notices';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { DriftsSection } from './DriftsSection';
 import { UnnotedSection } from './UnnotedSection';
 import { unnotedHeadline, within } from './unnotedWords';
 import {
@@ -44,7 +45,12 @@ export function EffectsScreen() {
       ) : (
         <All effects={effects.data} />
       )}
-      {effects.data.days.length > 0 && <UnnotedSection />}
+      {effects.data.days.length > 0 && (
+        <>
+          <UnnotedSection />
+          <DriftsSection />
+        </>
+      )}
     </div>
   );
 }

@@ -1,26 +1,16 @@
 import { useState } from 'react';
-import { useAddEvent, useDeleteEvent } from '../../api/events';
-import type { EventKind, UnnotedChange } from '../../api/types';
+import type { UnnotedChange } from '../../api/types';
 import { useDismiss, useUnnoted } from '../../api/unnoted';
 import { DailySizeDrawing } from '../../drawings/DailySizeDrawing';
 import { signed } from '../../lib/number';
 import { plainDay } from '../../lib/time';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { NoteForm } from './NoteForm';
 import { asWell, lookAt, shownSize, suggestedTitle, unitOf, unnotedHeadline } from './unnotedWords';
-
-/** Kinds that cut what is compared: what moves nothing would be found again. */
-const KINDS: readonly { value: EventKind; label: string }[] = [
-  { value: 'FAULT', label: 'a fault' },
-  { value: 'REMEDY', label: 'a remedy' },
-  { value: 'MAINTENANCE', label: 'maintenance' },
-  { value: 'ADDITIVE', label: 'an additive' },
-  { value: 'PEOPLE', label: 'people' },
-];
 
 /** Changes that the log shows and nobody noted. */
 export function UnnotedSection() {
@@ -100,7 +90,12 @@ function Change({ change: { found } }: { change: UnnotedChange }) {
         Look at {lookAt(found)}. {asWell(found)}
       </p>
       {noting ? (
-        <Note change={found} close={() => setNoting(false)} />
+        <NoteForm
+          suggested={suggestedTitle(found)}
+          since={found.from}
+          text={headline}
+          close={() => setNoting(false)}
+        />
       ) : (
         <div className="flex flex-wrap gap-3">
           <Button onClick={() => setNoting(true)}>Note it</Button>
@@ -110,65 +105,6 @@ function Change({ change: { found } }: { change: UnnotedChange }) {
         </div>
       )}
     </article>
-  );
-}
-
-function Note({ change, close }: { change: UnnotedChange['found']; close: () => void }) {
-  const { tank } = useAtTank();
-  const [title, setTitle] = useState(suggestedTitle(change));
-  const [kind, setKind] = useState<EventKind>('FAULT');
-  const [at, setAt] = useState(`${change.from}T00:00`);
-  const add = useAddEvent(tank.id);
-  const remove = useDeleteEvent(tank.id);
-  const tell = useNotice();
-  const note = () =>
-    add
-      .mutateAsync({ kind, at, title, note: unnotedHeadline(change) })
-      .then((event) =>
-        tell(`“${event.title}” is noted; what lies around it is compared anew.`, () =>
-          remove.mutate(event.id),
-        ),
-      )
-      .catch(() => undefined);
-  return (
-    <form
-      className="grid max-w-prose gap-3 sm:grid-cols-2"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void note();
-      }}
-    >
-      <Field
-        label="Title"
-        value={title}
-        maxLength={120}
-        required
-        onChange={(e) => setTitle(e.target.value)}
-        error={add.error?.message}
-        className="sm:col-span-2"
-      />
-      <Choice
-        label="Kind"
-        value={kind}
-        options={KINDS}
-        onChange={(e) => setKind(e.target.value as EventKind)}
-      />
-      <Field
-        label="Since"
-        type="datetime-local"
-        value={at}
-        required
-        onChange={(e) => setAt(e.target.value)}
-      />
-      <div className="flex flex-wrap gap-3 sm:col-span-2">
-        <Button type="submit" look="main" disabled={add.isPending}>
-          Note it
-        </Button>
-        <Button look="quiet" onClick={close}>
-          not now
-        </Button>
-      </div>
-    </form>
   );
 }
 

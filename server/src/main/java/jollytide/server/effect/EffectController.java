@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import jollytide.core.unnoted.Cause;
 import jollytide.server.account.SignedIn;
+import jollytide.server.effect.DriftViews.DriftsView;
 import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
 import jollytide.server.effect.UnnotedViews.UnnotedView;
@@ -25,10 +26,12 @@ import org.springframework.web.bind.annotation.RestController;
 class EffectController {
     private final EffectService effects;
     private final UnnotedService unnoted;
+    private final DriftService drifts;
 
-    EffectController(EffectService effects, UnnotedService unnoted) {
+    EffectController(EffectService effects, UnnotedService unnoted, DriftService drifts) {
         this.effects = effects;
         this.unnoted = unnoted;
+        this.drifts = drifts;
     }
 
     /** A card for each change; those that are not made yet are without what was found. */
@@ -49,6 +52,13 @@ class EffectController {
     @GetMapping("/unnoted")
     UnnotedView unnoted(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
         return unnoted.searched(who.keeperId(), tankId);
+    }
+
+    /** Stretches in which the room or alkalinity rose or fell: what meters and tests show of themselves. */
+    @Computes
+    @GetMapping("/drifts")
+    DriftsView drifts(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return drifts.drifts(who.keeperId(), tankId);
     }
 
     /** Says that one of them was nothing. */

@@ -96,6 +96,34 @@ class EffectApiTest extends ServerTest {
         readings.saveAll(owner, UUID.fromString(id), new Meaning(RawUnit.PH_NBS, Place.TANK, Method.PROBE), values);
     }
 
+    /** Weekly tests of which the last four fall by 0.3 dKH each. */
+    @Test
+    void showsAnAlkalinityThatFallsAndWhatIsNotedOfIt() {
+        for (int week = 11; week >= 0; week--) {
+            String at = PRESENT.minus(7L * week, ChronoUnit.DAYS).toString().substring(0, 16);
+            double dkh = 8.6 - 0.3 * Math.max(0, 4 - week);
+            Answer kept = keeper.post(tank + "/readings", Samples.reading(at, "DKH", "TANK", "TITRATION_KIT", dkh));
+            assertThat(kept.status()).as(kept.text()).isEqualTo(201);
+        }
+        JsonNode courses = keeper.get(tank + "/effects/drifts").body().path("courses");
+        assertThat(courses.size()).isEqualTo(1);
+        JsonNode course = courses.path(0);
+        assertThat(course.path("of").asString()).isEqualTo("ALKALINITY");
+        assertThat(course.path("measured").size()).isEqualTo(12);
+        JsonNode found = course.path("drifts").path(0);
+        // 0.3 dKH in seven days, in meq/L.
+        assertThat(found.path("drift").path("perDay").path("value").asDouble())
+                .isCloseTo(-0.3 / 7 * 20 / 56.0774, within(0.002));
+        assertThat(found.path("noted").size()).isZero();
+        keeper.post(
+                tank + "/events",
+                "{\"kind\":\"FAULT\",\"at\":\"" + PRESENT.minus(27, ChronoUnit.DAYS)
+                        + "\",\"title\":\"doser slipped\",\"note\":\"\"}");
+        assertThat(keeper.get(tank + "/effects/drifts").text()).contains("doser slipped");
+        assertThat(visitor().asNewKeeper().get(tank + "/effects/drifts").status())
+                .isEqualTo(404);
+    }
+
     private JsonNode cards() {
         Answer answer = keeper.get(tank + "/effects");
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
