@@ -64,13 +64,13 @@ function Drift({ of, view }: { of: MeasuredCourse['of']; view: DriftView }) {
   return (
     <div className="grid gap-2">
       <p className="max-w-prose text-lg leading-snug">
-        {sentence} <span className="text-soft">{notedOf(view)}</span>{' '}
-        {view.noted.length === 0 && !noting && (
-          <Button look="quiet" onClick={() => setNoting(true)}>
-            note when it began
-          </Button>
-        )}
+        {sentence} <span className="text-soft">{notedOf(view)}</span>
       </p>
+      {view.noted.length === 0 && !noting && (
+        <Button look="quiet" className="justify-self-start" onClick={() => setNoting(true)}>
+          note when it began
+        </Button>
+      )}
       {noting && (
         <NoteForm
           suggested={driftTitle(of, view)}

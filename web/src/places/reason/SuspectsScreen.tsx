@@ -99,7 +99,7 @@ function Blamed({ all }: { all: Suspects }) {
       {folded.length > 0 && (
         <details>
           <summary className="min-h-11 cursor-pointer content-center text-soft">
-            Hardly: {folded.map((f) => f.label).join(', ')}
+            Hardly likely: {folded.map((f) => f.label).join(', ')}
           </summary>
           <ol className="grid gap-5 pt-3">
             {folded.map((family) => (

@@ -31,7 +31,7 @@ test('what rises is more than was used, a room that fills was sealed or has more
   );
   const room = view({ begins: 203, ends: 561 });
   expect(driftSentence('ROOM_EXCESS', room, 'DKH')).toContain(
-    'came to hold 200 to 560 ppm over outdoors: less air was let in, or more breathed',
+    'what the room holds over outdoors went from 200 to 560 ppm: less air was let in, or more breathed',
   );
   expect(driftTitle('ROOM_EXCESS', room)).toBe('room fuller or tighter');
   expect(level('ROOM_EXCESS', 203, 'DKH')).toBe(203);

@@ -22,7 +22,7 @@ export function driftSentence(
   const when = `From about ${plainDay(drift.from)} to ${plainDay(drift.until)}`;
   if (of === 'ROOM_EXCESS') {
     const [a, b] = [drift.begins, drift.ends].map((ppm) => String(Math.round(ppm / 10) * 10));
-    return `${when} the room came to hold ${a} to ${b} ppm over outdoors: ${fell ? 'more air was let in, or fewer breathed' : 'less air was let in, or more breathed'}.`;
+    return `${when} what the room holds over outdoors went from ${a} to ${b} ppm: ${fell ? 'more air was let in, or fewer breathed' : 'less air was let in, or more breathed'}.`;
   }
   const { digits, label } = ALKALINITY[unit];
   const amount = (meq: number, more = 0) =>

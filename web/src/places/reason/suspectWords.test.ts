@@ -65,7 +65,12 @@ test('who keeps a tank steady and holds it is told when to stop', () => {
 });
 
 test('shares are said in words, and what is hardly so is folded away but for the first', () => {
-  expect([0.9, 0.3, 0.1, 0.01].map(word)).toEqual(['likely', 'possible', 'less likely', 'hardly']);
+  expect([0.9, 0.3, 0.1, 0.01].map(word)).toEqual([
+    'likely',
+    'possible',
+    'less likely',
+    'hardly likely',
+  ]);
   const hardly = family({ family: 'ROOM', share: 0.01 });
   expect(parted([family(), hardly])).toEqual({ shown: [family()], folded: [hardly] });
   expect(parted([hardly]).shown).toEqual([hardly]);

@@ -15,7 +15,7 @@ export const word = (share: number) =>
       ? 'possible'
       : share > HARDLY
         ? 'less likely'
-        : 'hardly';
+        : 'hardly likely';
 
 /** The sentence that all of it comes to. */
 export function headline(all: Suspects): string {

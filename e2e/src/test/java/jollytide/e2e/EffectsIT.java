@@ -103,6 +103,21 @@ class EffectsIT extends BrowserTest {
         assertThat(card(page)).containsText("what is left lies from", ONCE_MADE);
     }
 
+    /** The limewater that fell short for a fortnight stands in the tests; what ended it is noted. */
+    @Test
+    void anAlkalinityThatFellIsShownByItsTests() {
+        Page page = demo(visitor(PHONE), "Lantern Reef", "Effects");
+        Locator drifts = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("^What room and tests show")));
+        assertThat(drifts)
+                .containsText(
+                        Pattern.compile(
+                                "alkalinity fell by 0\\.\\d dKH: 0\\.\\d\\d to 0\\.\\d\\d dKH a day less was dosed than used"),
+                        ONCE_MADE);
+        assertThat(drifts).containsText("“air bled from the limewater line”");
+        assertThat(drifts).containsText("what the room holds over outdoors went from");
+    }
+
     @Test
     void withoutALogItTeachesTheNextStep() {
         Page page = visitor(PHONE);

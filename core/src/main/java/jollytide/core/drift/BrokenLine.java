@@ -2,6 +2,7 @@ package jollytide.core.drift;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.evidence.Estimate;
@@ -11,7 +12,6 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.hipparchus.stat.descriptive.rank.Median;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The unbroken line of straight pieces that follows measured points best, bent where that is worth it (least squares over
@@ -24,6 +24,9 @@ final class BrokenLine {
     private static final double BEND = 12;
     /** χ² of one degree of freedom, 90 %: lines within it follow the points as well. */
     private static final double AS_WELL = 2.706;
+
+    /** Two figures of it are free. */
+    private static final double FURTHER_BEND = 4;
 
     private static final double NINETY = 1.645;
     /** From the median of absolute second differences to one standard deviation: √6 times 0.6745. */
@@ -55,29 +58,18 @@ final class BrokenLine {
     }
 
     private List<Piece> pieces() {
-        Line best = null;
-        List<Line> others = List.of();
+        List<Line> all = new ArrayList<>();
         for (int bends = 0; bends <= Math.min(MOST_BENDS, (days.length - 3) / 2); bends++) {
-            List<Line> all = new ArrayList<>();
-            placed(bends, 1, new int[0], all);
-            Line least = all.stream()
-                    .min((a, b) -> Double.compare(a.squares, b.squares))
-                    .orElseThrow();
-            if (best == null || least.squares + BEND * (bends - best.bends.length) < best.squares) {
-                best = least;
-                others = all.stream()
-                        .filter(l -> l.squares < least.squares + AS_WELL)
-                        .toList();
-            }
+            placed(bends, 2, new double[0], all);
         }
-        return pieces(best, others);
+        Line best = all.stream()
+                .min(Comparator.comparingDouble(l -> l.squares + BEND * l.bends.length))
+                .orElseThrow();
+        return pieces(best, all.stream().filter(line -> line.likely(best)).toList());
     }
 
-    private List<Piece> pieces(@Nullable Line best, List<Line> others) {
+    private static List<Piece> pieces(Line best, List<Line> others) {
         List<Piece> pieces = new ArrayList<>();
-        if (best == null) {
-            return pieces;
-        }
         double[] edges = best.edges();
         for (int i = 0; i + 1 < edges.length; i++) {
             double middle = (edges[i] + edges[i + 1]) / 2;
@@ -99,27 +91,27 @@ final class BrokenLine {
         return pieces;
     }
 
-    /** All lines with so many more bends, each at a point and none beside another. */
-    private void placed(int more, int from, int[] bends, List<Line> all) {
+    /** All lines with so many more bends, each at a point or halfway to the next one, a whole step apart. */
+    private void placed(int more, int from, double[] bends, List<Line> all) {
         if (more == 0) {
             all.add(new Line(bends));
             return;
         }
-        for (int i = from; i < days.length - 1; i++) {
-            int[] with = Arrays.copyOf(bends, bends.length + 1);
-            with[bends.length] = i;
-            placed(more - 1, i + 1, with, all);
+        for (int halves = from; halves <= 2 * (days.length - 2); halves++) {
+            double[] with = Arrays.copyOf(bends, bends.length + 1);
+            with[bends.length] = (days[halves / 2] + days[(halves + 1) / 2]) / 2;
+            placed(more - 1, halves + 2, with, all);
         }
     }
 
     /** One with given bends. */
     private final class Line {
-        private final int[] bends;
+        private final double[] bends;
         private final RealVector figures;
         private final RealMatrix covariance;
         private final double squares;
 
-        Line(int[] bends) {
+        Line(double[] bends) {
             this.bends = bends;
             RealMatrix basis = new Array2DRowRealMatrix(days.length, bends.length + 2);
             for (int i = 0; i < days.length; i++) {
@@ -140,7 +132,7 @@ final class BrokenLine {
             at.setEntry(0, 1);
             at.setEntry(1, day);
             for (int b = 0; b < bends.length; b++) {
-                at.setEntry(b + 2, Math.max(0, day - days[bends[b]]));
+                at.setEntry(b + 2, Math.max(0, day - bends[b]));
             }
             return at;
         }
@@ -149,9 +141,15 @@ final class BrokenLine {
             RealVector at = new ArrayRealVector(bends.length + 2);
             at.setEntry(1, 1);
             for (int b = 0; b < bends.length; b++) {
-                at.setEntry(b + 2, day > days[bends[b]] ? 1 : 0);
+                at.setEntry(b + 2, day > bends[b] ? 1 : 0);
             }
             return at;
+        }
+
+        /** Whether it follows the points about as well as the best one, its further bends counted (Akaike 1974). */
+        boolean likely(Line best) {
+            return bends.length >= best.bends.length
+                    && squares + FURTHER_BEND * (bends.length - best.bends.length) < best.squares + AS_WELL;
         }
 
         double at(double day) {
@@ -171,7 +169,7 @@ final class BrokenLine {
             double[] edges = new double[bends.length + 2];
             edges[0] = days[0];
             for (int b = 0; b < bends.length; b++) {
-                edges[b + 1] = days[bends[b]];
+                edges[b + 1] = bends[b];
             }
             edges[edges.length - 1] = days[days.length - 1];
             return edges;

@@ -19,8 +19,8 @@ import jollytide.core.fit.Reading;
  * @param drifts in their order
  */
 public record Course(List<Reading> measured, List<Drift> drifts) {
-    /** So many are looked through, the newest. */
-    private static final int MOST = 40;
+    /** So many are looked through, the newest: half a year by weeks. */
+    private static final int MOST = 26;
     /** Scatter of one test, meq/L: 0.1 dKH. From memory. */
     private static final double TEST = 0.036;
     /** Alkalinity that moves by less than this in all is left alone, meq/L: 0.4 dKH. From memory. */

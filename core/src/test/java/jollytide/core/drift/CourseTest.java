@@ -68,6 +68,24 @@ class CourseTest {
         assertThat(found).isLessThanOrEqualTo(4);
     }
 
+    /** A fall that begins between two tests is told as one that began at either: nine bands in ten hold it. */
+    @Test
+    void holdsAFallThatBeganBetweenTwoTests() {
+        int found = 0;
+        int held = 0;
+        for (long seed = 1; seed <= 60; seed++) {
+            double later = seed % 7;
+            List<Drift> falls =
+                    Course.ofAlkalinity(tests(d -> short3Weeks(d - later), 100 + seed), ZONE).drifts().stream()
+                            .filter(d -> d.ends() < d.begins())
+                            .toList();
+            found += falls.isEmpty() ? 0 : 1;
+            held += falls.stream().anyMatch(d -> d.perDay().holds(-0.02)) ? 1 : 0;
+        }
+        assertThat(found).isGreaterThan(40);
+        assertThat(held).isGreaterThanOrEqualTo((int) (0.86 * found));
+    }
+
     @Test
     void takesTestsOfOneDayAsOne() {
         List<Reading> twice = tests(CourseTest::short3Weeks, 2).stream()

@@ -27,7 +27,7 @@ import org.springframework.stereotype.Service;
 /** Stretches in which the room or alkalinity rose or fell, whatever the twin makes of it. */
 @Service
 class DriftService {
-    private static final Duration LOOKED_BACK = Duration.ofDays(300);
+    private static final Duration LOOKED_BACK = Duration.ofDays(190);
     private static final int HALF_HOURS_OF_SIX_HOURS = 12;
     /** Tests stand a week apart: what is noted so near is about when it began. */
     private static final Duration ABOUT = Duration.ofDays(7);
@@ -81,7 +81,7 @@ class DriftService {
     private static List<String> noted(TankHistory history, Drift drift) {
         Instant from = history.start(drift.from());
         return history.events().stream()
-                .filter(e -> e.kind() != EventKind.EXPERIMENT)
+                .filter(e -> e.kind() != EventKind.EXPERIMENT && !Step.calibration(e, history.calibrations()))
                 .filter(e -> Duration.between(e.at(), from).abs().compareTo(ABOUT) <= 0)
                 .map(EventView::title)
                 .toList();

@@ -124,7 +124,7 @@ record Step(List<StepChange> changes) {
     }
 
     /** Of the probe, not of the tank. */
-    private static boolean calibration(EventView e, List<Calibration> calibrations) {
+    static boolean calibration(EventView e, List<Calibration> calibrations) {
         return e.kind() == EventKind.MAINTENANCE
                 && calibrations.stream()
                         .anyMatch(c -> Duration.between(c.at(), e.at()).abs().compareTo(NOTED) <= 0);

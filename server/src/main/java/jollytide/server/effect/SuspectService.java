@@ -185,7 +185,8 @@ public class SuspectService {
         Tank tank = history.tank();
         Instant until = history.start(days.until());
         TwinBook.Described as = book.describe(tank, until);
-        Instant changed = history.start(days.first());
+        // Nobody knows the day better than to two: what is known of the tank before must be of before.
+        Instant changed = history.start(days.first().minusDays(LEAST_DAYS));
         return new Inquiry(
                 book.loggedAsItWas(tank, history.start(days.from()), until),
                 as.setup(),
@@ -195,7 +196,7 @@ public class SuspectService {
                 days.until(),
                 days.since(),
                 day -> history.leftOut(day) || history.passing(day),
-                noted(history, changed.minus(Duration.ofDays(LEAST_DAYS)), until),
+                noted(history, changed, until),
                 calibratedDaysAgo(history, until));
     }
 
