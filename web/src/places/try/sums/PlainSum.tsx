@@ -25,6 +25,8 @@ export interface Asked {
   hint?: string | ((units: Units) => string);
   /** Where the server names it differently. */
   field?: string;
+  /** Words, not a number: the server reads them. */
+  text?: boolean;
   options?: readonly { value: string; label: string }[];
 }
 
@@ -54,7 +56,7 @@ export function PlainSum<A>({ name, example, asked, ask, answers, source }: Plai
   const numbers = Object.fromEntries(asked.map((a) => [a.key, read(a, typed[a.key] ?? '', units)]));
   const unread = (a: Asked) =>
     a.options === undefined &&
-    numbers[a.key] === undefined &&
+    (a.text ? (typed[a.key] ?? '').trim() === '' : numbers[a.key] === undefined) &&
     !(a.optional && (typed[a.key] ?? '').trim() === '');
   const incomplete = asked.some(unread);
   const sum = useQuery<A, Problem>({
@@ -84,7 +86,7 @@ export function PlainSum<A>({ name, example, asked, ask, answers, source }: Plai
             <Field
               key={a.key}
               label={a.label}
-              inputMode="decimal"
+              inputMode={a.text ? 'text' : 'decimal'}
               unit={a.as ? measure(a.as, units).label : a.unit}
               hint={typeof a.hint === 'function' ? a.hint(units) : a.hint}
               value={typed[a.key]}

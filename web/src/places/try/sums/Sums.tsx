@@ -13,6 +13,7 @@ import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
 import { AirlineSum, AirPumpSum, BubblesSum, RoomSum } from './airSums';
 import { Answer, AnswerList, Answers, Source } from './Answers';
+import { ReadOffSum } from './readOffSum';
 import { AlkalinitySum, MediaSum, SettlingSum } from './waterSums';
 
 const UNIT: Record<Units['alkalinity'], AlkalinityAmount['unit']> = {
@@ -32,6 +33,7 @@ const TABS = [
   ['media', 'Media'],
   ['alkalinity', 'Alkalinity'],
   ['settling', 'Settling'],
+  ['readoff', 'Before and after'],
 ] as const;
 
 const PLAIN = [
@@ -42,6 +44,7 @@ const PLAIN = [
   ['media', MediaSum],
   ['alkalinity', AlkalinitySum],
   ['settling', SettlingSum],
+  ['readoff', ReadOffSum],
 ] as const;
 
 /** Try → Sums: the sums of seawater, begun with this tank's last readings. */

@@ -100,6 +100,20 @@ class DemoIT extends BrowserTest {
         assertThat(page.getByText("8.26")).isVisible();
     }
 
+    /** Days read off a picture are compared; a range is no day's reading. */
+    @Test
+    void daysThatWereReadOffAreComparedAndARangeIsRefused() {
+        Page page = demo(visitor(PHONE), "Lantern Reef", "Sums");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Before and after"))
+                .click();
+        assertThat(page.getByText("+0.090")).isVisible();
+        assertThat(page.getByText("Thin: fewer than three days on a side.")).isVisible();
+        field(page, "The same of each day after").fill("7.6–7.8");
+        assertThat(page.getByText("A range tells no day’s lowest or highest").first())
+                .isVisible();
+        assertThat(page.getByText("+0.090")).not().isVisible();
+    }
+
     @Test
     void anAddressThatIsNobodysSaysSo() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");

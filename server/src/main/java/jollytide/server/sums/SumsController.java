@@ -4,8 +4,11 @@ import static jollytide.core.units.Quantities.within;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Locale;
 import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.effects.Comparison;
+import jollytide.core.effects.DaysReadOff;
 import jollytide.core.probe.ColourKit;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
@@ -88,6 +91,29 @@ class SumsController {
             @NotNull Double firstPh, @NotNull Double secondPh) {}
 
     record ColourKitAnswer(double phNbs) {}
+
+    /**
+     * Lowest or highest pH of some days before a change and after it, all by one probe on one scale.
+     *
+     * @param before one number for each day, in the days' order, as people write them; {@code after} likewise
+     */
+    record ReadOffRequest(
+            @NotNull @Size(max = 500) String before,
+            @NotNull @Size(max = 500) String after) {}
+
+    /** @param thin fewer than three days on a side */
+    record ReadOffAnswer(int daysBefore, int daysAfter, boolean thin, Comparison compared) {}
+
+    @PostMapping("/read-off")
+    ReadOffAnswer readOff(@Valid @RequestBody ReadOffRequest body) {
+        DaysReadOff before = DaysReadOff.of("before", body.before());
+        DaysReadOff after = DaysReadOff.of("after", body.after());
+        return new ReadOffAnswer(
+                before.ph().size(),
+                after.ph().size(),
+                before.thin() || after.thin(),
+                Comparison.raw(before.ph(), after.ph(), 0));
+    }
 
     @PostMapping("/colour-kit")
     ColourKitAnswer colourKit(@Valid @RequestBody ColourKitRequest body) {
