@@ -6,6 +6,8 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.SplittableRandom;
+import java.util.function.IntFunction;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import jollytide.core.description.DailyAir;
@@ -84,5 +86,27 @@ public final class Logged {
 
     public static FittedTank fit(Setup setup, TankLog log) {
         return TwinFit.of(setup, TankParameters.ORDINARY, log, Priors.ASSUMED, TwinFit.Progress.NONE);
+    }
+
+    /** Days of {@link #TANK}, a reef a little livelier or lazier each day, read by a probe that is a little restless. */
+    public static List<Reading> restless(
+            RoomCourse room, TankParameters first, IntFunction<TankParameters> ofDay, int days, long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        List<TwinState> states = new ArrayList<>();
+        TwinState state = new OrdinaryDays(TANK, first, room).today(START);
+        for (int d = 0; d < days; d++) {
+            TankParameters t = ofDay.apply(d);
+            TankParameters today = new TankParameters(
+                    t.skimmerFactor(),
+                    t.surfaceFactor(),
+                    t.respirationMmolPerLPerH() * Math.exp(0.04 * random.nextGaussian()),
+                    t.photosynthesisMmolPerLPerH() * Math.exp(0.04 * random.nextGaussian()));
+            List<TwinState> day = new OrdinaryDays(TANK, today, room).run(state, MeasureSet.NONE, Duration.ofDays(1));
+            states.addAll(day.subList(0, day.size() - 1));
+            state = day.get(day.size() - 1);
+        }
+        return ph(states).stream()
+                .map(r -> new Reading(r.at(), r.value() + 0.003 * random.nextGaussian()))
+                .toList();
     }
 }

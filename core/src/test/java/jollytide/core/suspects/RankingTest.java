@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import java.util.SplittableRandom;
 import java.util.function.IntFunction;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.Predicate;
@@ -22,10 +21,7 @@ import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Logged;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
-import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Setup;
-import jollytide.core.scenario.OrdinaryDays;
-import jollytide.core.twin.TwinState;
 import jollytide.core.units.InputException;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -55,26 +51,8 @@ class RankingTest {
         return LocalDate.ofInstant(day(d), Logged.ZONE);
     }
 
-    /** A reef a little livelier or lazier each day, read by a probe that is a little restless. */
     private static List<Reading> ph(RoomCourse room, IntFunction<TankParameters> ofDay) {
-        SplittableRandom random = new SplittableRandom(9);
-        List<TwinState> states = new ArrayList<>();
-        TwinState state = new OrdinaryDays(Logged.TANK, TRUTH, room).today(Logged.START);
-        for (int d = 0; d < DAYS; d++) {
-            TankParameters t = ofDay.apply(d);
-            TankParameters today = new TankParameters(
-                    t.skimmerFactor(),
-                    t.surfaceFactor(),
-                    t.respirationMmolPerLPerH() * Math.exp(0.04 * random.nextGaussian()),
-                    t.photosynthesisMmolPerLPerH() * Math.exp(0.04 * random.nextGaussian()));
-            List<TwinState> day =
-                    new OrdinaryDays(Logged.TANK, today, room).run(state, MeasureSet.NONE, Duration.ofDays(1));
-            states.addAll(day.subList(0, day.size() - 1));
-            state = day.get(day.size() - 1);
-        }
-        return Logged.ph(states).stream()
-                .map(r -> new Reading(r.at(), r.value() + 0.003 * random.nextGaussian()))
-                .toList();
+        return Logged.restless(room, TRUTH, ofDay, DAYS, 9);
     }
 
     private static Inquiry inquiry(

@@ -6,10 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.SplittableRandom;
 import java.util.function.IntFunction;
 import java.util.function.Predicate;
 import jollytide.core.description.RoomCourse;
@@ -19,9 +17,6 @@ import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.Logged;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
-import jollytide.core.measure.MeasureSet;
-import jollytide.core.scenario.OrdinaryDays;
-import jollytide.core.twin.TwinState;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
@@ -33,26 +28,8 @@ class ChangeSearchTest {
     private static final TankParameters TRUTH = new TankParameters(0.9, 1.2, 0.021, 0.039);
     private static final RoomCourse ROOM = Logged.room(DAYS, Logged.HOME);
 
-    /** A reef a little livelier or lazier each day, read by a probe that is a little restless. */
     private static List<Reading> ph(IntFunction<TankParameters> ofDay) {
-        SplittableRandom random = new SplittableRandom(5);
-        List<TwinState> states = new ArrayList<>();
-        TwinState state = new OrdinaryDays(Logged.TANK, TRUTH, ROOM).today(Logged.START);
-        for (int d = 0; d < DAYS; d++) {
-            TankParameters t = ofDay.apply(d);
-            TankParameters today = new TankParameters(
-                    t.skimmerFactor(),
-                    t.surfaceFactor(),
-                    t.respirationMmolPerLPerH() * Math.exp(0.04 * random.nextGaussian()),
-                    t.photosynthesisMmolPerLPerH() * Math.exp(0.04 * random.nextGaussian()));
-            List<TwinState> day =
-                    new OrdinaryDays(Logged.TANK, today, ROOM).run(state, MeasureSet.NONE, Duration.ofDays(1));
-            states.addAll(day.subList(0, day.size() - 1));
-            state = day.get(day.size() - 1);
-        }
-        return Logged.ph(states).stream()
-                .map(r -> new Reading(r.at(), r.value() + 0.003 * random.nextGaussian()))
-                .toList();
+        return Logged.restless(ROOM, TRUTH, ofDay, DAYS, 5);
     }
 
     private static TankLog log(List<Reading> ph) {
