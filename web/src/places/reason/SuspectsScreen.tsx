@@ -85,7 +85,7 @@ function Blamed({ all }: { all: Suspects }) {
           )}
         </p>
       )}
-      {!all.daysTold && (
+      {!all.daysCompared && (
         <p className="max-w-prose border-l-4 border-alk pl-3">
           The days cannot be compared: too few whole ones, or no plausible tank is behind them. Only
           meters, tests, notes and what you check speak.

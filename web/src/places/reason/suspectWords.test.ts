@@ -31,7 +31,7 @@ const family = (over: Partial<SuspectFamily> = {}): SuspectFamily => ({
 const all = (families: SuspectFamily[], steady?: Suspects['steady']): Suspects => ({
   earliest: '2026-07-30',
   latest: '2026-11-25',
-  daysTold: true,
+  daysCompared: true,
   steady,
   families,
   next: [],
@@ -52,7 +52,7 @@ test('one suspect is named where it stands out, else its family, else two famili
   expect(headline(all([family({ family: 'NONE', share: 0.35 })]))).toContain('Nothing seems wrong');
 });
 
-test('who keeps a tank steady and holds it is told when to stop', () => {
+test('whoever keeps a tank steady and holds it hears when to stop', () => {
   const steady = { stance: 'STEADY' as const, nights: 7, held: 7, line: 7.8 };
   expect(steadySentence(all([family()], steady))).toBe(
     'You keep this tank steady, and on 7 of 7 days of the last week the trough held above 7.80. While it does, there is nothing to chase.',

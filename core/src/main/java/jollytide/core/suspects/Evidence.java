@@ -15,9 +15,9 @@ import org.jspecify.annotations.Nullable;
  * What a tank's log, its meters and tests and what is noted say of each suspect that such a tank can have, before anything
  * is checked by hand.
  *
- * @param daysTold whether the days' course was compared: else only meters, tests and notes speak
+ * @param daysCompared whether the days' course was compared: else only meters, tests and notes speak
  */
-public record Evidence(List<Of> all, boolean daysTold) {
+public record Evidence(List<Of> all, boolean daysCompared) {
     /** How often a tank that is low has become so, rather than always been. From memory. */
     private static final double BECAME = 0.8;
     /** What something of the kind that is noted, or not, says. From memory. */

@@ -15,9 +15,9 @@ import java.util.stream.Stream;
  *
  * @param suspicions those that such a tank can have, families in their order, then those in each
  * @param next checks that would part them, the one that tells most for its trouble first
- * @param daysTold whether the days' course was compared: else only meters, tests, notes and checks speak
+ * @param daysCompared whether the days' course was compared: else only meters, tests, notes and checks speak
  */
-public record Ranking(List<Suspicion> suspicions, List<Next> next, boolean daysTold) {
+public record Ranking(List<Suspicion> suspicions, List<Next> next, boolean daysCompared) {
     /** What a check must tell to be worth doing, nats. */
     private static final double LEAST_GAIN = 0.01;
 
@@ -55,7 +55,7 @@ public record Ranking(List<Suspicion> suspicions, List<Next> next, boolean daysT
                         .sorted(order(shares, !given.isEmpty()))
                         .toList(),
                 next(shares, given),
-                evidence.daysTold());
+                evidence.daysCompared());
     }
 
     private static Suspicion suspicion(Evidence.Of of, Map<Suspect, Double> shares, List<Given> given) {

@@ -147,7 +147,7 @@ class RankingTest {
             return hour >= 11 && hour < 20;
         };
         Ranking ranking = ranked(inquiry(UNCHANGED.stream().filter(byDay).toList(), ROOM, STEADY, null));
-        assertThat(ranking.daysTold()).isFalse();
+        assertThat(ranking.daysCompared()).isFalse();
         assertThat(ranking.suspicions().get(0).suspect()).isEqualTo(Suspect.READINGS);
         assertThat(of(ranking, Suspect.READINGS).grounds().get(0).words()).startsWith("0 of the last 7 nights");
     }
@@ -156,7 +156,7 @@ class RankingTest {
     void saysOfTwoDaysWhatTwoDaysTell() {
         List<Reading> two = UNCHANGED.subList(UNCHANGED.size() - 96, UNCHANGED.size());
         Ranking ranking = ranked(inquiry(two, ROOM, new AlkalinityCourse(List.of()), null));
-        assertThat(ranking.daysTold()).isFalse();
+        assertThat(ranking.daysCompared()).isFalse();
         assertThat(ranking.suspicions().stream().mapToDouble(Suspicion::share).sum())
                 .isCloseTo(1, within(1e-9));
         assertThat(ranking.next()).isNotEmpty();

@@ -29,7 +29,7 @@ class EffectStore {
         this.jdbc = jdbc;
         cards = new FingerprintedDocuments<>(jdbc, json, clock, "effect_card", Made.class, 2);
         searches = new FingerprintedDocuments<>(jdbc, json, clock, "unnoted_search", Searched.class, 1);
-        evidence = new FingerprintedDocuments<>(jdbc, json, clock, "suspect_evidence", Evidence.class, 1);
+        evidence = new FingerprintedDocuments<>(jdbc, json, clock, "suspect_evidence", Evidence.class, 2);
     }
 
     FingerprintedDocuments<Made> cards() {

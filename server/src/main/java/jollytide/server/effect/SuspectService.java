@@ -98,7 +98,7 @@ public class SuspectService {
                 since,
                 earliest,
                 latest,
-                ranking.daysTold(),
+                ranking.daysCompared(),
                 steady(history),
                 families(ranking),
                 ranking.next().stream().map(SuspectService::view).toList(),

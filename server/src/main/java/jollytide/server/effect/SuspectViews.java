@@ -21,14 +21,14 @@ final class SuspectViews {
      *
      * @param since from when on it is said to be low; null where that was looked for
      * @param earliest of the days that can be said, {@code latest} the last of them
-     * @param daysTold whether the days' course was compared
+     * @param daysCompared whether the days' course was compared
      * @param steady how the keeper's stance is met; null where there is nothing to compare
      */
     record SuspectsView(
             @Nullable LocalDate since,
             LocalDate earliest,
             LocalDate latest,
-            boolean daysTold,
+            boolean daysCompared,
             @Nullable Steady steady,
             List<FamilyView> families,
             List<CheckView> next,

@@ -111,7 +111,7 @@ class SuspectApiTest extends ServerTest {
     void blamesTheSurfaceAndKeepsWhatItFound() {
         logged();
         JsonNode view = asked("");
-        assertThat(view.path("daysTold").asBoolean()).isTrue();
+        assertThat(view.path("daysCompared").asBoolean()).isTrue();
         assertThat(view.path("families").path(0).path("family").asString()).isEqualTo("SURFACE");
         assertThat(view.path("steady").path("nights").asInt()).isEqualTo(7);
         assertThat(view.path("next").path(0).path("answers").size()).isGreaterThan(1);
@@ -148,7 +148,7 @@ class SuspectApiTest extends ServerTest {
     @Test
     void saysHonestlyThatAnEmptyLogTellsLittle() {
         JsonNode view = asked("");
-        assertThat(view.path("daysTold").asBoolean()).isFalse();
+        assertThat(view.path("daysCompared").asBoolean()).isFalse();
         assertThat(view.path("families").path(0).path("family").asString()).isEqualTo("MEASURING");
         assertThat(view.has("steady")).isFalse();
     }
