@@ -47,7 +47,7 @@ import org.springframework.stereotype.Service;
 public class SuspectService {
     private static final int FORTNIGHT = 14;
     private static final int WEEK = 7;
-    /** Whole days since it became low, before anything can be told. */
+    /** Whole days since it became low, before anything can be said. */
     private static final int LEAST_DAYS = 2;
     /** So long ago nobody remembers; what changed then is with the effects. */
     private static final int MOST_DAYS = 120;
@@ -76,7 +76,7 @@ public class SuspectService {
 
     /**
      * @param since from when on it is low; null where that is to be looked for in the last fortnight
-     * @throws InputException when that day is not one of which anything can be told
+     * @throws InputException when that day is not one of which anything can be said
      */
     SuspectsView suspects(UUID keeperId, UUID tankId, @Nullable LocalDate since) {
         TankHistory history = histories.of(tanks.tank(keeperId, tankId));
