@@ -35,18 +35,25 @@ public record Inquiry(
         Set<Suspect> noted,
         @Nullable Long calibratedDaysAgo) {
     /** A change longer ago is looked for where somebody says when. */
-    static final int LOOKED_BACK_DAYS = 14;
+    public static final int LOOKED_BACK_DAYS = 14;
     /** Nobody knows the day better. */
-    private static final int ABOUT_DAYS = 2;
+    public static final int ABOUT_DAYS = 2;
 
     public Inquiry {
         noted = Set.copyOf(noted);
     }
 
+    /** The first day on which it may have become low. */
+    LocalDate earliest() {
+        return since == null ? today.minusDays(LOOKED_BACK_DAYS) : since.minusDays(ABOUT_DAYS);
+    }
+
+    private LocalDate latest() {
+        return since == null ? today : since.plusDays(ABOUT_DAYS);
+    }
+
     /** Whether it may have become low on that day. */
     boolean mayBegin(LocalDate day) {
-        LocalDate from = since == null ? today.minusDays(LOOKED_BACK_DAYS) : since.minusDays(ABOUT_DAYS);
-        LocalDate until = since == null ? today : since.plusDays(ABOUT_DAYS);
-        return !day.isBefore(from) && !day.isAfter(until);
+        return !day.isBefore(earliest()) && !day.isAfter(latest());
     }
 }

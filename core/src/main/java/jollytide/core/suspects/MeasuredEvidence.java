@@ -161,7 +161,6 @@ final class MeasuredEvidence {
     @Nullable
     Ground alkalinity(DayEvidence.@Nullable Support untested) {
         AlkalinityCourse course = inquiry.log().alkalinity();
-        LocalDate first = inquiry.today().minusDays(Inquiry.LOOKED_BACK_DAYS);
         Instant end = inquiry.today().atStartOfDay(inquiry.zone()).toInstant();
         List<Reading> tests = course.smoothed().stream()
                 .filter(t -> t.at().isBefore(end.plus(Duration.ofDays(1))))
@@ -169,13 +168,10 @@ final class MeasuredEvidence {
         Reading last = tests.isEmpty() ? null : tests.get(tests.size() - 1);
         List<Double> weights = new ArrayList<>();
         double most = Double.NEGATIVE_INFINITY;
-        for (LocalDate day = inquiry.since() == null ? first : inquiry.since().minusDays(WEEK);
-                day.isBefore(inquiry.today());
+        for (LocalDate day = inquiry.earliest();
+                inquiry.mayBegin(day) && day.isBefore(inquiry.today());
                 day = day.plusDays(1)) {
             Instant from = day.atStartOfDay(inquiry.zone()).toInstant();
-            if (!inquiry.mayBegin(day)) {
-                continue;
-            }
             if (last != null && tests.size() > 1 && from.isBefore(last.at())) {
                 double days = Duration.between(from, last.at()).toHours() / 24.0;
                 double fell = course.at(from, last.value()) - last.value();

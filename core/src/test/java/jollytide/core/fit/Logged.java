@@ -35,7 +35,7 @@ public final class Logged {
 
     private Logged() {}
 
-    static Setup tank(@Nullable Skimmer skimmer) {
+    public static Setup tank(@Nullable Skimmer skimmer) {
         return Setup.plain(
                 420,
                 new Seawater(35, 25.5),

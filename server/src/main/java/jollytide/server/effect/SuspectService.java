@@ -156,7 +156,7 @@ public class SuspectService {
             @Nullable LocalDate since) {
         static Days of(TankHistory history, @Nullable LocalDate since) {
             LocalDate today = history.today();
-            LocalDate first = since == null ? today.minusDays(FORTNIGHT) : since;
+            LocalDate first = since == null ? today.minusDays(Inquiry.LOOKED_BACK_DAYS) : since;
             LocalDate end =
                     since == null || since.plusDays(FORTNIGHT).isAfter(today) ? today : since.plusDays(FORTNIGHT);
             // The first day of a run tells nothing.
@@ -185,8 +185,8 @@ public class SuspectService {
         Tank tank = history.tank();
         Instant until = history.start(days.until());
         TwinBook.Described as = book.describe(tank, until);
-        // Nobody knows the day better than to two: what is known of the tank before must be of before.
-        Instant changed = history.start(days.first().minusDays(LEAST_DAYS));
+        // What is known of the tank before must be of before, and nobody knows the day better.
+        Instant changed = history.start(days.first().minusDays(Inquiry.ABOUT_DAYS));
         return new Inquiry(
                 book.loggedAsItWas(tank, history.start(days.from()), until),
                 as.setup(),

@@ -53,6 +53,9 @@ class SuspectApiTest extends ServerTest {
     @Autowired
     private JdbcTemplate jdbc;
 
+    @Autowired
+    private SuspectService service;
+
     private Visitor keeper;
     private String id;
     private String suspects;
@@ -117,6 +120,26 @@ class SuspectApiTest extends ServerTest {
         assertThat(view.path("next").path(0).path("answers").size()).isGreaterThan(1);
         jdbc.update("update suspect_evidence set document = replace(document, 'Since about', 'Kept since')");
         assertThat(asked("").toString()).contains("Kept since").doesNotContain("Since about");
+    }
+
+    @Test
+    void theNightlyThreadMakesEachTanksOnce() {
+        logged();
+        int rounds = 0;
+        while (service.makeOne() && kept() == 0) {
+            assertThat(++rounds).as("tanks of other tests").isLessThan(100);
+        }
+        assertThat(kept()).isEqualTo(1);
+        while (service.makeOne()) {
+            assertThat(++rounds).isLessThan(100);
+        }
+        assertThat(kept()).isEqualTo(1);
+    }
+
+    private int kept() {
+        Integer kept =
+                jdbc.queryForObject("select count(*) from suspect_evidence where tank_id = ?", Integer.class, id);
+        return kept == null ? 0 : kept;
     }
 
     @Test
