@@ -86,7 +86,7 @@ public class EffectService {
         return tanks.allOfEverybody().stream().anyMatch(tank -> !resting.holds(tank.id(), now) && makeOne(tank, now));
     }
 
-    private boolean makeOne(Tank tank, Instant now) {
+    boolean makeOne(Tank tank, Instant now) {
         TankHistory history = histories.of(tank);
         Map<String, Made> made = store.cards().of(tank.id());
         Optional<Compared> missing = compared(history).stream()

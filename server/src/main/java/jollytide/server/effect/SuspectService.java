@@ -108,18 +108,18 @@ public class SuspectService {
     /** Of one tank for which today's is not made yet, of whoever it is; false when all are. */
     public boolean makeOne() {
         Instant now = clock.instant();
-        return tanks.allOfEverybody().stream()
-                .filter(tank -> !resting.holds(tank.id(), now))
-                .anyMatch(tank -> {
-                    resting.from(tank.id(), now);
-                    TankHistory history = histories.of(tank);
-                    Days days = Days.of(history, null);
-                    boolean missing = !store.evidence().of(tank.id()).containsKey(fingerprint(history, days));
-                    if (missing) {
-                        evidence(history, days);
-                    }
-                    return missing;
-                });
+        return tanks.allOfEverybody().stream().anyMatch(tank -> !resting.holds(tank.id(), now) && makeOne(tank, now));
+    }
+
+    boolean makeOne(Tank tank, Instant now) {
+        resting.from(tank.id(), now);
+        TankHistory history = histories.of(tank);
+        Days days = Days.of(history, null);
+        boolean missing = !store.evidence().of(tank.id()).containsKey(fingerprint(history, days));
+        if (missing) {
+            evidence(history, days);
+        }
+        return missing;
     }
 
     private Evidence evidence(TankHistory history, Days days) {
