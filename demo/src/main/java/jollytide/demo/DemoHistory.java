@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import jollytide.core.air.People;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Inflow;
@@ -42,13 +41,18 @@ public final class DemoHistory {
         People family = new People(2, 1, 1);
         People dog = new People(0, 0, 1);
         LightClock light = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30);
+        Stretch away = new Stretch(moment(end, zone, 50, "07:30"), moment(end, zone, 41, "19:00"));
+        Stretch onRearHose = new Stretch(moment(end, zone, 64, "18:20"), moment(end, zone, 62, "18:40"));
+        Stretch onFrontHose = new Stretch(moment(end, zone, 20, "13:20"), moment(end, zone, 16, "12:50"));
+        Stretch onMedia = new Stretch(moment(end, zone, 10, "15:10"), moment(end, zone, 6, "16:00"));
+        Instant cleaned = moment(end, zone, 71, "11:30");
         Household.Days days = (local, before, lit) -> {
-            boolean away = before < 50 && before >= 41;
-            boolean rearHose = before < 64 && before >= 62;
-            boolean frontHose = before < 20 && before >= 16;
-            double respiration = away ? 0 : respiration(local, family, dog);
-            double clogged = before < 78 && before >= 71 ? Math.max(0.2, 1 - (78 - before) / 4) : 1;
-            boolean media = before < 10 && before >= 6;
+            Instant now = local.toInstant();
+            boolean rearHose = onRearHose.holds(now);
+            boolean frontHose = onFrontHose.holds(now);
+            boolean media = onMedia.holds(now);
+            double respiration = away.holds(now) ? 0 : respiration(local, family, dog);
+            double clogged = before < 78 && now.isBefore(cleaned) ? Math.max(0.2, 1 - (78 - before) / 4) : 1;
             int hour = local.getHour();
             double rearAir = hour >= 3 && hour < 7 ? 780 : 430;
             double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
@@ -66,51 +70,51 @@ public final class DemoHistory {
                     25.3 + 0.4 * lit,
                     AlkalinitySource.SODA_ASH.perDay(alkalinity));
         };
-        Function<String, Function<Integer, Instant>> at = time -> before -> moment(end, zone, before, time);
         List<Happening> happenings = List.of(
-                new Happening(Kind.SEASON, at.apply("09:00").apply(100), "windows stay shut", "The first cold nights."),
+                new Happening(
+                        Kind.SEASON, moment(end, zone, 100, "09:00"), "windows stay shut", "The first cold nights."),
                 new Happening(
                         Kind.MAINTENANCE,
-                        at.apply("11:30").apply(71),
+                        cleaned,
                         "skimmer's venturi cleaned",
                         "It was crusted nearly shut; the air draw is back."),
                 new Happening(
                         Kind.REMEDY,
-                        at.apply("18:20").apply(64),
-                        at.apply("18:40").apply(62),
+                        onRearHose.from(),
+                        onRearHose.until(),
                         "trial hose to the rear window",
                         "Thin hose, taped to the frame. Jonas helped. No better, rather worse.",
                         List.of(hose(6, 6))),
                 new Happening(
                         Kind.PEOPLE,
-                        at.apply("10:00").apply(50),
-                        at.apply("19:00").apply(41),
+                        away.from(),
+                        away.until(),
                         "away for nine days",
                         "The dog came along.",
                         List.of(new Measures.Put("nobody", Map.of(), Map.of()))),
                 new Happening(
                         Kind.ADDITIVE,
-                        at.apply("20:00").apply(34),
+                        moment(end, zone, 34, "20:00"),
                         "new limewater pump",
                         "60 mL a day, planned for 27 days."),
                 new Happening(
                         Kind.MAINTENANCE,
-                        at.apply("19:30").apply(20),
+                        moment(end, zone, 20, "19:30"),
                         null,
                         "air bled from the limewater line",
                         "The bottle lasted far too long.",
                         List.of()),
                 new Happening(
                         Kind.REMEDY,
-                        at.apply("13:20").apply(20),
-                        at.apply("12:50").apply(16),
+                        onFrontHose.from(),
+                        onFrontHose.until(),
                         "half-inch hose to the front window",
                         "It lifted the night. Taken down until the landlord has said yes to a hole.",
                         List.of(hose(4, 12.7))),
                 new Happening(
                         Kind.REMEDY,
-                        at.apply("15:10").apply(10),
-                        at.apply("16:00").apply(6),
+                        onMedia.from(),
+                        onMedia.until(),
                         "scrubber media before the skimmer",
                         "400 g on room air, to see. All of it had changed colour.",
                         List.of(new Measures.Put("scrubber", Map.of("massKg", 0.4), Map.of()))));
@@ -129,10 +133,11 @@ public final class DemoHistory {
     public static TankHistory room6(long seed, Instant end, ZoneId zone) {
         People pupils = new People(1, 26, 0);
         LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true, 30);
+        Stretch halfTerm = new Stretch(moment(end, zone, 28, "15:30"), moment(end, zone, 19, "08:00"));
         Household.Days days = (local, before, lit) -> {
-            boolean halfTerm = before < 28 && before >= 19;
             int minute = local.getHour() * 60 + local.getMinute();
-            boolean lessons = !halfTerm && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
+            boolean lessons =
+                    !halfTerm.holds(local.toInstant()) && !weekend(local) && minute >= 8 * 60 && minute < 15 * 60 + 30;
             return new Hour(
                     RoomSpace.ppmPerH(lessons ? pupils.awakeLPerS() : 0, 200),
                     0.9,
@@ -143,8 +148,8 @@ public final class DemoHistory {
         };
         List<Happening> happenings = List.of(new Happening(
                 Kind.PEOPLE,
-                moment(end, zone, 28, "15:30"),
-                moment(end, zone, 19, "08:00"),
+                halfTerm.from(),
+                halfTerm.until(),
                 "half-term",
                 "Nobody in the room.",
                 List.of(new Measures.Put("nobody", Map.of(), Map.of()))));
@@ -208,6 +213,13 @@ public final class DemoHistory {
 
     private static boolean weekend(ZonedDateTime local) {
         return local.getDayOfWeek() == DayOfWeek.SATURDAY || local.getDayOfWeek() == DayOfWeek.SUNDAY;
+    }
+
+    /** In truth as it is noted: from one moment to another. */
+    private record Stretch(Instant from, Instant until) {
+        boolean holds(Instant t) {
+            return !t.isBefore(from) && t.isBefore(until);
+        }
     }
 
     private static Instant moment(Instant end, ZoneId zone, int daysBefore, String time) {
