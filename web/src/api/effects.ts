@@ -15,6 +15,41 @@ export const useEffects = (tankId: string) =>
     staleTime: KEPT_MS,
   });
 
+/** Times when nobody was home. */
+export const useAbsences = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('absences'),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/effects/absences', { params: { path: { tankId } } })),
+    staleTime: KEPT_MS,
+  });
+
+/** Local days, both ends of each included. */
+export interface TwoWindows {
+  from: string;
+  until: string;
+  after: string;
+  end: string;
+}
+
+/** Any days beside any later ones. */
+export const useBetween = (tankId: string, windows: TwoWindows | undefined) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('between', windows),
+    queryFn: () =>
+      bodyOf(
+        api.GET('/api/v1/tanks/{tankId}/effects/between', {
+          params: {
+            path: { tankId },
+            query: windows ?? { from: '', until: '', after: '', end: '' },
+          },
+        }),
+      ),
+    enabled: windows !== undefined,
+    staleTime: KEPT_MS,
+    retry: false,
+  });
+
 /** Has a card made that is not yet, and the list read anew with it. */
 export function useMakeCard(tankId: string, card: EffectCard | undefined) {
   const client = useQueryClient();

@@ -82,6 +82,7 @@ export type Unnoted = Schemas['Unnoted'];
 export type UnnotedChange = Schemas['UnnotedChange'];
 export type MeasuredCourse = Schemas['MeasuredCourse'];
 export type DriftView = Schemas['DriftView'];
+export type AbsenceView = Schemas['AbsenceView'];
 export type Suspects = Schemas['SuspectsView'];
 export type SuspectFamily = Schemas['FamilyView'];
 export type Suspect = Schemas['SuspectView'];

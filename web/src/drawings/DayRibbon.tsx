@@ -8,6 +8,7 @@ import { MarkShape, markOf } from '../parts/Mark';
 import { HALO } from './halo';
 
 const HEIGHT = 340;
+export const DAY_RIBBON_HEIGHT = HEIGHT;
 const LEFT = 40;
 const RIGHT = 12;
 const TOP = 26;

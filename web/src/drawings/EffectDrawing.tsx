@@ -12,6 +12,7 @@ const TOP = 8;
 const BOTTOM = 22;
 const GAP = 18;
 const DAY_MINUTES = 1440;
+export const BEFORE_AFTER_HEIGHT = TOP + HEIGHT + BOTTOM;
 
 const minutes = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
 
@@ -27,7 +28,6 @@ export function BeforeAfterDrawing({
 }) {
   const all = [...found.before, ...found.after];
   const each = (width - LEFT - GAP) / 2;
-  const height = TOP + HEIGHT + BOTTOM;
   const y = scaleLinear()
     .domain([Math.min(...all.map((h) => h.low)) - 0.02, Math.max(...all.map((h) => h.high)) + 0.02])
     .range([TOP + HEIGHT, TOP]);
@@ -35,8 +35,8 @@ export function BeforeAfterDrawing({
   return (
     <svg
       width={width}
-      height={height}
-      viewBox={`0 0 ${width} ${height}`}
+      height={BEFORE_AFTER_HEIGHT}
+      viewBox={`0 0 ${width} ${BEFORE_AFTER_HEIGHT}`}
       role="img"
       aria-label={`Days by the clock, before and after: trough ${found.effect.trough.before.toFixed(2)} and ${found.effect.trough.after.toFixed(2)}, peak ${found.effect.peak.before.toFixed(2)} and ${found.effect.peak.after.toFixed(2)}.`}
       className="block"
@@ -117,6 +117,8 @@ function Ribbon({
 const ROW = 46;
 const BAR = 14;
 const FIGURE = 118;
+const ROWS = 4;
+export const WORTH_HEIGHT = ROWS * ROW;
 
 /** One bar each: the trough's change as it was read, what of it is explained, what is left, what is possible here. */
 export function WorthDrawing({
@@ -171,12 +173,11 @@ export function WorthDrawing({
       fill: 'url(#possible)',
     },
   ];
-  const height = rows.length * ROW;
   return (
     <svg
       width={width}
-      height={height}
-      viewBox={`0 0 ${width} ${height}`}
+      height={WORTH_HEIGHT}
+      viewBox={`0 0 ${width} ${WORTH_HEIGHT}`}
       role="img"
       aria-label={says}
       className="block"
@@ -184,7 +185,7 @@ export function WorthDrawing({
       <defs>
         <HatchPattern id="possible" colour="var(--accent)" />
       </defs>
-      <line x1={x(0)} x2={x(0)} y1={0} y2={height} stroke="var(--hairline)" />
+      <line x1={x(0)} x2={x(0)} y1={0} y2={WORTH_HEIGHT} stroke="var(--hairline)" />
       {rows.map((row, i) => (
         <g key={row.name}>
           <text x={2} y={i * ROW + 14} className="fill-soft text-sm">

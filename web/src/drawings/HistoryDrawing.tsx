@@ -20,6 +20,13 @@ export interface Pointed {
   words: string[];
 }
 
+/** Days with a name, milliseconds. */
+export interface MarkedDays {
+  name: string;
+  from: number;
+  to: number;
+}
+
 /**
  * Months on one axis: pH with the days' troughs and peaks, CO2, temperature, oxygen, tests, flags, and lanes for light
  * and people. Everything it needs for standing alone as a picture is in its attributes.
@@ -34,6 +41,7 @@ export function HistoryDrawing({
   units,
   pointed,
   chapters,
+  windows = [],
   ref,
 }: {
   history: History;
@@ -46,6 +54,8 @@ export function HistoryDrawing({
   pointed: Pointed | null;
   /** When the tank became another one by its description. */
   chapters: readonly number[];
+  /** Days that are compared. */
+  windows?: readonly MarkedDays[];
   ref?: Ref<SVGSVGElement>;
 }) {
   const layout = layOut(history, from, to, units);
@@ -75,6 +85,20 @@ export function HistoryDrawing({
         <HatchPattern id="history-people" colour="var(--co2)" />
       </defs>
       <rect x={0} y={0} width={width} height={layout.height} fill="var(--paper)" />
+      <g clipPath="url(#history-inside)">
+        {windows.map((w) => (
+          <rect
+            key={w.name}
+            x={x(w.from)}
+            y={layout.panels[0]?.top ?? 0}
+            width={Math.max(1, x(w.to) - x(w.from))}
+            height={layout.axis - (layout.panels[0]?.top ?? 0)}
+            fill="var(--accent)"
+            fillOpacity="0.14"
+            stroke="var(--accent)"
+          />
+        ))}
+      </g>
       {layout.panels.map((panel) => (
         <PanelDrawing
           key={panel.key}

@@ -19,27 +19,16 @@ const BOTTOM = 24;
 const LABEL_WIDE = 74;
 const NUMBER_WIDE = 22;
 
-/** The year's troughs day by day, the levels between changes, and what each change was worth. */
-export function LadderDrawing({
-  cards,
-  days,
-  unnoted,
-  chosen,
-  goal,
-  width,
-}: {
+interface Ladder {
   cards: readonly EffectCard[];
   days: readonly Trough[];
-  /** Days from which on it is another tank, and nobody noted why. */
-  unnoted: readonly string[];
-  chosen: string | undefined;
-  /** What the keeper wants to keep the trough above. */
-  goal: number;
   width: number;
-}) {
+}
+
+/** Where its steps stand, and on which line above each is named. */
+function layOut({ cards, days, width }: Ladder) {
   const steps = rungs(cards);
   const narrow = width < NARROW;
-  const values = [...days.map((d) => d.ph), goal];
   const x = scaleUtc()
     .domain([noon(days[0]?.day ?? ''), noon(days.at(-1)?.day ?? '')])
     .range([LEFT, width - RIGHT]);
@@ -49,7 +38,28 @@ export function LadderDrawing({
     LABELS,
   );
   const top = (Math.max(0, ...line) + 1) * LABEL + ABOVE;
-  const height = top + HEIGHT + BOTTOM;
+  return { steps, narrow, x, line, top, height: top + HEIGHT + BOTTOM };
+}
+
+export const ladderHeight = (ladder: Ladder) => layOut(ladder).height;
+
+/** The year's troughs day by day, the levels between changes, and what each change was worth. */
+export function LadderDrawing({
+  cards,
+  days,
+  unnoted,
+  chosen,
+  goal,
+  width,
+}: Ladder & {
+  /** Days from which on it is another tank, and nobody noted why. */
+  unnoted: readonly string[];
+  chosen: string | undefined;
+  /** What the keeper wants to keep the trough above. */
+  goal: number;
+}) {
+  const { steps, narrow, x, line, top, height } = layOut({ cards, days, width });
+  const values = [...days.map((d) => d.ph), goal];
   const y = scaleLinear()
     .domain([Math.min(...values) - 0.03, Math.max(...values) + 0.03])
     .range([top + HEIGHT, top]);

@@ -13,6 +13,7 @@ const END = 44;
 const TOP = 10;
 const BOTTOM = 24;
 const BAR = 8;
+export const TRIAL_HEIGHT = TOP + HEIGHT + BOTTOM;
 
 type HalfHour = EffectTrial['hours']['halfHours'][number];
 
@@ -29,7 +30,6 @@ export function TrialDrawing({
   const { left, possible } = hours;
   const low = left.low ?? left.value;
   const high = left.high ?? left.value;
-  const height = TOP + HEIGHT + BOTTOM;
   const x = scaleUtc()
     .domain([Date.parse(hours.from), Date.parse(hours.until)])
     .range([LEFT, width - END]);
@@ -55,8 +55,8 @@ export function TrialDrawing({
   return (
     <svg
       width={width}
-      height={height}
-      viewBox={`0 0 ${width} ${height}`}
+      height={TRIAL_HEIGHT}
+      viewBox={`0 0 ${width} ${TRIAL_HEIGHT}`}
       role="img"
       aria-label={`Hour by hour: it would end at ${signedRange({ value: left.value, low, high })}; possible: ${possible ? signedRange(possible) : 'not known'}.`}
       className="block"
@@ -93,7 +93,7 @@ export function TrialDrawing({
       <TimeTicks
         ticks={x.ticks(width < 500 ? 3 : 6)}
         x={x}
-        y={height - 6}
+        y={TRIAL_HEIGHT - 6}
         says={(tick) => clockTime(tick.toISOString(), zone)}
       />
     </svg>

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { age, clockTime, localInput, shortTime } from './time';
+import { age, clockTime, localDay, localInput, shortTime, startOfDay } from './time';
 
 const ZONE = 'Europe/Amsterdam';
 
@@ -8,6 +8,18 @@ it('speaks in the home’s zone, on both sides of a clock change', () => {
   expect(localInput(new Date('2025-10-26T01:30:00Z'), ZONE)).toBe('2025-10-26T02:30');
   expect(localInput(new Date('2026-01-05T23:00:00Z'), ZONE)).toBe('2026-01-06T00:00');
   expect(clockTime('2026-07-01T08:00:00Z', ZONE)).toBe('10:00');
+});
+
+it('knows when a day begins, the ones with 23 and 25 hours too', () => {
+  const hours = (day: string, next: string) =>
+    (startOfDay(next, ZONE) - startOfDay(day, ZONE)) / 3_600_000;
+  expect(new Date(startOfDay('2026-07-01', ZONE)).toISOString()).toBe('2026-06-30T22:00:00.000Z');
+  expect(hours('2026-03-29', '2026-03-30')).toBe(23);
+  expect(hours('2026-10-25', '2026-10-26')).toBe(25);
+  expect(localDay(startOfDay('2026-10-26', ZONE), ZONE)).toBe('2026-10-26');
+  expect(new Date(startOfDay('2026-07-01', 'America/Los_Angeles')).toISOString()).toBe(
+    '2026-07-01T07:00:00.000Z',
+  );
 });
 
 it('leaves the day out when it is today', () => {

@@ -44,6 +44,17 @@ export function localInput(instant: Date, zone: string): string {
   return `${part('year')}-${part('month')}-${part('day')}T${part('hour')}:${part('minute')}`;
 }
 
+/** The local date of an instant. */
+export const localDay = (ms: number, zone: string) => localInput(new Date(ms), zone).slice(0, 10);
+
+/** When a local day begins, milliseconds. */
+export function startOfDay(day: string, zone: string): number {
+  const midnight = Date.parse(`${day}T00:00Z`);
+  const off = (at: number) => Date.parse(`${localInput(new Date(at), zone)}Z`) - at;
+  // As far off as the zone is at that very moment, not at midnight in Greenwich.
+  return midnight - off(midnight - off(midnight));
+}
+
 /** The time alone when it is today in the home's zone, else with its day. */
 export function shortTime(instant: string, zone: string, now: Date): string {
   const same =

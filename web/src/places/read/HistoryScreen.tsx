@@ -7,13 +7,14 @@ import { LEFT, RIGHT } from '../../drawings/historyLayout';
 import { typing } from '../../frame/Commands';
 import { useHelper } from '../../frame/useHelper';
 import { dayAndTime } from '../../lib/time';
-import { download, toPng } from '../../lib/png';
+import { download, toPng } from '../../lib/picture';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { Chapters } from './Chapters';
+import { CompareDays, useTwoWindows } from './CompareDays';
 import { inUnits, standingAt } from './standingAt';
 import { WhatChanged } from './WhatChanged';
 
@@ -87,6 +88,8 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
   const svg = useRef<SVGSVGElement>(null);
   const helper = useHelper();
   const chapters = useChapters(tank.id, !helper).data ?? [];
+  const [comparing, setComparing] = useState(false);
+  const windows = useTwoWindows(tank.zone);
   const span = settled.to - settled.from;
   const query = useHistory(tank.id, {
     from: new Date(settled.from - MARGIN * span).toISOString(),
@@ -149,17 +152,22 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
   if (!query.data) return <Waiting error={query.error} retry={() => void query.refetch()} />;
   const history = inUnits(query.data, units);
   const inner = width - LEFT - RIGHT;
+  const timeAt = (e: PointerEvent<HTMLDivElement>) => {
+    const box = e.currentTarget.getBoundingClientRect();
+    return shown.from + ((e.clientX - box.left - LEFT) / inner) * (shown.to - shown.from);
+  };
   const grab = (e: PointerEvent<HTMLDivElement>) => {
     e.currentTarget.setPointerCapture(e.pointerId);
     setPointed(null);
+    if (comparing) windows.begin(timeAt(e));
   };
   const drag = (e: PointerEvent<HTMLDivElement>) => {
+    const at = timeAt(e);
     if (e.buttons === 1) {
-      move(-e.movementX / inner);
+      if (comparing) windows.draw(at);
+      else move(-e.movementX / inner);
       return;
     }
-    const box = e.currentTarget.getBoundingClientRect();
-    const at = shown.from + ((e.clientX - box.left - LEFT) / inner) * (shown.to - shown.from);
     setPointed(at < shown.from || at > shown.to ? null : { at, words: standingAt(history, at) });
   };
   const picture = () => {
@@ -197,6 +205,16 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
           <Button look="quiet" aria-label="Wider" onClick={() => zoom(1 / 0.6)}>
             wider
           </Button>
+          {!helper && (
+            <Button
+              look="quiet"
+              aria-pressed={comparing}
+              className={comparing ? 'font-bold' : ''}
+              onClick={() => setComparing(!comparing)}
+            >
+              compare days
+            </Button>
+          )}
           <Button look="quiet" onClick={picture}>
             PNG
           </Button>
@@ -212,8 +230,9 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
       <div
         onPointerDown={grab}
         onPointerMove={drag}
+        onPointerUp={windows.end}
         onPointerLeave={() => setPointed(null)}
-        className="cursor-grab active:cursor-grabbing"
+        className={comparing ? 'cursor-col-resize' : 'cursor-grab active:cursor-grabbing'}
       >
         <HistoryDrawing
           ref={svg}
@@ -226,13 +245,17 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
           units={units}
           pointed={pointed}
           chapters={chapters.flatMap((c) => (c.from ? [Date.parse(c.from)] : []))}
+          windows={comparing ? windows.marked : []}
         />
       </div>
       <p className="min-h-7 text-soft" aria-hidden>
         {pointed
           ? `${dayAndTime(new Date(pointed.at).toISOString(), tank.zone)} · ${pointed.words.join(' · ')}`
-          : 'Drag to move, turn the wheel to zoom; arrow keys do the same.'}
+          : comparing
+            ? 'Drag over the days that are compared; the wheel and the arrow keys still move the log.'
+            : 'Drag to move, turn the wheel to zoom; arrow keys do the same.'}
       </p>
+      {comparing && <CompareDays windows={windows} />}
       <WhatChanged
         events={history.events.filter(
           (e) => Date.parse(e.at) <= shown.to && Date.parse(e.until ?? e.at) >= shown.from,

@@ -8,10 +8,12 @@ import { typing } from '../../frame/Commands';
 import { useHelper } from '../../frame/useHelper';
 import { longDay, shiftDay } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
+import { ShareButton } from '../../parts/ShareButton';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { VerdictText } from '../reason/VerdictText';
+import { sharedDay } from './shareDay';
 
 const route = getRouteApi('/signed-in/tank/$tankId/today');
 
@@ -25,7 +27,7 @@ export function Today() {
 }
 
 function Loaded({ day }: { day: Day }) {
-  const { tank } = useAtTank();
+  const { tank, units } = useAtTank();
   const helper = useHelper();
   const [ref, width] = useWidth();
   const navigate = route.useNavigate();
@@ -72,6 +74,7 @@ function Loaded({ day }: { day: Day }) {
                 note an event
               </Button>
             )}
+            <ShareButton {...sharedDay(day, tank, units)} />
           </div>
         </div>
         <div ref={ref}>

@@ -35,7 +35,16 @@ const found = (over: Partial<EffectFound> = {}): EffectFound => ({
 
 const card = (over: Partial<EffectCard> = {}): EffectCard => ({
   at: '2026-11-02T12:20:00Z',
-  changes: [{ at: '2026-11-02T12:20:00Z', what: 'BEGAN', title: 'hose', parts: [], moves: true }],
+  changes: [
+    {
+      at: '2026-11-02T12:20:00Z',
+      what: 'BEGAN',
+      title: 'hose',
+      plainly: 'outdoor line',
+      parts: [],
+      moves: true,
+    },
+  ],
   windows: {
     before: '2026-10-30',
     change: '2026-11-02',

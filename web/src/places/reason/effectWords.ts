@@ -217,7 +217,7 @@ export function beside(card: EffectCard): string[] {
       ? []
       : [`Days differ by ${trough.scatter.toFixed(2)} among each other.`]),
     ...(found.calibrated ? ['The probe was calibrated between: the band is wider for it.'] : []),
-    ...(card.changes.length > 1
+    ...(together(card)
       ? ['Done within a day of each other: only switching one off again would part them.']
       : []),
     ...(card.stands === false
@@ -226,6 +226,11 @@ export function beside(card: EffectCard): string[] {
     ...(found.problem ? [found.problem] : []),
   ];
 }
+
+/** Several changes that nothing parts. */
+const together = ({ changes }: EffectCard) =>
+  changes.length > 1 &&
+  Date.parse(changes.at(-1)?.at ?? '') - Date.parse(changes[0]?.at ?? '') <= DAY_MS;
 
 /** When it was, and on what it rests. */
 export const since = (card: EffectCard) =>

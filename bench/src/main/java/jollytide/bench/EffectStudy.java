@@ -243,7 +243,7 @@ public final class EffectStudy {
                     LocalDate.ofInstant(last, SimulatedTank.ZONE),
                     SimulatedTank.ZONE);
             Effect effect = Effect.of(
-                    world.log(within(all, first, last)),
+                    List.of(world.log(within(all, first, last))),
                     world.described(),
                     fitted.apart(),
                     windows,

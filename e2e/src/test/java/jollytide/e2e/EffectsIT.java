@@ -2,11 +2,15 @@ package jollytide.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.nio.file.Files;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** Did it help? The demo's changes, told apart from what its room did. */
@@ -116,6 +120,70 @@ class EffectsIT extends BrowserTest {
                         ONCE_MADE);
         assertThat(drifts).containsText("“air bled from the limewater line”");
         assertThat(drifts).containsText("what the room holds over outdoors went from");
+    }
+
+    /** What leaves is what the sheet shows: a page that stands without any server, and no name in it. */
+    @Test
+    void aCardIsSharedWithoutPlaceOrNames() throws Exception {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
+        change(page, "Half-inch hose to the front window: over").click();
+        assertThat(card(page)).containsText("Thin, with fewer than three days on a side", ONCE_MADE);
+        button(page, "share").nth(1).click();
+        page.getByLabel("Heading").fill("A year of mine");
+        Download shared = page.waitForDownload(() -> button(page, "One page").click());
+        Assertions.assertThat(shared.suggestedFilename()).isEqualTo("a-year-of-mine.html");
+        String text = Files.readString(shared.path());
+        Assertions.assertThat(text)
+                .contains("A year of mine", "cut short by “another change”", "<svg")
+                .doesNotContain("Lantern", "Quayside", "Mira", "Jonas", "window", "half-inch", "scrubber media");
+        Download picture = page.waitForDownload(() -> button(page, "PNG").click());
+        Assertions.assertThat(Files.readAllBytes(picture.path()))
+                .startsWith(0x89, 'P', 'N', 'G')
+                .hasSizeGreaterThan(20_000);
+        Download drawing = page.waitForDownload(() -> button(page, "SVG").click());
+        Assertions.assertThat(Files.readString(drawing.path()))
+                .startsWith("<svg")
+                .contains("@font-face")
+                .doesNotContain("class=", "var(", "Lantern");
+        Page alone = visitor(PHONE);
+        alone.context().setOffline(true);
+        alone.setContent(text);
+        assertThat(alone.getByRole(AriaRole.HEADING)).hasText("A year of mine");
+        assertThat(alone.getByRole(AriaRole.IMG)).hasCount(2);
+    }
+
+    /** Nine empty days: how far, how fast, and what the room's meter says of its air. */
+    @Test
+    void timesWhenNobodyWasHomeAreLaidOverEachOther() {
+        Page page = demo(visitor(PHONE), "Lantern Reef", "Effects");
+        Locator absences = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("When nobody was home"));
+        assertThat(absences).containsText("Half of that was there after", ONCE_MADE);
+        assertThat(absences).containsText("0.4 to 0.5 air changes an hour");
+        assertThat(absences.getByRole(AriaRole.IMG)).hasCount(4);
+    }
+
+    @Test
+    void daysAreComparedThatAreDrawnOverTheLog() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "History");
+        button(page, "compare days").click();
+        BoundingBox log = page.getByRole(
+                        AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^The log from")))
+                .boundingBox();
+        draw(page, log, 0.2, 0.26);
+        draw(page, log, 0.62, 0.68);
+        Locator compared = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Days beside days"));
+        assertThat(compared).containsText("whole days that count", ONCE_MADE);
+        assertThat(compared).containsText("Between them: ");
+        assertThat(compared).containsText("skimmer's venturi cleaned");
+        page.getByLabel("to, that day included").first().fill("2020-01-01");
+        assertThat(compared).containsText("allowed is 1 to 31 days");
+    }
+
+    private static void draw(Page page, BoundingBox over, double from, double to) {
+        page.mouse().move(over.x + from * over.width, over.y + 200);
+        page.mouse().down();
+        page.mouse().move(over.x + to * over.width, over.y + 210);
+        page.mouse().up();
     }
 
     @Test

@@ -80,7 +80,12 @@ class EveryOperationTest extends ServerTest {
 
     /** What else a path asks for. */
     private static final Map<String, String> QUERIES = Map.of(
-            "/homes/{homeId}/cuts", "?from=10:00&hours=4", "/tanks/{tankId}/imports/{id}/replace", "?byTheFile=true");
+            "/homes/{homeId}/cuts",
+            "?from=10:00&hours=4",
+            "/tanks/{tankId}/imports/{id}/replace",
+            "?byTheFile=true",
+            "/tanks/{tankId}/effects/between",
+            "?from=2025-05-01&until=2025-05-02&after=2025-05-05&end=2025-05-06");
 
     /** A file's plan is too long for this: what is sent is refused before its import is looked for. */
     private static final List<String> PLANS =

@@ -79,21 +79,23 @@ public record Effect(
     }
 
     /**
-     * @param log from before the days before to after the days after, as if nothing had been changed
+     * @param logs that hold the days before and the days after, in their order, as if nothing had been changed; one for
+     *     each where they lie far apart
      * @param tanks that could be behind the days before, as {@link jollytide.core.fit.FittedTank#apart} gives them; none
      *     where it was not fitted
      * @param leftOut days of which somebody said that they tell nothing
      * @return null where one of both sides has no day
      */
     public static @Nullable Effect of(
-            TankLog log,
+            List<TankLog> logs,
             Setup setup,
             List<TankParameters> tanks,
             Windows windows,
             Predicate<LocalDate> leftOut,
             Doubt doubt,
             ZoneId zone) {
-        List<DayOfWater> days = DayOfWater.of(log.ph(), zone).stream()
+        List<DayOfWater> days = logs.stream()
+                .flatMap(log -> DayOfWater.of(log.ph(), zone).stream())
                 .filter(d -> !leftOut.test(d.day()))
                 .toList();
         List<DayOfWater> before =
@@ -103,7 +105,7 @@ public record Effect(
         if (before.isEmpty() || after.isEmpty()) {
             return null;
         }
-        List<List<DayOfWater>> shown = shown(log, setup, tanks, zone);
+        List<List<DayOfWater>> shown = shown(logs, setup, tanks, zone);
         return new Effect(
                 before.stream().map(DayOfWater::day).toList(),
                 after.stream().map(DayOfWater::day).toList(),
@@ -111,19 +113,22 @@ public record Effect(
                 compared(before, after, shown, doubt, DayOfWater::peak),
                 compared(before, after, shown, doubt, DayOfWater::mean),
                 !shown.isEmpty(),
-                shown.isEmpty() ? 0 : ofAlkalinity(log, setup, tanks.get(0), before, after, shown.get(0), zone));
+                shown.isEmpty() ? 0 : ofAlkalinity(logs, setup, tanks.get(0), before, after, shown.get(0), zone));
     }
 
     private static double ofAlkalinity(
-            TankLog log,
+            List<TankLog> logs,
             Setup setup,
             TankParameters tank,
             List<DayOfWater> before,
             List<DayOfWater> after,
             List<DayOfWater> shown,
             ZoneId zone) {
-        double steady = log.alkalinity().at(log.ph().get(0).at(), setup.alkalinityMeqPerL());
-        List<List<DayOfWater>> unmoved = shown(log.withSteadyAlkalinity(steady), setup, List.of(tank), zone);
+        TankLog first = logs.get(0);
+        double steady = first.alkalinity().at(first.ph().get(0).at(), setup.alkalinityMeqPerL());
+        List<TankLog> unchanged =
+                logs.stream().map(log -> log.withSteadyAlkalinity(steady)).toList();
+        List<List<DayOfWater>> unmoved = shown(unchanged, setup, List.of(tank), zone);
         return unmoved.isEmpty() ? 0 : troughShift(shown, before, after) - troughShift(unmoved.get(0), before, after);
     }
 
@@ -134,11 +139,14 @@ public record Effect(
     }
 
     /** By each tank; none where the most probable one leaves what water can be, without those of the others that do. */
-    private static List<List<DayOfWater>> shown(TankLog log, Setup setup, List<TankParameters> tanks, ZoneId zone) {
+    private static List<List<DayOfWater>> shown(
+            List<TankLog> logs, Setup setup, List<TankParameters> tanks, ZoneId zone) {
         List<List<DayOfWater>> shown = new ArrayList<>();
         for (TankParameters tank : tanks) {
             try {
-                shown.add(DayOfWater.of(log.shownBy(setup, tank), zone));
+                shown.add(logs.stream()
+                        .flatMap(log -> DayOfWater.of(log.shownBy(setup, tank), zone).stream())
+                        .toList());
             } catch (InputException leavesWhatWaterCanBe) {
                 if (shown.isEmpty()) {
                     return List.of();

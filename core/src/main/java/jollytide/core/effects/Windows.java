@@ -1,12 +1,16 @@
 package jollytide.core.effects;
 
+import static jollytide.core.units.Quantities.within;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.Optional;
+import jollytide.core.units.InputException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +32,8 @@ public record Windows(
         @Nullable Edge cutAfter,
         boolean coming) {
     private static final int MOST_DAYS = 14;
+    /** In more, a season passes. Common practice, no source. */
+    public static final int MOST_CHOSEN_DAYS = 31;
 
     /** A moment at which something began or ended that moves pH. */
     public record Edge(Instant at, String title) {}
@@ -59,6 +65,29 @@ public record Windows(
                 settled.isAfter(fortnightBefore) ? last.orElseThrow() : null,
                 cut.isBefore(known) ? next.orElseThrow() : null,
                 today.isBefore(earlier(fortnightAfter, cut)));
+    }
+
+    /**
+     * Any days beside any later ones.
+     *
+     * @param until the first day that no longer counts, {@code end} likewise
+     * @throws InputException when one of both holds no day or too many, or they lie over each other
+     */
+    public static Windows between(LocalDate from, LocalDate until, LocalDate after, LocalDate end) {
+        length("before", from, until);
+        length("after", after, end);
+        if (after.isBefore(until)) {
+            throw new InputException(
+                    "after",
+                    ChronoUnit.DAYS.between(until, after),
+                    "0 or more",
+                    "They begin before the first days end.");
+        }
+        return new Windows(from, until, after, end, null, null, false);
+    }
+
+    private static void length(String side, LocalDate from, LocalDate until) {
+        within(side, (double) ChronoUnit.DAYS.between(from, until), 1, MOST_CHOSEN_DAYS, "days");
     }
 
     private static LocalDate firstWhole(Instant t, ZoneId zone) {

@@ -76,8 +76,8 @@ class EffectTest {
     }
 
     private static Effect effect(TankLog log) {
-        return Objects.requireNonNull(
-                Effect.of(log, Logged.TANK, before(log).apart(), WINDOWS, day -> false, NO_DOUBT, Logged.ZONE));
+        return Objects.requireNonNull(Effect.of(
+                List.of(log), Logged.TANK, before(log).apart(), WINDOWS, day -> false, NO_DOUBT, Logged.ZONE));
     }
 
     private static double trough(List<TwinState> states) {
@@ -138,11 +138,11 @@ class EffectTest {
         RoomCourse room = Logged.room(DAYS, Logged.HOME);
         TankLog log = log(Logged.ph(states(room, MeasureSet.NONE)), room, ALKALINITY);
         Effect raw = Objects.requireNonNull(
-                Effect.of(log, Logged.TANK, List.of(), WINDOWS, day -> false, NO_DOUBT, Logged.ZONE));
+                Effect.of(List.of(log), Logged.TANK, List.of(), WINDOWS, day -> false, NO_DOUBT, Logged.ZONE));
         assertThat(raw.explained()).isFalse();
         assertThat(raw.trough().explained())
                 .isCloseTo(raw.trough().raw() - raw.trough().left().value(), within(1e-12));
-        assertThat(Effect.of(log, Logged.TANK, List.of(), WINDOWS, day -> true, NO_DOUBT, Logged.ZONE))
+        assertThat(Effect.of(List.of(log), Logged.TANK, List.of(), WINDOWS, day -> true, NO_DOUBT, Logged.ZONE))
                 .isNull();
     }
 

@@ -9,8 +9,6 @@ import jollytide.core.drift.Course;
 import jollytide.core.drift.Drift;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
-import jollytide.core.fit.Reading;
-import jollytide.core.seawater.Seawater;
 import jollytide.server.effect.DriftViews.DriftView;
 import jollytide.server.effect.DriftViews.DriftsView;
 import jollytide.server.effect.DriftViews.Measured;
@@ -18,8 +16,6 @@ import jollytide.server.effect.DriftViews.MeasuredCourse;
 import jollytide.server.effect.DriftViews.MeasuredPoint;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventView;
-import jollytide.server.reading.ReadingService;
-import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import jollytide.server.twin.TwinBook;
 import org.springframework.stereotype.Service;
@@ -34,37 +30,28 @@ class DriftService {
 
     private final TankService tanks;
     private final Histories histories;
-    private final ReadingService readings;
     private final TwinBook book;
 
-    DriftService(TankService tanks, Histories histories, ReadingService readings, TwinBook book) {
+    DriftService(TankService tanks, Histories histories, TwinBook book) {
         this.tanks = tanks;
         this.histories = histories;
-        this.readings = readings;
         this.book = book;
     }
 
     DriftsView drifts(UUID keeperId, UUID tankId) {
         TankHistory history = histories.of(tanks.tank(keeperId, tankId));
+        Instant from = history.now().minus(LOOKED_BACK);
         double outdoors = book.setup(history.tank()).outdoorPpm();
-        Course alkalinity = Course.ofAlkalinity(read(history, Quantity.ALKALINITY, Place.TANK, 1), history.zone());
+        Course alkalinity = Course.ofAlkalinity(
+                histories.read(history, Quantity.ALKALINITY, Place.TANK, from, history.now(), 1), history.zone());
         Course room = Course.ofRoom(
-                read(history, Quantity.CO2, Place.ROOM, HALF_HOURS_OF_SIX_HOURS), outdoors, history.zone());
+                histories.read(history, Quantity.CO2, Place.ROOM, from, history.now(), HALF_HOURS_OF_SIX_HOURS),
+                outdoors,
+                history.zone());
         return new DriftsView(
                 Stream.of(view(history, Measured.ALKALINITY, alkalinity), view(history, Measured.ROOM_EXCESS, room))
                         .filter(course -> !course.measured().isEmpty())
                         .toList());
-    }
-
-    private List<Reading> read(TankHistory history, Quantity quantity, Place place, int perGroup) {
-        Tank tank = history.tank();
-        Seawater water = new Seawater(
-                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
-        return readings
-                .grouped(tank, quantity, place, history.now().minus(LOOKED_BACK), history.now(), perGroup)
-                .stream()
-                .map(h -> new Reading(h.start(), h.mean(water, tank.home().pressureHpa())))
-                .toList();
     }
 
     private static MeasuredCourse view(TankHistory history, Measured of, Course course) {

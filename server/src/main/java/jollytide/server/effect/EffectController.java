@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import jollytide.core.unnoted.Cause;
 import jollytide.server.account.SignedIn;
+import jollytide.server.effect.AbsenceViews.AbsencesView;
 import jollytide.server.effect.DriftViews.DriftsView;
 import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
@@ -17,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -27,11 +29,13 @@ class EffectController {
     private final EffectService effects;
     private final UnnotedService unnoted;
     private final DriftService drifts;
+    private final AbsenceService absences;
 
-    EffectController(EffectService effects, UnnotedService unnoted, DriftService drifts) {
+    EffectController(EffectService effects, UnnotedService unnoted, DriftService drifts, AbsenceService absences) {
         this.effects = effects;
         this.unnoted = unnoted;
         this.drifts = drifts;
+        this.absences = absences;
     }
 
     /** A card for each change; those that are not made yet are without what was found. */
@@ -45,6 +49,25 @@ class EffectController {
     @GetMapping("/{at}")
     EffectCard one(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable Instant at) {
         return effects.one(who.keeperId(), tankId, at);
+    }
+
+    /** Any days beside any later ones, both ends of each included: a few seconds. */
+    @Computes
+    @GetMapping("/between")
+    EffectCard between(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @RequestParam LocalDate from,
+            @RequestParam LocalDate until,
+            @RequestParam LocalDate after,
+            @RequestParam LocalDate end) {
+        return effects.between(who.keeperId(), tankId, from, until, after, end);
+    }
+
+    /** How pH and the room moved whenever nobody was home, and once somebody was again. */
+    @GetMapping("/absences")
+    AbsencesView absences(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return absences.absences(who.keeperId(), tankId);
     }
 
     /** Changes that nobody noted; searches one stretch of the log that is not searched yet: some seconds. */

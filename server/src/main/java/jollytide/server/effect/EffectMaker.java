@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import jollytide.core.description.TankParameters;
+import java.util.stream.Stream;
 import jollytide.core.effects.Doubt;
 import jollytide.core.effects.Effect;
 import jollytide.core.effects.HalfHourOfDay;
@@ -50,34 +50,72 @@ class EffectMaker {
     private @Nullable Found days(TankHistory history, Step step, Windows windows) {
         Instant from = history.start(windows.before());
         Instant then = history.start(windows.change());
+        Instant until = history.start(windows.end());
+        TwinBook.Described was = book.describe(history.tank(), then);
+        TankLog log = book.logged(history.tank(), was, from, until);
+        Estimate possible = step.said() ? possible(history, was, then, step.over()) : null;
+        double days = daysBetween(middle(from, then), middle(history.start(windows.after()), until));
+        return found(history, windows, was, List.of(log), days, possible, lookFor(step));
+    }
+
+    /**
+     * Any days beside any later ones, however far apart: each in a run of its own.
+     *
+     * @param said whether it is known in measures' terms what all changes between them did
+     */
+    @Nullable
+    Found between(TankHistory history, Windows windows, boolean said) {
+        Instant from = history.start(windows.before());
+        Instant then = history.start(windows.change());
         Instant after = history.start(windows.after());
         Instant until = history.start(windows.end());
         TwinBook.Described was = book.describe(history.tank(), then);
-        List<TankParameters> behind = was.fitted() ? was.tanks() : List.of();
-        TankLog log = book.logged(history.tank(), was, from, until);
-        Instant middleBefore = middle(from, then);
-        Instant middleAfter = middle(after, until);
-        boolean calibrated = history.calibratedBetween(middleBefore, middleAfter);
+        List<TankLog> logs = Stream.of(
+                        book.logged(history.tank(), was, from, then), book.logged(history.tank(), was, after, until))
+                .filter(log -> !log.ph().isEmpty())
+                .toList();
+        if (logs.size() < 2) {
+            return null;
+        }
+        Estimate possible = said ? possible(history, was, then, after) : null;
+        double days = history.daysOfDrift(middle(from, then), middle(after, until));
+        return found(history, windows, was, logs, days, possible, List.of());
+    }
+
+    private static @Nullable Found found(
+            TankHistory history,
+            Windows windows,
+            TwinBook.Described was,
+            List<TankLog> logs,
+            double daysOfDrift,
+            @Nullable Estimate possible,
+            List<String> lookFor) {
+        Instant from = history.start(windows.before());
+        Instant then = history.start(windows.change());
+        Instant after = history.start(windows.after());
+        Instant until = history.start(windows.end());
+        boolean calibrated = history.calibratedBetween(middle(from, then), middle(after, until));
+        TankLog first = logs.get(0);
+        TankLog last = logs.get(logs.size() - 1);
         Doubt doubt = Doubt.of(
-                daysBetween(middleBefore, middleAfter),
+                daysOfDrift,
                 calibrated,
-                log.tests(from, then),
-                log.tests(after, until),
+                first.tests(from, then),
+                last.tests(after, until),
                 was.setup().alkalinityMeqPerL(),
                 Priors.ASSUMED);
-        Effect effect = Effect.of(log, was.setup(), was.apart(), windows, history::leftOut, doubt, history.zone());
+        Effect effect = Effect.of(logs, was.setup(), was.apart(), windows, history::leftOut, doubt, history.zone());
         if (effect == null) {
             return null;
         }
-        Estimate possible = possible(history, step, was, behind, then);
         return new Found(
                 effect,
                 effect.verdict(possible),
                 possible,
                 effect.moreDays(possible == null ? WORTH_SEEING_PH : Math.abs(possible.value())),
-                lookFor(step),
-                HalfHourOfDay.of(log.ph(), history.zone(), effect.daysBefore()::contains),
-                HalfHourOfDay.of(log.ph(), history.zone(), effect.daysAfter()::contains),
+                lookFor,
+                HalfHourOfDay.of(first.ph(), history.zone(), effect.daysBefore()::contains),
+                HalfHourOfDay.of(last.ph(), history.zone(), effect.daysAfter()::contains),
                 was.roomMeasured(),
                 calibrated,
                 was.problem());
@@ -126,14 +164,13 @@ class EffectMaker {
         return Duration.between(from, until).toHours() / HOURS_A_DAY;
     }
 
-    /** Of the trough; what nobody said in measures' terms can be anything. */
-    private @Nullable Estimate possible(
-            TankHistory history, Step step, TwinBook.Described was, List<TankParameters> behind, Instant then) {
-        if (!step.said() || behind.isEmpty()) {
+    /** Of the trough; null without a fit, which says what could be behind the log. */
+    private @Nullable Estimate possible(TankHistory history, TwinBook.Described was, Instant then, Instant over) {
+        if (!was.fitted() || was.tanks().isEmpty()) {
             return null;
         }
-        Setup since = book.changedSince(history.tank(), then, step.over());
-        return since.equals(was.setup()) ? Estimate.exact(0) : Effect.possible(was.setup(), since, behind, then);
+        Setup since = book.changedSince(history.tank(), then, over);
+        return since.equals(was.setup()) ? Estimate.exact(0) : Effect.possible(was.setup(), since, was.tanks(), then);
     }
 
     private static List<String> lookFor(Step step) {

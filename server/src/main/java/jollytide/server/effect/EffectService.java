@@ -3,14 +3,17 @@ package jollytide.server.effect;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.UUID;
+import java.util.stream.Stream;
 import jollytide.core.effects.ManyCards;
 import jollytide.core.effects.Windows;
+import jollytide.core.units.InputException;
 import jollytide.server.effect.EffectViews.Beside;
 import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
@@ -80,6 +83,39 @@ public class EffectService {
         return card(history, one, made == null && comparable(history, one) ? made(history, one) : made);
     }
 
+    /**
+     * Any days beside any later ones, with all that changed between them as one card; not kept.
+     *
+     * @param until the last day that counts, {@code end} likewise
+     */
+    EffectCard between(UUID keeperId, UUID tankId, LocalDate from, LocalDate until, LocalDate after, LocalDate end) {
+        TankHistory history = histories.of(tanks.tank(keeperId, tankId));
+        Windows windows = Windows.between(from, until.plusDays(1), after, end.plusDays(1));
+        if (!windows.end().isBefore(history.today().plusDays(1))) {
+            throw new InputException(
+                    "end",
+                    (double) ChronoUnit.DAYS.between(history.today(), end),
+                    "less than 0 days from today",
+                    "Only whole days are compared: the last one is "
+                            + history.today().minusDays(1) + ".");
+        }
+        Instant then = history.start(windows.change());
+        Instant over = history.start(windows.after());
+        List<Step.StepChange> changes = history.steps().stream()
+                .flatMap(step -> step.changes().stream())
+                .filter(change -> !change.at().isBefore(then) && change.at().isBefore(over))
+                .toList();
+        boolean said = !changes.isEmpty() && new Step(changes).said();
+        Found found = history.hasDays(windows) ? maker.between(history, windows, said) : null;
+        List<Beside> beside = Stream.of(
+                        beside(history, changes, history.start(windows.before()), then),
+                        beside(history, changes, over, history.start(windows.end())))
+                .flatMap(List::stream)
+                .distinct()
+                .toList();
+        return new EffectCard(over, changes, windows, beside, false, found, null, null);
+    }
+
     /** Makes one card that is missing, of whichever tank; false when none is. */
     public boolean makeOne() {
         Instant now = clock.instant();
@@ -142,10 +178,8 @@ public class EffectService {
 
     private static EffectCard card(TankHistory history, Compared one, @Nullable Made made) {
         Windows windows = one.windows();
-        List<Beside> beside = history.between(history.start(windows.before()), history.start(windows.end())).stream()
-                .filter(e -> one.step().changes().stream().noneMatch(c -> e.id().equals(c.eventId())))
-                .map(e -> new Beside(e.id(), e.title(), e.at(), e.until(), e.excludesDays()))
-                .toList();
+        List<Beside> beside =
+                beside(history, one.step().changes(), history.start(windows.before()), history.start(windows.end()));
         return new EffectCard(
                 one.step().at(),
                 one.step().changes(),
@@ -155,6 +189,14 @@ public class EffectService {
                 made == null ? null : made.days(),
                 made == null ? null : made.hours(),
                 null);
+    }
+
+    private static List<Beside> beside(
+            TankHistory history, List<Step.StepChange> changes, Instant from, Instant until) {
+        return history.between(from, until).stream()
+                .filter(e -> changes.stream().noneMatch(c -> e.id().equals(c.eventId())))
+                .map(e -> new Beside(e.id(), e.title(), e.at(), e.until(), e.excludesDays()))
+                .toList();
     }
 
     /** Which of the claimed ones stand when all are counted. */

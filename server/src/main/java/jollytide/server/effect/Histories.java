@@ -9,6 +9,7 @@ import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.Trace;
+import jollytide.core.fit.Reading;
 import jollytide.core.probe.Calibration;
 import jollytide.core.seawater.Seawater;
 import jollytide.server.effect.EffectViews.Trough;
@@ -85,6 +86,17 @@ class Histories {
                         .toList();
         return Trace.days(halfHours, tank.home().zone()).entrySet().stream()
                 .map(e -> new Trough(e.getKey(), e.getValue().trough().value()))
+                .toList();
+    }
+
+    /** What was logged of something between two times in the core's unit, so many half hours taken together. */
+    List<Reading> read(TankHistory history, Quantity quantity, Place place, Instant from, Instant until, int perGroup) {
+        Tank tank = history.tank();
+        Seawater water = new Seawater(
+                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
+        return readings.grouped(tank, quantity, place, from, until, perGroup).stream()
+                .filter(h -> quantity != Quantity.PH || TwinBook.PROBES.contains(h.method()))
+                .map(h -> new Reading(h.start(), h.mean(water, tank.home().pressureHpa())))
                 .toList();
     }
 

@@ -6,10 +6,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.effects.Windows;
+import jollytide.core.measure.Measures;
 import jollytide.core.probe.Calibration;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventView;
@@ -50,6 +53,7 @@ record Step(List<StepChange> changes) {
      *
      * @param eventId null where the description changed
      * @param measures that began or ended with it; null while nobody said
+     * @param plainly what it was in the tool's own words, for those who may not read its keeper's
      * @param parts of the description that changed
      * @param moves whether it moves pH in a way that the readings of room and water do not show
      */
@@ -57,6 +61,7 @@ record Step(List<StepChange> changes) {
             Instant at,
             What what,
             String title,
+            String plainly,
             @Nullable UUID eventId,
             @Nullable List<PutMeasure> measures,
             List<TankPart> parts,
@@ -94,7 +99,8 @@ record Step(List<StepChange> changes) {
                 .filter(e -> MOVES.contains(e.kind()) && !calibration(e, calibrations))
                 .flatMap(Step::ofEvent);
         Stream<StepChange> ofChapters = chapters.stream()
-                .map(c -> new StepChange(c.at(), What.DESCRIBED, "described anew", null, null, c.parts(), true));
+                .map(c -> new StepChange(
+                        c.at(), What.DESCRIBED, "described anew", "described anew", null, null, c.parts(), true));
         List<StepChange> all = Stream.concat(ofEvents, ofChapters)
                 .filter(c -> !c.at().isAfter(now))
                 .sorted(Comparator.comparing(StepChange::at))
@@ -116,11 +122,24 @@ record Step(List<StepChange> changes) {
 
     private static Stream<StepChange> ofEvent(EventView e) {
         boolean moves = e.measures() == null || !e.measures().isEmpty();
-        StepChange began = new StepChange(e.at(), What.BEGAN, e.title(), e.id(), e.measures(), List.of(), moves);
+        StepChange began = change(e, e.at(), What.BEGAN, moves);
         return e.until() == null || !moves
                 ? Stream.of(began)
-                : Stream.of(
-                        began, new StepChange(e.until(), What.ENDED, e.title(), e.id(), e.measures(), List.of(), true));
+                : Stream.of(began, change(e, e.until(), What.ENDED, true));
+    }
+
+    private static StepChange change(EventView e, Instant at, What what, boolean moves) {
+        return new StepChange(at, what, e.title(), plainly(e), e.id(), e.measures(), List.of(), moves);
+    }
+
+    private static String plainly(EventView e) {
+        List<PutMeasure> measures = e.measures() == null ? List.of() : e.measures();
+        return measures.isEmpty()
+                ? e.kind().name().toLowerCase(Locale.ROOT)
+                : measures.stream()
+                        .map(put -> Measures.kind(put.kind()).shortName())
+                        .distinct()
+                        .collect(Collectors.joining(", "));
     }
 
     /** Of the probe, not of the tank. */

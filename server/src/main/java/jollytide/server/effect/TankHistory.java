@@ -103,4 +103,26 @@ record TankHistory(
     boolean calibratedBetween(Instant from, Instant until) {
         return calibrations.stream().anyMatch(c -> !c.at().isBefore(from) && !c.at().isAfter(until));
     }
+
+    /**
+     * For how many days the probe may have drifted unseen between two times: each calibration sets it right, so only up to
+     * the nearest of them, and from there.
+     */
+    double daysOfDrift(Instant before, Instant after) {
+        double between = days(before, after);
+        return calibratedBetween(before, after)
+                ? Math.min(between, Math.hypot(toNearest(before), toNearest(after)))
+                : between;
+    }
+
+    private double toNearest(Instant t) {
+        return calibrations.stream()
+                .mapToDouble(c -> Math.abs(days(c.at(), t)))
+                .min()
+                .orElse(0);
+    }
+
+    private static double days(Instant from, Instant until) {
+        return Duration.between(from, until).toHours() / 24.0;
+    }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -121,6 +122,85 @@ class EffectApiTest extends ServerTest {
                         + "\",\"title\":\"doser slipped\",\"note\":\"\"}");
         assertThat(keeper.get(tank + "/effects/drifts").text()).contains("doser slipped");
         assertThat(visitor().asNewKeeper().get(tank + "/effects/drifts").status())
+                .isEqualTo(404);
+    }
+
+    private String between(String from, String until, String after, String end) {
+        return tank + "/effects/between?from=" + from + "&until=" + until + "&after=" + after + "&end=" + end;
+    }
+
+    /** The same days as the card compares, chosen by hand; what stands between them is said. */
+    @Test
+    void comparesAnyDaysThatItsKeeperChooses() {
+        double truth = logged(TIMES);
+        livelier();
+        LocalDate changed = LocalDate.ofInstant(CHANGED, ZoneId.of("Europe/Amsterdam"));
+        Answer answer = keeper.get(between(
+                changed.minusDays(6).toString(),
+                changed.minusDays(1).toString(),
+                changed.plusDays(3).toString(),
+                changed.plusDays(6).toString()));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        JsonNode found = answer.body().path("found");
+        assertThat(found.path("effect").path("daysBefore").size()).isEqualTo(6);
+        assertThat(found.path("effect").path("daysAfter").size()).isEqualTo(4);
+        JsonNode left = found.path("effect").path("trough").path("left");
+        assertThat(left.path("value").asDouble()).isCloseTo(truth, within(0.03));
+        assertThat(found.path("verdict").asString()).isEqualTo("AS_POSSIBLE");
+        assertThat(answer.body().path("changes").path(0).path("title").asString())
+                .isEqualTo("outlet turned up");
+        assertThat(answer.body().path("changes").path(0).path("plainly").asString())
+                .isNotEqualTo("outlet turned up");
+    }
+
+    @Test
+    void refusesDaysThatCannotBeCompared() {
+        logged(1);
+        String day = LocalDate.ofInstant(CHANGED, ZoneId.of("Europe/Amsterdam")).toString();
+        String before = LocalDate.parse(day).minusDays(4).toString();
+        String today =
+                LocalDate.ofInstant(PRESENT, ZoneId.of("Europe/Amsterdam")).toString();
+        assertThat(keeper.get(between(before, day, before, day)).status()).isEqualTo(422);
+        assertThat(keeper.get(between(day, before, day, day)).status()).isEqualTo(422);
+        assertThat(keeper.get(between(before, before, day, today)).text()).contains("Only whole days");
+        assertThat(keeper.get(between("2026-01-01", before, day, day)).status()).isEqualTo(422);
+        assertThat(keeper.get(between("soon", before, day, day)).status()).isEqualTo(422);
+        assertThat(keeper.get(between("+999999999-12-31", "+999999999-12-31", day, day))
+                        .status())
+                .isEqualTo(422);
+        Answer nothing = keeper.get(between("2024-05-01", "2024-05-03", before, before));
+        assertThat(nothing.status()).isEqualTo(200);
+        assertThat(nothing.body().path("found").isMissingNode()).isTrue();
+        assertThat(visitor()
+                        .asNewKeeper()
+                        .get(between(before, before, day, day))
+                        .status())
+                .isEqualTo(404);
+    }
+
+    /** A home that emptied; a log of the water alone says so, and that nobody measured the room. */
+    @Test
+    void showsTimesWhenNobodyWasHome() {
+        logged(TIMES);
+        assertThat(keeper.get(tank + "/effects/absences")
+                        .body()
+                        .path("absences")
+                        .size())
+                .isZero();
+        Answer gone = keeper.post(
+                tank + "/done", """
+                {"event":{"kind":"PEOPLE","at":"%s","until":"%s","excludesDays":null,"title":"away","note":""},
+                 "measures":[%s]}""".formatted(CHANGED, CHANGED.plus(4, ChronoUnit.DAYS), Sets.measure("nobody")));
+        assertThat(gone.status()).as(gone.text()).isEqualTo(201);
+        JsonNode absence =
+                keeper.get(tank + "/effects/absences").body().path("absences").path(0);
+        assertThat(absence.path("title").asString()).isEqualTo("away");
+        assertThat(absence.path("ph").path("cameTo").path("mean").asDouble()).isNotZero();
+        assertThat(absence.path("ph").path("away").path("half").path("value").asDouble())
+                .isBetween(1.0, 36.0);
+        assertThat(absence.path("room").size()).isZero();
+        assertThat(absence.path("clearing").isMissingNode()).isTrue();
+        assertThat(visitor().asNewKeeper().get(tank + "/effects/absences").status())
                 .isEqualTo(404);
     }
 
