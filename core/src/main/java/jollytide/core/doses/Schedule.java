@@ -1,0 +1,54 @@
+package jollytide.core.doses;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+
+/** How much a day was planned since when, in their order. Between doses it is taken as flowing evenly. */
+public record Schedule(List<Plan> plans) {
+    private static final double DAY_S = 86_400;
+
+    /** @param mlPerDay 0 while nothing is dosed */
+    public record Plan(Instant since, double mlPerDay) {
+        public Plan {
+            within("mlPerDay", mlPerDay, 0, 100_000, "mL/day");
+        }
+    }
+
+    public Schedule {
+        plans = plans.stream().sorted(Comparator.comparing(Plan::since)).toList();
+    }
+
+    /** Planned between two times, mL. */
+    public double planned(Instant from, Instant until) {
+        double sum = 0;
+        for (int i = 0; i < plans.size(); i++) {
+            Instant begins = later(plans.get(i).since(), from);
+            Instant ends = i + 1 < plans.size() ? earlier(plans.get(i + 1).since(), until) : until;
+            if (begins.isBefore(ends)) {
+                sum += plans.get(i).mlPerDay() * Duration.between(begins, ends).toSeconds() / DAY_S;
+            }
+        }
+        return sum;
+    }
+
+    /** In force at a moment, mL/day; 0 before the first. */
+    public double mlPerDay(Instant at) {
+        return plans.stream()
+                .filter(p -> !p.since().isAfter(at))
+                .reduce((earlier, later) -> later)
+                .map(Plan::mlPerDay)
+                .orElse(0.0);
+    }
+
+    private static Instant later(Instant a, Instant b) {
+        return a.isAfter(b) ? a : b;
+    }
+
+    private static Instant earlier(Instant a, Instant b) {
+        return a.isBefore(b) ? a : b;
+    }
+}

@@ -1,0 +1,65 @@
+package jollytide.core.doses;
+
+import static jollytide.core.units.Quantities.within;
+
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.dosing.Limewater;
+
+/**
+ * What is in a reservoir.
+ *
+ * @param molPerL of what is dissolved
+ */
+public record Solution(Solute solute, double molPerL) {
+    /** What may be dissolved, and at most how much of it, mol/L. */
+    public enum Solute {
+        /** Saturated at 25 °C; what is warmer holds less. */
+        LIMEWATER("limewater", Limewater.SATURATED_MOL_PER_L),
+        /** About what dissolves at room temperature. From memory. */
+        SODA_ASH("soda ash", 1.5),
+        /** Likewise. */
+        BICARBONATE("sodium bicarbonate", 1.0),
+        /** Dissolving more heats it beyond what a bottle should bear: about 11 K for 1 mol/L. From memory. */
+        SODIUM_HYDROXIDE("sodium hydroxide", 1.0),
+        POTASSIUM_HYDROXIDE("potassium hydroxide", 1.0),
+        /** No alkalinity. About what dissolves, in round figures. From memory. */
+        CALCIUM_CHLORIDE("calcium chloride", 4.0);
+
+        private final String label;
+        private final double mostMolPerL;
+
+        Solute(String label, double mostMolPerL) {
+            this.label = label;
+            this.mostMolPerL = mostMolPerL;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public double mostMolPerL() {
+            return mostMolPerL;
+        }
+    }
+
+    public Solution {
+        within("molPerL", molPerL, 0, solute.mostMolPerL(), "mol/L");
+    }
+
+    /** meq in a millilitre. */
+    public double meqPerMl() {
+        return switch (solute) {
+            case LIMEWATER, SODA_ASH -> 2 * molPerL;
+            case BICARBONATE, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> molPerL;
+            case CALCIUM_CHLORIDE -> 0;
+        };
+    }
+
+    /** mg in a millilitre. */
+    public double calciumMgPerMl() {
+        return switch (solute) {
+            case LIMEWATER, CALCIUM_CHLORIDE -> molPerL * AlkalinitySource.CALCIUM_G_PER_MOL;
+            default -> 0;
+        };
+    }
+}
