@@ -34,6 +34,10 @@ class EveryOperationTest extends ServerTest {
     private static final String HOSE = Sets.measure("outdoor-line", "lengthM=4", "boreMm=12.7");
     private static final String CALIBRATION = "{" + AT
             + ",\"points\":[{\"bufferPh\":7,\"bufferC\":25,\"shownPh\":7}],\"meter\":\"SET_ITSELF\",\"note\":\"\"}";
+    private static final String LINE = "{" + AT
+            + ",\"name\":\"limewater\",\"solute\":\"LIMEWATER\",\"share\":1,\"vesselMl\":5000,\"mlPerDay\":100}";
+    private static final String LINE_NOTE =
+            "{" + AT + ",\"kind\":\"LEVEL\",\"value\":900,\"readIn\":\"ML\",\"note\":\"\"}";
     private static final String EXPERIMENT = "{\"experiment\":\"SKIMMER_OFF_BEFORE_LIGHT\"}";
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
 
@@ -62,6 +66,9 @@ class EveryOperationTest extends ServerTest {
             Map.entry(
                     "PUT /tanks/{tankId}/chapters/{id}",
                     "{\"version\":0,\"until\":\"" + PRESENT.minusSeconds(90) + "\"}"),
+            Map.entry("POST /tanks/{tankId}/doses", LINE),
+            Map.entry("POST /tanks/{tankId}/doses/{id}/notes", LINE_NOTE),
+            Map.entry("POST /tanks/{tankId}/doses/{id}/plans", "{" + AT + ",\"mlPerDay\":80}"),
             Map.entry("POST /tanks/{tankId}/done", "{\"event\":" + EVENT + ",\"measures\":[" + HOSE + "]}"),
             Map.entry("POST /tanks/{tankId}/events", EVENT),
             Map.entry("PUT /tanks/{tankId}/events/{id}", "{\"version\":0,\"event\":" + EVENT + "}"),
@@ -107,7 +114,7 @@ class EveryOperationTest extends ServerTest {
                     .replace("{from}", "2026-01-05")
                     .replace("{cause}", "SKIMMER")
                     .replace("{check}", "BUFFERS");
-            return filled.replace("{id}", nested.get(kind(path)));
+            return filled.replace("{noteId}", nested.get("lineNotes")).replace("{id}", nested.get(kind(path)));
         }
 
         private static String kind(String path) {
@@ -119,6 +126,7 @@ class EveryOperationTest extends ServerTest {
                     "sets",
                     "events",
                     "experiments",
+                    "doses",
                     "imports",
                     "media",
                     "chapters",
@@ -174,9 +182,10 @@ class EveryOperationTest extends ServerTest {
                         .path("calibration")
                         .path("id")
                         .asString());
-        for (String kind : List.of("events", "media", "experiments")) {
+        for (String kind : List.of("events", "media", "experiments", "doses")) {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }
+        ids.put("lineNotes", id(keeper.post("/tanks/" + tank + "/doses/" + ids.get("doses") + "/notes", LINE_NOTE)));
         ids.put(
                 "sets",
                 id(keeper.post("/tanks/" + tank + "/bench/sets", BODIES.get("POST /tanks/{tankId}/bench/sets"))));

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * What must hold of a line that doses a tank.
  *
  * @param litres net volume
- * @param water the tank's, at its highest pH of the day
+ * @param water the tank's, at the highest pH of an ordinary day
  * @param evaporationLPerDay of the tank
  * @param usePerDay alkalinity that is used, meq/L a day; 0 where nobody knows
  */

@@ -89,14 +89,11 @@ class Histories {
                 .toList();
     }
 
-    /** What was logged of something between two times in the core's unit, so many half hours taken together. */
+    /** What was logged of something between two times in the core's unit, so many half hours taken together; pH by probes. */
     List<Reading> read(TankHistory history, Quantity quantity, Place place, Instant from, Instant until, int perGroup) {
-        Tank tank = history.tank();
-        Seawater water = new Seawater(
-                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
-        return readings.grouped(tank, quantity, place, from, until, perGroup).stream()
-                .filter(h -> quantity != Quantity.PH || TwinBook.PROBES.contains(h.method()))
-                .map(h -> new Reading(h.start(), h.mean(water, tank.home().pressureHpa())))
+        return readings.observed(history.tank(), quantity, place, from, until, perGroup).stream()
+                .filter(o -> quantity != Quantity.PH || TwinBook.PROBES.contains(o.method()))
+                .map(o -> new Reading(o.at(), o.value()))
                 .toList();
     }
 

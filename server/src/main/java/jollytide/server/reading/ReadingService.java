@@ -18,12 +18,14 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import jollytide.core.evidence.Method;
+import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
 import jollytide.core.logfile.Meaning;
 import jollytide.core.probe.ProbeHistory;
 import jollytide.core.probe.ProbeMap;
+import jollytide.core.seawater.Seawater;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.probe.ProbeBook;
 import jollytide.server.problem.FieldError;
@@ -302,6 +304,17 @@ public class ReadingService {
                         s.id,
                         bucket(from),
                         bucket(to)));
+    }
+
+    /** The same in the core's unit, each group of half hours at its beginning. */
+    @Transactional(readOnly = true)
+    public List<Observation> observed(
+            Tank tank, Quantity quantity, Place place, Instant from, Instant to, int perGroup) {
+        Seawater water = new Seawater(
+                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
+        return grouped(tank, quantity, place, from, to, perGroup).stream()
+                .map(h -> new Observation(h.mean(water, tank.home().pressureHpa()), h.method(), h.start()))
+                .toList();
     }
 
     private List<HalfHour> ofEachSeries(

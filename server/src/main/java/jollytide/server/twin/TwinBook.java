@@ -358,6 +358,11 @@ public class TwinBook {
         return SetupOfTank.surroundings(tank, setup(tank), MediaAssumptions.DEFAULT);
     }
 
+    /** Assumed from surface and temperature, L a day. */
+    public double evaporationLPerDay(Tank tank) {
+        return surroundings(tank).evaporationLPerDay();
+    }
+
     /** Another once anything of what it is made from is another, the core itself included. */
     public String fingerprint(Object from) {
         return store.fingerprint(from);

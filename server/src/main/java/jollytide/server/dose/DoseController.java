@@ -1,0 +1,97 @@
+package jollytide.server.dose;
+
+import jakarta.validation.Valid;
+import java.util.UUID;
+import jollytide.server.account.SignedIn;
+import jollytide.server.dose.DoseViews.DosesView;
+import jollytide.server.dose.DoseViews.NewLine;
+import jollytide.server.dose.DoseViews.NewNote;
+import jollytide.server.dose.DoseViews.NewPlan;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Lines that dose a tank, and their reservoirs. */
+@RestController
+@RequestMapping("/api/v1/tanks/{tankId}/doses")
+class DoseController {
+    private final DoseService doses;
+
+    DoseController(DoseService doses) {
+        this.doses = doses;
+    }
+
+    /** What was made. */
+    record Made(UUID id) {}
+
+    @GetMapping
+    DosesView list(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return doses.list(who.keeperId(), tankId);
+    }
+
+    /** Refused, with what is allowed at most, where a rule stops its plan. */
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    Made add(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewLine body) {
+        return new Made(doses.add(who.keeperId(), tankId, body));
+    }
+
+    /** Another amount a day from then on; refused as a new line's is. */
+    @PostMapping("/{id}/plans")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void plan(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @Valid @RequestBody NewPlan body) {
+        doses.plan(who.keeperId(), tankId, id, body);
+    }
+
+    /** A level, a filling, bubbles, or something that was changed. */
+    @PostMapping("/{id}/notes")
+    @ResponseStatus(HttpStatus.CREATED)
+    Made note(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @Valid @RequestBody NewNote body) {
+        return new Made(doses.note(who.keeperId(), tankId, id, body));
+    }
+
+    @DeleteMapping("/{id}/notes/{noteId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void forget(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @PathVariable UUID noteId) {
+        doses.forget(who.keeperId(), tankId, id, noteId);
+    }
+
+    /** Nothing is dosed by it any more. */
+    @PostMapping("/{id}/end")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void end(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        doses.end(who.keeperId(), tankId, id);
+    }
+
+    /** Takes an end back. */
+    @DeleteMapping("/{id}/end")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void reopen(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        doses.reopen(who.keeperId(), tankId, id);
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        doses.delete(who.keeperId(), tankId, id);
+    }
+}

@@ -1,0 +1,433 @@
+package jollytide.server.dose;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import jollytide.core.doses.Delivered;
+import jollytide.core.doses.Level;
+import jollytide.core.doses.LineRules;
+import jollytide.core.doses.Schedule;
+import jollytide.core.doses.Solution;
+import jollytide.core.doses.Stop;
+import jollytide.core.doses.Use;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
+import jollytide.core.measure.Setup;
+import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.seawater.PhScale;
+import jollytide.core.units.InputException;
+import jollytide.server.dose.DoseViews.DosesView;
+import jollytide.server.dose.DoseViews.LineState;
+import jollytide.server.dose.DoseViews.LineView;
+import jollytide.server.dose.DoseViews.NewLine;
+import jollytide.server.dose.DoseViews.NewNote;
+import jollytide.server.dose.DoseViews.NewPlan;
+import jollytide.server.dose.DoseViews.NoteOfLine;
+import jollytide.server.dose.DoseViews.ReadIn;
+import jollytide.server.dose.DoseViews.UseView;
+import jollytide.server.home.LocalTimes;
+import jollytide.server.problem.Problem;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
+import org.hipparchus.stat.descriptive.rank.Median;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the lines that dose a tank, and says what arrives of what they are planned to bring. */
+@Service
+public class DoseService {
+    private static final int USE_DAYS = 28;
+    private static final int MOST_LINES = 20;
+    private static final int MOST_NOTES = 2000;
+    /** What is said of likely causes rests on what was noted in so many days. */
+    private static final Duration LATELY = Duration.ofDays(14);
+
+    /** Where no pH was logged; the higher, the stricter. Common practice. */
+    private static final double ASSUMED_PEAK_PH = 8.2;
+    /** A level in centimetres is read to so much. From memory. */
+    private static final double CM = 0.2;
+    /** Share of what was planned that a line without levels may bring; assumed. */
+    private static final Estimate UNSEEN = new Estimate(1, 0.9, 1.05);
+    /** Between two levels one may seem to rise by their own errors alone, in deviations. */
+    private static final double MAY_SEEM_TO_RISE = 4;
+
+    private final DosingLines lines;
+    private final LineNotes notes;
+    private final TankService tanks;
+    private final ReadingService readings;
+    private final TwinBook book;
+    private final Clock clock;
+
+    DoseService(
+            DosingLines lines,
+            LineNotes notes,
+            TankService tanks,
+            ReadingService readings,
+            TwinBook book,
+            Clock clock) {
+        this.lines = lines;
+        this.notes = notes;
+        this.tanks = tanks;
+        this.readings = readings;
+        this.book = book;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public DosesView list(UUID keeperId, UUID tankId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        double litres = book.setup(tank).netVolumeL();
+        List<LineView> views = views(tank, litres);
+        return new DosesView(views, use(tank, views, litres), book.evaporationLPerDay(tank));
+    }
+
+    /** The lines alone, those in use first. */
+    @Transactional(readOnly = true)
+    public List<LineView> lines(UUID keeperId, UUID tankId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        return views(tank, tank.netVolumeL());
+    }
+
+    private List<LineView> views(Tank tank, double litres) {
+        List<DosingLine> all = lines.findAllOf(tank.id());
+        Map<UUID, List<LineNote>> noted =
+                noted(all.stream().map(l -> l.id).toList()).stream().collect(Collectors.groupingBy(n -> n.lineId));
+        return all.stream()
+                .sorted(Comparator.comparing((DosingLine l) -> l.endedAt != null)
+                        .thenComparing(l -> l.name))
+                .map(line -> view(line, noted.getOrDefault(line.id, List.of()), litres))
+                .toList();
+    }
+
+    @Transactional
+    public UUID add(UUID keeperId, UUID tankId, NewLine body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        if (lines.findAllOf(tank.id()).size() >= MOST_LINES) {
+            throw new InputException(
+                    "name", MOST_LINES, "at most " + MOST_LINES, "A tank has at most " + MOST_LINES + " lines.");
+        }
+        within("share", body.share(), 0.01, 1, "of what dissolves");
+        DosingLine line = new DosingLine();
+        line.id = UUID.randomUUID();
+        line.tankId = tank.id();
+        line.name = body.name().strip();
+        line.solute = body.solute();
+        line.molPerL = body.share() * body.solute().mostMolPerL();
+        line.vesselMl = within("vesselMl", body.vesselMl(), 10, 500_000, "mL");
+        line.areaCm2 = body.areaCm2() == null ? null : within("areaCm2", body.areaCm2(), 1, 100_000, "cm²");
+        plan(tank, line, new NewPlan(body.at(), body.mlPerDay()));
+        return lines.save(line).id;
+    }
+
+    @Transactional
+    public void plan(UUID keeperId, UUID tankId, UUID lineId, NewPlan body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        plan(tank, line(tank, lineId), body);
+    }
+
+    private void plan(Tank tank, DosingLine line, NewPlan body) {
+        within("mlPerDay", body.mlPerDay(), 0, 100_000, "mL/day");
+        List<Stop> stops = rules(tank).stops(line.solution(), line.vesselMl, body.mlPerDay());
+        if (!stops.isEmpty()) {
+            Stop first = stops.get(0);
+            boolean vessel = first.rule() == Stop.Rule.AT_ONCE;
+            throw new InputException(
+                    vessel ? "vesselMl" : "mlPerDay",
+                    vessel ? line.vesselMl : body.mlPerDay(),
+                    "at most " + Math.floor(first.mostMlPerDay()) + (vessel ? " mL" : " mL a day"),
+                    stops.stream().map(Stop::because).collect(Collectors.joining(" ")));
+        }
+        Instant since = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
+        line.plans.removeIf(p -> p.since.equals(since));
+        line.plans.add(new DosingLine.Planned(since, body.mlPerDay()));
+    }
+
+    private LineRules rules(Tank tank) {
+        Setup setup = book.setup(tank);
+        CarbonateSystem system = CarbonateSystem.of(setup.water());
+        double perKg = setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL();
+        double[] peaks = read(tank, Quantity.PH, LATELY).stream()
+                .collect(Collectors.groupingBy(
+                        r -> LocalDate.ofInstant(r.at(), tank.home().zone()),
+                        Collectors.summarizingDouble(Reading::value)))
+                .values()
+                .stream()
+                .mapToDouble(DoubleSummaryStatistics::getMax)
+                .toArray();
+        double peak = peaks.length == 0 ? ASSUMED_PEAK_PH : new Median().evaluate(peaks);
+        return new LineRules(
+                setup.netVolumeL(),
+                system,
+                system.fromPhAndAlkalinity(system.constants().toTotal(peak, PhScale.NBS), perKg),
+                book.evaporationLPerDay(tank),
+                setup.useMeqPerLPerDay());
+    }
+
+    @Transactional
+    public UUID note(UUID keeperId, UUID tankId, UUID lineId, NewNote body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        DosingLine line = line(tank, lineId);
+        List<LineNote> before = noted(List.of(line.id));
+        if (before.size() >= MOST_NOTES) {
+            throw new InputException("at", MOST_NOTES, "at most " + MOST_NOTES, "This line has too many notes.");
+        }
+        LineNote note = new LineNote();
+        note.id = UUID.randomUUID();
+        note.lineId = line.id;
+        note.at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
+        note.kind = body.kind();
+        note.note = body.note().strip();
+        if (body.kind() == LineNote.Kind.LEVEL || body.kind() == LineNote.Kind.FILLED) {
+            level(line, note, body);
+            if (body.kind() == LineNote.Kind.LEVEL) {
+                mustNotRise(before, note);
+            }
+        }
+        return notes.save(note).id;
+    }
+
+    private static void level(DosingLine line, LineNote note, NewNote body) {
+        if (body.value() == null && body.kind() == LineNote.Kind.LEVEL) {
+            throw new InputException("value", 0, "a level", "The level is missing.");
+        }
+        boolean cm = body.readIn() == ReadIn.CM;
+        if (cm && line.areaCm2 == null) {
+            throw new InputException(
+                    "readIn", 0, "ML", "The vessel's cross-section is not described, so centimetres say nothing.");
+        }
+        double perUnit = cm ? line.areaCm2 : 1;
+        note.ml = body.value() == null
+                ? line.vesselMl
+                : within("value", body.value(), 0, line.vesselMl / perUnit, cm ? "cm" : "mL") * perUnit;
+        note.deviationMl = cm ? CM * line.areaCm2 : Math.min(Level.AT_MARKS_ML, Math.max(1, line.vesselMl / 100));
+    }
+
+    /** Up to the next filling a reservoir only empties. */
+    private static void mustNotRise(List<LineNote> all, LineNote note) {
+        LineNote before = all.stream()
+                .filter(n -> n.ml != null && n.at.isBefore(note.at))
+                .reduce((earlier, later) -> later)
+                .orElse(null);
+        if (before != null
+                && note.ml > before.ml + MAY_SEEM_TO_RISE * Math.hypot(before.deviationMl, note.deviationMl)) {
+            throw new InputException(
+                    "value",
+                    note.ml,
+                    "at most about " + Math.round(before.ml) + " mL",
+                    "It held " + Math.round(before.ml) + " mL before and cannot have risen: note a filling instead.");
+        }
+    }
+
+    @Transactional
+    public void forget(UUID keeperId, UUID tankId, UUID lineId, UUID noteId) {
+        DosingLine line = line(tanks.tank(keeperId, tankId), lineId);
+        notes.delete(notes.findByIdAndLineId(noteId, line.id).orElseThrow(() -> Problem.notFound("note")));
+    }
+
+    @Transactional
+    public void end(UUID keeperId, UUID tankId, UUID lineId) {
+        line(tanks.tank(keeperId, tankId), lineId).endedAt = clock.instant();
+    }
+
+    /** Undo of an end. */
+    @Transactional
+    public void reopen(UUID keeperId, UUID tankId, UUID lineId) {
+        line(tanks.tank(keeperId, tankId), lineId).endedAt = null;
+    }
+
+    @Transactional
+    public void delete(UUID keeperId, UUID tankId, UUID lineId) {
+        lines.delete(line(tanks.tank(keeperId, tankId), lineId));
+    }
+
+    private DosingLine line(Tank tank, UUID id) {
+        return lines.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("line"));
+    }
+
+    private List<LineNote> noted(List<UUID> lineIds) {
+        return notes.findByLineIdIn(lineIds).stream()
+                .sorted(Comparator.comparing((LineNote n) -> n.at).thenComparing(n -> n.kind))
+                .toList();
+    }
+
+    private LineView view(DosingLine line, List<LineNote> noted, double litres) {
+        Schedule schedule = line.schedule();
+        List<Delivered> runs = runs(noted, schedule);
+        Delivered last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
+        // A filling or a change after it has begun another run, of which nothing is known yet.
+        boolean goesOn = last != null
+                && noted.stream()
+                        .noneMatch(n -> n.at.isAfter(last.until())
+                                && (n.kind == LineNote.Kind.FILLED || n.kind == LineNote.Kind.CHANGED));
+        LineState state = !goesOn
+                ? LineState.NOT_KNOWN
+                : last.fallsShort() ? LineState.SHORT : last.tooMuch() ? LineState.TOO_MUCH : LineState.AS_PLANNED;
+        double mlPerDay = schedule.mlPerDay(clock.instant());
+        return new LineView(
+                line.id,
+                line.version,
+                line.name,
+                line.solute,
+                line.molPerL,
+                line.vesselMl,
+                line.areaCm2,
+                line.plans.stream()
+                        .map(p -> new Schedule.Plan(p.since, p.mlPerDay))
+                        .toList(),
+                mlPerDay,
+                line.solution().meqPerMl() * mlPerDay / litres,
+                line.solution().calciumMgPerMl() * mlPerDay / litres,
+                noted.stream()
+                        .map(n -> new NoteOfLine(n.id, n.at, n.kind, n.ml, n.note))
+                        .toList(),
+                runs,
+                state,
+                daysLeft(noted, last, schedule),
+                state == LineState.SHORT ? lookFor(noted) : List.of(),
+                line.endedAt);
+    }
+
+    /** From the last level or filling on, by the share of the last run; as planned where there is none. */
+    private @Nullable Estimate daysLeft(List<LineNote> noted, @Nullable Delivered last, Schedule schedule) {
+        LineNote level = noted.stream()
+                .filter(n -> n.ml != null)
+                .reduce((earlier, later) -> later)
+                .orElse(null);
+        double perDay = schedule.mlPerDay(clock.instant());
+        Estimate share = last == null ? UNSEEN : last.share();
+        if (level == null || perDay <= 0 || share.low() <= 0) {
+            return null;
+        }
+        double since = Duration.between(level.at, clock.instant()).toMinutes() / 1440.0;
+        ToDoubleFunction<Double> left = of -> Math.max(0, level.ml / (perDay * of) - since);
+        return new Estimate(
+                left.applyAsDouble(share.value()), left.applyAsDouble(share.high()), left.applyAsDouble(share.low()));
+    }
+
+    /** Levels from one filling or change to the next; what was filled in is the first of them. */
+    private static List<Delivered> runs(List<LineNote> noted, Schedule schedule) {
+        List<List<Level>> runs = new ArrayList<>();
+        List<Level> run = new ArrayList<>();
+        for (LineNote n : noted) {
+            if (n.kind == LineNote.Kind.FILLED || n.kind == LineNote.Kind.CHANGED) {
+                runs.add(run);
+                Level last = run.isEmpty() ? null : run.get(run.size() - 1);
+                run = new ArrayList<>();
+                // What it held when something was changed is where the next run begins.
+                if (n.kind == LineNote.Kind.CHANGED && last != null && last.at().equals(n.at)) {
+                    run.add(last);
+                }
+            }
+            if (n.ml != null) {
+                run.add(new Level(n.at, n.ml, n.deviationMl));
+            }
+        }
+        runs.add(run);
+        return runs.stream()
+                .filter(levels -> levels.size() > 1)
+                .flatMap(levels -> Stream.ofNullable(Delivered.of(levels, schedule)))
+                .toList();
+    }
+
+    private List<String> lookFor(List<LineNote> noted) {
+        Instant lately = clock.instant().minus(LATELY);
+        boolean bubbles = noted.stream().anyMatch(n -> n.kind == LineNote.Kind.BUBBLES && n.at.isAfter(lately));
+        boolean changed = noted.stream().anyMatch(n -> n.kind == LineNote.Kind.CHANGED && n.at.isAfter(lately));
+        String air = "Air in the line: bubbles in the tube, a fitting that is not tight. Purge it for half a minute and"
+                + " look again; tape or a new fitting, or one straight tube.";
+        String fitting = "What was changed last: a fitting, a tube, where it ends.";
+        String tube = "The pump's tube or head: soft, flat, or old. A cylinder under its end shows what it gives.";
+        String clogged = "A crust or sediment where it draws or ends, above all of limewater.";
+        return Stream.of(
+                        bubbles ? Stream.of(air) : Stream.<String>of(),
+                        changed ? Stream.of(fitting) : Stream.<String>of(),
+                        Stream.of(air, tube, clogged))
+                .flatMap(causes -> causes)
+                .distinct()
+                .toList();
+    }
+
+    private UseView use(Tank tank, List<LineView> all, double litres) {
+        Instant until = clock.instant();
+        Instant from = until.minus(Duration.ofDays(USE_DAYS));
+        Estimate arrived = arrived(all, from, until, l -> new Solution(l.solute(), l.molPerL()).meqPerMl() / litres);
+        Estimate calciumArrived =
+                arrived(all, from, until, l -> new Solution(l.solute(), l.molPerL()).calciumMgPerMl() / litres);
+        Duration window = Duration.ofDays(USE_DAYS);
+        Use alkalinity = Use.of(read(tank, Quantity.ALKALINITY, window), arrived, Use.ALKALINITY_TEST);
+        Use calcium = Use.of(read(tank, Quantity.CALCIUM, window), calciumArrived, Use.CALCIUM_TEST);
+        boolean both = alkalinity != null
+                && calcium != null
+                && alkalinity.perDay().low() > 0
+                && calcium.perDay().value() > 0;
+        return new UseView(
+                USE_DAYS,
+                arrived,
+                alkalinity,
+                calcium,
+                both
+                        ? new Estimate(
+                                calcium.perDay().value() / alkalinity.perDay().value(),
+                                Math.max(0, calcium.perDay().low())
+                                        / alkalinity.perDay().high(),
+                                calcium.perDay().high() / alkalinity.perDay().low())
+                        : null);
+    }
+
+    /** A day, by what each line's levels say; between them by the run before, and as planned where there is none. */
+    private static Estimate arrived(List<LineView> all, Instant from, Instant until, ToDoubleFunction<LineView> perMl) {
+        double value = 0;
+        double low = 0;
+        double high = 0;
+        for (LineView line : all) {
+            List<Schedule.Plan> plans = new ArrayList<>(line.plans());
+            if (line.endedAt() != null) {
+                plans.add(new Schedule.Plan(line.endedAt(), 0));
+            }
+            Schedule schedule = new Schedule(plans);
+            Estimate share = UNSEEN;
+            Instant then = from;
+            for (Delivered run : line.runs()) {
+                Instant ends = run.until().isBefore(until) ? run.until() : until;
+                if (ends.isAfter(then)) {
+                    share = run.share();
+                    double planned = schedule.planned(then, ends) * perMl.applyAsDouble(line);
+                    value += planned * share.value();
+                    low += planned * share.low();
+                    high += planned * share.high();
+                    then = ends;
+                }
+                share = run.share();
+            }
+            double rest = schedule.planned(then, until) * perMl.applyAsDouble(line);
+            value += rest * share.value();
+            low += rest * share.low();
+            high += rest * share.high();
+        }
+        return new Estimate(value / USE_DAYS, low / USE_DAYS, high / USE_DAYS);
+    }
+
+    private List<Reading> read(Tank tank, Quantity quantity, Duration back) {
+        Instant now = clock.instant();
+        return readings.observed(tank, quantity, Place.TANK, now.minus(back), now, 1).stream()
+                .map(o -> new Reading(o.at(), o.value()))
+                .toList();
+    }
+}

@@ -1,0 +1,119 @@
+package jollytide.server.dose;
+
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.doses.Delivered;
+import jollytide.core.doses.Schedule;
+import jollytide.core.doses.Solution;
+import jollytide.core.doses.Use;
+import jollytide.core.evidence.Estimate;
+import org.jspecify.annotations.Nullable;
+
+/** What is shown and asked for of lines that dose a tank. */
+public final class DoseViews {
+    private DoseViews() {}
+
+    /**
+     * A new line.
+     *
+     * @param share of what dissolves at most: 1 is saturated limewater
+     * @param areaCm2 of the vessel where its level is read in centimetres; null when it is read in millilitres
+     * @param at since when, with an offset, or without one in the home's zone
+     */
+    public record NewLine(
+            @NotBlank @Size(max = 60) String name,
+            @NotNull Solution.Solute solute,
+            @NotNull Double share,
+            @NotNull Double vesselMl,
+            @Nullable Double areaCm2,
+            @NotNull Double mlPerDay,
+            @NotNull @Size(max = 40) String at) {}
+
+    /** @param mlPerDay from then on */
+    public record NewPlan(
+            @NotNull @Size(max = 40) String at, @NotNull Double mlPerDay) {}
+
+    /** In what a level was read. */
+    public enum ReadIn {
+        ML,
+        CM
+    }
+
+    /**
+     * Something seen or done.
+     *
+     * @param value the level afterwards; null for bubbles and changes, and for a vessel filled to its brim
+     * @param readIn null where there is no value
+     */
+    public record NewNote(
+            @NotNull @Size(max = 40) String at,
+            @NotNull LineNote.Kind kind,
+            @Nullable Double value,
+            @Nullable ReadIn readIn,
+            @NotNull @Size(max = 200) String note) {}
+
+    /** @param ml null for bubbles and changes */
+    public record NoteOfLine(
+            UUID id,
+            Instant at,
+            LineNote.Kind kind,
+            @Nullable Double ml,
+            String note) {}
+
+    /** What its levels say of a line. */
+    public enum LineState {
+        /** Too few levels since the last filling or change. */
+        NOT_KNOWN,
+        AS_PLANNED,
+        SHORT,
+        TOO_MUCH
+    }
+
+    /**
+     * A line.
+     *
+     * @param meqPerLPerDay that it brings as planned, {@code calciumMgPerLPerDay} likewise
+     * @param runs between fillings and changes, in their order
+     * @param daysLeft from now on, at what its levels say; null where that is unknown
+     * @param lookFor likely causes, those first of which something was noted; empty where nothing is wrong
+     */
+    public record LineView(
+            UUID id,
+            long version,
+            String name,
+            Solution.Solute solute,
+            double molPerL,
+            double vesselMl,
+            @Nullable Double areaCm2,
+            List<Schedule.Plan> plans,
+            double mlPerDay,
+            double meqPerLPerDay,
+            double calciumMgPerLPerDay,
+            List<NoteOfLine> notes,
+            List<Delivered> runs,
+            LineState state,
+            @Nullable Estimate daysLeft,
+            List<String> lookFor,
+            @Nullable Instant endedAt) {}
+
+    /**
+     * What the water loses a day, of the last four weeks.
+     *
+     * @param arrivedMeqPerLPerDay from all lines
+     * @param alkalinity null with too few tests, {@code calcium} likewise
+     * @param calciumPerMeq mg/L for each meq/L that is used; null unless both are known and used
+     */
+    public record UseView(
+            int days,
+            Estimate arrivedMeqPerLPerDay,
+            @Nullable Use alkalinity,
+            @Nullable Use calcium,
+            @Nullable Estimate calciumPerMeq) {}
+
+    /** All lines, those in use first. */
+    public record DosesView(List<LineView> lines, UseView use, double evaporationLPerDay) {}
+}

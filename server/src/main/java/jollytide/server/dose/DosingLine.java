@@ -1,0 +1,79 @@
+package jollytide.server.dose;
+
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.OrderBy;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.doses.Schedule;
+import jollytide.core.doses.Solution;
+
+@Entity
+public class DosingLine {
+    @Id
+    UUID id;
+
+    @Version
+    long version;
+
+    UUID tankId;
+    String name;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "VARCHAR(20)")
+    Solution.Solute solute;
+
+    @Column(name = "mol_per_l")
+    double molPerL;
+
+    double vesselMl;
+
+    @Column(name = "area_cm2")
+    Double areaCm2;
+
+    Instant endedAt;
+
+    @ElementCollection
+    @CollectionTable(name = "dose_plan", joinColumns = @JoinColumn(name = "line_id"))
+    @OrderBy("since")
+    List<Planned> plans = new ArrayList<>();
+
+    @Embeddable
+    static class Planned {
+        Instant since;
+        double mlPerDay;
+
+        protected Planned() {}
+
+        Planned(Instant since, double mlPerDay) {
+            this.since = since;
+            this.mlPerDay = mlPerDay;
+        }
+    }
+
+    Solution solution() {
+        return new Solution(solute, molPerL);
+    }
+
+    /** Nothing is planned once it has ended. */
+    Schedule schedule() {
+        List<Schedule.Plan> all = new ArrayList<>(plans.stream()
+                .filter(p -> endedAt == null || p.since.isBefore(endedAt))
+                .map(p -> new Schedule.Plan(p.since, p.mlPerDay))
+                .toList());
+        if (endedAt != null) {
+            all.add(new Schedule.Plan(endedAt, 0));
+        }
+        return new Schedule(all);
+    }
+}

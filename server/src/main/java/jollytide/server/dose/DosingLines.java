@@ -1,0 +1,15 @@
+package jollytide.server.dose;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface DosingLines extends JpaRepository<DosingLine, UUID> {
+    @Query(
+            "select distinct l from DosingLine l left join fetch l.plans where l.tankId = :tankId order by l.endedAt, l.name")
+    List<DosingLine> findAllOf(UUID tankId);
+
+    Optional<DosingLine> findByIdAndTankId(UUID id, UUID tankId);
+}

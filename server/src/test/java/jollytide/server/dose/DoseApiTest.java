@@ -1,0 +1,181 @@
+package jollytide.server.dose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import jollytide.core.units.AlkalinityUnit;
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Visitor;
+import jollytide.server.Visitor.Answer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A 420 L tank that is dosed. */
+class DoseApiTest extends ServerTest {
+    private Visitor keeper;
+    private String tank;
+    private String doses;
+
+    @BeforeEach
+    void aTank() {
+        keeper = visitor().asNewKeeper();
+        tank = "/tanks/" + Samples.tank(keeper);
+        doses = tank + "/doses";
+    }
+
+    private static Instant before(double days) {
+        return PRESENT.minus(Duration.ofMinutes(Math.round(1440 * days)));
+    }
+
+    private Answer line(String solute, double share, double vesselMl, double mlPerDay, Instant at) {
+        return keeper.post(
+                doses, """
+                {"name":"%s","solute":"%s","share":%s,"vesselMl":%s,"mlPerDay":%s,"at":"%s"}""".formatted(solute.toLowerCase(java.util.Locale.ROOT), solute, share, vesselMl, mlPerDay, at));
+    }
+
+    private String limewater(double mlPerDay) {
+        Answer made = line("LIMEWATER", 1, 5000, mlPerDay, before(40));
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        return doses + "/" + made.body().path("id").asString();
+    }
+
+    private Answer note(String line, Instant at, String kind, Object value, String readIn) {
+        return keeper.post(
+                line + "/notes", """
+                {"at":"%s","kind":"%s","value":%s,"readIn":%s,"note":""}""".formatted(at, kind, value, readIn == null ? "null" : "\"" + readIn + "\""));
+    }
+
+    private void noted(String line, double daysAgo, String kind, Object value) {
+        Answer made = note(line, before(daysAgo), kind, value, value == null ? null : "ML");
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+    }
+
+    private JsonNode first() {
+        Answer answer = keeper.get(doses);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.body().path("lines").path(0);
+    }
+
+    /** 300 mL of saturated limewater a day: 300 × 0.0406 / 420 = 0.029 meq/L. */
+    @Test
+    void saysWhatALineBringsAndWhenItsVesselIsEmpty() {
+        String line = limewater(300);
+        noted(line, 4, "FILLED", null);
+        JsonNode view = first();
+        assertThat(view.path("meqPerLPerDay").asDouble()).isCloseTo(0.029, within(0.0001));
+        assertThat(view.path("state").asString()).isEqualTo("NOT_KNOWN");
+        assertThat(view.path("daysLeft").path("value").asDouble()).isCloseTo(5000 / 300.0 - 4, within(0.01));
+    }
+
+    @Test
+    void aLineThatFallsShortIsCalledWithWhereToLook() {
+        String line = limewater(300);
+        noted(line, 10, "FILLED", 5000);
+        for (int day = 8; day >= 0; day -= 2) {
+            noted(line, day, "LEVEL", 5000 - 0.74 * 300 * (10 - day));
+        }
+        noted(line, 1, "BUBBLES", null);
+        JsonNode view = first();
+        assertThat(view.path("state").asString()).isEqualTo("SHORT");
+        assertThat(view.path("runs").path(0).path("share").path("value").asDouble())
+                .isCloseTo(0.74, within(0.01));
+        assertThat(view.path("lookFor").path(0).asString()).contains("Air in the line");
+    }
+
+    /** What was changed begins anew: 74 % before, all of it since. */
+    @Test
+    void aChangeIsSeenBeforeAndAfter() {
+        String line = limewater(300);
+        noted(line, 20, "FILLED", 5000);
+        noted(line, 10, "LEVEL", 5000 - 0.74 * 300 * 10);
+        noted(line, 10, "CHANGED", null);
+        noted(line, 2, "LEVEL", 2780 - 300 * 8);
+        JsonNode view = first();
+        assertThat(view.path("runs").size()).isEqualTo(2);
+        assertThat(view.path("runs").path(1).path("share").path("value").asDouble())
+                .isCloseTo(1, within(0.01));
+        assertThat(view.path("state").asString()).isEqualTo("AS_PLANNED");
+    }
+
+    /** Tests fell by 0.1 dKH a week while 300 mL a day arrived. */
+    @Test
+    void whatIsUsedIsWhatArrivedLessWhatTestsShow() {
+        String line = limewater(300);
+        noted(line, 30, "FILLED", 5000);
+        noted(line, 15, "LEVEL", 500);
+        noted(line, 15, "FILLED", 5000);
+        noted(line, 0, "LEVEL", 500);
+        for (int week = 3; week >= 0; week--) {
+            keeper.post(
+                    tank + "/readings",
+                    Samples.reading(before(7.0 * week).toString(), "DKH", "TANK", "TITRATION_KIT", 8 + 0.1 * week));
+        }
+        JsonNode use = keeper.get(doses).body().path("use");
+        double arrived = 300 * 2 * 0.0203 / 420;
+        assertThat(use.path("arrivedMeqPerLPerDay").path("value").asDouble()).isCloseTo(arrived, within(0.0005));
+        assertThat(use.path("alkalinity").path("perDay").path("value").asDouble())
+                .isCloseTo(arrived + AlkalinityUnit.DKH.toMeqPerL(0.1) / 7, within(0.0006));
+        assertThat(use.path("calcium").isMissingNode()).isTrue();
+    }
+
+    @Test
+    void rulesStopALineAndSayWhatIsAllowed() {
+        Answer tooMuch = line("LIMEWATER", 1, 5000, 50_000, before(1));
+        assertThat(tooMuch.status()).isEqualTo(422);
+        assertThat(tooMuch.text()).contains("would lose its salt", "mL a day");
+        Answer vessel = line("LIMEWATER", 1, 25_000, 300, before(1));
+        assertThat(vessel.text()).contains("a vessel of at most", "vesselMl");
+        assertThat(line("SODA_ASH", 1, 100, 90, before(1)).text()).contains("climb too fast");
+        String line = limewater(300);
+        assertThat(keeper.post(line + "/plans", "{\"at\":\"" + before(1) + "\",\"mlPerDay\":50000}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(keeper.post(line + "/plans", "{\"at\":\"" + before(1) + "\",\"mlPerDay\":400}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(first().path("mlPerDay").asDouble()).isEqualTo(400);
+    }
+
+    @Test
+    void levelsThatCannotBeAreRefused() {
+        String line = limewater(300);
+        noted(line, 10, "FILLED", 5000);
+        noted(line, 5, "LEVEL", 3500);
+        assertThat(note(line, before(4), "LEVEL", 4500, "ML").text()).contains("note a filling instead");
+        assertThat(note(line, before(4), "LEVEL", 6000, "ML").status()).isEqualTo(422);
+        assertThat(note(line, before(4), "LEVEL", -1, "ML").status()).isEqualTo(422);
+        assertThat(note(line, before(4), "LEVEL", null, null).text()).contains("The level is missing");
+        assertThat(note(line, before(4), "LEVEL", 12, "CM").text()).contains("cross-section");
+        assertThat(note(line, before(-2), "LEVEL", 100, "ML").status()).isEqualTo(422);
+        assertThat(first().path("notes").size()).isEqualTo(2);
+    }
+
+    @Test
+    void centimetresAreReadByTheVesselsShape() {
+        Answer made = keeper.post(doses, """
+                {"name":"can","solute":"LIMEWATER","share":1,"vesselMl":5000,"areaCm2":250,"mlPerDay":300,"at":"%s"}""".formatted(before(20)));
+        String line = doses + "/" + made.body().path("id").asString();
+        assertThat(note(line, before(3), "LEVEL", 12, "CM").status()).isEqualTo(201);
+        assertThat(first().path("notes").path(0).path("ml").asDouble()).isEqualTo(3000);
+        assertThat(note(line, before(2), "LEVEL", 21, "CM").status()).isEqualTo(422);
+    }
+
+    @Test
+    void whatWasNotedEndedOrDeletedIsTakenBack() {
+        String line = limewater(300);
+        noted(line, 1, "LEVEL", 3500);
+        String note = first().path("notes").path(0).path("id").asString();
+        assertThat(keeper.delete(line + "/notes/" + note).status()).isEqualTo(204);
+        assertThat(first().path("notes")).isEmpty();
+        assertThat(keeper.post(line + "/end", "").status()).isEqualTo(204);
+        assertThat(first().path("mlPerDay").asDouble()).isZero();
+        assertThat(keeper.delete(line + "/end").status()).isEqualTo(204);
+        assertThat(first().path("mlPerDay").asDouble()).isEqualTo(300);
+        assertThat(keeper.delete(line).status()).isEqualTo(204);
+        assertThat(first().isMissingNode()).isTrue();
+    }
+}
