@@ -277,6 +277,11 @@ const media = createRoute({
   path: 'media',
   component: lazyRouteComponent(() => import('./places/do/MediaScreen'), 'MediaScreen'),
 });
+const doses = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'doses',
+  component: lazyRouteComponent(() => import('./places/do/DosesScreen'), 'DosesScreen'),
+});
 const margin = createRoute({
   getParentRoute: () => tankRoute,
   path: 'margin',
@@ -330,6 +335,7 @@ export const router = createRouter({
         bench,
         sums,
         media,
+        doses,
         readiness,
         outage,
         margin,

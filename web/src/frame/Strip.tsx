@@ -56,6 +56,7 @@ export function Strip({ tank }: { tank: Tank }) {
 const DUE_AT = {
   KIT: ROUTE.readiness,
   MEDIA: ROUTE.media,
+  DOSES: ROUTE.doses,
   PROBE: ROUTE.probe,
   EXPERIMENT: ROUTE.experiment,
 } as const;

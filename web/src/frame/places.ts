@@ -12,6 +12,7 @@ export const ROUTE = {
   bench: '/tank/$tankId/bench',
   sums: '/tank/$tankId/sums',
   media: '/tank/$tankId/media',
+  doses: '/tank/$tankId/doses',
   readiness: '/tank/$tankId/readiness',
   outage: '/tank/$tankId/outage',
   haul: '/tank/$tankId/haul',
@@ -67,7 +68,10 @@ const PLACES: readonly Place[] = [
   {
     name: 'Do',
     question: 'what runs, what is due?',
-    screens: [{ name: 'Media', path: 'media' }],
+    screens: [
+      { name: 'Doses', path: 'doses' },
+      { name: 'Media', path: 'media' },
+    ],
   },
   {
     name: 'Guard',

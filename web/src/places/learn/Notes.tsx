@@ -53,6 +53,18 @@ export function Notes() {
         explains more than chance does, that day is offered as an event: note it, or say that it is
         nothing.
       </Note>
+      <Note question="What does an empty home do?" see={['effects', 'Effects']}>
+        It is the experiment that costs nothing. Each hour is set beside the same hour of the week
+        before; how far pH moves is another at each hour of the clock, for a home is fuller in the
+        evening than at noon. How fast the room’s CO2 falls once everybody has left is its air
+        changes an hour, as in any tracer-gas test.
+      </Note>
+      <Note question="Does the doser give what it is told to?" see={['doses', 'Doses']}>
+        Often not: tubes age, air gets in, limewater crusts. What a reservoir holds now and then,
+        beside what was planned by then, tells the share that arrives, long before the bottle is
+        empty. What arrives less what tests show is what the tank uses; skeletons and crusts take 20
+        mg/L of calcium with each meq/L alike.
+      </Note>
       <Note question="Outdoor air or media?" see={['bench', 'Bench']}>
         Outdoor air removes the source and costs a hose; media go lower than outdoors and cost every
         month. The Bench puts both on your tank, with their prices.
@@ -116,7 +128,7 @@ export function Notes() {
   );
 }
 
-type Screen = 'suspects' | 'effects' | 'ledger' | 'margin' | 'bench' | 'media' | 'sums';
+type Screen = 'suspects' | 'effects' | 'ledger' | 'margin' | 'bench' | 'media' | 'doses' | 'sums';
 
 function Note({
   question,

@@ -8,7 +8,7 @@ import java.util.Locale;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
 import jollytide.core.doses.Delivered;
-import jollytide.core.doses.Level;
+import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
 
 /**
@@ -22,7 +22,7 @@ public final class ReservoirStudy {
     private static final double DAY_SCATTER = 0.05;
     private static final double LEAST_ML = 60;
     private static final Instant FILLED = Instant.parse("2026-03-01T08:00:00Z");
-    private static final Schedule PLAN = new Schedule(List.of(new Schedule.Plan(FILLED, ML_PER_DAY)));
+    private static final Schedule PLAN = new Schedule(List.of(new Schedule.DailyDose(FILLED, ML_PER_DAY)));
 
     private ReservoirStudy() {}
 
@@ -67,7 +67,7 @@ public final class ReservoirStudy {
 
     /** On which day it is called, short or too much; never is {@link Integer#MAX_VALUE}. */
     private static int called(SplittableRandom random, double truth, int every) {
-        List<Level> levels = new ArrayList<>(List.of(new Level(FILLED, FILL_ML, FILL_DEVIATION_ML)));
+        List<ReservoirLevel> levels = new ArrayList<>(List.of(new ReservoirLevel(FILLED, FILL_ML, FILL_DEVIATION_ML)));
         double holds = FILL_ML;
         for (int day = 1; holds > LEAST_ML; day++) {
             holds -= ML_PER_DAY * truth * (1 + DAY_SCATTER * random.nextGaussian());
@@ -84,7 +84,7 @@ public final class ReservoirStudy {
 
     /** After three weeks, whether it was called or not. */
     private static boolean held(SplittableRandom random, double truth, int every) {
-        List<Level> levels = new ArrayList<>(List.of(new Level(FILLED, FILL_ML, FILL_DEVIATION_ML)));
+        List<ReservoirLevel> levels = new ArrayList<>(List.of(new ReservoirLevel(FILLED, FILL_ML, FILL_DEVIATION_ML)));
         double holds = FILL_ML;
         for (int day = 1; day <= 21 && holds > LEAST_ML; day++) {
             holds -= ML_PER_DAY * truth * (1 + DAY_SCATTER * random.nextGaussian());
@@ -96,10 +96,10 @@ public final class ReservoirStudy {
         return found != null && found.share().holds(truth);
     }
 
-    private static Level read(SplittableRandom random, double holds, int day) {
-        return new Level(
+    private static ReservoirLevel read(SplittableRandom random, double holds, int day) {
+        return new ReservoirLevel(
                 FILLED.plus(Duration.ofDays(day)),
-                Math.max(0, holds + Level.AT_MARKS_ML * random.nextGaussian()),
-                Level.AT_MARKS_ML);
+                Math.max(0, holds + ReservoirLevel.AT_MARKS_ML * random.nextGaussian()),
+                ReservoirLevel.AT_MARKS_ML);
     }
 }

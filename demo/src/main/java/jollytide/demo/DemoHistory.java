@@ -13,6 +13,7 @@ import java.util.Map;
 import jollytide.core.air.People;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Inflow;
+import jollytide.core.dosing.Limewater;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
@@ -34,6 +35,9 @@ public final class DemoHistory {
     private static final List<Integer> CALIBRATED_DAYS_BEFORE_END = List.of(90, 58, 24);
     private static final double OUTDOORS = Household.OUTDOORS_PPM;
 
+    /** What 800 mL of saturated limewater a day bring to 420 L, as much as its corals use. */
+    private static final double LIMEWATER_MEQ_PER_L = new Limewater(1).meqPerLPerDay(LimewaterCan.ML_PER_DAY, 420);
+
     private DemoHistory() {}
 
     /** Lantern Reef: 420 L above a bakery; two adults, a child, a dog. */
@@ -46,6 +50,8 @@ public final class DemoHistory {
         Stretch onFrontHose = new Stretch(moment(end, zone, 20, "13:20"), moment(end, zone, 16, "12:50"));
         Stretch onMedia = new Stretch(moment(end, zone, 10, "15:10"), moment(end, zone, 6, "16:00"));
         Instant cleaned = moment(end, zone, 71, "11:30");
+        Instant newPump = moment(end, zone, 34, "20:00");
+        Instant bled = moment(end, zone, 20, "19:30");
         Household.Days days = (local, before, lit) -> {
             Instant now = local.toInstant();
             boolean rearHose = onRearHose.holds(now);
@@ -56,7 +62,9 @@ public final class DemoHistory {
             int hour = local.getHour();
             double rearAir = hour >= 3 && hour < 7 ? 780 : 430;
             double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
-            double alkalinity = before < 34 && before >= 20 ? -0.02 : before < 20 && before >= 13 ? 0.04 : 0;
+            double alkalinity = !now.isBefore(newPump) && now.isBefore(bled)
+                    ? -0.25 * LIMEWATER_MEQ_PER_L
+                    : !now.isBefore(bled) && before >= LimewaterCan.CAUGHT_UP_DAYS ? 0.5 * LIMEWATER_MEQ_PER_L : 0;
             return new Hour(
                     RoomSpace.ppmPerH(respiration, 180),
                     windows,
@@ -92,17 +100,13 @@ public final class DemoHistory {
                         "away for nine days",
                         "The dog came along.",
                         List.of(new Measures.Put("nobody", Map.of(), Map.of()))),
-                new Happening(
-                        Kind.ADDITIVE,
-                        moment(end, zone, 34, "20:00"),
-                        "new limewater pump",
-                        "60 mL a day, planned for 27 days."),
+                new Happening(Kind.ADDITIVE, newPump, "new limewater pump", "0.8 L a day, as before."),
                 new Happening(
                         Kind.MAINTENANCE,
-                        moment(end, zone, 20, "19:30"),
+                        bled,
                         null,
                         "air bled from the limewater line",
-                        "The bottle lasted far too long.",
+                        "The cans had lasted far too long.",
                         List.of()),
                 new Happening(
                         Kind.REMEDY,
@@ -126,7 +130,12 @@ public final class DemoHistory {
                 new Skimmer(550),
                 0.4,
                 Life.reef(0.019, 0.035));
-        return recorded(tank, household, seed, 8.6, happenings);
+        TankHistory recorded = recorded(tank, household, seed, 8.6, happenings);
+        return new TankHistory(
+                recorded.series(),
+                recorded.happenings(),
+                recorded.calibrations(),
+                new LimewaterCan(end, zone).notes(seed));
     }
 
     /** Room 6: a school's tank; 26 pupils on weekdays, half-term four to three weeks before the end. */
@@ -194,7 +203,7 @@ public final class DemoHistory {
                 new Happening(Kind.MAINTENANCE, at, null, "pH probe calibrated", "Buffers 7 and 10.", List.of())));
         all.sort(Comparator.comparing(Happening::at));
         Recorder recorder = new Recorder(tank, household, seed, calibrations);
-        return new TankHistory(recorder.record(startDkh), all, recorder.found());
+        return new TankHistory(recorder.record(startDkh), all, recorder.found(), List.of());
     }
 
     private static Measures.Put hose(double lengthM, double boreMm) {
@@ -222,7 +231,7 @@ public final class DemoHistory {
         }
     }
 
-    private static Instant moment(Instant end, ZoneId zone, int daysBefore, String time) {
+    static Instant moment(Instant end, ZoneId zone, int daysBefore, String time) {
         return end.minus(daysBefore, ChronoUnit.DAYS)
                 .atZone(zone)
                 .toLocalDate()

@@ -13,8 +13,13 @@ import org.jspecify.annotations.Nullable;
  * What a keeper's log of one tank holds.
  *
  * @param calibrations of its pH probe
+ * @param reservoir what was seen of what doses it; empty where nothing does
  */
-public record TankHistory(List<Series> series, List<Happening> happenings, List<Calibration> calibrations) {
+public record TankHistory(
+        List<Series> series,
+        List<Happening> happenings,
+        List<Calibration> calibrations,
+        List<ReservoirNote> reservoir) {
 
     /** Readings by one method, in time order. */
     public record Series(RawUnit unit, Place place, Method method, List<Sample> samples) {}
@@ -38,6 +43,16 @@ public record TankHistory(List<Series> series, List<Happening> happenings, List<
             this(kind, at, null, title, note, null);
         }
     }
+
+    /** What was seen of a reservoir. */
+    public enum Seen {
+        LEVEL,
+        FILLED,
+        BUBBLES
+    }
+
+    /** @param ml what it held then, or was filled up to; 0 for bubbles */
+    public record ReservoirNote(Instant at, Seen seen, double ml, String note) {}
 
     /** What kind of thing it was. */
     public enum Kind {

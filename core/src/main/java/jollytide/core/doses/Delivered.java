@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
 public record Delivered(
         Instant from,
         Instant until,
-        List<Level> levels,
+        List<ReservoirLevel> levels,
         double plannedMl,
         Estimate share,
         boolean fallsShort,
@@ -51,9 +51,9 @@ public record Delivered(
      * @param levels at least two, in their order, of one filling, between which nothing was changed
      * @return null where nothing was planned between the first and the last of them
      */
-    public static @Nullable Delivered of(List<Level> levels, Schedule schedule) {
-        Level first = levels.get(0);
-        Level last = levels.get(levels.size() - 1);
+    public static @Nullable Delivered of(List<ReservoirLevel> levels, Schedule schedule) {
+        ReservoirLevel first = levels.get(0);
+        ReservoirLevel last = levels.get(levels.size() - 1);
         double all = schedule.planned(first.at(), last.at());
         if (all <= 0) {
             return null;
@@ -86,13 +86,13 @@ public record Delivered(
     }
 
     /** What the doses' own scatter adds to the variance of a level with each planned millilitre, mL. */
-    private static double perMl(Level first, Level last, double all) {
+    private static double perMl(ReservoirLevel first, ReservoirLevel last, double all) {
         double days = Duration.between(first.at(), last.at()).toMinutes() / 1440.0;
         return DAY_SCATTER * DAY_SCATTER * all / Math.max(days, LEAST_DAYS);
     }
 
     /** A reading's own error stands alone; what a day's dose was off by stays in every later level. */
-    private static RealMatrix errors(List<Level> levels, double[] planned, double perMl) {
+    private static RealMatrix errors(List<ReservoirLevel> levels, double[] planned, double perMl) {
         RealMatrix errors = new Array2DRowRealMatrix(planned.length, planned.length);
         for (int i = 0; i < planned.length; i++) {
             for (int j = 0; j < planned.length; j++) {
@@ -112,7 +112,7 @@ public record Delivered(
 
     /** Days until it is empty from its last level on, at what is planned then. */
     public @Nullable Estimate daysLeft(Schedule schedule) {
-        Level last = levels.get(levels.size() - 1);
+        ReservoirLevel last = levels.get(levels.size() - 1);
         double perDay = schedule.mlPerDay(last.at());
         return perDay <= 0 || share.low() <= 0
                 ? null

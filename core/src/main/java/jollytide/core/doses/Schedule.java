@@ -8,18 +8,18 @@ import java.util.Comparator;
 import java.util.List;
 
 /** How much a day was planned since when, in their order. Between doses it is taken as flowing evenly. */
-public record Schedule(List<Plan> plans) {
+public record Schedule(List<DailyDose> plans) {
     private static final double DAY_S = 86_400;
 
     /** @param mlPerDay 0 while nothing is dosed */
-    public record Plan(Instant since, double mlPerDay) {
-        public Plan {
+    public record DailyDose(Instant since, double mlPerDay) {
+        public DailyDose {
             within("mlPerDay", mlPerDay, 0, 100_000, "mL/day");
         }
     }
 
     public Schedule {
-        plans = plans.stream().sorted(Comparator.comparing(Plan::since)).toList();
+        plans = plans.stream().sorted(Comparator.comparing(DailyDose::since)).toList();
     }
 
     /** Planned between two times, mL. */
@@ -40,7 +40,7 @@ public record Schedule(List<Plan> plans) {
         return plans.stream()
                 .filter(p -> !p.since().isAfter(at))
                 .reduce((earlier, later) -> later)
-                .map(Plan::mlPerDay)
+                .map(DailyDose::mlPerDay)
                 .orElse(0.0);
     }
 

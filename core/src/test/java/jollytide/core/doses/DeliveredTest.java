@@ -18,13 +18,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Reservoirs of which it is known how much was delivered. */
 class DeliveredTest {
     private static final Instant FILLED = Instant.parse("2026-10-01T08:00:00Z");
-    private static final Schedule SIXTY = new Schedule(List.of(new Schedule.Plan(FILLED, 60)));
+    private static final Schedule SIXTY = new Schedule(List.of(new Schedule.DailyDose(FILLED, 60)));
 
     private static Instant day(double days) {
         return FILLED.plus(Duration.ofMinutes(Math.round(1440 * days)));
     }
 
-    private static Delivered of(Level... levels) {
+    private static Delivered of(ReservoirLevel... levels) {
         return Objects.requireNonNull(Delivered.of(List.of(levels), SIXTY));
     }
 
@@ -32,7 +32,7 @@ class DeliveredTest {
     @ParameterizedTest
     @CsvSource({"36, 0, 0.74", "37, 0, 0.72", "36, 60, 0.71", "37, 60, 0.69"})
     void aBottleThatLastedTooLong(double days, double leftMl, double share) {
-        Delivered found = of(new Level(FILLED, 1600, 5), new Level(day(days), leftMl, 5));
+        Delivered found = of(new ReservoirLevel(FILLED, 1600, 5), new ReservoirLevel(day(days), leftMl, 5));
         assertThat(found.share().value()).isCloseTo(share, within(0.005));
         assertThat(found.fallsShort()).isTrue();
         assertThat(found.tooMuch()).isFalse();
@@ -41,7 +41,7 @@ class DeliveredTest {
 
     @Test
     void saysWhenItWillBeEmpty() {
-        Delivered found = of(new Level(FILLED, 1600, 5), new Level(day(10), 1150, 15));
+        Delivered found = of(new ReservoirLevel(FILLED, 1600, 5), new ReservoirLevel(day(10), 1150, 15));
         assertThat(found.share().value()).isCloseTo(0.75, within(1e-9));
         Estimate left = Objects.requireNonNull(found.daysLeft(SIXTY));
         assertThat(left.value()).isCloseTo(1150 / 45.0, within(1e-9));
@@ -52,9 +52,10 @@ class DeliveredTest {
     /** Half way through the plan was doubled: what was planned is 300 + 600 mL. */
     @Test
     void followsAPlanThatChanged() {
-        Schedule doubled = new Schedule(List.of(new Schedule.Plan(day(5), 120), new Schedule.Plan(FILLED, 60)));
-        Delivered found = Objects.requireNonNull(
-                Delivered.of(List.of(new Level(FILLED, 1600, 5), new Level(day(10), 700, 5)), doubled));
+        Schedule doubled =
+                new Schedule(List.of(new Schedule.DailyDose(day(5), 120), new Schedule.DailyDose(FILLED, 60)));
+        Delivered found = Objects.requireNonNull(Delivered.of(
+                List.of(new ReservoirLevel(FILLED, 1600, 5), new ReservoirLevel(day(10), 700, 5)), doubled));
         assertThat(found.plannedMl()).isCloseTo(900, within(1e-9));
         assertThat(found.share().value()).isCloseTo(1, within(1e-9));
         assertThat(doubled.mlPerDay(day(-1))).isZero();
@@ -63,7 +64,7 @@ class DeliveredTest {
 
     @Test
     void moreThanPlannedIsSaidToo() {
-        Delivered found = of(new Level(FILLED, 1600, 5), new Level(day(10), 800, 15));
+        Delivered found = of(new ReservoirLevel(FILLED, 1600, 5), new ReservoirLevel(day(10), 800, 15));
         assertThat(found.tooMuch()).isTrue();
         assertThat(found.fallsShort()).isFalse();
     }
@@ -71,7 +72,8 @@ class DeliveredTest {
     @Test
     void withoutAPlanNothingIsShort() {
         assertThat(Delivered.of(
-                        List.of(new Level(FILLED, 1600, 5), new Level(day(5), 1600, 5)), new Schedule(List.of())))
+                        List.of(new ReservoirLevel(FILLED, 1600, 5), new ReservoirLevel(day(5), 1600, 5)),
+                        new Schedule(List.of())))
                 .isNull();
     }
 
@@ -82,11 +84,11 @@ class DeliveredTest {
         long held = IntStream.range(0, 200)
                 .filter(k -> {
                     double truth = 0.7 + 0.35 * random.nextDouble();
-                    List<Level> levels = new ArrayList<>(List.of(new Level(FILLED, 1600, 1)));
+                    List<ReservoirLevel> levels = new ArrayList<>(List.of(new ReservoirLevel(FILLED, 1600, 1)));
                     double holds = 1600;
                     for (int day = 1; day <= 14; day++) {
                         holds -= 60 * truth * (1 + 0.05 * random.nextGaussian());
-                        levels.add(new Level(day(day), holds + 15 * random.nextGaussian(), 15));
+                        levels.add(new ReservoirLevel(day(day), holds + 15 * random.nextGaussian(), 15));
                     }
                     return Objects.requireNonNull(Delivered.of(levels, SIXTY))
                             .share()
@@ -100,15 +102,15 @@ class DeliveredTest {
     @Test
     void restlessLevelsSayLess() {
         Delivered calm = of(
-                new Level(FILLED, 1600, 5),
-                new Level(day(2), 1480, 5),
-                new Level(day(4), 1360, 5),
-                new Level(day(6), 1240, 5));
+                new ReservoirLevel(FILLED, 1600, 5),
+                new ReservoirLevel(day(2), 1480, 5),
+                new ReservoirLevel(day(4), 1360, 5),
+                new ReservoirLevel(day(6), 1240, 5));
         Delivered restless = of(
-                new Level(FILLED, 1600, 5),
-                new Level(day(2), 1400, 5),
-                new Level(day(4), 1440, 5),
-                new Level(day(6), 1240, 5));
+                new ReservoirLevel(FILLED, 1600, 5),
+                new ReservoirLevel(day(2), 1400, 5),
+                new ReservoirLevel(day(4), 1440, 5),
+                new ReservoirLevel(day(6), 1240, 5));
         assertThat(restless.share().high() - restless.share().low())
                 .isGreaterThan(5 * (calm.share().high() - calm.share().low()));
         assertThat(restless.fallsShort()).isFalse();

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.doses.Solution;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
 import jollytide.core.measure.Measures;
@@ -17,6 +18,12 @@ import jollytide.demo.DemoHistory;
 import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
+import jollytide.server.dose.DoseService;
+import jollytide.server.dose.DoseViews.NewLine;
+import jollytide.server.dose.DoseViews.NewLineNote;
+import jollytide.server.dose.DoseViews.NewPlan;
+import jollytide.server.dose.DoseViews.ReadIn;
+import jollytide.server.dose.LineNote;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventService;
 import jollytide.server.event.NewEvent;
@@ -68,6 +75,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final ReadingService readings;
     private final EventService events;
     private final MediaService media;
+    private final DoseService doses;
     private final KitService kit;
     private final ProbeBook probes;
     private final Clock clock;
@@ -80,6 +88,7 @@ class DemoHome implements SmartInitializingSingleton {
             ReadingService readings,
             EventService events,
             MediaService media,
+            DoseService doses,
             KitService kit,
             ProbeBook probes,
             Clock clock) {
@@ -90,6 +99,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.readings = readings;
         this.events = events;
         this.media = media;
+        this.doses = doses;
         this.kit = kit;
         this.probes = probes;
         this.clock = clock;
@@ -138,10 +148,51 @@ class DemoHome implements SmartInitializingSingleton {
                                         new FishGroup("clownfish", 2, 12.0),
                                         new FishGroup("wrasses and gobies", 5, 8.0))))
                 .id();
-        keep(keeper, tank, DemoHistory.lanternReef(SEED, clock.instant(), zone));
+        TankHistory history = DemoHistory.lanternReef(SEED, clock.instant(), zone);
+        keep(keeper, tank, history);
+        limewater(keeper, tank, zone, history.reservoir());
         mediaTrial(keeper, tank, zone);
         kit.add(keeper, home, cells("battery air pump", "red box under the stairs", "Mira, Jonas", 60, 0.6, 4));
         kit.add(keeper, home, ups("air pump on the desk’s UPS", "beside the tank", "Mira", 180, 3.4));
+    }
+
+    /** The can that the history tells of: its pump fell short for a fortnight, and was made good for in a week. */
+    private void limewater(UUID keeper, UUID tank, ZoneId zone, List<TankHistory.ReservoirNote> notes) {
+        UUID line = doses.add(
+                keeper,
+                tank,
+                new NewLine(
+                        "limewater",
+                        Solution.Solute.LIMEWATER,
+                        1.0,
+                        5000.0,
+                        null,
+                        800.0,
+                        notes.get(0).at().toString()));
+        doses.plan(keeper, tank, line, new NewPlan(evening(zone, 20), 1200.0));
+        doses.plan(keeper, tank, line, new NewPlan(evening(zone, 13), 800.0));
+        for (TankHistory.ReservoirNote n : notes) {
+            boolean levelled = n.seen() != TankHistory.Seen.BUBBLES;
+            doses.note(
+                    keeper,
+                    tank,
+                    line,
+                    new NewLineNote(
+                            n.at().toString(),
+                            LineNote.Kind.valueOf(n.seen().name()),
+                            levelled ? n.ml() : null,
+                            levelled ? ReadIn.ML : null,
+                            n.note()));
+        }
+        doses.note(
+                keeper,
+                tank,
+                line,
+                new NewLineNote(evening(zone, 20), LineNote.Kind.CHANGED, null, null, "air bled from the line"));
+    }
+
+    private String evening(ZoneId zone, int daysBefore) {
+        return LocalDate.ofInstant(clock.instant().minus(Duration.ofDays(daysBefore)), zone) + "T19:30";
     }
 
     /** The 400 g on room air that the history tells of, with the colours that Mira read. */

@@ -5,7 +5,7 @@ import java.util.UUID;
 import jollytide.server.account.SignedIn;
 import jollytide.server.dose.DoseViews.DosesView;
 import jollytide.server.dose.DoseViews.NewLine;
-import jollytide.server.dose.DoseViews.NewNote;
+import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlan;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -61,7 +61,7 @@ class DoseController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID tankId,
             @PathVariable UUID id,
-            @Valid @RequestBody NewNote body) {
+            @Valid @RequestBody NewLineNote body) {
         return new Made(doses.note(who.keeperId(), tankId, id, body));
     }
 

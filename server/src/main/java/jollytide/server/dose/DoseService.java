@@ -16,8 +16,8 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.doses.Delivered;
-import jollytide.core.doses.Level;
 import jollytide.core.doses.LineRules;
+import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Solution;
 import jollytide.core.doses.Stop;
@@ -34,7 +34,7 @@ import jollytide.server.dose.DoseViews.DosesView;
 import jollytide.server.dose.DoseViews.LineState;
 import jollytide.server.dose.DoseViews.LineView;
 import jollytide.server.dose.DoseViews.NewLine;
-import jollytide.server.dose.DoseViews.NewNote;
+import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlan;
 import jollytide.server.dose.DoseViews.NoteOfLine;
 import jollytide.server.dose.DoseViews.ReadIn;
@@ -181,7 +181,7 @@ public class DoseService {
     }
 
     @Transactional
-    public UUID note(UUID keeperId, UUID tankId, UUID lineId, NewNote body) {
+    public UUID note(UUID keeperId, UUID tankId, UUID lineId, NewLineNote body) {
         Tank tank = tanks.tank(keeperId, tankId);
         DosingLine line = line(tank, lineId);
         List<LineNote> before = noted(List.of(line.id));
@@ -203,7 +203,7 @@ public class DoseService {
         return notes.save(note).id;
     }
 
-    private static void level(DosingLine line, LineNote note, NewNote body) {
+    private static void level(DosingLine line, LineNote note, NewLineNote body) {
         if (body.value() == null && body.kind() == LineNote.Kind.LEVEL) {
             throw new InputException("value", 0, "a level", "The level is missing.");
         }
@@ -216,7 +216,8 @@ public class DoseService {
         note.ml = body.value() == null
                 ? line.vesselMl
                 : within("value", body.value(), 0, line.vesselMl / perUnit, cm ? "cm" : "mL") * perUnit;
-        note.deviationMl = cm ? CM * line.areaCm2 : Math.min(Level.AT_MARKS_ML, Math.max(1, line.vesselMl / 100));
+        note.deviationMl =
+                cm ? CM * line.areaCm2 : Math.min(ReservoirLevel.AT_MARKS_ML, Math.max(1, line.vesselMl / 100));
     }
 
     /** Up to the next filling a reservoir only empties. */
@@ -271,11 +272,9 @@ public class DoseService {
         Schedule schedule = line.schedule();
         List<Delivered> runs = runs(noted, schedule);
         Delivered last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
-        // A filling or a change after it has begun another run, of which nothing is known yet.
+        // After a change nothing is known of the line yet; a filling leaves it as it was.
         boolean goesOn = last != null
-                && noted.stream()
-                        .noneMatch(n -> n.at.isAfter(last.until())
-                                && (n.kind == LineNote.Kind.FILLED || n.kind == LineNote.Kind.CHANGED));
+                && noted.stream().noneMatch(n -> n.kind == LineNote.Kind.CHANGED && n.at.isAfter(last.until()));
         LineState state = !goesOn
                 ? LineState.NOT_KNOWN
                 : last.fallsShort() ? LineState.SHORT : last.tooMuch() ? LineState.TOO_MUCH : LineState.AS_PLANNED;
@@ -289,7 +288,7 @@ public class DoseService {
                 line.vesselMl,
                 line.areaCm2,
                 line.plans.stream()
-                        .map(p -> new Schedule.Plan(p.since, p.mlPerDay))
+                        .map(p -> new Schedule.DailyDose(p.since, p.mlPerDay))
                         .toList(),
                 mlPerDay,
                 line.solution().meqPerMl() * mlPerDay / litres,
@@ -323,12 +322,12 @@ public class DoseService {
 
     /** Levels from one filling or change to the next; what was filled in is the first of them. */
     private static List<Delivered> runs(List<LineNote> noted, Schedule schedule) {
-        List<List<Level>> runs = new ArrayList<>();
-        List<Level> run = new ArrayList<>();
+        List<List<ReservoirLevel>> runs = new ArrayList<>();
+        List<ReservoirLevel> run = new ArrayList<>();
         for (LineNote n : noted) {
             if (n.kind == LineNote.Kind.FILLED || n.kind == LineNote.Kind.CHANGED) {
                 runs.add(run);
-                Level last = run.isEmpty() ? null : run.get(run.size() - 1);
+                ReservoirLevel last = run.isEmpty() ? null : run.get(run.size() - 1);
                 run = new ArrayList<>();
                 // What it held when something was changed is where the next run begins.
                 if (n.kind == LineNote.Kind.CHANGED && last != null && last.at().equals(n.at)) {
@@ -336,7 +335,7 @@ public class DoseService {
                 }
             }
             if (n.ml != null) {
-                run.add(new Level(n.at, n.ml, n.deviationMl));
+                run.add(new ReservoirLevel(n.at, n.ml, n.deviationMl));
             }
         }
         runs.add(run);
@@ -397,9 +396,9 @@ public class DoseService {
         double low = 0;
         double high = 0;
         for (LineView line : all) {
-            List<Schedule.Plan> plans = new ArrayList<>(line.plans());
+            List<Schedule.DailyDose> plans = new ArrayList<>(line.plans());
             if (line.endedAt() != null) {
-                plans.add(new Schedule.Plan(line.endedAt(), 0));
+                plans.add(new Schedule.DailyDose(line.endedAt(), 0));
             }
             Schedule schedule = new Schedule(plans);
             Estimate share = UNSEEN;

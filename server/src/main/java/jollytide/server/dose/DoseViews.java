@@ -49,7 +49,7 @@ public final class DoseViews {
      * @param value the level afterwards; null for bubbles and changes, and for a vessel filled to its brim
      * @param readIn null where there is no value
      */
-    public record NewNote(
+    public record NewLineNote(
             @NotNull @Size(max = 40) String at,
             @NotNull LineNote.Kind kind,
             @Nullable Double value,
@@ -89,7 +89,7 @@ public final class DoseViews {
             double molPerL,
             double vesselMl,
             @Nullable Double areaCm2,
-            List<Schedule.Plan> plans,
+            List<Schedule.DailyDose> plans,
             double mlPerDay,
             double meqPerLPerDay,
             double calciumMgPerLPerDay,

@@ -67,12 +67,12 @@ public class DosingLine {
 
     /** Nothing is planned once it has ended. */
     Schedule schedule() {
-        List<Schedule.Plan> all = new ArrayList<>(plans.stream()
+        List<Schedule.DailyDose> all = new ArrayList<>(plans.stream()
                 .filter(p -> endedAt == null || p.since.isBefore(endedAt))
-                .map(p -> new Schedule.Plan(p.since, p.mlPerDay))
+                .map(p -> new Schedule.DailyDose(p.since, p.mlPerDay))
                 .toList());
         if (endedAt != null) {
-            all.add(new Schedule.Plan(endedAt, 0));
+            all.add(new Schedule.DailyDose(endedAt, 0));
         }
         return new Schedule(all);
     }

@@ -15,6 +15,7 @@ public record Due(String id, String what, LocalDate on, boolean late, Subject su
     public enum Subject {
         KIT,
         MEDIA,
+        DOSES,
         PROBE,
         EXPERIMENT
     }

@@ -1,6 +1,7 @@
 package jollytide.server.due;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -10,6 +11,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import jollytide.server.dose.DoseService;
+import jollytide.server.dose.DoseViews.LineState;
+import jollytide.server.dose.DoseViews.LineView;
 import jollytide.server.due.Due.Subject;
 import jollytide.server.experiment.ExperimentService;
 import jollytide.server.home.HomeService;
@@ -23,7 +27,7 @@ import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Service;
 
-/** Collects what is due: tests and dates of the kit, changes of media, probes into their buffers, chosen experiments. */
+/** Collects what is due: tests and dates of the kit, changes of media, reservoirs, probes into their buffers, chosen experiments. */
 @Service
 class DueService {
     /** A test older than this is no longer one. Common practice: yearly. */
@@ -33,6 +37,7 @@ class DueService {
     private final TankService tanks;
     private final KitService kits;
     private final MediaService media;
+    private final DoseService doses;
     private final ProbeBook probes;
     private final ExperimentService experiments;
     private final Clock clock;
@@ -42,6 +47,7 @@ class DueService {
             TankService tanks,
             KitService kits,
             MediaService media,
+            DoseService doses,
             ProbeBook probes,
             ExperimentService experiments,
             Clock clock) {
@@ -49,6 +55,7 @@ class DueService {
         this.tanks = tanks;
         this.kits = kits;
         this.media = media;
+        this.doses = doses;
         this.probes = probes;
         this.experiments = experiments;
         this.clock = clock;
@@ -72,6 +79,7 @@ class DueService {
                     due.add(new Due("media-" + fill.id(), what, on, !on.isAfter(today), Subject.MEDIA, tank.id()));
                 }
             }
+            doses.lines(keeperId, tank.id()).forEach(line -> ofLine(tank, line, zone, today, due));
         }
         probes.of(all).forEach((tankId, probe) -> {
             Instant at = probe.due();
@@ -99,6 +107,28 @@ class DueService {
         }
         due.sort(Comparator.comparing(Due::on).thenComparing(Due::what));
         return due;
+    }
+
+    /** On the early side: an empty vessel draws air. */
+    private void ofLine(Tank tank, LineView line, ZoneId zone, LocalDate today, List<Due> due) {
+        if (line.endedAt() != null) {
+            return;
+        }
+        String name = tank.name() + ", " + line.name();
+        if (line.state() == LineState.SHORT || line.state() == LineState.TOO_MUCH) {
+            String what = line.state() == LineState.SHORT
+                    ? name + ": less arrives than is planned. Look at the line."
+                    : name + ": more arrives than is planned. Stop it and look.";
+            due.add(new Due("line-" + line.id(), what, today, true, Subject.DOSES, tank.id()));
+        }
+        if (line.daysLeft() != null) {
+            LocalDate on = LocalDate.ofInstant(
+                    clock.instant()
+                            .plus(Duration.ofHours((long) (24 * line.daysLeft().low()))),
+                    zone);
+            due.add(new Due(
+                    "refill-" + line.id(), name + ": refill.", on, !on.isAfter(today), Subject.DOSES, tank.id()));
+        }
     }
 
     private static String name(List<Tank> all, UUID id) {

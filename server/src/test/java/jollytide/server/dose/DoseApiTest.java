@@ -84,6 +84,9 @@ class DoseApiTest extends ServerTest {
         assertThat(view.path("runs").path(0).path("share").path("value").asDouble())
                 .isCloseTo(0.74, within(0.01));
         assertThat(view.path("lookFor").path(0).asString()).contains("Air in the line");
+        String home = keeper.get(tank).body().path("homeId").asString();
+        assertThat(keeper.get("/homes/" + home + "/due").text())
+                .contains("limewater: less arrives than is planned", "limewater: refill.");
     }
 
     /** What was changed begins anew: 74 % before, all of it since. */

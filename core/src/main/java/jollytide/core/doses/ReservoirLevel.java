@@ -10,11 +10,11 @@ import java.time.Instant;
  * @param ml as it was read
  * @param deviation of such a reading, mL, one standard deviation
  */
-public record Level(Instant at, double ml, double deviation) {
+public record ReservoirLevel(Instant at, double ml, double deviation) {
     /** Read at marks on the vessel, mL. Common practice, no source. */
     public static final double AT_MARKS_ML = 15;
 
-    public Level {
+    public ReservoirLevel {
         within("ml", ml, 0, 1_000_000, "mL");
         within("deviation", deviation, 0.1, 100_000, "mL");
     }

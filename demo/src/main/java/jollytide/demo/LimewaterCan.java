@@ -1,0 +1,71 @@
+package jollytide.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import jollytide.demo.TankHistory.ReservoirNote;
+import jollytide.demo.TankHistory.Seen;
+
+/**
+ * Lantern Reef's 5 L can of saturated limewater: 800 mL a day are planned, 1200 for a week after the line was bled. A
+ * fourth of it is missing from the new pump on until then.
+ */
+final class LimewaterCan {
+    static final double VESSEL_ML = 5000;
+    static final double ML_PER_DAY = 800;
+    static final double CATCHING_UP_ML_PER_DAY = 1200;
+    static final double SHORT_SHARE = 0.75;
+    static final int SINCE_DAYS = 60;
+    static final int CAUGHT_UP_DAYS = 13;
+
+    private static final double READ_ML = 15;
+    private static final double DAY_SCATTER = 0.05;
+    /** Twice a week. */
+    private static final Duration EVERY = Duration.ofHours(84);
+
+    private final Instant end;
+    private final Instant since;
+    private final Instant pump;
+    private final Instant bled;
+    private final Instant caughtUp;
+
+    LimewaterCan(Instant end, ZoneId zone) {
+        this.end = end;
+        this.since = DemoHistory.moment(end, zone, SINCE_DAYS, "19:00");
+        this.pump = DemoHistory.moment(end, zone, 34, "20:00");
+        this.bled = DemoHistory.moment(end, zone, 20, "19:30");
+        this.caughtUp = DemoHistory.moment(end, zone, CAUGHT_UP_DAYS, "19:30");
+    }
+
+    /** As it was read twice a week and filled up again each time. */
+    List<ReservoirNote> notes(long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        List<ReservoirNote> notes = new ArrayList<>();
+        Instant filled = since;
+        double holds = VESSEL_ML;
+        notes.add(new ReservoirNote(filled, Seen.FILLED, VESSEL_ML, ""));
+        for (Instant at = filled.plus(EVERY); !at.isAfter(end); at = at.plus(EVERY)) {
+            holds -= delivered(at.minus(EVERY), at) * (1 + DAY_SCATTER / 2 * random.nextGaussian());
+            notes.add(new ReservoirNote(at, Seen.LEVEL, holds + READ_ML * random.nextGaussian(), ""));
+            notes.add(new ReservoirNote(at, Seen.FILLED, VESSEL_ML, ""));
+            holds = VESSEL_ML;
+        }
+        notes.add(new ReservoirNote(bled.minus(Duration.ofMinutes(20)), Seen.BUBBLES, 0, ""));
+        return notes;
+    }
+
+    /** Half hour by half hour. */
+    private double delivered(Instant from, Instant until) {
+        double ml = 0;
+        Duration step = Duration.ofMinutes(30);
+        for (Instant t = from; t.isBefore(until); t = t.plus(step)) {
+            double share = !t.isBefore(pump) && t.isBefore(bled) ? SHORT_SHARE : 1;
+            double planned = !t.isBefore(bled) && t.isBefore(caughtUp) ? CATCHING_UP_ML_PER_DAY : ML_PER_DAY;
+            ml += share * planned / 48;
+        }
+        return ml;
+    }
+}

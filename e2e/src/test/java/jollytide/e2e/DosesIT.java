@@ -1,0 +1,61 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** What is dosed, and what arrives of it. */
+class DosesIT extends BrowserTest {
+    private static Locator line(Page page, String name) {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** A fortnight in which a quarter was missing stands in the levels that nobody looked at. */
+    @Test
+    void theCansTellOfThePumpThatFellShort() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Doses");
+        Locator limewater = line(page, "limewater");
+        assertThat(limewater).containsText("nothing is wrong with the line");
+        assertThat(limewater.getByRole(AriaRole.IMG))
+                .hasAttribute("aria-label", Pattern.compile("7[3-7] % of the plan"));
+        assertThat(page.getByText(Pattern.compile("dKH a day are used"))).isVisible();
+    }
+
+    /** From an empty account: refused with what is allowed, then kept, and called as soon as levels tell. */
+    @Test
+    void aLineIsPlannedRefusedKeptAndCalled() {
+        Page page = visitor(PHONE);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/doses"));
+        assertThat(page.getByText("Nothing is dosed here yet")).isVisible();
+        button(page, "A new line").click();
+        page.getByLabel("Called").fill("kalkwasser");
+        assertThat(page.getByText("goggles, gloves, dust mask").first()).isVisible();
+        page.getByLabel("The vessel holds").fill("1600");
+        page.getByLabel("Planned a day").fill("60000");
+        page.getByLabel("Since").fill("2025-10-01T08:00");
+        button(page, "Note this line").click();
+        assertThat(page.getByText(Pattern.compile("would lose its salt"))).isVisible();
+        page.getByLabel("Planned a day").fill("60");
+        button(page, "Note this line").click();
+        Locator made = line(page, "kalkwasser");
+        assertThat(made).containsText("Note a filling, then a level");
+        made.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("FILLED");
+        made.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("2025-10-01T08:00");
+        button(page, "Note it").click();
+        assertThat(made).containsText("filled to 1600 mL");
+        made.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("LEVEL");
+        made.getByLabel("It holds").fill("60");
+        made.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("2025-11-06T20:00");
+        button(page, "Note it").click();
+        assertThat(made).containsText(Pattern.compile("Only 6[89] to 7[12] % of what is planned arrives"));
+        assertThat(made).containsText("Air in the line");
+        button(page, "Undo").first().click();
+        assertThat(made).containsText("Read its level once more");
+    }
+}

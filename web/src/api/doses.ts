@@ -1,0 +1,79 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, bodyOf } from './client';
+import { keys, logged } from './keys';
+import { useChange } from './query';
+import type { NewLine, NewLineNote } from './types';
+
+export const useDoses = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('doses'),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/doses', { params: { path: { tankId } } })),
+  });
+
+export const useAddLine = (tankId: string) =>
+  useChange(
+    (body: NewLine) =>
+      bodyOf(api.POST('/api/v1/tanks/{tankId}/doses', { params: { path: { tankId } }, body })),
+    logged(tankId),
+  );
+
+export const usePlanLine = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; at: string; mlPerDay: number }) =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/doses/{id}/plans', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    logged(tankId),
+  );
+
+export const useNoteLine = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string } & NewLineNote) =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/doses/{id}/notes', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    logged(tankId),
+  );
+
+export const useForgetLineNote = (tankId: string) =>
+  useChange(
+    ({ id, noteId }: { id: string; noteId: string }) =>
+      bodyOf(
+        api.DELETE('/api/v1/tanks/{tankId}/doses/{id}/notes/{noteId}', {
+          params: { path: { tankId, id, noteId } },
+        }),
+      ),
+    logged(tankId),
+  );
+
+export const useEndLine = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/doses/{id}/end', { params: { path: { tankId, id } } }),
+      ),
+    logged(tankId),
+  );
+
+export const useReopenLine = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      bodyOf(
+        api.DELETE('/api/v1/tanks/{tankId}/doses/{id}/end', { params: { path: { tankId, id } } }),
+      ),
+    logged(tankId),
+  );
+
+export const useDeleteLine = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      bodyOf(api.DELETE('/api/v1/tanks/{tankId}/doses/{id}', { params: { path: { tankId, id } } })),
+    logged(tankId),
+  );

@@ -1,0 +1,219 @@
+import { useState } from 'react';
+import {
+  useDeleteLine,
+  useDoses,
+  useEndLine,
+  useForgetLineNote,
+  useReopenLine,
+} from '../../api/doses';
+import type { Doses, Line, LineNote } from '../../api/types';
+import { ReservoirDrawing } from '../../drawings/ReservoirDrawing';
+import { show } from '../../lib/measure';
+import { dayAndTime } from '../../lib/time';
+import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
+import { useWidth } from '../../parts/useWidth';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { beforeAndAfter, brings, emptyIn, headline, SOLUTES, used } from './doseWords';
+import { LineNoteForm } from './LineNoteForm';
+import { NewLineForm } from './NewLineForm';
+
+const SHOWN_DAYS = 60;
+const DAY_MS = 86_400_000;
+const NEWEST = 6;
+
+/** Do → Doses: what is planned, and what arrives of it. */
+export function DosesScreen() {
+  const { tank } = useAtTank();
+  const doses = useDoses(tank.id);
+  if (!doses.data) return <Waiting error={doses.error} retry={() => void doses.refetch()} />;
+  return <Loaded doses={doses.data} now={doses.dataUpdatedAt} />;
+}
+
+function Loaded({ doses, now }: { doses: Doses; now: number }) {
+  const { units } = useAtTank();
+  const [adding, setAdding] = useState(false);
+  return (
+    <div className="grid max-w-5xl gap-8">
+      {doses.lines.length === 0 && (
+        <section aria-labelledby="none">
+          <h1 id="none" className="text-xl font-bold">
+            Nothing is dosed here yet
+          </h1>
+          <p className="max-w-prose text-soft">
+            Describe a line: what is in its reservoir, and how much of it a day is planned. Note
+            what the reservoir holds now and then, and within days it is known how much of the plan
+            arrives.
+          </p>
+        </section>
+      )}
+      {doses.lines.map((line) => (
+        <DosingLine key={line.id} line={line} now={now} />
+      ))}
+      {adding ? (
+        <NewLineForm done={() => setAdding(false)} />
+      ) : (
+        <Button
+          look={doses.lines.length === 0 ? 'main' : 'plain'}
+          className="justify-self-start"
+          onClick={() => setAdding(true)}
+        >
+          A new line
+        </Button>
+      )}
+      <section aria-labelledby="used" className="grid gap-2 border-t pt-4">
+        <h2 id="used" className="text-xl font-bold">
+          What is used
+          <span className="font-normal text-soft"> · the last {doses.use.days} days</span>
+        </h2>
+        {used(doses.use, units).map((sentence) => (
+          <p key={sentence} className="max-w-prose text-lg leading-snug">
+            {sentence}
+          </p>
+        ))}
+        <p className="max-w-prose text-sm text-soft">
+          What arrived, by the levels above (where nothing was read, as planned, 90 to 105 %,
+          assumed), less what tests show was left over. Water changes and single additions are not
+          counted. About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day, assumed
+          from surface and temperature: more limewater than that would make the tank fresher.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+function DosingLine({ line, now }: { line: Line; now: number }) {
+  const { tank, units } = useAtTank();
+  const [ref, width] = useWidth();
+  const tell = useNotice();
+  const end = useEndLine(tank.id);
+  const reopen = useReopenLine(tank.id);
+  const drop = useDeleteLine(tank.id);
+  const levels = line.notes.filter((n) => n.ml !== undefined);
+  const first = Date.parse(levels[0]?.at ?? '');
+  const worth = beforeAndAfter(line.runs);
+  return (
+    <section aria-label={line.name} className="grid gap-3 border-b pb-6">
+      <h1 className="text-xl font-bold">
+        {line.name}
+        <span className="font-normal text-soft">
+          {' '}
+          · {SOLUTES[line.solute]}, {(line.molPerL * 1000).toFixed(1)} mmol/L,{' '}
+          {line.endedAt ? `ended ${dayAndTime(line.endedAt, tank.zone)}` : brings(line, units)}
+        </span>
+      </h1>
+      <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(line)}</p>
+      <p className="max-w-prose text-lg">
+        {[emptyIn(line.daysLeft), worth].filter(Boolean).join(' ')}
+      </p>
+      <figure ref={ref} className="grid gap-1">
+        {width > 0 && levels.length > 1 && (
+          <>
+            <ReservoirDrawing
+              notes={line.notes}
+              runs={line.runs}
+              vesselMl={line.vesselMl}
+              from={Math.max(first, now - SHOWN_DAYS * DAY_MS)}
+              until={now}
+              width={width}
+            />
+            <figcaption className="text-sm text-soft">
+              mL in the reservoir: dots are levels, triangles fillings; shaded is how a healthy line
+              would have fallen, the line is how it fell. Dashed: something was changed, or bubbles.
+            </figcaption>
+          </>
+        )}
+      </figure>
+      {line.lookFor.length > 0 && (
+        <div className="max-w-prose">
+          <h3 className="font-bold">Look for</h3>
+          <ul className="list-disc pl-5">
+            {line.lookFor.map((cause) => (
+              <li key={cause}>{cause}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {line.state === 'TOO_MUCH' && (
+        <p className="border-l-4 border-danger pl-3">
+          ✕ More than is planned goes into the water. Stop the pump, test alkalinity and pH, and
+          look for a siphon: a hose that ends under water.
+        </p>
+      )}
+      {!line.endedAt && <LineNoteForm line={line} />}
+      <Noted line={line} />
+      <div className="flex flex-wrap gap-4">
+        {line.endedAt ? (
+          <>
+            <Button look="quiet" onClick={() => reopen.mutate(line.id)}>
+              it goes on
+            </Button>
+            <Button look="quiet" onClick={() => drop.mutate(line.id)}>
+              forget this line and all its levels
+            </Button>
+          </>
+        ) : (
+          <Button
+            look="quiet"
+            onClick={() =>
+              void end
+                .mutateAsync(line.id)
+                .then(() => tell('It has ended.', () => void reopen.mutateAsync(line.id)))
+                .catch((problem: unknown) =>
+                  tell(problem instanceof Error ? problem.message : String(problem)),
+                )
+            }
+          >
+            nothing is dosed by it any more
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+const NOTED: Record<LineNote['kind'], string> = {
+  LEVEL: 'held',
+  FILLED: 'filled to',
+  BUBBLES: 'bubbles in the line',
+  CHANGED: 'changed',
+};
+
+/** What was noted last, to be taken back. */
+function Noted({ line }: { line: Line }) {
+  const { tank } = useAtTank();
+  const forget = useForgetLineNote(tank.id);
+  const [all, setAll] = useState(false);
+  const newest = [...line.notes].reverse();
+  const shown = all ? newest : newest.slice(0, NEWEST);
+  if (newest.length === 0) return null;
+  return (
+    <div>
+      <ul className="grid gap-x-10 md:grid-cols-2">
+        {shown.map((n) => (
+          <li key={n.id} className="flex items-baseline gap-3 border-b py-1">
+            <span className="text-soft">{dayAndTime(n.at, tank.zone)}</span>
+            <span>
+              {NOTED[n.kind]} {n.ml !== undefined && `${Math.round(n.ml)} mL`} {n.note}
+            </span>
+            <Button
+              look="quiet"
+              className="ml-auto"
+              aria-label={`Forget ${NOTED[n.kind]} of ${dayAndTime(n.at, tank.zone)}`}
+              disabled={forget.isPending}
+              onClick={() => forget.mutate({ id: line.id, noteId: n.id })}
+            >
+              ✕
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {newest.length > NEWEST && (
+        <Button look="quiet" onClick={() => setAll(!all)}>
+          {all ? 'the newest only' : `all ${newest.length}`}
+        </Button>
+      )}
+    </div>
+  );
+}

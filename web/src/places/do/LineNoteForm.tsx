@@ -1,0 +1,137 @@
+import { useState } from 'react';
+import { useForgetLineNote, useNoteLine, usePlanLine } from '../../api/doses';
+import type { Line, LineNote } from '../../api/types';
+import { readNumber } from '../../lib/number';
+import { localInput } from '../../lib/time';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
+import { useAtTank } from '../../TankContext';
+
+const SAID: Record<LineNote['kind'] | 'PLAN', string> = {
+  LEVEL: 'a level',
+  FILLED: 'filled, up to',
+  BUBBLES: 'bubbles in the line',
+  CHANGED: 'something was changed',
+  PLAN: 'another amount a day',
+};
+const KINDS = Object.keys(SAID) as (keyof typeof SAID)[];
+
+/** One line of what was seen or done. */
+export function LineNoteForm({ line }: { line: Line }) {
+  const { tank } = useAtTank();
+  const tell = useNotice();
+  const note = useNoteLine(tank.id);
+  const plan = usePlanLine(tank.id);
+  const forget = useForgetLineNote(tank.id);
+  const [kind, setKind] = useState<keyof typeof SAID>('LEVEL');
+  const [value, setValue] = useState('');
+  const [words, setWords] = useState('');
+  const [readIn, setReadIn] = useState<'ML' | 'CM'>(line.areaCm2 === undefined ? 'ML' : 'CM');
+  const [at, setAt] = useState(() => localInput(new Date(), tank.zone));
+  const [missing, setMissing] = useState<string>();
+  const levelled = kind === 'LEVEL' || kind === 'FILLED';
+  const send = () => {
+    const read = readNumber(value);
+    if ((levelled || kind === 'PLAN') && read === null && !(kind === 'FILLED' && value === '')) {
+      setMissing('A number, please.');
+      return;
+    }
+    setMissing(undefined);
+    const saved =
+      kind === 'PLAN'
+        ? plan
+            .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
+            .then(() => tell('The plan is changed.'))
+        : note
+            .mutateAsync({
+              id: line.id,
+              at,
+              kind,
+              value: levelled ? (read ?? undefined) : undefined,
+              readIn: levelled && read !== null ? readIn : undefined,
+              note: kind === 'CHANGED' ? words : '',
+            })
+            .then(({ id }) =>
+              tell('Noted.', () => void forget.mutateAsync({ id: line.id, noteId: id })),
+            );
+    saved
+      .then(() => {
+        setValue('');
+        setWords('');
+      })
+      .catch(() => undefined);
+  };
+  const error = missing ?? note.error?.message ?? plan.error?.message;
+  return (
+    <form
+      className="grid gap-3 border-t pt-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        send();
+      }}
+    >
+      <div className="flex flex-wrap items-end gap-3">
+        <Choice
+          label="Note"
+          value={kind}
+          onChange={(e) => setKind(e.target.value as keyof typeof SAID)}
+          options={KINDS.map((k) => ({ value: k, label: SAID[k] }))}
+        />
+        {levelled && (
+          <>
+            <Field
+              label={kind === 'FILLED' ? 'To (empty: its brim)' : 'It holds'}
+              inputMode="decimal"
+              value={value}
+              onChange={(e) => setValue(e.target.value)}
+              className="w-36"
+            />
+            {line.areaCm2 !== undefined && (
+              <Choice
+                label="read in"
+                value={readIn}
+                onChange={(e) => setReadIn(e.target.value as 'ML' | 'CM')}
+                options={[
+                  { value: 'CM', label: 'cm' },
+                  { value: 'ML', label: 'mL' },
+                ]}
+              />
+            )}
+            {line.areaCm2 === undefined && <span className="pb-2 text-soft">mL</span>}
+          </>
+        )}
+        {kind === 'PLAN' && (
+          <Field
+            label="From then on"
+            inputMode="decimal"
+            unit="mL a day"
+            value={value}
+            onChange={(e) => setValue(e.target.value)}
+            className="w-48"
+          />
+        )}
+        {kind === 'CHANGED' && (
+          <Field
+            label="What (tape at the fitting, new tube, …)"
+            value={words}
+            maxLength={200}
+            onChange={(e) => setWords(e.target.value)}
+            className="w-72"
+          />
+        )}
+        <Field
+          label="at"
+          type="datetime-local"
+          value={at}
+          onChange={(e) => setAt(e.target.value)}
+        />
+        <Button type="submit" disabled={note.isPending || plan.isPending}>
+          Note it
+        </Button>
+      </div>
+      <Refusal message={error} />
+    </form>
+  );
+}

@@ -1,0 +1,118 @@
+import { useWatch } from 'react-hook-form';
+import { useAddLine } from '../../api/doses';
+import type { Line } from '../../api/types';
+import { localTime, number, numberOrNothing, words } from '../../lib/checks';
+import { readNumber } from '../../lib/number';
+import { localInput } from '../../lib/time';
+import { useTypedForm } from '../../lib/useTypedForm';
+import { z } from '../../lib/zod';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
+import { useAtTank } from '../../TankContext';
+import { CAUSTIC, SOLUTES } from './doseWords';
+
+const SOLUTE_KEYS = Object.keys(SOLUTES) as [Line['solute'], ...Line['solute'][]];
+
+const schema = z.object({
+  name: words('What is it called?', 60),
+  solute: z.enum(SOLUTE_KEYS),
+  share: number('The strength'),
+  vessel: number('What the vessel holds'),
+  area: numberOrNothing('The cross-section'),
+  mlPerDay: number('The amount'),
+  at: localTime,
+});
+const ASKED_AS: Record<string, string> = { vesselMl: 'vessel', areaCm2: 'area' };
+
+/** What is dosed, from what, and how much a day. */
+export function NewLineForm({ done }: { done: () => void }) {
+  const { tank } = useAtTank();
+  const add = useAddLine(tank.id);
+  const tell = useNotice();
+  const { form, field, refuse, refusal } = useTypedForm(
+    schema,
+    {
+      name: '',
+      solute: 'LIMEWATER',
+      share: '100',
+      vessel: '',
+      area: '',
+      mlPerDay: '',
+      at: localInput(new Date(), tank.zone),
+    },
+    (name) => ASKED_AS[name] ?? name,
+  );
+  const { solute = 'LIMEWATER' } = useWatch({ control: form.control });
+  const save = form.handleSubmit((v) =>
+    add.mutate(
+      {
+        name: v.name,
+        solute: v.solute,
+        share: (readNumber(v.share) ?? 0) / 100,
+        vesselMl: readNumber(v.vessel) ?? 0,
+        areaCm2: readNumber(v.area) ?? undefined,
+        mlPerDay: readNumber(v.mlPerDay) ?? 0,
+        at: v.at,
+      },
+      {
+        onSuccess: () => {
+          tell('The line is noted.');
+          done();
+        },
+        onError: refuse,
+      },
+    ),
+  );
+  return (
+    <form
+      onSubmit={(e) => void save(e)}
+      noValidate
+      className="grid max-w-3xl gap-4 border-t pt-4 md:grid-cols-3"
+    >
+      <h2 className="text-lg font-bold md:col-span-3">A new line</h2>
+      <Field label="Called" {...field('name')} />
+      <Choice
+        label="What is dosed"
+        {...field('solute')}
+        options={SOLUTE_KEYS.map((value) => ({ value, label: SOLUTES[value] }))}
+      />
+      <Field
+        label="Strength, of what dissolves at most"
+        inputMode="decimal"
+        unit="%"
+        {...field('share')}
+      />
+      <Field label="The vessel holds" inputMode="decimal" unit="mL" {...field('vessel')} />
+      <Field
+        label="Its cross-section, if read in centimetres"
+        inputMode="decimal"
+        unit="cm²"
+        {...field('area')}
+      />
+      <Field label="Planned a day" inputMode="decimal" unit="mL" {...field('mlPerDay')} />
+      <Field label="Since" type="datetime-local" {...field('at')} />
+      {CAUSTIC.includes(solute) && (
+        <p className="border-l-4 border-alk pl-3 md:col-span-3">
+          Caustic: goggles, gloves, dust mask; powder into water, never water onto powder, never
+          with acids. Label it and lock it away from children and pets, never in a bottle of food or
+          medicine. If it reaches an eye, rinse long with water and get medical help.
+        </p>
+      )}
+      <p className="text-soft md:col-span-3">
+        The hose ends above the water, so that it cannot siphon, into strong flow; no dosing while
+        the return pump is off. Never steer a dose by a probe that was not checked.
+      </p>
+      <Refusal message={refusal} className="md:col-span-3" />
+      <div className="flex gap-2 md:col-span-3">
+        <Button look="main" type="submit" disabled={add.isPending}>
+          Note this line
+        </Button>
+        <Button look="quiet" onClick={done}>
+          cancel
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,75 @@
+import { expect, test } from 'vitest';
+import type { Delivered, DoseUse, Line, Units } from '../../api/types';
+import { beforeAndAfter, brings, emptyIn, headline, used } from './doseWords';
+
+const units = { alkalinity: 'DKH' } as Units;
+const estimate = (value: number, by: number) => ({ value, low: value - by, high: value + by });
+
+const run = (share: number): Delivered => ({
+  from: '2026-11-01T08:00:00Z',
+  until: '2026-11-09T08:00:00Z',
+  levels: [],
+  plannedMl: 480,
+  share: estimate(share, 0.02),
+  fallsShort: share < 0.9,
+  tooMuch: share > 1.1,
+});
+
+const line = (over: Partial<Line> = {}): Line => ({
+  id: 'l',
+  version: 0,
+  name: 'limewater',
+  solute: 'LIMEWATER',
+  molPerL: 0.0203,
+  vesselMl: 5000,
+  plans: [],
+  mlPerDay: 800,
+  meqPerLPerDay: 0.0773,
+  calciumMgPerLPerDay: 1.55,
+  notes: [],
+  runs: [run(0.74)],
+  state: 'SHORT',
+  lookFor: [],
+  ...over,
+});
+
+test('a line says what arrives of its plan', () => {
+  expect(headline(line())).toBe('Only 72 to 76 % of what is planned arrives.');
+  expect(headline(line({ state: 'AS_PLANNED', runs: [run(1)] }))).toContain('98 to 102 %');
+  expect(headline(line({ state: 'TOO_MUCH', runs: [run(1.3)] }))).toContain('Stop it');
+  expect(headline(line({ state: 'NOT_KNOWN', runs: [] }))).toContain('Note a filling');
+  expect(headline(line({ endedAt: '2026-11-09T08:00:00Z' }))).toBe('It has ended.');
+  expect(beforeAndAfter([run(0.74), run(0.99)])).toBe(
+    '72 to 76 % in the run before, 97 to 101 % since.',
+  );
+  expect(beforeAndAfter([run(1)])).toBeUndefined();
+  expect(beforeAndAfter([run(1), run(1.01)])).toBeUndefined();
+});
+
+test('days are said as days', () => {
+  expect(emptyIn(estimate(6, 1.5))).toBe('Empty in 4 to 8 days.');
+  expect(emptyIn(estimate(6, 0.1))).toBe('Empty in about 6 days.');
+  expect(emptyIn(estimate(0.2, 0.1))).toBe('It is about empty now.');
+  expect(emptyIn(undefined)).toBeUndefined();
+});
+
+test('a line says what it brings', () => {
+  expect(brings(line(), units)).toBe('800 mL a day, 0.22 dKH and 1.6 mg/L of calcium');
+  expect(brings(line({ meqPerLPerDay: 0 }), units)).toBe('800 mL a day, 1.6 mg/L of calcium');
+});
+
+test('use is what arrived less what tests show', () => {
+  const alkalinity = {
+    perDay: estimate(0.08, 0.01),
+    changedPerDay: estimate(-0.003, 0.009),
+    tests: 4,
+  };
+  const use: DoseUse = { days: 28, arrivedMeqPerLPerDay: estimate(0.0773, 0.004), alkalinity };
+  expect(used(use, units)[0]).toBe(
+    '0.20 to 0.25 dKH a day are used: 0.21 to 0.23 arrived, and 4 tests moved by −0.03 to 0.02 a day.',
+  );
+  const both = { ...use, calcium: { ...alkalinity, perDay: estimate(1.6, 0.2) } };
+  expect(used({ ...both, calciumPerMeq: estimate(20, 4) }, units)[2]).toContain('animals grow');
+  expect(used({ ...both, calciumPerMeq: estimate(40, 4) }, units)[2]).toContain('something else');
+  expect(used({ ...use, alkalinity: undefined }, units)[0]).toContain('fewer than three');
+});

@@ -1,0 +1,101 @@
+import type { Delivered, DoseUse, Estimate, Line, Units } from '../../api/types';
+import { range } from '../../lib/number';
+import { ALKALINITY, alkalinityFromMeq } from '../../lib/units';
+
+export const SOLUTES: Record<Line['solute'], string> = {
+  LIMEWATER: 'limewater',
+  SODA_ASH: 'soda ash',
+  BICARBONATE: 'sodium bicarbonate',
+  SODIUM_HYDROXIDE: 'sodium hydroxide',
+  POTASSIUM_HYDROXIDE: 'potassium hydroxide',
+  CALCIUM_CHLORIDE: 'calcium chloride',
+};
+
+/** What burns skin and eyes. */
+export const CAUSTIC: readonly Line['solute'][] = [
+  'LIMEWATER',
+  'SODIUM_HYDROXIDE',
+  'POTASSIUM_HYDROXIDE',
+];
+
+const percent = (share: Estimate) => {
+  const [low, high] = [Math.round(100 * share.low), Math.round(100 * share.high)];
+  return low === high ? `${low} %` : `${low} to ${high} %`;
+};
+
+/** What its levels say of a line, in a sentence. */
+export function headline(line: Line): string {
+  const last = line.runs.at(-1);
+  if (line.endedAt) return 'It has ended.';
+  if (line.state === 'NOT_KNOWN' || !last)
+    return line.notes.some((n) => n.kind === 'FILLED' || n.kind === 'LEVEL')
+      ? 'Read its level once more, and what arrives is known.'
+      : 'Note a filling, then a level: then it is known what arrives.';
+  const share = percent(last.share);
+  if (line.state === 'SHORT') return `Only ${share} of what is planned arrives.`;
+  return line.state === 'TOO_MUCH'
+    ? `More than planned arrives: ${share}. Stop it, and look.`
+    : `${share} of what is planned arrives: nothing is wrong with the line.`;
+}
+
+/** When it will be empty. */
+export function emptyIn(days: Estimate | undefined): string | undefined {
+  if (!days) return undefined;
+  if (days.high < 1) return 'It is about empty now.';
+  const [low, high] = [Math.floor(days.low), Math.ceil(days.high)];
+  return high - low < 1 || Math.round(days.low) === Math.round(days.high)
+    ? `Empty in about ${Math.round(days.value)} days.`
+    : `Empty in ${low} to ${high} days.`;
+}
+
+/** What it brings a day as planned. */
+export function brings(line: Line, units: Units): string {
+  const { label, digits } = ALKALINITY[units.alkalinity];
+  const alkalinity = alkalinityFromMeq(line.meqPerLPerDay, units.alkalinity).toFixed(digits + 1);
+  const calcium =
+    line.calciumMgPerLPerDay > 0 ? `${line.calciumMgPerLPerDay.toFixed(1)} mg/L of calcium` : '';
+  const both = [line.meqPerLPerDay > 0 ? `${alkalinity} ${label}` : '', calcium].filter(Boolean);
+  return `${Math.round(line.mlPerDay)} mL a day, ${both.join(' and ')}`;
+}
+
+/** Runs one after the other, where they differ by more than chance: what a change was worth. */
+export function beforeAndAfter(runs: readonly Delivered[]): string | undefined {
+  const [before, after] = runs.slice(-2);
+  return before &&
+    after &&
+    (before.share.high < after.share.low || after.share.high < before.share.low)
+    ? `${percent(before.share)} in the run before, ${percent(after.share)} since.`
+    : undefined;
+}
+
+/** What the water loses, and whether that is growth or crust alike. */
+export function used(use: DoseUse, units: Units): string[] {
+  const { label, digits } = ALKALINITY[units.alkalinity];
+  const shown = (e: Estimate) =>
+    range(
+      {
+        value: alkalinityFromMeq(e.value, units.alkalinity),
+        low: alkalinityFromMeq(e.low, units.alkalinity),
+        high: alkalinityFromMeq(e.high, units.alkalinity),
+      },
+      digits + 1,
+    );
+  if (!use.alkalinity)
+    return [
+      `In ${use.days} days fewer than three tests of alkalinity were logged: what is used cannot be said.`,
+    ];
+  const changed = shown(use.alkalinity.changedPerDay).replaceAll('-', '−');
+  return [
+    `${shown(use.alkalinity.perDay)} ${label} a day are used: ${shown(use.arrivedMeqPerLPerDay)} arrived, and ${use.alkalinity.tests} tests moved by ${changed} a day.`,
+    ...(use.calcium ? [`Calcium: ${range(use.calcium.perDay, 1)} mg/L a day.`] : []),
+    ...(use.calciumPerMeq ? [ratio(use.calciumPerMeq)] : []),
+  ];
+}
+
+/** 20 mg/L go with 1 meq/L into skeletons and crusts alike. */
+function ratio(perMeq: Estimate): string {
+  const words = `${range(perMeq, 0)} mg/L of calcium go with each meq/L`;
+  if (perMeq.high < 15 || perMeq.low > 25)
+    return `${words}, where skeletons and crusts take 20: something else takes or brings one of both.`;
+  return `${words}, as into skeletons or crusts (20): animals grow, or it falls out on heaters and pumps.`;
+}
