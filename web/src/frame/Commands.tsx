@@ -2,6 +2,7 @@ import { useNavigate } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
 import { useTanks } from '../api/homes';
 import { Sheet } from '../parts/Sheet';
+import { opensAt } from './lastScreen';
 import { placesOf, ROUTE } from './places';
 import { toggleTheme } from './theme';
 import { useHelper } from './useHelper';
@@ -35,11 +36,11 @@ export function Commands({ tankId }: { tankId: string | undefined }) {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (typing(e.target) || e.ctrlKey || e.metaKey || e.altKey) return;
-      const screen = places[Number(e.key) - 1]?.screens[0];
+      const place = places[Number(e.key) - 1];
       if (e.key === '/') setOpen('find');
       else if (e.key === '?') setOpen('keys');
       else if (e.key === 'n') toggleTheme();
-      else if (screen && tankId) void navigate({ to: ROUTE[screen.path], params: { tankId } });
+      else if (place && tankId) void navigate({ to: opensAt(place), params: { tankId } });
       else return;
       e.preventDefault();
     };

@@ -1,12 +1,15 @@
 import { Link, useRouterState } from '@tanstack/react-router';
+import { opensAt, useRemember } from './lastScreen';
 import { placesOf, ROUTE } from './places';
 import { useHelper } from './useHelper';
 
-/** The places with their screens, at the left of wide windows. */
+/** The places at the left of wide windows; the open one unfolds its screens. */
 export function Rail({ tankId }: { tankId: string | undefined }) {
   const places = placesOf(useHelper());
+  const { place: here, screen } = useHere();
+  useRemember(here, screen?.path);
   const screenLook =
-    'flex min-h-7 tall:min-h-8 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
+    'flex min-h-9 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
   return (
     <nav
       aria-label="Places"
@@ -20,21 +23,24 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
       <div className="min-h-0 flex-1 overflow-y-auto">
         {tankId &&
           places.map((place, i) => (
-            <div key={place.name} className="tall:pb-1">
-              <p className="flex items-baseline gap-2.5 pt-1 pl-5 text-lg font-semibold">
-                <span className="text-sm font-normal text-soft">{i + 1}</span>
+            <div key={place.name} className="pb-1">
+              <Link
+                to={opensAt(place)}
+                params={{ tankId }}
+                activeProps={{}}
+                className="flex min-h-11 items-center gap-2.5 pl-5 text-lg font-semibold hover:text-accent"
+              >
+                <span aria-hidden className="text-sm font-normal text-soft">
+                  {i + 1}
+                </span>
                 {place.name}
-              </p>
-              {place.screens.map((screen) => (
-                <Link
-                  key={screen.path}
-                  to={ROUTE[screen.path]}
-                  params={{ tankId }}
-                  className={screenLook}
-                >
-                  {screen.name}
-                </Link>
-              ))}
+              </Link>
+              {place === here &&
+                place.screens.map((s) => (
+                  <Link key={s.path} to={ROUTE[s.path]} params={{ tankId }} className={screenLook}>
+                    {s.name}
+                  </Link>
+                ))}
             </div>
           ))}
       </div>
@@ -45,16 +51,19 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
   );
 }
 
-const usePlace = () => {
+/** The place that is open, and which of its screens. */
+const useHere = () => {
   const path = useRouterState({ select: (s) => s.location.pathname });
-  return placesOf(useHelper()).find((place) =>
-    place.screens.some((s) => path.endsWith(`/${s.path}`)),
+  const place = placesOf(useHelper()).find((p) =>
+    p.screens.some((s) => path.endsWith(`/${s.path}`)),
   );
+  return { place, screen: place?.screens.find((s) => path.endsWith(`/${s.path}`)) };
 };
 
 /** On phones the places stand under the thumb. */
 export function ThumbRail({ tankId }: { tankId: string | undefined }) {
-  const here = usePlace();
+  const { place: here, screen } = useHere();
+  useRemember(here, screen?.path);
   const places = placesOf(useHelper());
   const look =
     'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-[0.8rem] text-soft aria-[current]:border-accent aria-[current]:text-ink';
@@ -67,7 +76,7 @@ export function ThumbRail({ tankId }: { tankId: string | undefined }) {
         places.map((place) => (
           <Link
             key={place.name}
-            to={ROUTE[place.screens[0].path]}
+            to={opensAt(place)}
             params={{ tankId }}
             activeProps={{}}
             aria-current={place === here ? 'page' : undefined}
@@ -85,7 +94,7 @@ export function ThumbRail({ tankId }: { tankId: string | undefined }) {
 
 /** On phones the screens of the present place, above the page. */
 export function ScreenRow({ tankId }: { tankId: string }) {
-  const here = usePlace();
+  const { place: here } = useHere();
   if (!here || here.screens.length < 2) return null;
   return (
     <nav aria-label={here.name} className="flex gap-1 overflow-x-auto border-b px-2 md:hidden">
