@@ -109,16 +109,4 @@ public record Delivered(
                 ? scatter / freedom
                 : 1;
     }
-
-    /** Days until it is empty from its last level on, at what is planned then. */
-    public @Nullable Estimate daysLeft(Schedule schedule) {
-        ReservoirLevel last = levels.get(levels.size() - 1);
-        double perDay = schedule.mlPerDay(last.at());
-        return perDay <= 0 || share.low() <= 0
-                ? null
-                : new Estimate(
-                        last.ml() / (perDay * share.value()),
-                        last.ml() / (perDay * share.high()),
-                        last.ml() / (perDay * share.low()));
-    }
 }

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
-import jollytide.core.evidence.Estimate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -37,16 +36,6 @@ class DeliveredTest {
         assertThat(found.fallsShort()).isTrue();
         assertThat(found.tooMuch()).isFalse();
         assertThat(1600 / SIXTY.mlPerDay(FILLED)).isCloseTo(26.7, within(0.05));
-    }
-
-    @Test
-    void saysWhenItWillBeEmpty() {
-        Delivered found = of(new ReservoirLevel(FILLED, 1600, 5), new ReservoirLevel(day(10), 1150, 15));
-        assertThat(found.share().value()).isCloseTo(0.75, within(1e-9));
-        Estimate left = Objects.requireNonNull(found.daysLeft(SIXTY));
-        assertThat(left.value()).isCloseTo(1150 / 45.0, within(1e-9));
-        assertThat(left.low()).isLessThan(left.value());
-        assertThat(left.high()).isGreaterThan(left.value());
     }
 
     /** Half way through the plan was doubled: what was planned is 300 + 600 mL. */

@@ -133,6 +133,41 @@ class EffectTest {
         assertThat(possible.holds(truth)).isTrue();
     }
 
+    /** Days far apart are run each by itself: here both lie in one log, and what comes of it is nearly the same. */
+    @Test
+    void daysInARunOfTheirOwnSayTheSame() {
+        RoomCourse room = Logged.room(DAYS, EffectTest::crowded);
+        TankLog log = log(Logged.ph(states(room, MeasureSet.of(new Agitation(3)))), room, ALKALINITY);
+        Instant then = WINDOWS.change().atStartOfDay(Logged.ZONE).toInstant();
+        Instant after = WINDOWS.after().atStartOfDay(Logged.ZONE).toInstant();
+        TankLog first = part(log, Instant.EPOCH, then);
+        TankLog second = part(log, after, Instant.MAX);
+        Effect together = effect(log);
+        Effect apart = Objects.requireNonNull(Effect.of(
+                List.of(first, second),
+                Logged.TANK,
+                before(log).apart(),
+                WINDOWS,
+                day -> false,
+                NO_DOUBT,
+                Logged.ZONE));
+        assertThat(apart.daysAfter()).isEqualTo(together.daysAfter());
+        assertThat(apart.trough().raw()).isEqualTo(together.trough().raw());
+        assertThat(apart.trough().left().value())
+                .isCloseTo(together.trough().left().value(), within(0.01));
+    }
+
+    private static TankLog part(TankLog log, Instant from, Instant until) {
+        return new TankLog(
+                log.ph().stream()
+                        .filter(r -> !r.at().isBefore(from) && r.at().isBefore(until))
+                        .toList(),
+                List.of(),
+                log.room(),
+                true,
+                log.alkalinity());
+    }
+
     @Test
     void withoutATwinNothingIsExplained() {
         RoomCourse room = Logged.room(DAYS, Logged.HOME);

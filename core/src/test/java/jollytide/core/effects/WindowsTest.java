@@ -1,6 +1,7 @@
 package jollytide.core.effects;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -9,6 +10,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
 import jollytide.core.effects.Windows.Edge;
+import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
 
 class WindowsTest {
@@ -85,5 +87,22 @@ class WindowsTest {
         Windows w = of(LATER, new Edge(FITTED, "the same minute"));
         assertThat(w.before()).isEqualTo(w.change());
         assertThat(w.before().datesUntil(w.change()).count()).isZero();
+    }
+
+    @Test
+    void anyDaysBesideAnyLaterOnes() {
+        LocalDate day = LocalDate.of(2026, 10, 1);
+        Windows w = Windows.between(day, day.plusDays(3), day.plusDays(40), day.plusDays(41));
+        assertThat(w.isBefore(day.plusDays(2))).isTrue();
+        assertThat(w.isBefore(day.plusDays(3))).isFalse();
+        assertThat(w.isAfter(day.plusDays(40))).isTrue();
+        assertThat(w.isAfter(day.plusDays(39))).isFalse();
+        assertThatThrownBy(() -> Windows.between(day, day, day, day.plusDays(1)))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("before");
+        assertThatThrownBy(() -> Windows.between(day, day.plusDays(32), day.plusDays(40), day.plusDays(41)))
+                .isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> Windows.between(day, day.plusDays(3), day.plusDays(2), day.plusDays(4)))
+                .hasMessageContaining("before the first days end");
     }
 }

@@ -16,6 +16,7 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.doses.Delivered;
+import jollytide.core.doses.DosedLine;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
@@ -46,7 +47,6 @@ import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import jollytide.server.twin.TwinBook;
 import org.hipparchus.stat.descriptive.rank.Median;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -63,8 +63,6 @@ public class DoseService {
     private static final double ASSUMED_PEAK_PH = 8.2;
     /** A level in centimetres is read to so much. From memory. */
     private static final double CM = 0.2;
-    /** Share of what was planned that a line without levels may bring; assumed. */
-    private static final Estimate UNSEEN = new Estimate(1, 0.9, 1.05);
     /** Between two levels one may seem to rise by their own errors alone, in deviations. */
     private static final double MAY_SEEM_TO_RISE = 4;
 
@@ -90,30 +88,44 @@ public class DoseService {
         this.clock = clock;
     }
 
-    @Transactional(readOnly = true)
+    /** A line with what was seen of it, and what that comes to. */
+    private record Known(DosingLine line, List<LineNote> noted, DosedLine dosed) {}
+
     public DosesView list(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
         double litres = book.setup(tank).netVolumeL();
-        List<LineView> views = views(tank, litres);
-        return new DosesView(views, use(tank, views, litres), book.evaporationLPerDay(tank));
+        List<Known> all = known(tank);
+        return new DosesView(
+                all.stream().map(known -> view(known, litres)).toList(),
+                use(tank, all.stream().map(Known::dosed).toList(), litres),
+                book.evaporationLPerDay(tank));
     }
 
     /** The lines alone, those in use first. */
-    @Transactional(readOnly = true)
     public List<LineView> lines(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
-        return views(tank, tank.netVolumeL());
+        return known(tank).stream().map(known -> view(known, tank.netVolumeL())).toList();
     }
 
-    private List<LineView> views(Tank tank, double litres) {
+    private List<Known> known(Tank tank) {
         List<DosingLine> all = lines.findAllOf(tank.id());
         Map<UUID, List<LineNote>> noted =
                 noted(all.stream().map(l -> l.id).toList()).stream().collect(Collectors.groupingBy(n -> n.lineId));
         return all.stream()
                 .sorted(Comparator.comparing((DosingLine l) -> l.endedAt != null)
                         .thenComparing(l -> l.name))
-                .map(line -> view(line, noted.getOrDefault(line.id, List.of()), litres))
+                .map(line -> known(line, noted.getOrDefault(line.id, List.of())))
                 .toList();
+    }
+
+    private static Known known(DosingLine line, List<LineNote> noted) {
+        Schedule schedule = line.schedule();
+        ReservoirLevel last = noted.stream()
+                .filter(n -> n.ml != null)
+                .reduce((earlier, later) -> later)
+                .map(DoseService::level)
+                .orElse(null);
+        return new Known(line, noted, new DosedLine(line.solution(), schedule, runs(noted, schedule), last));
     }
 
     @Transactional
@@ -268,17 +280,12 @@ public class DoseService {
                 .toList();
     }
 
-    private LineView view(DosingLine line, List<LineNote> noted, double litres) {
-        Schedule schedule = line.schedule();
-        List<Delivered> runs = runs(noted, schedule);
-        Delivered last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
-        // After a change nothing is known of the line yet; a filling leaves it as it was.
-        boolean goesOn = last != null
-                && noted.stream().noneMatch(n -> n.kind == LineNote.Kind.CHANGED && n.at.isAfter(last.until()));
-        LineState state = !goesOn
-                ? LineState.NOT_KNOWN
-                : last.fallsShort() ? LineState.SHORT : last.tooMuch() ? LineState.TOO_MUCH : LineState.AS_PLANNED;
-        double mlPerDay = schedule.mlPerDay(clock.instant());
+    private LineView view(Known known, double litres) {
+        DosingLine line = known.line();
+        List<LineNote> noted = known.noted();
+        DosedLine dosed = known.dosed();
+        LineState state = state(noted, dosed.runs());
+        double mlPerDay = dosed.schedule().mlPerDay(clock.instant());
         return new LineView(
                 line.id,
                 line.version,
@@ -296,28 +303,27 @@ public class DoseService {
                 noted.stream()
                         .map(n -> new NoteOfLine(n.id, n.at, n.kind, n.ml, n.note))
                         .toList(),
-                runs,
+                dosed.runs(),
                 state,
-                daysLeft(noted, last, schedule),
+                dosed.daysLeft(clock.instant()),
                 state == LineState.SHORT ? lookFor(noted) : List.of(),
                 line.endedAt);
     }
 
-    /** From the last level or filling on, by the share of the last run; as planned where there is none. */
-    private @Nullable Estimate daysLeft(List<LineNote> noted, @Nullable Delivered last, Schedule schedule) {
-        LineNote level = noted.stream()
-                .filter(n -> n.ml != null)
-                .reduce((earlier, later) -> later)
-                .orElse(null);
-        double perDay = schedule.mlPerDay(clock.instant());
-        Estimate share = last == null ? UNSEEN : last.share();
-        if (level == null || perDay <= 0 || share.low() <= 0) {
-            return null;
+    /** After a change nothing is known of the line yet; a filling leaves it as it was. */
+    private static LineState state(List<LineNote> noted, List<Delivered> runs) {
+        if (runs.isEmpty()) {
+            return LineState.NOT_KNOWN;
         }
-        double since = Duration.between(level.at, clock.instant()).toMinutes() / 1440.0;
-        ToDoubleFunction<Double> left = of -> Math.max(0, level.ml / (perDay * of) - since);
-        return new Estimate(
-                left.applyAsDouble(share.value()), left.applyAsDouble(share.high()), left.applyAsDouble(share.low()));
+        Delivered last = runs.get(runs.size() - 1);
+        if (noted.stream().anyMatch(n -> n.kind == LineNote.Kind.CHANGED && n.at.isAfter(last.until()))) {
+            return LineState.NOT_KNOWN;
+        }
+        return last.fallsShort() ? LineState.SHORT : last.tooMuch() ? LineState.TOO_MUCH : LineState.AS_PLANNED;
+    }
+
+    private static ReservoirLevel level(LineNote n) {
+        return new ReservoirLevel(n.at, n.ml, n.deviationMl);
     }
 
     /** Levels from one filling or change to the next; what was filled in is the first of them. */
@@ -335,7 +341,7 @@ public class DoseService {
                 }
             }
             if (n.ml != null) {
-                run.add(new ReservoirLevel(n.at, n.ml, n.deviationMl));
+                run.add(level(n));
             }
         }
         runs.add(run);
@@ -363,12 +369,11 @@ public class DoseService {
                 .toList();
     }
 
-    private UseView use(Tank tank, List<LineView> all, double litres) {
+    private UseView use(Tank tank, List<DosedLine> all, double litres) {
         Instant until = clock.instant();
         Instant from = until.minus(Duration.ofDays(USE_DAYS));
-        Estimate arrived = arrived(all, from, until, l -> new Solution(l.solute(), l.molPerL()).meqPerMl() / litres);
-        Estimate calciumArrived =
-                arrived(all, from, until, l -> new Solution(l.solute(), l.molPerL()).calciumMgPerMl() / litres);
+        Estimate arrived = arrived(all, from, until, solution -> solution.meqPerMl() / litres);
+        Estimate calciumArrived = arrived(all, from, until, solution -> solution.calciumMgPerMl() / litres);
         Duration window = Duration.ofDays(USE_DAYS);
         Use alkalinity = Use.of(read(tank, Quantity.ALKALINITY, window), arrived, Use.ALKALINITY_TEST);
         Use calcium = Use.of(read(tank, Quantity.CALCIUM, window), calciumArrived, Use.CALCIUM_TEST);
@@ -390,37 +395,15 @@ public class DoseService {
                         : null);
     }
 
-    /** A day, by what each line's levels say; between them by the run before, and as planned where there is none. */
-    private static Estimate arrived(List<LineView> all, Instant from, Instant until, ToDoubleFunction<LineView> perMl) {
-        double value = 0;
-        double low = 0;
-        double high = 0;
-        for (LineView line : all) {
-            List<Schedule.DailyDose> plans = new ArrayList<>(line.plans());
-            if (line.endedAt() != null) {
-                plans.add(new Schedule.DailyDose(line.endedAt(), 0));
-            }
-            Schedule schedule = new Schedule(plans);
-            Estimate share = UNSEEN;
-            Instant then = from;
-            for (Delivered run : line.runs()) {
-                Instant ends = run.until().isBefore(until) ? run.until() : until;
-                if (ends.isAfter(then)) {
-                    share = run.share();
-                    double planned = schedule.planned(then, ends) * perMl.applyAsDouble(line);
-                    value += planned * share.value();
-                    low += planned * share.low();
-                    high += planned * share.high();
-                    then = ends;
-                }
-                share = run.share();
-            }
-            double rest = schedule.planned(then, until) * perMl.applyAsDouble(line);
-            value += rest * share.value();
-            low += rest * share.low();
-            high += rest * share.high();
+    /** A day, of whatever a millilitre of each line brings. */
+    private static Estimate arrived(
+            List<DosedLine> all, Instant from, Instant until, ToDoubleFunction<Solution> perMl) {
+        Estimate sum = Estimate.exact(0);
+        for (DosedLine line : all) {
+            Estimate one = line.arrivedMl(from, until).times(perMl.applyAsDouble(line.solution()) / USE_DAYS);
+            sum = new Estimate(sum.value() + one.value(), sum.low() + one.low(), sum.high() + one.high());
         }
-        return new Estimate(value / USE_DAYS, low / USE_DAYS, high / USE_DAYS);
+        return sum;
     }
 
     private List<Reading> read(Tank tank, Quantity quantity, Duration back) {
