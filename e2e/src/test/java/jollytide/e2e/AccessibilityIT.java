@@ -38,6 +38,11 @@ class AccessibilityIT extends BrowserTest {
         "margin, desktop, night",
         "margin, phone, day",
         "media, phone, day",
+        "doses, desktop, day",
+        "doses, phone, night",
+        "new line, desktop, night",
+        "share sheet, phone, night",
+        "compared days, desktop, day",
         "readiness, desktop, day",
         "readiness, phone, night",
         "outage, phone, day",
@@ -86,6 +91,18 @@ class AccessibilityIT extends BrowserTest {
                     case "working sheet" -> {
                         page.navigate(tank + "staircase");
                         button(page, "Show the working").click();
+                    }
+                    case "share sheet" -> {
+                        page.navigate(tank + "today");
+                        button(page, "share").click();
+                    }
+                    case "new line" -> {
+                        page.navigate(tank + "doses");
+                        button(page, "A new line").click();
+                    }
+                    case "compared days" -> {
+                        page.navigate(tank + "history");
+                        button(page, "compare days").click();
                     }
                     case "questions" -> {
                         page.navigate(tank + "bring");
