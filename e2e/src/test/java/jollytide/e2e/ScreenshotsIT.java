@@ -53,7 +53,6 @@ class ScreenshotsIT extends BrowserTest {
         outage.getByText("Look at the animals").first().waitFor();
         take("outage-phone", outage);
         button(outage, "The power is back").click();
-        take("sums", demo(visitor(DESKTOP), "Lantern Reef", "Sums"));
         Page welcome = visitor(DESKTOP);
         welcome.navigate("/welcome");
         take("welcome", welcome);
