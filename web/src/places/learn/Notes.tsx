@@ -59,7 +59,7 @@ export function Notes() {
         evening than at noon. How fast the room’s CO2 falls once everybody has left is its air
         changes an hour, as in any tracer-gas test.
       </Note>
-      <Note question="Does the doser give what it is told to?" see={['doses', 'Doses']}>
+      <Note question="Does the doser give what it is set to?" see={['doses', 'Doses']}>
         Often not: tubes age, air gets in, limewater crusts. What a reservoir holds now and then,
         beside what was planned by then, tells the share that arrives, long before the bottle is
         empty. What arrives less what tests show is what the tank uses; skeletons and crusts take 20

@@ -50,8 +50,7 @@ public final class DemoHistory {
         Stretch onFrontHose = new Stretch(moment(end, zone, 20, "13:20"), moment(end, zone, 16, "12:50"));
         Stretch onMedia = new Stretch(moment(end, zone, 10, "15:10"), moment(end, zone, 6, "16:00"));
         Instant cleaned = moment(end, zone, 71, "11:30");
-        Instant newPump = moment(end, zone, 34, "20:00");
-        Instant bled = moment(end, zone, 20, "19:30");
+        LimewaterCan can = new LimewaterCan(end, zone);
         Household.Days days = (local, before, lit) -> {
             Instant now = local.toInstant();
             boolean rearHose = onRearHose.holds(now);
@@ -62,9 +61,7 @@ public final class DemoHistory {
             int hour = local.getHour();
             double rearAir = hour >= 3 && hour < 7 ? 780 : 430;
             double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
-            double alkalinity = !now.isBefore(newPump) && now.isBefore(bled)
-                    ? -0.25 * LIMEWATER_MEQ_PER_L
-                    : !now.isBefore(bled) && before >= LimewaterCan.CAUGHT_UP_DAYS ? 0.5 * LIMEWATER_MEQ_PER_L : 0;
+            double alkalinity = can.over(now) * LIMEWATER_MEQ_PER_L;
             return new Hour(
                     RoomSpace.ppmPerH(respiration, 180),
                     windows,
@@ -100,10 +97,10 @@ public final class DemoHistory {
                         "away for nine days",
                         "The dog came along.",
                         List.of(new Measures.Put("nobody", Map.of(), Map.of()))),
-                new Happening(Kind.ADDITIVE, newPump, "new limewater pump", "0.8 L a day, as before."),
+                new Happening(Kind.ADDITIVE, can.newPump(), "new limewater pump", "0.8 L a day, as before."),
                 new Happening(
                         Kind.MAINTENANCE,
-                        bled,
+                        can.bled(),
                         null,
                         "air bled from the limewater line",
                         "The cans had lasted far too long.",
@@ -131,11 +128,7 @@ public final class DemoHistory {
                 0.4,
                 Life.reef(0.019, 0.035));
         TankHistory recorded = recorded(tank, household, seed, 8.6, happenings);
-        return new TankHistory(
-                recorded.series(),
-                recorded.happenings(),
-                recorded.calibrations(),
-                new LimewaterCan(end, zone).notes(seed));
+        return new TankHistory(recorded.series(), recorded.happenings(), recorded.calibrations(), can.notes(seed));
     }
 
     /** Room 6: a school's tank; 26 pupils on weekdays, half-term four to three weeks before the end. */

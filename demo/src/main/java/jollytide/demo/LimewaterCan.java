@@ -13,14 +13,13 @@ import jollytide.demo.TankHistory.Seen;
  * Lantern Reef's 5 L can of saturated limewater: 800 mL a day are planned, 1200 for a week after the line was bled. A
  * fourth of it is missing from the new pump on until then.
  */
-final class LimewaterCan {
-    static final double VESSEL_ML = 5000;
-    static final double ML_PER_DAY = 800;
-    static final double CATCHING_UP_ML_PER_DAY = 1200;
-    static final double SHORT_SHARE = 0.75;
-    static final int SINCE_DAYS = 60;
-    static final int CAUGHT_UP_DAYS = 13;
+public final class LimewaterCan {
+    public static final double VESSEL_ML = 5000;
+    public static final double ML_PER_DAY = 800;
+    public static final double CATCHING_UP_ML_PER_DAY = 1200;
 
+    private static final double SHORT_SHARE = 0.75;
+    private static final int SINCE_DAYS = 60;
     private static final double READ_ML = 15;
     private static final double DAY_SCATTER = 0.05;
     /** Twice a week. */
@@ -32,12 +31,38 @@ final class LimewaterCan {
     private final Instant bled;
     private final Instant caughtUp;
 
-    LimewaterCan(Instant end, ZoneId zone) {
+    public LimewaterCan(Instant end, ZoneId zone) {
         this.end = end;
         this.since = DemoHistory.moment(end, zone, SINCE_DAYS, "19:00");
         this.pump = DemoHistory.moment(end, zone, 34, "20:00");
         this.bled = DemoHistory.moment(end, zone, 20, "19:30");
-        this.caughtUp = DemoHistory.moment(end, zone, CAUGHT_UP_DAYS, "19:30");
+        this.caughtUp = DemoHistory.moment(end, zone, 13, "19:30");
+    }
+
+    /** When its pump was replaced by one that falls short. */
+    Instant newPump() {
+        return pump;
+    }
+
+    /** When the air was let out of its line, and more was planned. */
+    public Instant bled() {
+        return bled;
+    }
+
+    /** When as much was planned again as before. */
+    public Instant caughtUp() {
+        return caughtUp;
+    }
+
+    /** What arrives over what the corals use, as a share of that. */
+    double over(Instant t) {
+        return arrives(t) / ML_PER_DAY - 1;
+    }
+
+    private double arrives(Instant t) {
+        double share = !t.isBefore(pump) && t.isBefore(bled) ? SHORT_SHARE : 1;
+        double planned = !t.isBefore(bled) && t.isBefore(caughtUp) ? CATCHING_UP_ML_PER_DAY : ML_PER_DAY;
+        return share * planned;
     }
 
     /** As it was read twice a week and filled up again each time. */
@@ -62,9 +87,7 @@ final class LimewaterCan {
         double ml = 0;
         Duration step = Duration.ofMinutes(30);
         for (Instant t = from; t.isBefore(until); t = t.plus(step)) {
-            double share = !t.isBefore(pump) && t.isBefore(bled) ? SHORT_SHARE : 1;
-            double planned = !t.isBefore(bled) && t.isBefore(caughtUp) ? CATCHING_UP_ML_PER_DAY : ML_PER_DAY;
-            ml += share * planned / 48;
+            ml += arrives(t) / 48;
         }
         return ml;
     }

@@ -14,27 +14,21 @@ public record Solution(Solute solute, double molPerL) {
     /** What may be dissolved, and at most how much of it, mol/L. */
     public enum Solute {
         /** Saturated at 25 °C; what is warmer holds less. */
-        LIMEWATER("limewater", Limewater.SATURATED_MOL_PER_L),
+        LIMEWATER(Limewater.SATURATED_MOL_PER_L),
         /** About what dissolves at room temperature. From memory. */
-        SODA_ASH("soda ash", 1.5),
+        SODA_ASH(1.5),
         /** Likewise. */
-        BICARBONATE("sodium bicarbonate", 1.0),
+        BICARBONATE(1.0),
         /** Dissolving more heats it beyond what a bottle should bear: about 11 K for 1 mol/L. From memory. */
-        SODIUM_HYDROXIDE("sodium hydroxide", 1.0),
-        POTASSIUM_HYDROXIDE("potassium hydroxide", 1.0),
+        SODIUM_HYDROXIDE(1.0),
+        POTASSIUM_HYDROXIDE(1.0),
         /** No alkalinity. About what dissolves, in round figures. From memory. */
-        CALCIUM_CHLORIDE("calcium chloride", 4.0);
+        CALCIUM_CHLORIDE(4.0);
 
-        private final String label;
         private final double mostMolPerL;
 
-        Solute(String label, double mostMolPerL) {
-            this.label = label;
+        Solute(double mostMolPerL) {
             this.mostMolPerL = mostMolPerL;
-        }
-
-        public String label() {
-            return label;
         }
 
         public double mostMolPerL() {

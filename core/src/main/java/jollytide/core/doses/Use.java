@@ -21,9 +21,6 @@ public record Use(Estimate perDay, Estimate changedPerDay, int tests) {
     /** Scatter of one test of calcium, mg/L. From memory. */
     public static final double CALCIUM_TEST = 10;
 
-    /** Calcium that goes with 1 meq/L of alkalinity into skeletons and crusts alike, mg/L: 40.078 ÷ 2. */
-    public static final double CALCIUM_PER_MEQ = 20.04;
-
     private static final int LEAST_TESTS = 3;
     private static final double NINETY = 1.645;
     private static final double BOTH_SIDES = 0.95;
@@ -55,5 +52,21 @@ public record Use(Estimate perDay, Estimate changedPerDay, int tests) {
         double down = Math.hypot(half, arrivedPerDay.value() - arrivedPerDay.low());
         double use = arrivedPerDay.value() - slope;
         return new Use(new Estimate(use, use - down, use + up), changed, tests.size());
+    }
+
+    /**
+     * Calcium that is used with each milliequivalent of alkalinity, mg/L for each meq/L: 20.04 (40.078 ÷ 2) where both go
+     * into calcium carbonate, skeletons and crusts alike.
+     *
+     * @return null unless both are known and used
+     */
+    public static @Nullable Estimate calciumPerMeq(@Nullable Use calcium, @Nullable Use alkalinity) {
+        if (calcium == null || alkalinity == null || alkalinity.perDay.low() <= 0 || calcium.perDay.value() <= 0) {
+            return null;
+        }
+        return new Estimate(
+                calcium.perDay.value() / alkalinity.perDay.value(),
+                Math.max(0, calcium.perDay.low()) / alkalinity.perDay.high(),
+                calcium.perDay.high() / alkalinity.perDay.low());
     }
 }

@@ -56,6 +56,20 @@ class UseTest {
         assertThat(held).isGreaterThanOrEqualTo(175);
     }
 
+    /** 20.04 mg/L of calcium go with 1 meq/L into calcium carbonate: 40.078 ÷ 2, by its formula. */
+    @Test
+    void calciumGoesWithAlkalinity() {
+        Use alkalinity = new Use(new Estimate(0.1, 0.08, 0.12), Estimate.exact(0), 4);
+        Use calcium = new Use(new Estimate(2.004, 1.5, 2.5), Estimate.exact(0), 4);
+        Estimate ratio = Objects.requireNonNull(Use.calciumPerMeq(calcium, alkalinity));
+        assertThat(ratio.value()).isCloseTo(40.078 / 2, within(0.01));
+        assertThat(ratio.low()).isCloseTo(1.5 / 0.12, within(1e-9));
+        assertThat(ratio.high()).isCloseTo(2.5 / 0.08, within(1e-9));
+        assertThat(Use.calciumPerMeq(null, alkalinity)).isNull();
+        assertThat(Use.calciumPerMeq(calcium, new Use(new Estimate(0.1, -0.1, 0.3), Estimate.exact(0), 4)))
+                .isNull();
+    }
+
     @Test
     void twoTestsOrOneDayTellNothing() {
         assertThat(Use.of(tests(2, 7, 0, 0, 1), Estimate.exact(0), Use.ALKALINITY_TEST))

@@ -15,6 +15,7 @@ import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
 import jollytide.demo.DemoHistory;
+import jollytide.demo.LimewaterCan;
 import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
@@ -150,14 +151,14 @@ class DemoHome implements SmartInitializingSingleton {
                 .id();
         TankHistory history = DemoHistory.lanternReef(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
-        limewater(keeper, tank, zone, history.reservoir());
+        limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
         mediaTrial(keeper, tank, zone);
         kit.add(keeper, home, cells("battery air pump", "red box under the stairs", "Mira, Jonas", 60, 0.6, 4));
         kit.add(keeper, home, ups("air pump on the desk’s UPS", "beside the tank", "Mira", 180, 3.4));
     }
 
     /** The can that the history tells of: its pump fell short for a fortnight, and was made good for in a week. */
-    private void limewater(UUID keeper, UUID tank, ZoneId zone, List<TankHistory.ReservoirNote> notes) {
+    private void limewater(UUID keeper, UUID tank, LimewaterCan can, List<TankHistory.ReservoirNote> notes) {
         UUID line = doses.add(
                 keeper,
                 tank,
@@ -165,12 +166,12 @@ class DemoHome implements SmartInitializingSingleton {
                         "limewater",
                         Solution.Solute.LIMEWATER,
                         1.0,
-                        5000.0,
+                        LimewaterCan.VESSEL_ML,
                         null,
-                        800.0,
+                        LimewaterCan.ML_PER_DAY,
                         notes.get(0).at().toString()));
-        doses.plan(keeper, tank, line, new NewPlan(evening(zone, 20), 1200.0));
-        doses.plan(keeper, tank, line, new NewPlan(evening(zone, 13), 800.0));
+        doses.plan(keeper, tank, line, new NewPlan(can.bled().toString(), LimewaterCan.CATCHING_UP_ML_PER_DAY));
+        doses.plan(keeper, tank, line, new NewPlan(can.caughtUp().toString(), LimewaterCan.ML_PER_DAY));
         for (TankHistory.ReservoirNote n : notes) {
             boolean levelled = n.seen() != TankHistory.Seen.BUBBLES;
             doses.note(
@@ -188,11 +189,7 @@ class DemoHome implements SmartInitializingSingleton {
                 keeper,
                 tank,
                 line,
-                new NewLineNote(evening(zone, 20), LineNote.Kind.CHANGED, null, null, "air bled from the line"));
-    }
-
-    private String evening(ZoneId zone, int daysBefore) {
-        return LocalDate.ofInstant(clock.instant().minus(Duration.ofDays(daysBefore)), zone) + "T19:30";
+                new NewLineNote(can.bled().toString(), LineNote.Kind.CHANGED, null, null, "air bled from the line"));
     }
 
     /** The 400 g on room air that the history tells of, with the colours that Mira read. */

@@ -377,22 +377,7 @@ public class DoseService {
         Duration window = Duration.ofDays(USE_DAYS);
         Use alkalinity = Use.of(read(tank, Quantity.ALKALINITY, window), arrived, Use.ALKALINITY_TEST);
         Use calcium = Use.of(read(tank, Quantity.CALCIUM, window), calciumArrived, Use.CALCIUM_TEST);
-        boolean both = alkalinity != null
-                && calcium != null
-                && alkalinity.perDay().low() > 0
-                && calcium.perDay().value() > 0;
-        return new UseView(
-                USE_DAYS,
-                arrived,
-                alkalinity,
-                calcium,
-                both
-                        ? new Estimate(
-                                calcium.perDay().value() / alkalinity.perDay().value(),
-                                Math.max(0, calcium.perDay().low())
-                                        / alkalinity.perDay().high(),
-                                calcium.perDay().high() / alkalinity.perDay().low())
-                        : null);
+        return new UseView(USE_DAYS, arrived, alkalinity, calcium, Use.calciumPerMeq(calcium, alkalinity));
     }
 
     /** A day, of whatever a millilitre of each line brings. */

@@ -31,8 +31,6 @@ class EffectMaker {
     /** What a keeper would want to see where nobody said what is possible. */
     private static final double WORTH_SEEING_PH = 0.05;
 
-    private static final double HOURS_A_DAY = 24;
-
     private final TwinBook book;
 
     EffectMaker(TwinBook book) {
@@ -54,7 +52,7 @@ class EffectMaker {
         TwinBook.Described was = book.describe(history.tank(), then);
         TankLog log = book.logged(history.tank(), was, from, until);
         Estimate possible = step.said() ? possible(history, was, then, step.over()) : null;
-        double days = daysBetween(middle(from, then), middle(history.start(windows.after()), until));
+        double days = TankHistory.days(middle(from, then), middle(history.start(windows.after()), until));
         return found(history, windows, was, List.of(log), days, possible, lookFor(step));
     }
 
@@ -152,16 +150,12 @@ class EffectMaker {
     /** Hours have no tests of their own. */
     private static Doubt ofProbe(TankHistory history, TwinBook.Described was, Instant before, Instant during) {
         return Doubt.of(
-                daysBetween(before, during),
+                TankHistory.days(before, during),
                 history.calibratedBetween(before, during),
                 0,
                 0,
                 was.setup().alkalinityMeqPerL(),
                 Priors.ASSUMED);
-    }
-
-    private static double daysBetween(Instant from, Instant until) {
-        return Duration.between(from, until).toHours() / HOURS_A_DAY;
     }
 
     /** Of the trough; null without a fit, which says what could be behind the log. */

@@ -122,7 +122,7 @@ record TankHistory(
                 .orElse(0);
     }
 
-    private static double days(Instant from, Instant until) {
+    static double days(Instant from, Instant until) {
         return Duration.between(from, until).toHours() / 24.0;
     }
 }
