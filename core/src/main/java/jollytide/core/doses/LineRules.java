@@ -18,9 +18,15 @@ import org.jspecify.annotations.Nullable;
  * @param water the tank's, at the highest pH of an ordinary day
  * @param evaporationLPerDay of the tank
  * @param usePerDay alkalinity that is used, meq/L a day; 0 where nobody knows
+ * @param others what the tank's other lines bring meanwhile
  */
 public record LineRules(
-        double litres, CarbonateSystem system, CarbonateState water, double evaporationLPerDay, double usePerDay) {
+        double litres,
+        CarbonateSystem system,
+        CarbonateState water,
+        double evaporationLPerDay,
+        double usePerDay,
+        Beside others) {
     /** Beyond what is used. Common practice. */
     private static final double MOST_CLIMB_DKH = 1;
     /** What animals survive once, when all of a vessel comes at once. From memory. */
@@ -29,26 +35,44 @@ public record LineRules(
     private static final double MOST_AT_ONCE_DKH = 1.5;
     private static final int STEPS = 40;
 
+    /**
+     * What lines bring a day at the most.
+     *
+     * @param limewaterMl of water that comes with limewater
+     * @param meq of alkalinity
+     */
+    public record Beside(double limewaterMl, double meq) {
+        public static final Beside NOTHING = new Beside(0, 0);
+
+        /** With one more line of so much a day. */
+        public Beside and(Solution solution, double mlPerDay) {
+            return new Beside(
+                    limewaterMl + (isLimewater(solution) ? mlPerDay : 0), meq + solution.meqPerMl() * mlPerDay);
+        }
+    }
+
     /** All rules that stop a plan; none when it may be. */
     public List<Stop> stops(Solution solution, double vesselMl, double mlPerDay) {
         List<Stop> stops = new ArrayList<>();
+        Beside all = others.and(solution, mlPerDay);
         double evaporates = evaporationLPerDay * 1000;
-        if (solution.solute() == Solution.Solute.LIMEWATER && mlPerDay > evaporates) {
+        if (isLimewater(solution) && all.limewaterMl() > evaporates) {
             stops.add(new Stop(
                     Stop.Rule.EVAPORATION,
                     text(
-                            "%.0f mL of limewater a day is more than evaporates here, about %.0f mL: the water would lose its salt.",
-                            mlPerDay, evaporates),
-                    evaporates));
+                            "%.0f mL of limewater a day%s is more than evaporates here, about %.0f mL: the water would lose its salt.",
+                            all.limewaterMl(), others.limewaterMl() > 0 ? " from all lines" : "", evaporates),
+                    Math.max(0, evaporates - others.limewaterMl())));
         }
         double mostPerDay = (usePerDay + AlkalinityUnit.DKH.toMeqPerL(MOST_CLIMB_DKH)) * litres;
-        if (solution.meqPerMl() * mlPerDay > mostPerDay) {
+        if (solution.meqPerMl() > 0 && all.meq() > mostPerDay) {
             stops.add(new Stop(
                     Stop.Rule.CLIMB,
                     text(
-                            "It brings %.1f dKH a day, more than 1 dKH beyond what is used: alkalinity would climb too fast.",
-                            AlkalinityUnit.DKH.fromMeqPerL(solution.meqPerMl() * mlPerDay / litres)),
-                    mostPerDay / solution.meqPerMl()));
+                            "%s %.1f dKH a day, more than 1 dKH beyond what is used: alkalinity would climb too fast.",
+                            others.meq() > 0 ? "With the other lines it brings" : "It brings",
+                            AlkalinityUnit.DKH.fromMeqPerL(all.meq() / litres)),
+                    Math.max(0, mostPerDay - others.meq()) / solution.meqPerMl()));
         }
         if (!survives(solution, vesselMl)) {
             double most = mostVesselMl(solution, vesselMl);
@@ -63,6 +87,10 @@ public record LineRules(
                     most));
         }
         return stops;
+    }
+
+    private static boolean isLimewater(Solution solution) {
+        return solution.solute() == Solution.Solute.LIMEWATER;
     }
 
     private double meqPerL(Solution solution, double ml) {

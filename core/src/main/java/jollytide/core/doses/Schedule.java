@@ -44,6 +44,17 @@ public record Schedule(List<DailyDose> plans) {
                 .orElse(0.0);
     }
 
+    /** The most that is in force at any moment from then on, mL/day. */
+    public double mostMlPerDay(Instant from) {
+        return Math.max(
+                mlPerDay(from),
+                plans.stream()
+                        .filter(p -> p.since().isAfter(from))
+                        .mapToDouble(DailyDose::mlPerDay)
+                        .max()
+                        .orElse(0));
+    }
+
     private static Instant later(Instant a, Instant b) {
         return a.isAfter(b) ? a : b;
     }

@@ -20,11 +20,15 @@ class LineRulesTest {
     private static final LineRules RULES = rules(2.5, 0);
 
     private static LineRules rules(double evaporationLPerDay, double usePerDay) {
+        return rules(evaporationLPerDay, usePerDay, LineRules.Beside.NOTHING);
+    }
+
+    private static LineRules rules(double evaporationLPerDay, double usePerDay, LineRules.Beside others) {
         CarbonateSystem system = CarbonateSystem.of(new Seawater(35, 25));
         double alkalinity =
                 AlkalinityUnit.DKH.toMeqPerL(8.5) / 1000 / system.water().densityKgPerL();
         CarbonateState water = system.fromPhAndAlkalinity(system.constants().toTotal(8.2, PhScale.NBS), alkalinity);
-        return new LineRules(LITRES, system, water, evaporationLPerDay, usePerDay);
+        return new LineRules(LITRES, system, water, evaporationLPerDay, usePerDay, others);
     }
 
     private static List<Stop.Rule> rulesOf(List<Stop> stops) {
@@ -63,6 +67,28 @@ class LineRulesTest {
         assertThat(rulesOf(stops)).containsExactly(Stop.Rule.CLIMB);
         assertThat(stops.get(0).mostMlPerDay()).isCloseTo(LITRES * 20 / 56.0774 / 2, within(0.01));
         assertThat(rules(2.5, 0.1).stops(soda, 100, 80)).isEmpty();
+    }
+
+    /** Two limewater lines share one evaporation, two sources one climb; what one has taken the other has not. */
+    @Test
+    void whatOtherLinesBringCounts() {
+        LineRules.Beside limewater = LineRules.Beside.NOTHING.and(SATURATED, 600);
+        List<Stop> stops = rules(1, 0, limewater).stops(SATURATED, 5000, 600);
+        assertThat(rulesOf(stops)).containsExactly(Stop.Rule.EVAPORATION);
+        assertThat(stops.get(0).mostMlPerDay()).isCloseTo(400, within(1e-9));
+        assertThat(stops.get(0).because()).contains("1200 mL of limewater a day from all lines");
+        assertThat(rules(1, 0, limewater).stops(SATURATED, 5000, 400)).isEmpty();
+
+        Solution soda = new Solution(Solution.Solute.SODA_ASH, 1);
+        LineRules.Beside most = LineRules.Beside.NOTHING.and(soda, 50);
+        List<Stop> climb = rules(2.5, 0, most).stops(soda, 100, 50);
+        assertThat(rulesOf(climb)).containsExactly(Stop.Rule.CLIMB);
+        assertThat(climb.get(0).mostMlPerDay()).isCloseTo(LITRES * 20 / 56.0774 / 2 - 50, within(0.01));
+        assertThat(rules(2.5, 0, most).stops(soda, 100, 24)).isEmpty();
+        assertThat(rules(2.5, 0, most).stops(new Solution(Solution.Solute.CALCIUM_CHLORIDE, 1), 100, 5000))
+                .isEmpty();
+        assertThat(rules(2.5, 0, most.and(soda, 50)).stops(soda, 100, 10).get(0).mostMlPerDay())
+                .isZero();
     }
 
     /** About 5 L of saturated limewater may come at once; 25 L would mean pH 9.7. */

@@ -156,22 +156,34 @@ public class DoseService {
 
     private void plan(Tank tank, DosingLine line, NewPlan body) {
         within("mlPerDay", body.mlPerDay(), 0, 100_000, "mL/day");
-        List<Stop> stops = rules(tank).stops(line.solution(), line.vesselMl, body.mlPerDay());
+        Instant since = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
+        mayBring(tank, line, body.mlPerDay(), since);
+        line.plans.removeIf(p -> p.since.equals(since));
+        line.plans.add(new DosingLine.Planned(since, body.mlPerDay()));
+    }
+
+    /** What other lines brought in days that are over stops nothing any more. */
+    private void mayBring(Tank tank, DosingLine line, double mlPerDay, Instant since) {
+        Instant from = since.isBefore(clock.instant()) ? clock.instant() : since;
+        LineRules.Beside others = LineRules.Beside.NOTHING;
+        for (DosingLine other : lines.findAllOf(tank.id())) {
+            if (!other.id.equals(line.id)) {
+                others = others.and(other.solution(), other.schedule().mostMlPerDay(from));
+            }
+        }
+        List<Stop> stops = rules(tank, others).stops(line.solution(), line.vesselMl, mlPerDay);
         if (!stops.isEmpty()) {
             Stop first = stops.get(0);
             boolean vessel = first.rule() == Stop.Rule.AT_ONCE;
             throw new InputException(
                     vessel ? "vesselMl" : "mlPerDay",
-                    vessel ? line.vesselMl : body.mlPerDay(),
+                    vessel ? line.vesselMl : mlPerDay,
                     "at most " + Math.floor(first.mostMlPerDay()) + (vessel ? " mL" : " mL a day"),
                     stops.stream().map(Stop::because).collect(Collectors.joining(" ")));
         }
-        Instant since = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
-        line.plans.removeIf(p -> p.since.equals(since));
-        line.plans.add(new DosingLine.Planned(since, body.mlPerDay()));
     }
 
-    private LineRules rules(Tank tank) {
+    private LineRules rules(Tank tank, LineRules.Beside others) {
         Setup setup = book.setup(tank);
         CarbonateSystem system = CarbonateSystem.of(setup.water());
         double perKg = setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL();
@@ -189,7 +201,8 @@ public class DoseService {
                 system,
                 system.fromPhAndAlkalinity(system.constants().toTotal(peak, PhScale.NBS), perKg),
                 book.evaporationLPerDay(tank),
-                setup.useMeqPerLPerDay());
+                setup.useMeqPerLPerDay(),
+                others);
     }
 
     @Transactional
@@ -259,10 +272,14 @@ public class DoseService {
         line(tanks.tank(keeperId, tankId), lineId).endedAt = clock.instant();
     }
 
-    /** Undo of an end. */
+    /** Undo of an end, unless other lines have taken its place meanwhile. */
     @Transactional
     public void reopen(UUID keeperId, UUID tankId, UUID lineId) {
-        line(tanks.tank(keeperId, tankId), lineId).endedAt = null;
+        Tank tank = tanks.tank(keeperId, tankId);
+        DosingLine line = line(tank, lineId);
+        line.endedAt = null;
+        Instant now = clock.instant();
+        mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
     }
 
     @Transactional

@@ -143,6 +143,22 @@ class DoseApiTest extends ServerTest {
         assertThat(first().path("mlPerDay").asDouble()).isEqualTo(400);
     }
 
+    /** Two cans that are each allowed would be too much together; the second is told what is left. */
+    @Test
+    void linesThatShareOneEvaporationAreAddedUp() {
+        double evaporates = keeper.get(doses).body().path("evaporationLPerDay").asDouble() * 1000;
+        String first = limewater(Math.floor(0.6 * evaporates));
+        Answer second = line("LIMEWATER", 1, 4000, Math.floor(0.6 * evaporates), before(1));
+        assertThat(second.status()).isEqualTo(422);
+        assertThat(second.text()).contains("from all lines", "mL a day");
+        assertThat(keeper.post(first + "/end", "").status()).isEqualTo(204);
+        assertThat(line("LIMEWATER", 1, 4000, Math.floor(0.6 * evaporates), before(1))
+                        .status())
+                .isEqualTo(201);
+        Answer back = keeper.delete(first + "/end");
+        assertThat(back.status()).as("the other has taken its place").isEqualTo(422);
+    }
+
     @Test
     void levelsThatCannotBeAreRefused() {
         String line = limewater(300);
