@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { keys } from './keys';
 import { useChange } from './query';
-import type { Bench, LedgerHour, PutMeasure } from './types';
+import type { Bench, LedgerHour, PutMeasure, Variant } from './types';
 
 export const useBench = (tankId: string) =>
   useQuery({
@@ -15,16 +15,16 @@ export const useBench = (tankId: string) =>
 export const useForecast = (
   tankId: string,
   tanks: Bench['tanks'] | undefined,
-  sets: PutMeasure[][],
+  variants: Variant[],
   days: number,
 ) =>
   useQuery({
-    queryKey: keys.tank(tankId).log('forecast', tanks, sets, days),
+    queryKey: keys.tank(tankId).log('forecast', tanks, variants, days),
     queryFn: () =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/bench/forecast', {
           params: { path: { tankId } },
-          body: { tanks: tanks ?? [], variants: sets.map((measures) => ({ measures })), days },
+          body: { tanks: tanks ?? [], variants, days },
         }),
       ),
     enabled: tanks !== undefined,

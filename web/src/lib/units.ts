@@ -1,4 +1,4 @@
-import type { Method, Quantity, RawUnit, Units } from '../api/types';
+import type { Estimate, Method, Quantity, RawUnit, Units } from '../api/types';
 
 /** Factors by definition: 1 dKH is 10 mg/L of CaO, CaCO3 is 100.0869 g/mol. */
 const MEQ_PER: Record<Units['alkalinity'], number> = {
@@ -16,6 +16,13 @@ export const ALKALINITY: Record<Units['alkalinity'], { label: string; digits: nu
 export function alkalinityFromMeq(meqPerL: number, unit: Units['alkalinity']): number {
   return meqPerL / MEQ_PER[unit];
 }
+
+/** A value with its band. */
+export const bandFromMeq = (e: Estimate, unit: Units['alkalinity']): Estimate => ({
+  value: alkalinityFromMeq(e.value, unit),
+  low: alkalinityFromMeq(e.low, unit),
+  high: alkalinityFromMeq(e.high, unit),
+});
 
 export function alkalinityToMeq(value: number, unit: Units['alkalinity']): number {
   return value * MEQ_PER[unit];

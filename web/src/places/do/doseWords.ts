@@ -1,6 +1,6 @@
 import type { Delivered, DoseUse, Estimate, Line, Units } from '../../api/types';
 import { range } from '../../lib/number';
-import { ALKALINITY, alkalinityFromMeq } from '../../lib/units';
+import { ALKALINITY, alkalinityFromMeq, bandFromMeq } from '../../lib/units';
 
 export const SOLUTES: Record<Line['solute'], string> = {
   LIMEWATER: 'limewater',
@@ -71,15 +71,7 @@ export function beforeAndAfter(runs: readonly Delivered[]): string | undefined {
 /** What the water loses, and whether that is growth or crust alike. */
 export function used(use: DoseUse, units: Units): string[] {
   const { label, digits } = ALKALINITY[units.alkalinity];
-  const shown = (e: Estimate) =>
-    range(
-      {
-        value: alkalinityFromMeq(e.value, units.alkalinity),
-        low: alkalinityFromMeq(e.low, units.alkalinity),
-        high: alkalinityFromMeq(e.high, units.alkalinity),
-      },
-      digits + 1,
-    );
+  const shown = (e: Estimate) => range(bandFromMeq(e, units.alkalinity), digits + 1);
   if (!use.alkalinity)
     return [
       `In ${use.days} days fewer than three tests of alkalinity were logged: what is used cannot be said.`,

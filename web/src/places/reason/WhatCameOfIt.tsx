@@ -9,7 +9,7 @@ import { useNotice } from '../../parts/Notices';
 import { ShareButton } from '../../parts/ShareButton';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
-import { beside, besideTrial, headline, troughs, worth } from './effectWords';
+import { beside, besideTrial, headline, troughs, usedSince, worth } from './effectWords';
 import { sharedCard } from './shareEffects';
 import { unnotedHeadline, within } from './unnotedWords';
 
@@ -63,7 +63,7 @@ export function WhatCameOfIt({
         </div>
       )}
       <div className="grid max-w-prose gap-1">
-        {beside(card).map((sentence) => (
+        {[...beside(card), ...usedSince(card, units)].map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
         {between.map((u) => (

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
-import type { EffectCard, EffectFound, EffectTrial } from '../../api/types';
-import { beside, besideTrial, headline, since, title, word } from './effectWords';
+import type { EffectCard, EffectFound, EffectTrial, Units, UseBeside } from '../../api/types';
+import { beside, besideTrial, headline, since, title, usedSince, word } from './effectWords';
 
 const comparison = {
   before: 7.85,
@@ -166,4 +166,56 @@ test('a trial that went down is not called less, and one of which nobody said mo
     'In 48 h pH fell by 0.03 to 0.07, and nothing measured explains it.',
   );
   expect(besideTrial(fell)[2]).toContain('nothing to hold it against');
+});
+
+const METRIC: Units = {
+  volume: 'LITRE',
+  temperature: 'CELSIUS',
+  alkalinity: 'DKH',
+  salinity: 'PSU',
+};
+
+const used = (over: Partial<UseBeside> = {}): UseBeside => {
+  const one = { value: 0.05, low: 0.04, high: 0.06 };
+  return {
+    step: {
+      before: { perDay: one, changedPerDay: one, tests: 6 },
+      after: { perDay: one, changedPerDay: one, tests: 5 },
+      changed: { value: 0.0357, low: 0.0178, high: 0.0535 },
+    },
+    said: 'ROSE',
+    dosed: true,
+    omegaAtPeak: 4,
+    ...over,
+  };
+};
+
+test('use that rose with pH is shown beside it, and never as its proof', () => {
+  const words = usedSince(card({ use: used() }), METRIC);
+  expect(words[0]).toBe(
+    '0.05 to 0.15 dKH a day more alkalinity is used since (6 tests before, 5 since, with what arrived).',
+  );
+  expect(words[1]).toContain('proves nothing');
+  expect(words).toHaveLength(2);
+});
+
+test('where aragonite may fall out by itself crusts are asked for first', () => {
+  expect(usedSince(card({ use: used({ omegaAtPeak: 5.6 }) }), METRIC).join(' ')).toContain(
+    '5.6 times saturated: look for a white crust',
+  );
+});
+
+test('use that moved against pH points at tests and doses', () => {
+  const step = { ...used().step, changed: { value: -0.03, low: -0.05, high: -0.01 } };
+  const words = usedSince(card({ use: used({ said: 'FELL', step }) }), METRIC);
+  expect(words[0]).toContain('0.03 to 0.14 dKH a day less');
+  expect(words[1]).toContain('the other way');
+});
+
+test('tests that leave a step of use open say so', () => {
+  const step = { ...used().step, changed: { value: 0.01, low: -0.01, high: 0.03 } };
+  expect(usedSince(card({ use: used({ said: 'NOT_TOLD', step, dosed: false }) }), METRIC)).toEqual([
+    'Use of alkalinity: −0.03 to +0.08 dKH a day since, so tests show no step of it (6 tests before, 5 since, what is dosed taken as the same).',
+  ]);
+  expect(usedSince(card(), METRIC)).toEqual([]);
 });

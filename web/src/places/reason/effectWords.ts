@@ -1,7 +1,15 @@
-import type { EffectCard, EffectFound, EffectTrial, StepChange } from '../../api/types';
+import type {
+  EffectCard,
+  EffectFound,
+  EffectTrial,
+  StepChange,
+  Units,
+  UseBeside,
+} from '../../api/types';
 import { range, signed, signedRange } from '../../lib/number';
 import { plainDay } from '../../lib/time';
 import { PARTS } from '../../lib/tankParts';
+import { ALKALINITY, bandFromMeq } from '../../lib/units';
 
 const WORTH_SAYING = 0.005;
 const DAY_MS = 86_400_000;
@@ -224,6 +232,41 @@ export function beside(card: EffectCard): string[] {
       ? ['Counted with all other cards it may well be chance: one in ten shows as much by itself.']
       : []),
     ...(found.problem ? [found.problem] : []),
+  ];
+}
+
+/** Above it aragonite falls out on warm and rough places by itself. Common practice. */
+const CRUSTS_ABOVE = 5;
+
+/** Whether more alkalinity is used since pH moved: what goes with such a step, and no proof of it. */
+export function usedSince(card: EffectCard, units: Units): string[] {
+  return card.use && card.found ? usedWords(card.use, card.found.effect.mean.raw > 0, units) : [];
+}
+
+function usedWords(
+  { step, said, dosed, omegaAtPeak }: UseBeside,
+  phRose: boolean,
+  units: Units,
+): string[] {
+  const { label, digits } = ALKALINITY[units.alkalinity];
+  const changed = bandFromMeq(step.changed, units.alkalinity);
+  const rests = `${step.before.tests} tests before, ${step.after.tests} since, ${dosed ? 'with what arrived' : 'what is dosed taken as the same'}`;
+  if (said === 'NOT_TOLD')
+    return [
+      `Use of alkalinity: ${signed(changed.low, digits + 1)} to ${signed(changed.high, digits + 1)} ${label} a day since, so tests show no step of it (${rests}).`,
+    ];
+  const rose = said === 'ROSE';
+  const size = rose ? changed : { value: -changed.value, low: -changed.high, high: -changed.low };
+  return [
+    `${range(size, digits + 1)} ${label} a day ${rose ? 'more' : 'less'} alkalinity is used since (${rests}).`,
+    rose === phRose
+      ? 'It goes with a pH that moved the same way, and proves nothing of what moved it.'
+      : 'pH moved the other way: look at tests and doses before you look at the animals.',
+    ...(rose && omegaAtPeak > CRUSTS_ABOVE
+      ? [
+          `At the day’s peak aragonite is ${omegaAtPeak.toFixed(1)} times saturated: look for a white crust on heaters and pumps before you take it for growth.`,
+        ]
+      : []),
   ];
 }
 

@@ -3,6 +3,7 @@ package jollytide.core.doses;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import jollytide.core.evidence.Estimate;
 import org.jspecify.annotations.Nullable;
 
@@ -49,6 +50,18 @@ public record DosedLine(
         }
         double rest = schedule.planned(then, until);
         return new Estimate(value + rest * share.value(), low + rest * share.low(), high + rest * share.high());
+    }
+
+    /** What all lines brought a day between two times, of whatever a millilitre of each holds. */
+    public static Estimate arrivedPerDay(
+            List<DosedLine> lines, Instant from, Instant until, ToDoubleFunction<Solution> perMl) {
+        double days = Duration.between(from, until).toMinutes() / 1440.0;
+        Estimate sum = Estimate.exact(0);
+        for (DosedLine line : lines) {
+            Estimate one = line.arrivedMl(from, until).times(perMl.applyAsDouble(line.solution()) / days);
+            sum = new Estimate(sum.value() + one.value(), sum.low() + one.low(), sum.high() + one.high());
+        }
+        return sum;
     }
 
     /** Days from then on until it is empty; null where nobody looked, or nothing is dosed. */

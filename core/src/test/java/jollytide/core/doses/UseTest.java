@@ -70,6 +70,37 @@ class UseTest {
                 .isNull();
     }
 
+    /** 0.4 dKH arrived a day before and 0.5 since; tests stood, and then fell by 0.1: from 0.4 to 0.6 a day. */
+    @Test
+    void useBeforeAChangeAndSince() {
+        UseStep step = Objects.requireNonNull(UseStep.of(
+                tests(6, 7, 0, 0, 1),
+                Estimate.exact(0.4 * DKH),
+                tests(6, 7, -0.1 * DKH, 0, 1),
+                Estimate.exact(0.5 * DKH)));
+        assertThat(step.changed().value()).isCloseTo(0.2 * DKH, within(1e-9));
+        double half = step.before().perDay().high() - step.before().perDay().value();
+        assertThat(step.changed().high() - step.changed().value()).isCloseTo(half * Math.sqrt(2), within(1e-9));
+        assertThat(step.said()).isEqualTo(UseStep.Said.ROSE);
+        assertThat(UseStep.of(tests(6, 7, 0, 0, 1), Estimate.exact(0), tests(2, 7, 0, 0, 1), Estimate.exact(0)))
+                .isNull();
+    }
+
+    /** Where nothing changed at most about one in ten says that it did. */
+    @Test
+    void useThatStayedIsSeldomCalledChanged() {
+        long called = IntStream.range(0, 300)
+                .filter(seed -> Objects.requireNonNull(UseStep.of(
+                                        tests(6, 7, -0.02, 0.036, 2L * seed),
+                                        Estimate.exact(0.08),
+                                        tests(5, 7, -0.02, 0.036, 2L * seed + 1),
+                                        Estimate.exact(0.08)))
+                                .said()
+                        != UseStep.Said.NOT_TOLD)
+                .count();
+        assertThat(called).isLessThanOrEqualTo(36);
+    }
+
     @Test
     void twoTestsOrOneDayTellNothing() {
         assertThat(Use.of(tests(2, 7, 0, 0, 1), Estimate.exact(0), Use.ALKALINITY_TEST))

@@ -12,7 +12,6 @@ import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.doses.Delivered;
@@ -20,7 +19,6 @@ import jollytide.core.doses.DosedLine;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
-import jollytide.core.doses.Solution;
 import jollytide.core.doses.Stop;
 import jollytide.core.doses.Use;
 import jollytide.core.evidence.Estimate;
@@ -105,6 +103,11 @@ public class DoseService {
     public List<LineView> lines(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
         return known(tank).stream().map(known -> view(known, tank.netVolumeL())).toList();
+    }
+
+    /** As planned and as their reservoirs show them, those that have ended, too. */
+    public List<DosedLine> dosed(Tank tank) {
+        return known(tank).stream().map(Known::dosed).toList();
     }
 
     private List<Known> known(Tank tank) {
@@ -389,23 +392,13 @@ public class DoseService {
     private UseView use(Tank tank, List<DosedLine> all, double litres) {
         Instant until = clock.instant();
         Instant from = until.minus(Duration.ofDays(USE_DAYS));
-        Estimate arrived = arrived(all, from, until, solution -> solution.meqPerMl() / litres);
-        Estimate calciumArrived = arrived(all, from, until, solution -> solution.calciumMgPerMl() / litres);
+        Estimate arrived = DosedLine.arrivedPerDay(all, from, until, solution -> solution.meqPerMl() / litres);
+        Estimate calciumArrived =
+                DosedLine.arrivedPerDay(all, from, until, solution -> solution.calciumMgPerMl() / litres);
         Duration window = Duration.ofDays(USE_DAYS);
         Use alkalinity = Use.of(read(tank, Quantity.ALKALINITY, window), arrived, Use.ALKALINITY_TEST);
         Use calcium = Use.of(read(tank, Quantity.CALCIUM, window), calciumArrived, Use.CALCIUM_TEST);
         return new UseView(USE_DAYS, arrived, alkalinity, calcium, Use.calciumPerMeq(calcium, alkalinity));
-    }
-
-    /** A day, of whatever a millilitre of each line brings. */
-    private static Estimate arrived(
-            List<DosedLine> all, Instant from, Instant until, ToDoubleFunction<Solution> perMl) {
-        Estimate sum = Estimate.exact(0);
-        for (DosedLine line : all) {
-            Estimate one = line.arrivedMl(from, until).times(perMl.applyAsDouble(line.solution()) / USE_DAYS);
-            sum = new Estimate(sum.value() + one.value(), sum.low() + one.low(), sum.high() + one.high());
-        }
-        return sum;
     }
 
     private List<Reading> read(Tank tank, Quantity quantity, Duration back) {

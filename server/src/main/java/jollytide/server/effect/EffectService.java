@@ -35,6 +35,7 @@ public class EffectService {
     private final ReadingService readings;
     private final EffectMaker maker;
     private final EffectStore store;
+    private final UseAfterSteps uses;
     private final Clock clock;
     /** Tanks, and fingerprints of cards. Whoever looks has a card made at once. */
     private final Resting resting = new Resting();
@@ -45,12 +46,14 @@ public class EffectService {
             ReadingService readings,
             EffectMaker maker,
             EffectStore store,
+            UseAfterSteps uses,
             Clock clock) {
         this.tanks = tanks;
         this.histories = histories;
         this.readings = readings;
         this.maker = maker;
         this.store = store;
+        this.uses = uses;
         this.clock = clock;
     }
 
@@ -62,8 +65,9 @@ public class EffectService {
         }
         TankHistory history = histories.of(tank);
         Map<String, Made> made = store.cards().of(tank.id());
+        UseAfterSteps.Known known = uses.known(history);
         List<EffectCard> cards = compared(history).stream()
-                .map(one -> card(history, one, made.get(one.fingerprint())))
+                .map(one -> card(known, one, made.get(one.fingerprint())))
                 .toList();
         return new EffectsView(
                 LocalDate.ofInstant(logged.get().from(), history.zone()),
@@ -80,7 +84,7 @@ public class EffectService {
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("change"));
         Made made = store.cards().of(history.tank().id()).get(one.fingerprint());
-        return card(history, one, made == null && comparable(history, one) ? made(history, one) : made);
+        return card(uses.known(history), one, made == null && comparable(history, one) ? made(history, one) : made);
     }
 
     /**
@@ -113,7 +117,7 @@ public class EffectService {
                 .flatMap(List::stream)
                 .distinct()
                 .toList();
-        return new EffectCard(over, changes, windows, beside, false, found, null, null);
+        return new EffectCard(over, changes, windows, beside, false, found, null, null, null);
     }
 
     /** Makes one card that is missing, of whichever tank; false when none is. */
@@ -176,8 +180,10 @@ public class EffectService {
                 Histories.within(stamps, from.minus(TwinBook.LOOKED_BACK), until.plus(TwinBook.LOOKED_BACK)));
     }
 
-    private static EffectCard card(TankHistory history, Compared one, @Nullable Made made) {
+    private EffectCard card(UseAfterSteps.Known known, Compared one, @Nullable Made made) {
+        TankHistory history = known.history();
         Windows windows = one.windows();
+        Found found = made == null ? null : made.days();
         List<Beside> beside =
                 beside(history, one.step().changes(), history.start(windows.before()), history.start(windows.end()));
         return new EffectCard(
@@ -186,8 +192,9 @@ public class EffectService {
                 windows,
                 beside,
                 made == null && comparable(history, one),
-                made == null ? null : made.days(),
+                found,
                 made == null ? null : made.hours(),
+                found == null ? null : uses.of(known, one.step(), found),
                 null);
     }
 

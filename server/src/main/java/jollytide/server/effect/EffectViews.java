@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.doses.UseStep;
 import jollytide.core.effects.Effect;
 import jollytide.core.effects.HalfHourOfDay;
 import jollytide.core.effects.Trial;
@@ -58,6 +59,14 @@ final class EffectViews {
             boolean leftOut) {}
 
     /**
+     * What the tank used of alkalinity before a step of pH and since, meq/L a day.
+     *
+     * @param dosed whether lines that are described brought some of it; else what is dosed is taken as the same
+     * @param omegaAtPeak saturation of aragonite at the day's peak since
+     */
+    record UseBeside(UseStep step, UseStep.Said said, boolean dosed, double omegaAtPeak) {}
+
+    /**
      * A card.
      *
      * @param at the first of the changes, by which it is asked for
@@ -65,6 +74,7 @@ final class EffectViews {
      * @param missing whether there is something to compare that is not compared yet
      * @param found null where it is not made yet, or there are no whole days to compare
      * @param trial null where it is not made yet, or there are whole days, or too few hours
+     * @param use null where pH made no step, or too few tests stand beside it
      * @param stands whether its change is still one when all cards are counted together; null where none is claimed
      */
     record EffectCard(
@@ -75,9 +85,10 @@ final class EffectViews {
             boolean missing,
             @Nullable Found found,
             @Nullable FoundTrial trial,
+            @Nullable UseBeside use,
             @Nullable Boolean stands) {
         EffectCard standing(boolean it) {
-            return new EffectCard(at, changes, windows, beside, missing, found, trial, it);
+            return new EffectCard(at, changes, windows, beside, missing, found, trial, use, it);
         }
     }
 

@@ -204,6 +204,33 @@ class EffectApiTest extends ServerTest {
                 .isEqualTo(404);
     }
 
+    private void tested(int daysAgo, double dkh) {
+        String at = PRESENT.minus(daysAgo, ChronoUnit.DAYS).toString().substring(0, 16);
+        Answer kept = keeper.post(tank + "/readings", Samples.reading(at, "DKH", "TANK", "TITRATION_KIT", dkh));
+        assertThat(kept.status()).as(kept.text()).isEqualTo(201);
+    }
+
+    /** Tests that stood while pH was low fall by a tenth of a degree a day since: that much more is used. */
+    @Test
+    void showsWhetherMoreIsUsedSincePhRose() {
+        logged(TIMES);
+        livelier();
+        for (int day = 22; day > 8; day -= 3) {
+            tested(day, 8.6);
+        }
+        assertThat(card(CHANGED).path("use").isMissingNode()).isTrue();
+        for (int day = 7; day >= 1; day -= 2) {
+            tested(day, 8.6 - 0.1 * (7 - day));
+        }
+        JsonNode use = card(CHANGED).path("use");
+        assertThat(use.path("said").asString()).isEqualTo("ROSE");
+        assertThat(use.path("dosed").asBoolean()).isFalse();
+        assertThat(use.path("step").path("changed").path("value").asDouble())
+                .isCloseTo(0.1 * 20 / 56.0774, within(0.001));
+        assertThat(use.path("omegaAtPeak").asDouble()).isBetween(1.0, 8.0);
+        assertThat(cards().path(0).path("use")).isEqualTo(use);
+    }
+
     private JsonNode cards() {
         Answer answer = keeper.get(tank + "/effects");
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);

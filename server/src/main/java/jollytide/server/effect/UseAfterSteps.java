@@ -1,0 +1,119 @@
+package jollytide.server.effect;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.stream.Stream;
+import jollytide.core.doses.DosedLine;
+import jollytide.core.doses.UseStep;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
+import jollytide.core.measure.Setup;
+import jollytide.core.seawater.CarbonateSystem;
+import jollytide.core.seawater.PhScale;
+import jollytide.server.dose.DoseService;
+import jollytide.server.effect.EffectViews.Found;
+import jollytide.server.effect.EffectViews.UseBeside;
+import jollytide.server.twin.TwinBook;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Whether the use of alkalinity moved where pH did. */
+@Component
+class UseAfterSteps {
+    /** Weekly tests of six weeks tell a use; more, and the reef has grown. From memory. */
+    private static final Duration AT_MOST = Duration.ofDays(42);
+    /** A step of pH that animals would notice. From memory. */
+    private static final double PH_STEP = 0.05;
+
+    private final DoseService doses;
+    private final Histories histories;
+    private final TwinBook book;
+
+    UseAfterSteps(DoseService doses, Histories histories, TwinBook book) {
+        this.doses = doses;
+        this.histories = histories;
+        this.book = book;
+    }
+
+    /**
+     * What use is read from.
+     *
+     * @param tests of alkalinity, meq/L, in their order
+     */
+    record Known(TankHistory history, List<Reading> tests, List<DosedLine> lines, Setup setup) {}
+
+    Known known(TankHistory history) {
+        return new Known(
+                history,
+                histories.read(history, Quantity.ALKALINITY, Place.TANK, Instant.EPOCH, history.now(), 1),
+                doses.dosed(history.tank()),
+                book.setup(history.tank()));
+    }
+
+    /** Null where pH made no step, or too few tests stand on a side of it before the next change. */
+    @Nullable
+    UseBeside of(Known known, Step step, Found found) {
+        boolean moved = Math.abs(found.effect().mean().raw()) >= PH_STEP
+                || found.effect().trough().left().claimed();
+        if (!moved) {
+            return null;
+        }
+        Instant from = latest(
+                step.at().minus(AT_MOST),
+                moving(known.history()).map(Step::over).filter(t -> t.isBefore(step.at())));
+        Instant until = earliest(
+                earliest(known.history().now(), Stream.of(step.over().plus(AT_MOST))),
+                moving(known.history()).map(Step::at).filter(t -> t.isAfter(step.over())));
+        UseStep use = UseStep.of(
+                tests(known, from, step.at()),
+                arrived(known, from, step.at()),
+                tests(known, step.over(), until),
+                arrived(known, step.over(), until));
+        return use == null
+                ? null
+                : new UseBeside(
+                        use,
+                        use.said(),
+                        known.lines().stream().anyMatch(l -> l.schedule().planned(from, until) > 0),
+                        omega(
+                                known,
+                                tests(known, step.over(), until),
+                                found.effect().peak().after()));
+    }
+
+    private static Stream<Step> moving(TankHistory history) {
+        return history.steps().stream().filter(Step::moves);
+    }
+
+    private static List<Reading> tests(Known known, Instant from, Instant until) {
+        return known.tests().stream()
+                .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
+                .toList();
+    }
+
+    private static Estimate arrived(Known known, Instant from, Instant until) {
+        double litres = known.setup().netVolumeL();
+        return DosedLine.arrivedPerDay(known.lines(), from, until, solution -> solution.meqPerMl() / litres);
+    }
+
+    /** Of aragonite at the day's peak, by what tests showed since. */
+    private static double omega(Known known, List<Reading> tests, double peakNbs) {
+        CarbonateSystem system = CarbonateSystem.of(known.setup().water());
+        double meq = tests.stream().mapToDouble(Reading::value).average().orElseThrow();
+        return system.fromPhAndAlkalinity(
+                        system.constants().toTotal(peakNbs, PhScale.NBS),
+                        meq / 1000 / known.setup().water().densityKgPerL())
+                .omegaAragonite();
+    }
+
+    private static Instant latest(Instant floor, Stream<Instant> all) {
+        return Stream.concat(Stream.of(floor), all).max(Instant::compareTo).orElseThrow();
+    }
+
+    private static Instant earliest(Instant ceiling, Stream<Instant> all) {
+        return Stream.concat(Stream.of(ceiling), all).min(Instant::compareTo).orElseThrow();
+    }
+}
