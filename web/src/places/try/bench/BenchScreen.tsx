@@ -12,7 +12,7 @@ import { Button } from '../../../parts/Button';
 import { useWidth } from '../../../parts/useWidth';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
-import { inWords, shownAs, turned, withMeasure } from './measures';
+import { shownAs, turned, withMeasure } from './measures';
 import { Measures } from './Measures';
 import { range, signedRange } from '../../../lib/number';
 import { Compared, EFFORT, mediaDays } from './Compared';
@@ -21,7 +21,7 @@ import { Done } from './Done';
 import { hoseInWords } from './hose';
 import { Kept } from './Kept';
 import { Standing } from './Standing';
-import { means, type NamedSet } from './sets';
+import { changes, means, type NamedSet, setInWords, toggled, withStanding } from './sets';
 import { useSets } from './useSets';
 
 const route = getRouteApi('/signed-in/tank/$tankId/bench');
@@ -47,13 +47,26 @@ function OnTheBench({ bench }: { bench: Bench }) {
   const { tank, units } = useAtTank();
   const { days = 2 } = route.useSearch();
   const navigate = route.useNavigate();
-  const [sets, save] = useSets();
+  const [linked, save] = useSets();
   const [ref, width] = useWidth();
+  const sets = useMemo(
+    () => linked.map((set) => withStanding(set, bench.standing)),
+    [linked, bench.standing],
+  );
   const current = sets[0] ?? { name: 'A', put: [] };
-  const variants = useMemo(() => [[], ...sets.map((s) => s.put)], [sets]);
+  const variants = useMemo(
+    () => [
+      { measures: [] },
+      ...sets.map(({ put, without }) => ({
+        measures: put,
+        ...(without?.length ? { without } : {}),
+      })),
+    ],
+    [sets],
+  );
   const forecast = useForecast(tank.id, bench.tanks, variants, days);
   const [now, then, ...kept] = forecast.data ?? [];
-  const changed = current.put.length > 0;
+  const changed = changes(current);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-labelledby="remedies" className="order-2 lg:order-1 lg:border-r lg:pr-6">
@@ -68,11 +81,13 @@ function OnTheBench({ bench }: { bench: Bench }) {
         />
         {changed && (
           <div className="flex flex-wrap gap-2 pt-3">
-            <Done
-              put={current.put}
-              measures={bench.measures}
-              takeOff={() => save([{ ...current, put: [] }, ...sets.slice(1)])}
-            />
+            {current.put.length > 0 && (
+              <Done
+                put={current.put}
+                measures={bench.measures}
+                takeOff={() => save([{ ...current, put: [] }, ...sets.slice(1)])}
+              />
+            )}
             <Button
               disabled={sets.length >= MAX_SETS}
               onClick={() =>
@@ -81,12 +96,19 @@ function OnTheBench({ bench }: { bench: Bench }) {
             >
               Keep it, try another
             </Button>
-            <Button look="quiet" onClick={() => save([{ ...current, put: [] }, ...sets.slice(1)])}>
-              take all off
+            <Button
+              look="quiet"
+              onClick={() => save([{ name: current.name, put: [] }, ...sets.slice(1)])}
+            >
+              as it is
             </Button>
           </div>
         )}
-        <Standing events={bench.standing} />
+        <Standing
+          events={bench.standing}
+          without={current.without ?? []}
+          toggle={(id) => save([toggled(current, id), ...sets.slice(1)])}
+        />
         <Kept current={current} take={(put) => save([{ ...current, put }, ...sets.slice(1)])} />
       </section>
       <div className="order-1 grid grid-cols-[minmax(0,1fr)] content-start gap-4 lg:order-2">
@@ -137,12 +159,12 @@ function OnTheBench({ bench }: { bench: Bench }) {
               set={current}
               zone={tank.zone}
               days={days}
-              measures={bench.measures}
+              bench={bench}
               put={(put) => save([{ ...current, put }, ...sets.slice(1)])}
             />
             {kept.length > 0 && (
               <Compared
-                measures={bench.measures}
+                bench={bench}
                 rows={[
                   { set: current, forecast: then },
                   ...kept.map((f, i) => ({ set: sets[i + 1] ?? current, forecast: f })),
@@ -174,7 +196,7 @@ function Brings({
   set,
   zone,
   days,
-  measures,
+  bench,
   put,
 }: {
   now: Forecast;
@@ -182,14 +204,14 @@ function Brings({
   set: NamedSet;
   zone: string;
   days: number;
-  measures: readonly MeasureKind[];
+  bench: Bench;
   put: (puts: PutMeasure[]) => void;
 }) {
   const { tank, units } = useAtTank();
   return (
     <>
       {then.stopped && (
-        <Stopped stopped={then.stopped} measures={measures} puts={set.put} onChange={put} />
+        <Stopped stopped={then.stopped} measures={bench.measures} puts={set.put} onChange={put} />
       )}
       {then === now ? (
         <p className="text-lg leading-snug">
@@ -205,8 +227,9 @@ function Brings({
           {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
           {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
           {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
-          <em className="not-italic">{inWords(measures, set.put, units)}</em>: {means(then.ways)}.
-          Settled after about {Math.round(then.settleHours.value)} h
+          <em className="not-italic">{setInWords(set, bench.measures, bench.standing, units)}</em>
+          {set.put.length > 0 && `: ${means(then.ways)}`}. Settled after about{' '}
+          {Math.round(then.settleHours.value)} h
           {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
             ? `; about ${money(then.cost.toFit, tank.currency)} to fit and ${money(then.cost.perMonth, tank.currency)} a month (assumed prices)`
             : ''}

@@ -1,10 +1,9 @@
-import type { Forecast, MeasureKind } from '../../../api/types';
+import type { Bench, Forecast } from '../../../api/types';
 import { money } from '../../../lib/money';
 import { range, signedRange } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { useAtTank } from '../../../TankContext';
-import { inWords } from './measures';
-import { means, type NamedSet } from './sets';
+import { means, type NamedSet, setInWords } from './sets';
 
 export const EFFORT: Record<Forecast['cost']['effort'], string> = {
   NONE: 'nothing to do',
@@ -15,12 +14,12 @@ export const EFFORT: Record<Forecast['cost']['effort'], string> = {
 
 /** Up to four sets beside each other, line by line. */
 export function Compared({
-  measures,
+  bench,
   rows,
   open,
   drop,
 }: {
-  measures: readonly MeasureKind[];
+  bench: Bench;
   rows: { set: NamedSet; forecast: Forecast }[];
   open: (i: number) => void;
   drop: (i: number) => void;
@@ -60,7 +59,9 @@ export function Compared({
                     ✕
                   </Button>
                 </span>
-                <span className="block text-sm text-soft">{inWords(measures, set.put, units)}</span>
+                <span className="block text-sm text-soft">
+                  {setInWords(set, bench.measures, bench.standing, units)}
+                </span>
               </th>
             ))}
           </tr>

@@ -6,7 +6,16 @@ import { useNotice } from '../../../parts/Notices';
 import { useAtTank } from '../../../TankContext';
 
 /** What was done and is still on the tank: “as it is” is with it. */
-export function Standing({ events }: { events: readonly TankEvent[] }) {
+export function Standing({
+  events,
+  without,
+  toggle,
+}: {
+  events: readonly TankEvent[];
+  /** Those that are tried without. */
+  without: readonly string[];
+  toggle: (id: string) => void;
+}) {
   const { tank } = useAtTank();
   const edit = useEditEvent(tank.id);
   const tell = useNotice();
@@ -31,20 +40,28 @@ export function Standing({ events }: { events: readonly TankEvent[] }) {
       <h2 className="font-bold">Stands on it</h2>
       <ul>
         {events.map((event) => (
-          <li key={event.id} className="flex items-baseline justify-between gap-3">
-            <span>
+          <li key={event.id} className="border-b py-1">
+            <p>
               {event.title}{' '}
               <span className="text-soft">
                 {event.did.join(', ')}, since {dayAndTime(event.at, tank.zone)}
               </span>
-            </span>
+            </p>
+            <Button
+              look="quiet"
+              aria-pressed={without.includes(event.id)}
+              aria-label={`Try it without “${event.title}”`}
+              onClick={() => toggle(event.id)}
+            >
+              {without.includes(event.id) ? '✓ tried without' : 'try it without'}
+            </Button>
             <Button
               look="quiet"
               aria-label={`“${event.title}” is taken off`}
               disabled={edit.isPending}
               onClick={() => end(event)}
             >
-              taken off
+              I took it off
             </Button>
           </li>
         ))}

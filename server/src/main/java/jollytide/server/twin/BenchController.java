@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import jollytide.core.description.TankParameters;
 import jollytide.server.account.SignedIn;
@@ -46,6 +47,23 @@ class BenchController {
     }
 
     /**
+     * What is put on the tank, and what is taken off it.
+     *
+     * @param without events of what stands on it; null for none
+     */
+    record VariantRequest(
+            @NotNull @Size(max = 20) List<@NotNull @Valid PutMeasure> measures,
+            @Nullable @Size(max = 20) Set<@NotNull UUID> without) {
+        SetRequest set() {
+            return new SetRequest(measures);
+        }
+
+        Set<UUID> withoutEvents() {
+            return without == null ? Set.of() : without;
+        }
+    }
+
+    /**
      * What to run.
      *
      * @param tanks those that could be behind the log, as the bench offers them
@@ -53,7 +71,7 @@ class BenchController {
      */
     record ForecastRequest(
             @NotEmpty @Size(max = 7) List<@NotNull TankParameters> tanks,
-            @NotEmpty @Size(max = 5) List<@NotNull @Valid SetRequest> variants,
+            @NotEmpty @Size(max = 5) List<@NotNull @Valid VariantRequest> variants,
             @Nullable @Min(1) @Max(14) Integer days) {}
 
     record NewSet(

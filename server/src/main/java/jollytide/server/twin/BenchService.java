@@ -27,6 +27,7 @@ import jollytide.core.measure.Rig;
 import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerRig;
 import jollytide.core.measure.Surroundings;
+import jollytide.core.media.MediaAssumptions;
 import jollytide.core.reef.LightClock;
 import jollytide.core.scenario.Cautions;
 import jollytide.core.scenario.DoseLimit;
@@ -37,6 +38,7 @@ import jollytide.core.staircase.CarbonateMap;
 import jollytide.core.twin.TwinState;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.server.event.EventView;
+import jollytide.server.measure.SetRequest;
 import jollytide.server.media.MediaService;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -278,35 +280,42 @@ class BenchService {
 
     List<VariantView> forecast(UUID keeperId, UUID tankId, ForecastRequest request) {
         Tank tank = tanks.tank(keeperId, tankId);
-        return forecast(tank, book.setup(tank), book.start(tank), request);
+        TwinBook.Stands now = book.stands(tank);
+        List<Variant> variants = request.variants().stream()
+                .map(asked -> new Variant(now.without(asked.withoutEvents()), asked.set()))
+                .toList();
+        return forecast(tank, now.setup(), book.start(tank), variants, request.tanks(), request.days());
     }
 
-    /** @param at from where it runs */
-    List<VariantView> forecast(Tank tank, Setup setup, Instant at, ForecastRequest request) {
+    /** What is put on a tank that is set up in such a way. */
+    record Variant(Setup setup, SetRequest asked) {}
+
+    /**
+     * @param setup as it is, from which every variant starts
+     * @param at from where it runs
+     * @param drawnDays null for the two that are drawn at first
+     */
+    List<VariantView> forecast(
+            Tank tank,
+            Setup setup,
+            Instant at,
+            List<Variant> asked,
+            List<TankParameters> tanks,
+            @Nullable Integer drawnDays) {
         Double roomM3 = tank.room().volumeM3();
-        Surroundings around =
-                SetupOfTank.surroundings(tank, setup, media.capacity(tank).assumed());
-        int days = request.days() == null ? DRAWN_DAYS : request.days();
+        MediaAssumptions capacity = media.capacity(tank).assumed();
+        int days = drawnDays == null ? DRAWN_DAYS : drawnDays;
         Duration run = days > DRAWN_DAYS ? Duration.ofDays(days) : RUN;
-        TankParameters first = request.tanks().get(0);
-        List<Tried> variants = request.variants().parallelStream()
-                .map(variant -> variant.on(around))
-                .map(asked -> new Tried(
-                        asked,
-                        DoseLimit.of(
-                                new OrdinaryDays(setup, first),
-                                setup,
-                                asked,
-                                book.settled(setup, first, at),
-                                around.evaporationLPerDay())))
+        List<Tried> variants = asked.parallelStream()
+                .map(variant -> tried(tank, variant, capacity, book.settled(setup, tanks.get(0), at), tanks.get(0)))
                 .toList();
         // Tanks and variants are run side by side.
         List<List<Run>> byVariant = variants.parallelStream()
-                .map(tried -> request.tanks().parallelStream()
-                        .map(living -> run(setup, living, tried.drawn(), at, run))
+                .map(tried -> tanks.parallelStream()
+                        .map(living -> run(setup, living, tried, at, run))
                         .toList())
                 .toList();
-        List<SettledDay> today = request.tanks().stream()
+        List<SettledDay> today = tanks.stream()
                 .map(living -> OrdinaryDays.settled(book.asItIs(setup, living, at, run)))
                 .toList();
         Double tariff = tank.home().tariffPerKWh();
@@ -320,14 +329,24 @@ class BenchService {
                         variants.get(i),
                         byVariant.get(i),
                         today,
-                        request.tanks(),
+                        tanks,
                         days,
-                        mediaDays -> new CostBasis(prices, setup, volumeM3, perEuro, mediaDays)))
+                        mediaDays -> new CostBasis(prices, variants.get(i).setup(), volumeM3, perEuro, mediaDays)))
                 .toList();
     }
 
-    /** What was asked for, and the limit that it passed. */
-    private record Tried(MeasureSet asked, @Nullable DoseLimit limit) {
+    private static Tried tried(
+            Tank tank, Variant variant, MediaAssumptions capacity, TwinState today, TankParameters living) {
+        Surroundings around = SetupOfTank.surroundings(tank, variant.setup(), capacity);
+        MeasureSet asked = variant.asked().on(around);
+        OrdinaryDays days = new OrdinaryDays(variant.setup(), living);
+        return new Tried(
+                variant.setup(), asked, DoseLimit.of(days, variant.setup(), asked, today, around.evaporationLPerDay()));
+    }
+
+    /** What was asked for, of a tank in such a setup, and the limit that it passed. */
+    private record Tried(
+            Setup setup, MeasureSet asked, @Nullable DoseLimit limit) {
         MeasureSet drawn() {
             return limit == null ? asked : limit.within(asked);
         }
@@ -354,12 +373,13 @@ class BenchService {
         return run.stream().mapToDouble(TwinState::oxygenMgPerL).min().orElseThrow();
     }
 
-    private Run run(Setup setup, TankParameters tank, MeasureSet measures, Instant at, Duration length) {
-        if (measures.isEmpty()) {
+    private Run run(Setup setup, TankParameters tank, Tried tried, Instant at, Duration length) {
+        MeasureSet measures = tried.drawn();
+        if (measures.isEmpty() && tried.setup().equals(setup)) {
             List<TwinState> asItIs = book.asItIs(setup, tank, at, length);
             return Run.of(asItIs, OrdinaryDays.settled(asItIs));
         }
-        OrdinaryDays ordinary = new OrdinaryDays(setup, tank);
+        OrdinaryDays ordinary = new OrdinaryDays(tried.setup(), tank);
         TwinState today = book.settled(setup, tank, at);
         List<TwinState> states = ordinary.run(today, measures, length);
         MediaUse media =
@@ -384,6 +404,7 @@ class BenchService {
             int days,
             Function<@Nullable Double, CostBasis> costs) {
         MeasureSet measures = tried.drawn();
+        Setup changed = tried.setup();
         List<List<TwinState>> runs = byTank.stream().map(Run::states).toList();
         List<SettledDay> settled = byTank.stream().map(Run::settled).toList();
         List<Double> gains = IntStream.range(0, runs.size())
@@ -398,14 +419,14 @@ class BenchService {
                 .filter(i -> i % every == 0 && runs.get(0).get(i).at().isBefore(until))
                 .boxed()
                 .toList();
-        Rig rig = Rig.of(setup, tanks.get(0), measures);
+        Rig rig = Rig.of(changed, tanks.get(0), measures);
         SkimmerRig.Hose hose = rig.skimmers().stream()
                 .map(SkimmerRig::hose)
                 .filter(Objects::nonNull)
                 .findFirst()
                 .orElse(null);
-        Skimmer skimmer = setup.skimmer();
-        MediaLife life = MediaLife.of(setup, rig, runs.get(0));
+        Skimmer skimmer = changed.skimmer();
+        MediaLife life = MediaLife.of(changed, rig, runs.get(0));
         MediaLife.Life ahead = life == null ? null : life.life();
         return new VariantView(
                 drawn.stream()
@@ -425,7 +446,8 @@ class BenchService {
                         .orElseThrow(),
                 OrdinaryDays.band(tanks.stream()
                         .map(tank -> SETTLED_TAUS
-                                * new OrdinaryDays(setup, tank).timeConstantH(book.settled(setup, tank, at), measures))
+                                * new OrdinaryDays(changed, tank)
+                                        .timeConstantH(book.settled(setup, tank, at), measures))
                         .toList()),
                 hose == null || skimmer == null ? null : hose.kept(skimmer),
                 hose == null || skimmer == null ? null : hose.boreKeeping(0.95, skimmer),

@@ -18,7 +18,6 @@ import jollytide.server.home.LocalTimes;
 import jollytide.server.measure.SetRequest;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
-import jollytide.server.twin.BenchController.ForecastRequest;
 import jollytide.server.twin.BenchService.VariantView;
 import org.springframework.stereotype.Service;
 
@@ -68,7 +67,12 @@ class DoneService {
         TwinBook.Described then = book.describe(tank, before);
         Surroundings around = SetupOfTank.surroundings(tank, then.setup(), MediaAssumptions.DEFAULT);
         VariantView view = bench.forecast(
-                        tank, then.setup(), then.start(), new ForecastRequest(then.tanks(), List.of(asked), null))
+                        tank,
+                        then.setup(),
+                        then.start(),
+                        List.of(new BenchService.Variant(then.setup(), asked)),
+                        then.tanks(),
+                        null)
                 .get(0);
         return new Forecast(
                 around,

@@ -3,6 +3,8 @@ package jollytide.server.twin;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Stream;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Surroundings;
@@ -46,7 +48,12 @@ record Standing(List<Put> all, @Nullable String problem) {
 
     /** The same as the tank usually is then: what is done for some hours to learn from it is no part of that. */
     MeasureSet usualAt(Instant t) {
-        return of(usually(t));
+        return usualAt(t, Set.of());
+    }
+
+    /** Likewise, without what some of them put on. */
+    MeasureSet usualAt(Instant t, Set<UUID> without) {
+        return of(usually(t).filter(put -> !without.contains(put.event().id())));
     }
 
     /** What put that on. */

@@ -370,12 +370,39 @@ public class TwinBook {
 
     /** The setup alone. */
     public Setup setup(Tank tank) {
+        return stands(tank).setup();
+    }
+
+    /**
+     * A tank as it is now.
+     *
+     * @param standing what was put on it
+     */
+    record Stands(Instant now, Setup setup, Standing standing) {
+        /** With some of what stands on it taken off. */
+        Setup without(Set<UUID> events) {
+            List<UUID> known =
+                    standing.usualEvents(now).stream().map(EventView::id).toList();
+            if (!known.containsAll(events)) {
+                throw new InputException(
+                        "without",
+                        (double) events.size(),
+                        "events of what stands on the tank",
+                        "Something that is to be taken off does not stand on it any more.");
+            }
+            return events.isEmpty() ? setup : setup.with(standing.usualAt(now, events));
+        }
+    }
+
+    /** That, and what was put on it. */
+    Stands stands(Tank tank) {
         Instant now = clock.instant();
         Instant from = now.minus(LOOKED_BACK).minus(TODAY);
         LogSnapshot ofTank =
                 Objects.requireNonNull(log.of(List.of(tank), from, now).get(tank.id()));
         List<EventView> putOn = events.standing(List.of(tank), from, now).getOrDefault(tank.id(), List.of());
-        return SetupOfTank.known(tank, ofTank, putOn).setup();
+        SetupOfTank.Known known = SetupOfTank.known(tank, ofTank, putOn);
+        return new Stands(ofTank.at(), known.setup(), known.standing());
     }
 
     /** How long its water takes to follow a change, as it is described now: until 95 % of it has come through. */

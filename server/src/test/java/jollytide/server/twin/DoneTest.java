@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.UUID;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
 import jollytide.server.Sets;
@@ -69,6 +70,29 @@ class DoneTest extends ServerTest {
                 .isLessThan(forecast.path("gainPh").path("high").asDouble());
         assertThat(bench().path("standing").get(0).path("title").asString()).isEqualTo("hose to the front");
         assertThat(trough(Sets.NONE)).isCloseTo(tried, within(0.004));
+    }
+
+    /** The hose is tried off the tank: as if it had never been fitted, once settled; and another in its place. */
+    @Test
+    void whatStandsCanBeTriedWithout() {
+        double before = trough(Sets.NONE);
+        double wide = trough(Sets.of(WIDE));
+        double thin = trough(Sets.of(THIN));
+        String hose = keeper.post(tank + "/done", body("hose", hoursAgo(100), null, WIDE))
+                .body()
+                .path("event")
+                .path("id")
+                .asString();
+        String without = "\"without\":[\"" + hose + "\"]";
+        assertThat(trough(Sets.NONE)).isCloseTo(wide, within(0.004));
+        assertThat(trough("{\"measures\":[]," + without + "}")).isCloseTo(before, within(0.004));
+        assertThat(trough("{\"measures\":[" + THIN + "]," + without + "}")).isCloseTo(thin, within(0.004));
+        Visitor.Answer gone = keeper.post(
+                tank + "/bench/forecast",
+                "{\"tanks\":[" + bench().path("tanks").get(0) + "],\"variants\":[{\"measures\":[],\"without\":[\""
+                        + UUID.randomUUID() + "\"]}],\"days\":null}");
+        assertThat(gone.status()).isEqualTo(422);
+        assertThat(gone.text()).contains("does not stand on it any more");
     }
 
     @Test
