@@ -309,6 +309,15 @@ const description = createRoute({
   component: lazyRouteComponent(() => import('./places/begin/Description'), 'Description'),
 });
 
+const chapter = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'chapters/$chapterId',
+  component: lazyRouteComponent(
+    () => import('./places/begin/EarlierDescription'),
+    'EarlierDescription',
+  ),
+});
+
 /** What a keeper needs when things fail is in the first page; the rest comes when it is opened. */
 export const router = createRouter({
   defaultErrorComponent: BrokenScreen,
@@ -342,6 +351,7 @@ export const router = createRouter({
         haul,
         notes,
         description,
+        chapter,
       ]),
     ]),
   ]),

@@ -44,9 +44,18 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
               </Link>
             )}
             {c.id && (
-              <Button look="quiet" className="min-h-6!" onClick={() => setMended(c)}>
-                mend its end
-              </Button>
+              <>
+                <Link
+                  to="/tank/$tankId/chapters/$chapterId"
+                  params={{ tankId: tank.id, chapterId: c.id }}
+                  className={`${buttonLook('quiet')} min-h-6!`}
+                >
+                  mend what it says
+                </Link>
+                <Button look="quiet" className="min-h-6!" onClick={() => setMended(c)}>
+                  mend its end
+                </Button>
+              </>
             )}
             {!c.id && (
               <Link

@@ -74,6 +74,35 @@ class ChaptersIT extends BrowserTest {
         Locator chapters = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chapters"));
         assertThat(chapters).containsText("from the beginning");
         assertThat(chapters).containsText("changed: its skimmer");
+        chapters.getByText("mend what it says").click();
+        assertThat(page.getByText("as it was").first()).isVisible();
+        page.getByLabel("Air the skimmer draws").fill("-3");
+        button(page, "Save").click();
+        assertThat(page.getByText("as it was").first()).isVisible();
+        page.getByLabel("Air the skimmer draws").fill("250");
+        button(page, "Save").click();
+        assertThat(page.getByText("Chapter mended: what is computed").first()).isVisible();
+        assertThat(chapters).containsText("changed: its skimmer");
+        chapters.getByText("mend what it says").click();
+        assertThat(page.getByLabel("Air the skimmer draws")).hasValue("250");
+        page.getByText("Undo").first().click();
+        assertThat(page.getByLabel("Air the skimmer draws")).not().hasValue("250");
+        page.getByLabel("Air the skimmer draws").fill("300");
+        button(page, "Save").click();
+        assertThat(page.getByText("both are one chapter").first()).isVisible();
+        assertThat(chapters).isHidden();
+    }
+
+    @Test
+    void aChapterThatWasNoneIsJoined() {
+        Page page = withOneReading();
+        open(page, "description");
+        page.getByLabel("Air the skimmer draws").fill("300");
+        button(page, "Save").click();
+        button(page, "It changed then: begin a new chapter").click();
+        assertThat(sheet(page)).isHidden();
+        open(page, "history");
+        Locator chapters = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chapters"));
         button(page, "mend its end").click();
         button(page, "It was no change: one chapter").click();
         assertThat(chapters).isHidden();

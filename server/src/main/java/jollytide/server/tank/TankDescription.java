@@ -88,7 +88,12 @@ public record TankDescription(
             String off,
 
             @NotNull Boolean followsClockChanges,
-            @Nullable Integer rampMinutes) {}
+            @Nullable Integer rampMinutes) {
+        public Light {
+            // Lamps that switch are one thing, however they were described.
+            rampMinutes = rampMinutes == null ? 0 : rampMinutes;
+        }
+    }
 
     /** The wanted pH, NBS scale, and why. */
     public record Band(
