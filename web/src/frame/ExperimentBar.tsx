@@ -6,7 +6,7 @@ import { clockTime, shortTime } from '../lib/time';
 import { useNow } from '../parts/useNow';
 import { Button, buttonLook } from '../parts/Button';
 import { Refusal } from '../parts/Refusal';
-import { left, standing, type Standing } from './experimentTime';
+import { left, standing } from './experimentTime';
 import { ROUTE } from './places';
 import { useAlarm } from './useAlarm';
 import { useHelper } from './useHelper';
@@ -43,9 +43,44 @@ function Planned({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
   );
 }
 
-const CALLS: Record<Exclude<Standing, 'running' | 'short'>, string> = {
+interface Words {
+  title: string;
+  runs: (since: string, until: string, left: string) => string;
+  over: string;
+  late: string;
+  again: string;
+  after: string;
+  ended: string;
+  forTheAnimals: string;
+}
+
+const SKIMMER: Words = {
+  title: 'Skimmer on!',
+  runs: (since, until, inTime) =>
+    `The skimmer is off for an experiment since ${since}: on again at ${until}, in ${inTime}.`,
   over: 'It is time: switch the skimmer on again.',
   late: 'It is off for too long: switch the skimmer on again now.',
+  again: 'switch the skimmer on again now',
+  after: 'Stay five minutes after it is on: a skimmer that starts again may overflow its cup.',
+  ended: 'The skimmer runs again',
+  forTheAnimals: 'It runs again: the animals needed it',
+};
+
+/** What is said while something stands still. */
+const WORDS: Record<Chosen['stops'], Words> = {
+  SKIMMER,
+  LAMPS: {
+    title: 'Lamps on!',
+    runs: (since, until, inTime) =>
+      `The lamps are off for an experiment since ${since}: back on their timer at ${until}, in ${inTime}.`,
+    over: 'It is time: give the lamps back to their timer.',
+    late: 'One day was enough: give the lamps back to their timer now.',
+    again: 'set the air stone, and give the lamps back to their timer now',
+    after: 'In the morning see that they came on.',
+    ended: 'The timer has the lamps again',
+    forTheAnimals: 'It has them again: the animals needed it',
+  },
+  NOTHING: SKIMMER,
 };
 
 function Running({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
@@ -54,7 +89,8 @@ function Running({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
   const stands = standing(chosen, now);
   const danger = stands === 'late' || stands === 'short';
   useAlarm(stands !== 'running');
-  useTitle(stands === 'running' ? null : 'Skimmer on!');
+  const words = WORDS[chosen.stops];
+  useTitle(stands === 'running' ? null : words.title);
   const over = (ended: ChosenEnd) => end.mutate({ id: chosen.id, ended });
   return (
     <section
@@ -63,15 +99,16 @@ function Running({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
     >
       <p role={stands === 'running' ? undefined : 'alert'} className="text-lg font-semibold">
         {stands === 'running'
-          ? `The skimmer is off for an experiment since ${clockTime(chosen.from, tank.zone)}: on again at ${clockTime(chosen.until, tank.zone)}, in ${left(chosen.until, now)}.`
+          ? words.runs(
+              clockTime(chosen.from, tank.zone),
+              clockTime(chosen.until, tank.zone),
+              left(chosen.until, now),
+            )
           : stands === 'short'
-            ? `Oxygen was read at ${(chosen.shortOfOxygen ?? 0).toFixed(1)} mg/L: switch the skimmer on again now.`
-            : CALLS[stands]}
+            ? `Oxygen was read at ${(chosen.shortOfOxygen ?? 0).toFixed(1)} mg/L: ${words.again}.`
+            : words[stands]}
       </p>
-      <p>
-        Animals that gasp at the surface end it at once. Stay five minutes after it is on: a skimmer
-        that starts again may overflow its cup.
-      </p>
+      <p>Animals that gasp at the surface end it at once. {words.after}</p>
       <div className="flex flex-wrap gap-3">
         <Button
           look={danger ? 'plain' : 'main'}
@@ -79,14 +116,14 @@ function Running({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
           disabled={end.isPending}
           onClick={() => over('DONE')}
         >
-          The skimmer runs again
+          {words.ended}
         </Button>
         <Button
           className={danger ? 'border-paper' : ''}
           disabled={end.isPending}
           onClick={() => over('ANIMALS')}
         >
-          It runs again: the animals needed it
+          {words.forTheAnimals}
         </Button>
       </div>
       <Refusal message={end.error?.message} />

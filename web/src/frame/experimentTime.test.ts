@@ -6,6 +6,7 @@ const RUNNING: Chosen = {
   id: 'one',
   experiment: 'SKIMMER_OFF_BEFORE_LIGHT',
   name: 'the skimmer off',
+  stops: 'SKIMMER',
   stage: 'RUNNING',
   from: '2026-11-13T07:00:00Z',
   until: '2026-11-13T09:00:00Z',

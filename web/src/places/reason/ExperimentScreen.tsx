@@ -52,8 +52,8 @@ function Choose() {
       </h1>
       {guarded.length === 0 && (
         <p>
-          There is nothing to switch off and on here: it takes a skimmer and lamps that have a
-          night.
+          There is nothing to switch off and on here: it takes lamps that have a night, and for most
+          of them a skimmer.
         </p>
       )}
       {guarded.map((e) => (
@@ -93,6 +93,39 @@ function Choose() {
   );
 }
 
+const BEGUN: Record<Chosen['stops'], string> = {
+  SKIMMER: 'The skimmer is off',
+  LAMPS: 'The lamps stay off',
+  NOTHING: 'It has begun',
+};
+
+const AS_ALWAYS =
+  'See that the pH probe logs, best every five minutes; feed, doors and windows as always.';
+const NO_DOSES =
+  'No limewater, carbonate or other dose that moves pH from an hour before until six hours after: it would hide what you look for.';
+
+/** What to see to before it begins. */
+const STEPS: Record<Chosen['stops'], (until: string) => string[]> = {
+  SKIMMER: (until) => [
+    'Only when somebody is at home all the time who can switch the skimmer on again.',
+    `Set an alarm on your phone for ${until}, or bring in what is due as a calendar, which rings then. This page sounds, too, while it is open and something was pressed in it: do not rely on it.`,
+    'Lay an air stone with its pump beside the tank.',
+    AS_ALWAYS,
+    NO_DOSES,
+    'Switch the skimmer off and press below. Watch the animals: gasping ends it at once.',
+  ],
+  LAMPS: (until) => [
+    'Only with animals that are well: corals that pale or have just come in need their light.',
+    'One day, never two after each other. Daylight that falls on the tank counts: draw the curtain.',
+    `Set an alarm for ${until}: from then on the timer has the lamps again, for the next morning.`,
+    'Lay an air stone with its pump beside the tank: a day without light is a day without its oxygen.',
+    AS_ALWAYS,
+    NO_DOSES,
+    'Take the lamps off their timer before they come on, and press below. Gasping ends it at once.',
+  ],
+  NOTHING: () => [AS_ALWAYS, NO_DOSES],
+};
+
 /** What to see to before, and the press with which it begins. */
 function Ready({ chosen }: { chosen: Chosen }) {
   const { tank } = useAtTank();
@@ -114,20 +147,9 @@ function Ready({ chosen }: { chosen: Chosen }) {
         looked at again when you begin, and refused below 5.
       </p>
       <ol className="grid list-decimal gap-1.5 pl-5">
-        <li>Only when somebody is at home all the time who can switch the skimmer on again.</li>
-        <li>
-          Set an alarm on your phone for {clockTime(chosen.until, tank.zone)}. This page sounds,
-          too, while it is open and something was pressed in it: do not rely on it.
-        </li>
-        <li>Lay an air stone with its pump beside the tank.</li>
-        <li>
-          See that the pH probe logs, best every five minutes; feed, doors and windows as always.
-        </li>
-        <li>
-          No limewater, carbonate or other dose that moves pH from an hour before until six hours
-          after: it would hide what you look for.
-        </li>
-        <li>Switch the skimmer off and press below. Watch the animals: gasping ends it at once.</li>
+        {STEPS[chosen.stops](clockTime(chosen.until, tank.zone)).map((step) => (
+          <li key={step}>{step}</li>
+        ))}
       </ol>
       <div className="flex flex-wrap items-end gap-3">
         <Button
@@ -135,7 +157,7 @@ function Ready({ chosen }: { chosen: Chosen }) {
           disabled={begin.isPending}
           onClick={() => begin.mutate({ id: chosen.id, at: at === '' ? undefined : at })}
         >
-          {begin.isPending ? 'Looking at the oxygen …' : 'The skimmer is off'}
+          {begin.isPending ? 'Looking at the oxygen …' : BEGUN[chosen.stops]}
         </Button>
         <Field
           label="since (empty for now)"
@@ -174,7 +196,7 @@ function While() {
       </h1>
       <p>
         The bar above says until when, on every screen and to whoever helps. What it tells is
-        computed as soon as the skimmer runs again; the six hours of the way back tell as much.
+        computed as soon as it is ended there; the six hours of the way back tell as much.
       </p>
     </section>
   );

@@ -162,6 +162,7 @@ function Forecasts({ width }: { width: number }) {
 const WHERE: Record<Experiment['experiment'], (typeof ROUTE)[ScreenPath]> = {
   SKIMMER_OFF_BEFORE_LIGHT: ROUTE.experiment,
   SKIMMER_OFF_AT_NIGHT: ROUTE.experiment,
+  LAMPS_OFF_FOR_A_DAY: ROUTE.experiment,
   OXYGEN_NIGHT: ROUTE.enter,
   PROBE_IN_BUFFERS: ROUTE.probe,
   ANOTHER_ALKALINITY_TEST: ROUTE.enter,

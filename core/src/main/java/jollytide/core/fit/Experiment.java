@@ -12,6 +12,7 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
+import jollytide.core.measure.Lamps;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerDraw;
@@ -31,13 +32,14 @@ import org.jspecify.annotations.Nullable;
  */
 public enum Experiment {
     SKIMMER_OFF_BEFORE_LIGHT(
-            "the skimmer off for the last two hours before lights-on, pH every five minutes", 20, true),
-    SKIMMER_OFF_AT_NIGHT("the skimmer off from lights-off to lights-on, pH every five minutes", 30, true),
-    OXYGEN_NIGHT("an oxygen probe left in the water for a night", 20, false),
-    PROBE_IN_BUFFERS("the pH probe calibrated in two buffers", 15, false),
-    ANOTHER_ALKALINITY_TEST("alkalinity by another kit, read twice", 10, false),
-    GLASS_OF_AIR("a glass of tank water aerated with outdoor air until its pH stands", 90, false),
-    ROOM_METER("a CO2 meter in the room for three days", 15, false);
+            "the skimmer off for the last two hours before lights-on, pH every five minutes", 20, Stops.SKIMMER),
+    SKIMMER_OFF_AT_NIGHT("the skimmer off from lights-off to lights-on, pH every five minutes", 30, Stops.SKIMMER),
+    LAMPS_OFF_FOR_A_DAY("the lamps left off for one day, pH every five minutes", 10, Stops.LAMPS),
+    OXYGEN_NIGHT("an oxygen probe left in the water for a night", 20, Stops.NOTHING),
+    PROBE_IN_BUFFERS("the pH probe calibrated in two buffers", 15, Stops.NOTHING),
+    ANOTHER_ALKALINITY_TEST("alkalinity by another kit, read twice", 10, Stops.NOTHING),
+    GLASS_OF_AIR("a glass of tank water aerated with outdoor air until its pH stands", 90, Stops.NOTHING),
+    ROOM_METER("a CO2 meter in the room for three days", 15, Stops.NOTHING);
 
     private static final Duration BEFORE_LIGHT = Duration.ofHours(2);
     /** The way back tells as much as the way there. */
@@ -60,12 +62,19 @@ public enum Experiment {
 
     private final String label;
     private final int minutes;
-    private final boolean stopsTheSkimmer;
+    private final Stops stops;
 
-    Experiment(String label, int minutes, boolean stopsTheSkimmer) {
+    /** What stands still while an experiment lasts. */
+    public enum Stops {
+        NOTHING,
+        SKIMMER,
+        LAMPS
+    }
+
+    Experiment(String label, int minutes, Stops stops) {
         this.label = label;
         this.minutes = minutes;
-        this.stopsTheSkimmer = stopsTheSkimmer;
+        this.stops = stops;
     }
 
     public String label() {
@@ -79,12 +88,20 @@ public enum Experiment {
 
     /** Whether it changes the tank while it lasts, and so has an end that must be kept. */
     public boolean changesTheTank() {
-        return stopsTheSkimmer;
+        return stops != Stops.NOTHING;
+    }
+
+    public Stops stops() {
+        return stops;
     }
 
     /** What is done to the tank while it lasts. */
     public MeasureSet during() {
-        return stopsTheSkimmer ? MeasureSet.of(new SkimmerDraw(0)) : MeasureSet.NONE;
+        return switch (stops) {
+            case NOTHING -> MeasureSet.NONE;
+            case SKIMMER -> MeasureSet.of(new SkimmerDraw(0));
+            case LAMPS -> MeasureSet.of(new Lamps(0));
+        };
     }
 
     /**
@@ -150,6 +167,7 @@ public enum Experiment {
         return switch (this) {
             case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT ->
                 setup.skimmer() != null && setup.light().switches();
+            case LAMPS_OFF_FOR_A_DAY -> setup.light().switches();
             case OXYGEN_NIGHT -> setup.light().switches() && !fitted.unknowns().contains(Unknown.OXYGEN_PROBE);
             case ROOM_METER -> fitted.unknowns().contains(Unknown.ROOM_EXCESS);
             case PROBE_IN_BUFFERS, ANOTHER_ALKALINITY_TEST, GLASS_OF_AIR -> true;
@@ -168,7 +186,7 @@ public enum Experiment {
 
     private Promise promise(Setup setup, FittedTank fitted, Slopes slopes, List<TankParameters> edges, Instant at) {
         return switch (this) {
-            case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT, OXYGEN_NIGHT ->
+            case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT, LAMPS_OFF_FOR_A_DAY, OXYGEN_NIGHT ->
                 logged(setup, fitted, slopes, edges, at);
             case PROBE_IN_BUFFERS -> single(setup, slopes, row(fitted, slopes, Unknown.PROBE, 1, CALIBRATED_PH));
             case ANOTHER_ALKALINITY_TEST ->
@@ -199,9 +217,14 @@ public enum Experiment {
 
     private Promise logged(Setup setup, FittedTank fitted, Slopes slopes, List<TankParameters> edges, Instant at) {
         Instant on = next(setup, at.plus(DAY), true);
-        Instant from = this == SKIMMER_OFF_BEFORE_LIGHT ? on.minus(BEFORE_LIGHT) : next(setup, on.minus(DAY), false);
+        Instant from = switch (this) {
+            case LAMPS_OFF_FOR_A_DAY -> on;
+            case SKIMMER_OFF_BEFORE_LIGHT -> on.minus(BEFORE_LIGHT);
+            default -> next(setup, on.minus(DAY), false);
+        };
+        Instant until = this == LAMPS_OFF_FOR_A_DAY ? next(setup, on, false) : on;
         ToDoubleFunction<TwinState> shown = this == OXYGEN_NIGHT ? TwinState::oxygenMgPerL : TwinState::phNbs;
-        List<TwinState> likely = run(setup, fitted.likely(), at, from, on);
+        List<TwinState> likely = run(setup, fitted.likely(), at, from, until);
         double[] here = likely.stream().mapToDouble(shown).toArray();
         RealMatrix change = Slopes.columns(
                 here.length,
@@ -209,7 +232,7 @@ public enum Experiment {
                 j -> Slopes.slope(
                         slopes.lower().getColumnVector(j),
                         here,
-                        sizes -> run(setup, fitted.at(sizes), at, from, on).stream()
+                        sizes -> run(setup, fitted.at(sizes), at, from, until).stream()
                                 .mapToDouble(shown)
                                 .toArray(),
                         fitted));
@@ -236,8 +259,8 @@ public enum Experiment {
                     MatrixUtils.createRealVector(noise.whitened(readings, column))
                             .mapMultiply(looser));
         }
-        Double lowest = stopsTheSkimmer ? lowestOxygen(setup, edges, at, from, on) : null;
-        return promise(setup, slopes, white, from, on, lowest);
+        Double lowest = changesTheTank() ? lowestOxygen(setup, edges, at, from, until) : null;
+        return promise(setup, slopes, white, from, until, lowest);
     }
 
     /** An ordinary day up to {@code from}, then this experiment until {@code until}, and the way back. */
@@ -247,7 +270,7 @@ public enum Experiment {
         TwinState begins =
                 from.isAfter(at) ? last(days.run(today, MeasureSet.NONE, Duration.between(at, from), EVERY)) : today;
         List<TwinState> all = new ArrayList<>(days.run(begins, during(), Duration.between(from, until), EVERY));
-        if (stopsTheSkimmer) {
+        if (changesTheTank()) {
             all.addAll(days.run(last(all), MeasureSet.NONE, RECOVERY, EVERY));
         }
         return all;

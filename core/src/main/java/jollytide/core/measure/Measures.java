@@ -29,6 +29,7 @@ public final class Measures {
             NobodyHome.KIND,
             Guests.KIND,
             SkimmerDraw.KIND,
+            Lamps.KIND,
             Warmth.KIND);
 
     private Measures() {}

@@ -64,6 +64,7 @@ public final class Rig {
     double alkalinityChangeMeqPerL;
 
     double lampsShorterH;
+    double lampsTimes = 1;
 
     @Nullable
     Dose instead;
@@ -172,7 +173,7 @@ public final class Rig {
         var life = setup.life()
                 .withUse(setup.useMeqPerLPerDay())
                 .withRespiration(metabolism.respirationMmolPerLPerH(), metabolism.photosynthesisMmolPerLPerH());
-        parts.add(new Reef(life, 1, Lamp.of(lamps)));
+        parts.add(new Reef(life, 1, Lamp.of(lamps).times(lampsTimes)));
         if (refugiumLight != null) {
             LightCourse algae = new LightCourse(refugiumLight, setup.zone(), from, length);
             parts.add(new Refugium(refugiumMmolPerH, life.quotient(), Lamp.of(algae)));

@@ -14,6 +14,24 @@ public interface Lamp {
         return until;
     }
 
+    /** The same, so many times as bright. */
+    default Lamp times(double factor) {
+        Lamp here = this;
+        return factor == 1
+                ? this
+                : new Lamp() {
+                    @Override
+                    public double at(Instant t) {
+                        return factor * here.at(t);
+                    }
+
+                    @Override
+                    public Instant nextSwitch(Instant t, Instant until) {
+                        return here.nextSwitch(t, until);
+                    }
+                };
+    }
+
     static Lamp of(LightCourse course) {
         return new Lamp() {
             @Override

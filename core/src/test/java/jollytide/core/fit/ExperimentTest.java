@@ -37,7 +37,7 @@ class ExperimentTest {
 
     @Test
     void nothingWidensAndNothingIsCertain() {
-        assertThat(RANKED).hasSize(6).allSatisfy(promise -> {
+        assertThat(RANKED).hasSize(7).allSatisfy(promise -> {
             assertThat(promise.narrowing()).hasSize(Decision.of(Logged.TANK).size());
             assertThat(promise.narrowing())
                     .allSatisfy(share -> assertThat(share).isBetween(0.0, 0.99));
@@ -94,6 +94,19 @@ class ExperimentTest {
         Experiment.Promise hours = of(RANKED, Experiment.SKIMMER_OFF_BEFORE_LIGHT);
         assertThat(Duration.between(hours.from(), hours.until())).isEqualTo(Duration.ofHours(2));
         assertThat(hours.until()).isEqualTo(night.until());
+    }
+
+    /** From lights-on to lights-off; it parts what the light makes from what is breathed, and says little of the skimmer. */
+    @Test
+    void aDarkDayTellsOfTheLevelAndLeavesTheSkimmerOpen() {
+        Experiment.Promise dark = of(RANKED, Experiment.LAMPS_OFF_FOR_A_DAY);
+        assertThat(LocalTime.ofInstant(dark.from(), Logged.ZONE)).isEqualTo(LocalTime.of(10, 0));
+        assertThat(Duration.between(dark.from(), dark.until())).isEqualTo(Duration.ofHours(11));
+        assertThat(dark.lowestOxygenMgPerL()).isNotNull();
+        assertThat(dark.lowestOxygenMgPerL())
+                .isLessThan(of(RANKED, Experiment.SKIMMER_OFF_BEFORE_LIGHT).lowestOxygenMgPerL() + 2);
+        assertThat(narrowing(Experiment.LAMPS_OFF_FOR_A_DAY, Decision.TROUGH_WITHOUT_SKIMMER))
+                .isLessThan(narrowing(Experiment.SKIMMER_OFF_AT_NIGHT, Decision.TROUGH_WITHOUT_SKIMMER));
     }
 
     /** What could take the animals' oxygen is not advised, however much it would tell. */

@@ -215,6 +215,21 @@ class MeasuresTest {
         return days.settled(days.today(MIDNIGHT), measures).troughPh();
     }
 
+    /** Dimmer lamps lower the peak by less than their share (Jassby and Platt 1976), none at all leave no day; brighter raise it. */
+    @Test
+    void lampsMakeThePeak() {
+        OrdinaryDays.SettledDay asItIs = DAYS.settled(TODAY, MeasureSet.NONE);
+        double swing = asItIs.peakPh() - asItIs.troughPh();
+        OrdinaryDays.SettledDay half = DAYS.settled(TODAY, MeasureSet.of(new Lamps(0.5)));
+        OrdinaryDays.SettledDay dark = DAYS.settled(TODAY, MeasureSet.of(new Lamps(0)));
+        assertThat(half.peakPh() - half.troughPh()).isBetween(swing / 2, swing);
+        assertThat(dark.peakPh()).isLessThan(asItIs.peakPh() - swing / 2);
+        assertThat(dark.lowestOxygenMgPerL()).isLessThan(asItIs.lowestOxygenMgPerL());
+        assertThat(DAYS.settled(TODAY, MeasureSet.of(new Lamps(1.3))).peakPh()).isGreaterThan(asItIs.peakPh());
+        assertThat(DAYS.settled(TODAY, MeasureSet.of(new Lamps(1)))).isEqualTo(asItIs);
+        assertThat(new Lamps(1.3).cautions()).hasSize(1);
+    }
+
     /** Of two stones alike the one that is fed from outdoors brings more, for the room holds 1100 ppm. */
     @Test
     void outdoorAirThroughAStoneBeatsTheRooms() {

@@ -59,6 +59,7 @@ class WayTest {
             refugium        , OFFSETS           , true
             alkalinity      , MASKS             , true
             guests          , A_FAULT           , false
+            lamps           , A_FAULT           , false
             warmth          , A_FAULT           , false
             """;
 
@@ -90,6 +91,7 @@ class WayTest {
         assertThat(new SkimmerDraw(0.5).way()).isEqualTo(Way.A_FAULT);
         assertThat(new SkimmerDraw(1).way()).isEqualTo(Way.REMOVES_THE_SOURCE);
         assertThat(new SkimmerDraw(0.5).inSteps()).isFalse();
+        assertThat(new Lamps(1).way()).isEqualTo(Way.OFFSETS);
         assertThat(new Warmth(-1).way()).isEqualTo(Way.REMOVES_THE_SOURCE);
         assertThat(new Warmth(0).way()).isEqualTo(Way.REMOVES_THE_SOURCE);
     }

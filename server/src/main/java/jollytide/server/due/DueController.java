@@ -3,6 +3,7 @@ package jollytide.server.due;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
@@ -10,12 +11,18 @@ import jollytide.server.account.SignedIn;
 import jollytide.server.setup.Computes;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VAlarm;
 import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.parameter.Related;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtEnd;
 import net.fortuna.ical4j.model.property.DtStamp;
 import net.fortuna.ical4j.model.property.DtStart;
 import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Summary;
+import net.fortuna.ical4j.model.property.Trigger;
 import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.immutable.ImmutableAction;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 import org.springframework.http.ContentDisposition;
@@ -56,8 +63,15 @@ class DueController {
             VEvent event = new VEvent(false);
             event.add(stamp);
             event.add(new Uid(due.id() + "@jolly-tide"));
-            event.add(new DtStart<>(due.on()));
             event.add(new Summary(due.what()));
+            if (due.hours() == null) {
+                event.add(new DtStart<>(due.on()));
+            } else {
+                event.add(new DtStart<>(due.hours().from()));
+                event.add(new DtEnd<>(due.hours().until()));
+                event.add(alarm(due, Related.START));
+                event.add(alarm(due, Related.END));
+            }
             calendar.add(event);
         }
         ByteArrayOutputStream text = new ByteArrayOutputStream();
@@ -67,5 +81,16 @@ class DueController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, file.toString())
                 .body(text.toByteArray());
+    }
+
+    /** Where a calendar rings: what has hours must begin and end in time. */
+    private static VAlarm alarm(Due due, Related edge) {
+        VAlarm alarm = new VAlarm();
+        Trigger trigger = new Trigger(Duration.ZERO);
+        trigger.add(edge);
+        alarm.add(trigger);
+        alarm.add(ImmutableAction.DISPLAY);
+        alarm.add(new Description(due.what()));
+        return alarm;
     }
 }

@@ -96,17 +96,26 @@ class DueService {
         });
         for (ExperimentService.Ahead ahead : experiments.ahead(all)) {
             ZonedDateTime at = (ahead.running() ? ahead.until() : ahead.from()).atZone(zone);
-            String what = ahead.running() ? "the skimmer on again at " : "the skimmer off at ";
             due.add(new Due(
                     "experiment-" + ahead.id(),
-                    name(all, ahead.tankId()) + ": " + what + at.toLocalTime().truncatedTo(ChronoUnit.MINUTES) + ".",
+                    name(all, ahead.tankId()) + ": " + step(ahead)
+                            + at.toLocalTime().truncatedTo(ChronoUnit.MINUTES) + ".",
                     at.toLocalDate(),
                     !at.toLocalDate().isAfter(today),
                     Subject.EXPERIMENT,
-                    ahead.tankId()));
+                    ahead.tankId(),
+                    new Due.Hours(ahead.from(), ahead.until())));
         }
         due.sort(Comparator.comparing(Due::on).thenComparing(Due::what));
         return due;
+    }
+
+    private static String step(ExperimentService.Ahead ahead) {
+        return switch (ahead.stops()) {
+            case SKIMMER -> ahead.running() ? "the skimmer on again at " : "the skimmer off at ";
+            case LAMPS -> ahead.running() ? "the lamps back on their clock after " : "the lamps stay off from ";
+            case NOTHING -> ahead.running() ? "its measurement ends at " : "its measurement begins at ";
+        };
     }
 
     /** On the early side: an empty vessel draws air. */

@@ -53,8 +53,8 @@ public class ExperimentService {
 
     private static final Duration DAY = Duration.ofDays(1);
     private static final int MOST_SHOWN = 20;
-    /** {@link Experiment#during} as an event carries it. */
-    private static final PutMeasure SKIMMER_OFF = new PutMeasure("skimmer-draw", Map.of("times", 0.0), Map.of());
+    /** Lamps that stay off once more only have to be on by their next morning. */
+    private static final Duration GRACE_OF_LAMPS = Duration.ofHours(12);
 
     private final TankService tanks;
     private final TwinBook book;
@@ -82,7 +82,7 @@ public class ExperimentService {
     }
 
     /** What is planned or goes on at some tanks, for what is due. */
-    public record Ahead(UUID id, UUID tankId, Instant from, Instant until, boolean running) {}
+    public record Ahead(UUID id, UUID tankId, Experiment.Stops stops, Instant from, Instant until, boolean running) {}
 
     public List<Ahead> ahead(List<Tank> of) {
         Instant now = clock.instant();
@@ -91,7 +91,7 @@ public class ExperimentService {
                         of.stream().map(Tank::id).toList())
                 .stream()
                 .filter(e -> e.current(now))
-                .map(e -> new Ahead(e.id, e.tankId, from(e), e.plannedUntil, e.running()))
+                .map(e -> new Ahead(e.id, e.tankId, e.kind.stops(), from(e), e.plannedUntil, e.running()))
                 .toList();
     }
 
@@ -126,8 +126,10 @@ public class ExperimentService {
                 .orElseThrow(() -> refused(
                         "experiment",
                         kind.name(),
-                        "a tank with a skimmer and lamps that switch",
-                        "This tank has no skimmer or no night, so there is nothing to switch off."));
+                        "a tank that has what is switched off, and lamps that switch",
+                        kind.stops() == Experiment.Stops.SKIMMER
+                                ? "This tank has no skimmer or no night, so there is nothing to switch off."
+                                : "This tank's lamps have no day and night, so there is nothing to leave off."));
         if (!promise.allowed()) {
             throw refused("experiment", kind.name(), "oxygen above 5 mg/L", littleOxygen(promise.lowestOxygenMgPerL()));
         }
@@ -209,8 +211,17 @@ public class ExperimentService {
 
     private UUID event(Tank tank, ChosenExperiment e, Instant until) {
         String title = "Experiment: " + e.kind.label();
-        return events.beginExperiment(tank, e.begunAt, until, title, "", List.of(SKIMMER_OFF))
+        return events.beginExperiment(tank, e.begunAt, until, title, "", during(e.kind))
                 .id();
+    }
+
+    /** {@link Experiment#during} as an event carries it. */
+    private static List<PutMeasure> during(Experiment kind) {
+        return switch (kind.stops()) {
+            case NOTHING -> List.of();
+            case SKIMMER -> List.of(new PutMeasure("skimmer-draw", Map.of("times", 0.0), Map.of()));
+            case LAMPS -> List.of(new PutMeasure("lamps", Map.of("times", 0.0), Map.of()));
+        };
     }
 
     /** @param at when it was over; null for now */
@@ -309,11 +320,12 @@ public class ExperimentService {
 
     private ChosenView view(Tank tank, ChosenExperiment e) {
         Stage stage = e.running() ? Stage.RUNNING : e.endedAt == null ? Stage.PLANNED : Stage.OVER;
-        Instant late = e.plannedUntil.plus(GRACE);
+        Instant late = e.plannedUntil.plus(e.kind.stops() == Experiment.Stops.LAMPS ? GRACE_OF_LAMPS : GRACE);
         return new ChosenView(
                 e.id,
                 e.kind,
                 e.kind.label(),
+                e.kind.stops(),
                 stage,
                 from(e),
                 e.endedAt == null ? e.plannedUntil : e.endedAt,

@@ -24,8 +24,8 @@ final class ExperimentViews {
      *
      * @param from when it began, or is planned to
      * @param until when it was over, or is planned to be
-     * @param lateFrom from then on it is dangerous: a quarter of an hour after its planned end, or where oxygen would run
-     *     short on the early side; null before it begins and when it is over
+     * @param lateFrom from then on it lasts too long: a quarter of an hour after its planned end, for lamps half a day, or
+     *     where oxygen would run short on the early side; null before it begins and when it is over
      * @param shortOfOxygen mg/L, of a reading below the caution line since it began; null without one
      * @param lowestOxygenMgPerL that was expected on the early side
      * @param cautionAt when oxygen would reach the caution line on the early side if nobody ended it; null when not
@@ -35,6 +35,7 @@ final class ExperimentViews {
             UUID id,
             Experiment experiment,
             String name,
+            Experiment.Stops stops,
             Stage stage,
             Instant from,
             Instant until,

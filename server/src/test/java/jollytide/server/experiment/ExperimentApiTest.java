@@ -116,6 +116,35 @@ class ExperimentApiTest extends ServerTest {
         return keeper.get(tank + "/experiments/current").body().path("current");
     }
 
+    /** The lamps' own day; what the event puts on the tank is that its lamps stay off. */
+    @Test
+    void aDayWithoutLampsIsPlannedBegunAndStands() {
+        Answer answer = keeper.post(tank + "/experiments", "{\"experiment\":\"LAMPS_OFF_FOR_A_DAY\"}");
+        assertThat(answer.status()).as(answer.text()).isEqualTo(201);
+        JsonNode dark = answer.body();
+        assertThat(dark.path("stops").asString()).isEqualTo("LAMPS");
+        Instant from = Instant.parse(dark.path("from").asString());
+        assertThat(from.atZone(java.time.ZoneId.of("Europe/Amsterdam")).getHour())
+                .isEqualTo(10);
+        shift(dark, -10, 600);
+        JsonNode running = keeper.post(path(dark) + "/begin", NOW).body();
+        Instant until = Instant.parse(running.path("until").asString());
+        assertThat(Instant.parse(running.path("lateFrom").asString())).isEqualTo(until.plus(12, ChronoUnit.HOURS));
+        String event = jdbc.queryForObject(
+                "select event_id from chosen_experiment where id = ?",
+                String.class,
+                dark.path("id").asString());
+        assertThat(keeper.get(tank + "/events/" + event)
+                        .body()
+                        .path("measures")
+                        .path(0)
+                        .path("kind")
+                        .asString())
+                .isEqualTo("lamps");
+        String home = keeper.get(tank).body().path("homeId").asString();
+        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("the lamps back on their clock after");
+    }
+
     @Test
     void itIsPlannedForItsHoursAndDueThen() {
         JsonNode planned = planned();
@@ -128,6 +157,10 @@ class ExperimentApiTest extends ServerTest {
         JsonNode due = keeper.get("/homes/" + home + "/due").body().path(0);
         assertThat(due.path("what").asString()).isEqualTo("Tide pool: the skimmer off at 08:00.");
         assertThat(due.path("on").asString()).isEqualTo("2026-11-13");
+        String calendar = keeper.get("/homes/" + home + "/due.ics").text();
+        assertThat(calendar).contains("DTSTART:20261113T070000Z", "DTEND:20261113T090000Z");
+        assertThat(calendar.lines().filter("BEGIN:VALARM"::equals)).hasSize(2);
+        assertThat(calendar).contains("TRIGGER;RELATED=START:PT0S", "TRIGGER;RELATED=END:PT0S");
 
         assertThat(keeper.post(tank + "/experiments", HOURS).status()).isEqualTo(409);
         Answer early = keeper.post(path(planned) + "/begin", NOW);
