@@ -63,7 +63,7 @@ test('a card says what it compares and what it found', () => {
   expect(since(card())).toBe('since 2 Nov 2026 · 3 whole days before, 3 after');
   expect(headline(card())).toBe('It did what it could.');
   expect(beside(card())[0]).toBe(
-    'Explained: the room, and what stood on the tank, +0.03, alkalinity −0.01.',
+    'Explained: room, warmth and what stood on the tank +0.03, alkalinity −0.01.',
   );
 });
 

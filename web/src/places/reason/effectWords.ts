@@ -208,7 +208,7 @@ export function beside(card: EffectCard): string[] {
   const room = trough.explained - ofAlkalinity;
   const shares = [
     Math.abs(room) >= WORTH_SAYING &&
-      `${found.roomMeasured ? 'the room, and what stood on the tank,' : 'what stood on the tank'} ${signed(room, 2)}`,
+      `${found.roomMeasured ? 'room, warmth and what stood on the tank' : 'warmth and what stood on the tank'} ${signed(room, 2)}`,
     Math.abs(ofAlkalinity) >= WORTH_SAYING && `alkalinity ${signed(ofAlkalinity, 2)}`,
   ].filter(Boolean);
   return [

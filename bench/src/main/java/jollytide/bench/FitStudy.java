@@ -209,7 +209,7 @@ public final class FitStudy {
             FittedTank after = TwinFit.of(
                     world.described(),
                     TankParameters.ORDINARY,
-                    world.with(from, until),
+                    world.with(promise.experiment().during(), from, until),
                     Priors.ASSUMED,
                     TwinFit.Progress.NONE);
             List<double[]> then = Edges.of(world.described(), after, at).stream()
@@ -281,7 +281,11 @@ public final class FitStudy {
             }
             List<Made> made = new ArrayList<>();
             for (Experiment.Promise promise : Experiment.ranked(world.described(), fitted, tanks, at)) {
-                if (promise.from() != null && promise.until() != null && promise.lowestOxygenMgPerL() != null) {
+                // What is narrowed is told of the trough with the skimmer off: of tanks that have one.
+                if (promise.from() != null
+                        && promise.until() != null
+                        && promise.lowestOxygenMgPerL() != null
+                        && world.described().skimmer() != null) {
                     made.add(Made.of(world, promise, promise.from(), promise.until(), forecast, at));
                 }
             }

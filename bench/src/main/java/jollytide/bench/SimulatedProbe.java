@@ -12,7 +12,6 @@ import jollytide.core.fit.Reading;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Rig;
 import jollytide.core.measure.Setup;
-import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
@@ -98,12 +97,12 @@ final class SimulatedProbe {
                 : state.with(Water.ALKALINITY, a -> a + perKg).with(Water.DIC, dic -> dic + perKg / 2);
     }
 
-    /** From here on as it is, then with the skimmer off, then as it is; what was read before stays. */
-    List<Reading> more(SimulatedTank world, Instant from, Instant until) {
+    /** From here on as it is, then with an experiment's measures, then as it is; what was read before stays. */
+    List<Reading> more(SimulatedTank world, MeasureSet during, Instant from, Instant until) {
         Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS + SimulatedTank.MORE_DAYS));
         return apart(() -> {
             day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, from);
-            day(world.truth(), world.real(), world.trueRoom(), MeasureSet.of(new SkimmerDraw(0)), until);
+            day(world.truth(), world.real(), world.trueRoom(), during, until);
             day(world.truth(), world.real(), world.trueRoom(), MeasureSet.NONE, end);
         });
     }

@@ -24,7 +24,6 @@ import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Setup;
-import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.units.AlkalinityUnit;
@@ -246,15 +245,10 @@ record SimulatedTank(
                         tests.stream().filter(t -> !t.at().isAfter(last)).toList()));
     }
 
-    /** The same log with two more days, the skimmer off for some hours of them. */
-    TankLog with(Instant from, Instant until) {
-        List<Reading> ph = probe.more(this, from, until);
-        return new TankLog(
-                ph,
-                List.of(),
-                log.room(),
-                true,
-                log.alkalinity(),
-                List.of(new TankLog.Interlude(from, until, described.with(MeasureSet.of(new SkimmerDraw(0))))));
+    /** The same log with two more days, an experiment in some hours of them. */
+    TankLog with(MeasureSet during, Instant from, Instant until) {
+        List<Reading> ph = probe.more(this, during, from, until);
+        return new TankLog(ph, List.of(), log.room(), true, log.alkalinity())
+                .with(List.of(new TankLog.Interlude(from, until, described.with(during))));
     }
 }

@@ -175,13 +175,7 @@ public record Trial(
 
     private static @Nullable Estimate possible(
             TankLog log, Setup was, Setup since, List<TankParameters> behind, Rise rise, Instant from, Instant until) {
-        TankLog with = new TankLog(
-                log.ph(),
-                log.oxygen(),
-                log.room(),
-                log.roomMeasured(),
-                log.alkalinity(),
-                List.of(new TankLog.Interlude(from, until.plus(Duration.ofHours(1)), since)));
+        TankLog with = log.with(List.of(new TankLog.Interlude(from, until.plus(Duration.ofHours(1)), since)));
         List<Double> gains = behind.stream()
                 .flatMap(tank -> {
                     try {

@@ -16,10 +16,13 @@ import jollytide.core.measure.Setup;
 import jollytide.core.seawater.CarbonateState;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.PhScale;
+import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.DosedByTests;
 import jollytide.core.twin.Reef;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
+import jollytide.core.twin.TwinTank;
+import jollytide.core.twin.WarmedAsRead;
 import jollytide.core.twin.Water;
 
 /** A tank run through the days of its log: in their own rooms, with their own alkalinity, from the first reading on. */
@@ -59,9 +62,9 @@ final class LogRun {
         Duration length = Duration.between(from, until);
         DosedByTests doses =
                 new DosedByTests(t -> alkalinity(t, tank), setup.source().carbonPerEquivalent());
-        Function<Setup, Twin> twinOf = as -> new Twin(Rig.of(as.corrected(tank), tank, MeasureSet.NONE)
+        Function<Setup, Twin> twinOf = as -> new Twin(warmed(Rig.of(as.corrected(tank), tank, MeasureSet.NONE)
                 .tank(from, length, room, false)
-                .with(doses));
+                .with(doses)));
         Twin now = twinOf.apply(setup);
         List<Twin> then = interludes.stream().map(i -> twinOf.apply(i.as())).toList();
         Function<Instant, Twin> twinAt = t -> IntStream.range(0, then.size())
@@ -81,6 +84,11 @@ final class LogRun {
             }
         }
         return course(first, until, twinAt);
+    }
+
+    private TwinTank warmed(TwinTank tank) {
+        TemperatureCourse read = log.temperature();
+        return read == null ? tank : tank.with(new WarmedAsRead(read::at));
     }
 
     private List<TwinState> course(TwinState first, Instant until, Function<Instant, Twin> twinAt) {
@@ -111,13 +119,17 @@ final class LogRun {
     }
 
     private TwinState begin(Twin twin, Setup corrected, TankParameters tank, double probeOff) {
-        CarbonateSystem system = CarbonateSystem.of(corrected.water());
+        TemperatureCourse read = log.temperature();
+        double celsius = read == null ? corrected.water().temperatureC() : read.at(log.from());
+        CarbonateSystem system =
+                CarbonateSystem.of(new Seawater(corrected.water().salinity(), celsius));
         double alkalinity = alkalinity(log.from(), tank);
         CarbonateState first = system.fromPhAndAlkalinity(
                 system.constants().toTotal(log.ph().get(0).value() - probeOff, PhScale.NBS), alkalinity);
         CarbonateState usual =
                 system.fromPhAndAlkalinity(system.constants().toTotal(meanPh - probeOff, PhScale.NBS), alkalinity);
         TwinState start = twin.start(log.from(), corrected.alkalinityMeqPerL(), corrected.outdoorPpm())
+                .with(Water.TEMPERATURE, celsius)
                 .with(Water.DIC, first.dic())
                 .with(Water.ALKALINITY, alkalinity);
         return setup.useMeqPerLPerDay() > 0

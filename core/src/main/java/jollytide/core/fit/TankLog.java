@@ -10,6 +10,7 @@ import jollytide.core.description.RoomCourse;
 import jollytide.core.description.TankParameters;
 import jollytide.core.measure.Setup;
 import jollytide.core.twin.TwinState;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was logged of a tank, and as what it stood in which hours.
@@ -19,6 +20,7 @@ import jollytide.core.twin.TwinState;
  * @param room its CO2, hour by hour
  * @param roomMeasured whether the room's ordinary day is from a meter
  * @param alkalinity through the log
+ * @param temperature through the log; null where it was not read, and the water keeps its usual one
  * @param interludes in which it was another tank than now, in their order
  */
 public record TankLog(
@@ -27,6 +29,7 @@ public record TankLog(
         RoomCourse room,
         boolean roomMeasured,
         AlkalinityCourse alkalinity,
+        @Nullable TemperatureCourse temperature,
         List<Interlude> interludes) {
     /** A run begins with the water as it should be by the first reading: by then it follows the tank. */
     public static final Duration RUN_IN = Duration.ofDays(1);
@@ -40,14 +43,14 @@ public record TankLog(
         interludes = List.copyOf(interludes);
     }
 
-    /** Without interludes. */
+    /** Without interludes, at the usual temperature. */
     public TankLog(
             List<Reading> ph,
             List<Reading> oxygen,
             RoomCourse room,
             boolean roomMeasured,
             AlkalinityCourse alkalinity) {
-        this(ph, oxygen, room, roomMeasured, alkalinity, List.of());
+        this(ph, oxygen, room, roomMeasured, alkalinity, null, List.of());
     }
 
     /**
@@ -93,7 +96,13 @@ public record TankLog(
                 room,
                 roomMeasured,
                 new AlkalinityCourse(List.of(new Reading(Instant.EPOCH, meqPerL))),
+                temperature,
                 interludes);
+    }
+
+    /** The same as another tank in some hours. */
+    public TankLog with(List<Interlude> others) {
+        return new TankLog(ph, oxygen, room, roomMeasured, alkalinity, temperature, others);
     }
 
     /** Whether there is anything to fit to. */

@@ -217,12 +217,7 @@ class TwinFitTest {
         states.addAll(night);
         states.addAll(days.run(night.get(night.size() - 1), MeasureSet.NONE, Duration.ofHours(14), every));
         TankLog silent = Logged.log(Logged.ph(states), ROOM);
-        TankLog entered = new TankLog(
-                silent.ph(),
-                List.of(),
-                ROOM,
-                true,
-                silent.alkalinity(),
+        TankLog entered = silent.with(
                 List.of(new TankLog.Interlude(off, on, Logged.TANK.with(MeasureSet.of(new SkimmerDraw(0))))));
         FittedTank.Learned skimmer = of(Logged.fit(Logged.TANK, entered), Unknown.SKIMMER);
         assertThat(skimmer.size()).isCloseTo(Math.log(0.75), within(1.645 * skimmer.deviation()));
@@ -244,13 +239,7 @@ class TwinFitTest {
         states.addAll(new OrdinaryDays(with, TRUTH, ROOM)
                 .run(STATES.get(7 * 24 * 4), MeasureSet.NONE, Duration.ofDays(2), Duration.ofMinutes(15)));
         TankLog silent = Logged.log(Logged.ph(states), ROOM);
-        TankLog known = new TankLog(
-                silent.ph(),
-                List.of(),
-                ROOM,
-                true,
-                silent.alkalinity(),
-                List.of(new TankLog.Interlude(Logged.START, fitted, Logged.TANK)));
+        TankLog known = silent.with(List.of(new TankLog.Interlude(Logged.START, fitted, Logged.TANK)));
         FittedTank one = Logged.fit(with, known);
         FittedTank other = Logged.fit(with, silent);
         assertThat(most(one.left())).isLessThan(0.5 * most(other.left()));

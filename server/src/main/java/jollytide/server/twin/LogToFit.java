@@ -28,6 +28,7 @@ import jollytide.core.fit.Experiment;
 import jollytide.core.fit.Priors;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
+import jollytide.core.fit.TemperatureCourse;
 import jollytide.core.measure.Setup;
 import jollytide.core.probe.ProbeHistory;
 import jollytide.core.seawater.Seawater;
@@ -107,6 +108,7 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                         room(ofTank, setup, back, until),
                         known.roomMeasured(),
                         alkalinity(ofTank, setup.water(), setup.pressureHpa()),
+                        temperature(ofTank, setup, since, until),
                         interludes(known, chapters, back, until)),
                 change,
                 wholeDays(tank, ph.stream().filter(r -> usual.test(r.at())).toList()));
@@ -119,7 +121,9 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                 List.of(),
                 room(ofTank, setup, from, until),
                 roomMeasured,
-                alkalinity(ofTank, setup.water(), setup.pressureHpa()));
+                alkalinity(ofTank, setup.water(), setup.pressureHpa()),
+                temperature(ofTank, setup, from, until),
+                List.of());
     }
 
     /** The same, run as what the tank was in each of those hours. */
@@ -129,14 +133,8 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
             List<ChapterBook.Stretch> chapters,
             Instant from,
             Instant until) {
-        TankLog log = whole(ofTank, known.setup(), known.roomMeasured(), from, until);
-        return new TankLog(
-                log.ph(),
-                log.oxygen(),
-                log.room(),
-                log.roomMeasured(),
-                log.alkalinity(),
-                interludes(known, chapters, from, until));
+        return whole(ofTank, known.setup(), known.roomMeasured(), from, until)
+                .with(interludes(known, chapters, from, until));
     }
 
     /** Up to the last midnight; where an experiment was over since then, up to the end of its way back or now. */
@@ -261,6 +259,17 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                         + "” and two days of settling. Say what it did to the tank, and the days before it count, too."
                 : "The log has " + logged + " of pH in the last fortnight; half a day by a probe, up to last"
                         + " midnight, is the least.";
+    }
+
+    /** Null where nothing was read in that time: then it keeps its usual one. */
+    private static @Nullable TemperatureCourse temperature(
+            LogSnapshot ofTank, Setup setup, Instant from, Instant until) {
+        List<Reading> read = ofTank.halfHours(Quantity.TEMPERATURE, Place.TANK).stream()
+                .filter(h -> !h.start().isBefore(from) && h.start().isBefore(until))
+                .map(h -> new Reading(middle(h), h.mean(setup.water(), setup.pressureHpa())))
+                .sorted(Comparator.comparing(Reading::at))
+                .toList();
+        return read.isEmpty() ? null : TemperatureCourse.of(read);
     }
 
     private static List<Reading> readings(
