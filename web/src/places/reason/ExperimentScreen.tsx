@@ -72,7 +72,11 @@ function Choose() {
           </p>
           {e.allowed ? (
             <div>
-              <Button disabled={plan.isPending} onClick={() => plan.mutate(e.experiment)}>
+              <Button
+                aria-label={`Plan it: ${e.name}`}
+                disabled={plan.isPending}
+                onClick={() => plan.mutate(e.experiment)}
+              >
                 Plan it
               </Button>
             </div>

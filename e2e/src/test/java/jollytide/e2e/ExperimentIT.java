@@ -46,6 +46,13 @@ class ExperimentIT extends BrowserTest {
         page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/" + screen));
     }
 
+    private static void plan(Page page, String which) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Plan it: " + which + ".*")))
+                .click();
+    }
+
     private static Locator bar(Page page) {
         return page.getByRole(
                 AriaRole.REGION,
@@ -55,7 +62,7 @@ class ExperimentIT extends BrowserTest {
     @Test
     void itIsChosenBegunEndedAndRead() {
         Page page = nearlyTime(DESKTOP);
-        button(page, "Plan it").first().click();
+        plan(page, "the skimmer off for the last two hours");
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Planned experiment")))
                 .isVisible();
         button(page, "The skimmer is off").click();
@@ -75,7 +82,7 @@ class ExperimentIT extends BrowserTest {
     @Test
     void whoForgetsItIsCalledInRed() {
         Page page = nearlyTime(PHONE);
-        button(page, "Plan it").first().click();
+        plan(page, "the skimmer off for the last two hours");
         button(page, "The skimmer is off").click();
         assertThat(bar(page)).isVisible();
         page.route("**/experiments/current", ExperimentIT::late);
@@ -91,6 +98,17 @@ class ExperimentIT extends BrowserTest {
         assertThat(page.getByText("ended for the animals")).isVisible();
     }
 
+    /** Nothing has to be switched on again in time, and no alarm is red: the timer has them by the next morning. */
+    @Test
+    void aDayWithoutLampsSaysWhatItIs() {
+        Page page = nearlyTime(DESKTOP);
+        plan(page, "the lamps left off for one day");
+        assertThat(page.getByText("Take the lamps off their timer before they come on")).isVisible();
+        assertThat(page.getByText("Switch the skimmer off")).isHidden();
+        button(page, "call it off").click();
+        assertThat(page.getByText("Called off.").first()).isVisible();
+    }
+
     private static void late(Route route) {
         String body = route.fetch().text();
         String passed =
@@ -103,7 +121,7 @@ class ExperimentIT extends BrowserTest {
     @Test
     void whatWasPlannedIsCalledOff() {
         Page page = nearlyTime(DESKTOP);
-        button(page, "Plan it").first().click();
+        plan(page, "the skimmer off for the last two hours");
         button(page, "call it off").click();
         assertThat(page.getByText("Called off.").first()).isVisible();
         assertThat(button(page, "Plan it").first()).isVisible();
