@@ -227,7 +227,9 @@ function Brings({
           {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
           {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
           {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
-          <em className="not-italic">{setInWords(set, bench.measures, bench.standing, units)}</em>
+          <em className="inline-block not-italic first-letter:uppercase">
+            {setInWords(set, bench.measures, bench.standing, units)}
+          </em>
           {set.put.length > 0 && `: ${means(then.ways)}`}. Settled after about{' '}
           {Math.round(then.settleHours.value)} h
           {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5

@@ -20,7 +20,8 @@ export function Standing({
   const edit = useEditEvent(tank.id);
   const tell = useNotice();
   if (events.length === 0) return null;
-  const end = (event: TankEvent) =>
+  const end = (event: TankEvent) => {
+    if (without.includes(event.id)) toggle(event.id);
     edit.mutate(
       {
         id: event.id,
@@ -35,6 +36,7 @@ export function Standing({
         onError: (problem) => tell(problem.message),
       },
     );
+  };
   return (
     <div className="border-t pt-3">
       <h2 className="font-bold">Stands on it</h2>

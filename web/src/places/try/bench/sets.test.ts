@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
-import type { MeasureKind, Parameter, Units } from '../../../api/types';
+import type { MeasureKind, Parameter, TankEvent, Units } from '../../../api/types';
 import { inWords, knobs, shownAs, turned, withMeasure, withoutMeasure } from './measures';
-import { means, readSet } from './sets';
+import { changes, means, readSet, setInWords, toggled, withStanding } from './sets';
 
 const METRIC: Units = {
   alkalinity: 'DKH',
@@ -169,4 +169,20 @@ it('opens the links of before the registry', () => {
   expect(hose?.choices).toEqual({ mouth: 'FLUE' });
   expect(media?.numbers?.ledBack).toBeCloseTo(0.95);
   expect(media?.choices).toEqual({ hours: 'LAMPS_OFF', soaked: 'PASSES', otherwise: 'DRY' });
+});
+
+const hose = { id: 'h', title: 'hose' } as TankEvent;
+
+it('what stands can be tried without, and back', () => {
+  const off = toggled({ name: 'A', put: [] }, 'h');
+  expect(off.without).toEqual(['h']);
+  expect(changes(off)).toBe(true);
+  expect(setInWords(off, [], [hose], {} as Units)).toBe('without “hose”');
+  expect(changes(toggled(off, 'h'))).toBe(false);
+});
+
+it('what no longer stands is tried without no more', () => {
+  const off = toggled({ name: 'A', put: [] }, 'h');
+  expect(withStanding(off, [hose])).toBe(off);
+  expect(changes(withStanding(off, []))).toBe(false);
 });

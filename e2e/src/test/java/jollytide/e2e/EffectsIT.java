@@ -35,7 +35,7 @@ class EffectsIT extends BrowserTest {
         change(page, "Away for nine days").click();
         assertThat(card(page))
                 .containsText("It did what the readings of room and water show, and nothing beside that.", ONCE_MADE);
-        assertThat(card(page)).containsText(Pattern.compile("the room, and what stood on the tank, \\+0\\.2"));
+        assertThat(card(page)).containsText(Pattern.compile("room, warmth and what stood on the tank \\+0\\.2"));
         assertThat(change(page, "Away for nine days")).hasAttribute("aria-current", "page");
     }
 
