@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoublePredicate;
+import java.util.stream.Stream;
 import jollytide.core.dosing.AlkalinityDose;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.seawater.CarbonateState;
@@ -35,26 +36,64 @@ public record LineRules(
     private static final double MOST_AT_ONCE_DKH = 1.5;
     private static final int STEPS = 40;
 
+    /** Once mixed. Common practice. */
+    private static final double MOST_SINGLE_PH = 0.1;
+    /** Between alkalinity and calcium. Common practice. */
+    private static final int LEAST_APART_MIN = 15;
+
+    /**
+     * What is planned of a line.
+     *
+     * @param times null for one that drips all day
+     */
+    public record Planned(
+            String name,
+            Solution solution,
+            double mlPerDay,
+            @Nullable DoseTimes times) {
+        boolean beside(Planned other) {
+            boolean meet = (solution.basic() && other.solution.calciumMgPerMl() > 0)
+                    || (other.solution.basic() && solution.calciumMgPerMl() > 0);
+            return meet && (times == null || other.times == null || times.apartMinutes(other.times) < LEAST_APART_MIN);
+        }
+    }
+
     /**
      * What lines bring a day at the most.
      *
      * @param limewaterMl of water that comes with limewater
      * @param meq of alkalinity
      */
-    public record Beside(double limewaterMl, double meq) {
-        public static final Beside NOTHING = new Beside(0, 0);
+    public record Beside(List<Planned> lines, double limewaterMl, double meq) {
+        public static final Beside NOTHING = new Beside(List.of(), 0, 0);
 
-        /** With one more line of so much a day. */
-        public Beside and(Solution solution, double mlPerDay) {
-            return new Beside(
-                    limewaterMl + (isLimewater(solution) ? mlPerDay : 0), meq + solution.meqPerMl() * mlPerDay);
+        public Beside {
+            lines = List.copyOf(lines);
+        }
+
+        /** With one more line; one of which nothing is dosed is none. */
+        public Beside and(Planned line) {
+            return line.mlPerDay <= 0
+                    ? this
+                    : new Beside(
+                            Stream.concat(lines.stream(), Stream.of(line)).toList(),
+                            limewaterMl + (isLimewater(line.solution) ? line.mlPerDay : 0),
+                            meq + line.solution.meqPerMl() * line.mlPerDay);
         }
     }
 
     /** All rules that stop a plan; none when it may be. */
-    public List<Stop> stops(Solution solution, double vesselMl, double mlPerDay) {
+    public List<Stop> stops(Planned line, double vesselMl) {
         List<Stop> stops = new ArrayList<>();
-        Beside all = others.and(solution, mlPerDay);
+        Solution solution = line.solution();
+        Beside all = others.and(line);
+        if (solution.solute() == Solution.Solute.POTASSIUM_CHLORIDE) {
+            stops.add(new Stop(
+                    Stop.Rule.NO_REMEDY,
+                    "Potassium chloride brings potassium and chloride, no alkalinity: it moves no pH. Where a potassium"
+                            + " salt lifts pH, its hydroxide or carbonate does that.",
+                    0));
+        }
         double evaporates = evaporationLPerDay * 1000;
         if (isLimewater(solution) && all.limewaterMl() > evaporates) {
             stops.add(new Stop(
@@ -86,7 +125,37 @@ public record LineRules(
                             most / 1000),
                     most));
         }
+        single(line, stops);
+        others.lines().stream()
+                .filter(other -> line.mlPerDay() > 0 && line.beside(other))
+                .forEach(other -> stops.add(new Stop(
+                        Stop.Rule.APART,
+                        text(
+                                "It would meet “%s”, and calcium carbonate falls out where they meet: give both their"
+                                        + " times, at least %d minutes and a place apart.",
+                                other.name(), LEAST_APART_MIN),
+                        0)));
         return stops;
+    }
+
+    private void single(Planned line, List<Stop> stops) {
+        DoseTimes times = line.times();
+        if (times == null || rise(line.solution(), line.mlPerDay() / times.perDay()) <= MOST_SINGLE_PH) {
+            return;
+        }
+        double most = largest(ml -> rise(line.solution(), ml) <= MOST_SINGLE_PH, line.mlPerDay() / times.perDay());
+        stops.add(new Stop(
+                Stop.Rule.SINGLE_DOSE,
+                text(
+                        "One dose of %.0f mL would lift the tank by pH %.2f once mixed, more than 0.1: at least %d doses a"
+                                + " day.",
+                        line.mlPerDay() / times.perDay(), rise(line.solution(), line.mlPerDay() / times.perDay()), (int)
+                                Math.ceil(line.mlPerDay() / most)),
+                most * times.perDay()));
+    }
+
+    private double rise(Solution solution, double ml) {
+        return atOnce(solution, ml).phNbs() - water.phNbs();
     }
 
     private static boolean isLimewater(Solution solution) {
@@ -121,7 +190,7 @@ public record LineRules(
             case BICARBONATE -> AlkalinitySource.BICARBONATE;
             case SODIUM_HYDROXIDE -> AlkalinitySource.SODIUM_HYDROXIDE;
             case POTASSIUM_HYDROXIDE -> AlkalinitySource.POTASSIUM_HYDROXIDE;
-            case CALCIUM_CHLORIDE -> null;
+            case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> null;
         };
     }
 

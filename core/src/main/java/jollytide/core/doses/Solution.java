@@ -23,7 +23,9 @@ public record Solution(Solute solute, double molPerL) {
         SODIUM_HYDROXIDE(1.0),
         POTASSIUM_HYDROXIDE(1.0),
         /** No alkalinity. About what dissolves, in round figures. From memory. */
-        CALCIUM_CHLORIDE(4.0);
+        CALCIUM_CHLORIDE(4.0),
+        /** No alkalinity either: here to be refused with the reason. */
+        POTASSIUM_CHLORIDE(4.0);
 
         private final double mostMolPerL;
 
@@ -40,12 +42,20 @@ public record Solution(Solute solute, double molPerL) {
         within("molPerL", molPerL, 0, solute.mostMolPerL(), "mol/L");
     }
 
+    /** Whether it carries carbonate or hydroxide that calcium falls out with. */
+    boolean basic() {
+        return switch (solute) {
+            case SODA_ASH, BICARBONATE, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> true;
+            case LIMEWATER, CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> false;
+        };
+    }
+
     /** meq in a millilitre. */
     public double meqPerMl() {
         return switch (solute) {
             case LIMEWATER, SODA_ASH -> 2 * molPerL;
             case BICARBONATE, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> molPerL;
-            case CALCIUM_CHLORIDE -> 0;
+            case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> 0;
         };
     }
 

@@ -14,6 +14,12 @@ public record Stop(Rule rule, String because, double mostMlPerDay) {
         /** Alkalinity may climb so much in a day. */
         CLIMB,
         /** A reservoir that empties at once must be survivable. */
-        AT_ONCE
+        AT_ONCE,
+        /** One dose, once mixed, may lift pH by so much. */
+        SINGLE_DOSE,
+        /** What falls out where it meets is dosed apart. */
+        APART,
+        /** What brings no alkalinity moves no pH. */
+        NO_REMEDY
     }
 }

@@ -1,0 +1,40 @@
+package jollytide.core.doses;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.LocalTime;
+import java.util.stream.IntStream;
+
+/**
+ * When of a day a line doses: so many equal doses, evenly from a first one on.
+ *
+ * @param first by the clock of its home
+ * @param overH the hours that they are spread over: 24 for all day, the hours of darkness for the night alone
+ */
+public record DoseTimes(int perDay, LocalTime first, double overH) {
+    private static final int DAY_MIN = 1440;
+
+    public DoseTimes {
+        within("dosesPerDay", perDay, 1, 288, "a day");
+        within("overH", overH, 0.25, 24, "h");
+    }
+
+    /** Minutes after midnight, in the order of the doses. */
+    public int[] minutes() {
+        int from = first.toSecondOfDay() / 60;
+        return IntStream.range(0, perDay)
+                .map(i -> (int) ((from + Math.round(60 * overH * i / perDay)) % DAY_MIN))
+                .toArray();
+    }
+
+    /** Between the two doses that lie nearest, round the clock, minutes. */
+    public int apartMinutes(DoseTimes other) {
+        return IntStream.of(minutes())
+                .flatMap(a -> IntStream.of(other.minutes()).map(b -> {
+                    int apart = Math.floorMod(a - b, DAY_MIN);
+                    return Math.min(apart, DAY_MIN - apart);
+                }))
+                .min()
+                .orElse(DAY_MIN);
+    }
+}

@@ -1,0 +1,162 @@
+package jollytide.core.doses;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a solution is mixed.
+ *
+ * @param powder what is weighed out
+ * @param grams of it
+ * @param teaspoons level ones of 5 mL, as a check by eye; null for what is only ever weighed
+ * @param warmsByK how much dissolving it warms the water
+ * @param steps in their order, each caution at its own
+ * @param label what stands on the vessel
+ */
+public record MixingCard(
+        String powder,
+        double grams,
+        @Nullable Double teaspoons,
+        double warmsByK,
+        List<String> steps,
+        List<String> label) {
+    /** Of what is wanted, so much is put in: what does not dissolve shows that it is saturated. Common practice. */
+    private static final double EXCESS_LIME = 1.3;
+    /** Weaker limewater has nothing left over. */
+    private static final double SATURATED = 0.99;
+
+    private static final double HEAT_CAPACITY_J_PER_ML_K = 4.18;
+    /** From here on warmth needs care. From memory. */
+    private static final double WARM_K = 3;
+
+    /**
+     * What is weighed out.
+     *
+     * @param gramsPerSpoon of a level teaspoon; lime by the trade's rule that two in a US gallon saturate, the others from
+     *     memory; null for what burns too much to be measured by eye
+     * @param kjPerMol that dissolving sets free; from memory
+     */
+    private record Powder(
+            String name,
+            double gramsPerMol,
+            @Nullable Double gramsPerSpoon,
+            double kjPerMol,
+            @Nullable String others) {
+        static Powder of(Solution.Solute solute) {
+            return switch (solute) {
+                case LIMEWATER -> new Powder("calcium hydroxide, Ca(OH)2", 74.092, 2.85, 16.7, null);
+                case SODA_ASH ->
+                    new Powder(
+                            "soda ash, Na2CO3 without water",
+                            105.988,
+                            5.0,
+                            26.7,
+                            "Washing soda in crystals holds water: 2.7 times as many grams.");
+                case BICARBONATE -> new Powder("sodium bicarbonate, NaHCO3", 84.006, 4.8, -18.7, null);
+                case SODIUM_HYDROXIDE -> new Powder("sodium hydroxide, NaOH", 39.997, null, 44.5, null);
+                case POTASSIUM_HYDROXIDE ->
+                    new Powder(
+                            "potassium hydroxide, KOH",
+                            56.105,
+                            null,
+                            57.6,
+                            "Flakes hold about a tenth of water: by the maker's analysis, more grams.");
+                case CALCIUM_CHLORIDE ->
+                    new Powder(
+                            "calcium chloride, CaCl2·2H2O",
+                            147.014,
+                            4.2,
+                            44.8,
+                            "Without water it takes three quarters of the grams, and warms twice as much.");
+                case POTASSIUM_CHLORIDE -> new Powder("potassium chloride, KCl", 74.551, 5.0, -17.2, null);
+            };
+        }
+    }
+
+    /**
+     * @param name of the line
+     * @param ml that are mixed
+     * @param mlPerDay that are planned
+     */
+    public static MixingCard of(String name, Solution solution, double ml, double mlPerDay) {
+        within("ml", ml, 10, 500_000, "mL");
+        Powder powder = Powder.of(solution.solute());
+        boolean lime = solution.solute() == Solution.Solute.LIMEWATER;
+        boolean saturated = lime && solution.molPerL() >= SATURATED * Solution.Solute.LIMEWATER.mostMolPerL();
+        double grams = solution.molPerL() * ml / 1000 * powder.gramsPerMol * (saturated ? EXCESS_LIME : 1);
+        double warms = Math.max(0, powder.kjPerMol * solution.molPerL() / HEAT_CAPACITY_J_PER_ML_K);
+        return new MixingCard(
+                powder.name,
+                grams,
+                powder.gramsPerSpoon == null ? null : Double.valueOf(grams / powder.gramsPerSpoon),
+                warms,
+                steps(solution.solute(), powder, ml, warms, saturated),
+                label(name, solution, powder, mlPerDay));
+    }
+
+    private static boolean burns(Solution.Solute solute) {
+        return switch (solute) {
+            case LIMEWATER, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> true;
+            case SODA_ASH, BICARBONATE, CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> false;
+        };
+    }
+
+    private static List<String> steps(
+            Solution.Solute solute, Powder powder, double ml, double warms, boolean saturated) {
+        List<String> steps = new ArrayList<>();
+        steps.add(
+                burns(solute)
+                        ? "Goggles, gloves, dust mask; children and pets out of the room. In an eye: rinse long with water"
+                                + " and get medical help."
+                        : "Goggles, and no dust in the air: what is mild on a spoon stings in an eye.");
+        steps.add(text(
+                "Label the vessel first. Fill it with %.1f L of fresh water from reverse osmosis%s",
+                ml / 1000,
+                warms >= WARM_K
+                        ? ", cold: it warms by about %.0f K. The vessel must bear heat and stay open.".formatted(warms)
+                        : solute == Solution.Solute.LIMEWATER
+                                ? ", at room temperature: warm water holds less."
+                                : ", at room temperature."));
+        steps.add(
+                burns(solute)
+                        ? "Powder into water, a spoonful at a time, never water onto powder, never with acids or other"
+                                + " cleaners. Stir until it has dissolved."
+                        : "Powder into water, and stir until it is clear.");
+        if (powder.others != null) {
+            steps.add(powder.others);
+        }
+        if (solute == Solution.Solute.LIMEWATER) {
+            steps.add("Close it: air makes a white skin on it, and weak water below.");
+            steps.add(
+                    saturated
+                            ? "Leave it until it is clear, four hours at least. A third of the powder stays on the ground"
+                                    + " and shows that it is saturated: only the clear part is dosed, the hose ends a hand"
+                                    + " above."
+                            : "Leave it until it is clear, four hours at least.");
+            steps.add("What stays on the ground serves one more filling; then it is waste, by your place's rules.");
+        }
+        steps.add("Test alkalinity before the first dose, and every two or three days at the same hour after it.");
+        return List.copyOf(steps);
+    }
+
+    private static List<String> label(String name, Solution solution, Powder powder, double mlPerDay) {
+        List<String> label = new ArrayList<>();
+        label.add(name);
+        label.add(text("%s, %.4g mol/L in water", powder.name, solution.molPerL()));
+        if (burns(solution.solute())) {
+            label.add("CAUSTIC. Goggles, gloves. Never with acids.");
+        }
+        label.add("Not for drinking. Away from children and pets.");
+        label.add("In an eye: rinse long with water, get medical help.");
+        label.add(text("For the tank: %.0f mL a day as planned", mlPerDay));
+        return List.copyOf(label);
+    }
+
+    private static String text(String format, Object... args) {
+        return String.format(Locale.ROOT, format, args);
+    }
+}

@@ -1,0 +1,49 @@
+package jollytide.core.doses;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import jollytide.core.units.InputException;
+import org.junit.jupiter.api.Test;
+
+/** What stays behind; molar masses from the IUPAC standard atomic weights. */
+class CreepTest {
+    private static LineRules.Planned line(Solution.Solute solute, double molPerL, double mlPerDay) {
+        return new LineRules.Planned("line", new Solution(solute, molPerL), mlPerDay, null);
+    }
+
+    /** KOH for 1 dKH a day, 0.357 meq/L: 39.1 mg each, +14 mg/L of potassium a day. Common practice, no source. */
+    @Test
+    void potassiumClimbsByFourteenForADegree() {
+        Creep creep = Creep.of(List.of(line(Solution.Solute.POTASSIUM_HYDROXIDE, 0.5, 100 * 20 / 56.0774 / 0.5)), 100);
+        assertThat(creep.potassiumMgPerL()).isCloseTo(14, within(0.1));
+        assertThat(creep.saltMgPerL()).isZero();
+        assertThat(creep.daysToMostPotassium(400)).isCloseTo(100 / 13.94, within(0.01));
+        assertThat(creep.daysToMostPotassium(520)).isZero();
+    }
+
+    /** Soda ash and calcium chloride for 1 dKH a day leave salt: 0.357 mmol/L of NaCl, 58.44 g/mol. */
+    @Test
+    void sodaAndCalciumLeaveSalt() {
+        double mol = 20 / 56.0774 / 2;
+        Creep creep = Creep.of(
+                List.of(
+                        line(Solution.Solute.SODA_ASH, 1, 100 * mol),
+                        line(Solution.Solute.CALCIUM_CHLORIDE, 1, 100 * mol)),
+                100);
+        assertThat(creep.saltMgPerL()).isCloseTo(20 / 56.0774 * 58.443, within(0.01));
+        assertThat(creep.daysToMostPotassium(400)).isNull();
+        assertThat(Creep.of(List.of(line(Solution.Solute.LIMEWATER, 0.02, 800)), 100))
+                .isEqualTo(new Creep(0, 0));
+    }
+
+    /** By hand: half of the way from 500 to 400 is 450, a half changed. */
+    @Test
+    void aWaterChangeBringsItBack() {
+        assertThat(Creep.waterChange(500, 450, 400)).isCloseTo(0.5, within(1e-12));
+        assertThat(Creep.waterChange(440, 450, 400)).isZero();
+        assertThatThrownBy(() -> Creep.waterChange(500, 390, 400)).isInstanceOf(InputException.class);
+    }
+}

@@ -1,0 +1,63 @@
+package jollytide.core.doses;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Objects;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What is weighed out, and what is said at each step. */
+class MixingCardTest {
+    private static final double GALLON_ML = 3785.41;
+
+    private static MixingCard card(Solution.Solute solute, double molPerL, double ml) {
+        return MixingCard.of("can", new Solution(solute, molPerL), ml, 300);
+    }
+
+    /**
+     * Two level teaspoons in a US gallon saturate; in two gallons half (common practice, no source). A third more is put
+     * in, so that it shows that it is saturated.
+     */
+    @Test
+    void twoTeaspoonsSaturateAGallon() {
+        double half = Objects.requireNonNull(
+                card(Solution.Solute.LIMEWATER, 0.0203 / 2, 2 * GALLON_ML).teaspoons());
+        assertThat(half).isCloseTo(2, within(0.05));
+        double full = Objects.requireNonNull(
+                card(Solution.Solute.LIMEWATER, 0.0203, GALLON_ML).teaspoons());
+        assertThat(full).isCloseTo(2 * 1.3, within(0.05));
+        assertThat(card(Solution.Solute.LIMEWATER, 0.0203, GALLON_ML).steps())
+                .anySatisfy(step -> assertThat(step).contains("only the clear part is dosed"));
+    }
+
+    /** Soda ash at 0.5 mol/L: 53 g in a litre, by its formula. */
+    @Test
+    void gramsFollowTheFormula() {
+        assertThat(card(Solution.Solute.SODA_ASH, 0.5, 1000).grams()).isCloseTo(52.994, within(0.001));
+        assertThat(card(Solution.Solute.BICARBONATE, 0.5, 2000).grams()).isCloseTo(84.006, within(0.001));
+    }
+
+    /** About 11 K for 1 mol/L of lye, as its largest strength is limited for. From memory. */
+    @Test
+    void lyeHeatsAndIsNeverMeasuredBySpoons() {
+        MixingCard lye = card(Solution.Solute.SODIUM_HYDROXIDE, 1, 1000);
+        assertThat(lye.warmsByK()).isCloseTo(11, within(0.5));
+        assertThat(lye.teaspoons()).isNull();
+        assertThat(lye.steps().get(0)).contains("Goggles, gloves, dust mask");
+        assertThat(lye.steps()).anySatisfy(step -> assertThat(step).contains("must bear heat"));
+        assertThat(lye.label()).contains("CAUSTIC. Goggles, gloves. Never with acids.");
+    }
+
+    @ParameterizedTest
+    @EnumSource(Solution.Solute.class)
+    void eachSaysWhatToDoForAnEyeAndWhoseItIsNot(Solution.Solute solute) {
+        MixingCard card = card(solute, solute.mostMolPerL() / 2, 1000);
+        assertThat(card.label()).anySatisfy(line -> assertThat(line).contains("eye", "medical help"));
+        assertThat(card.label()).anySatisfy(line -> assertThat(line).contains("children and pets"));
+        assertThat(card.label().get(card.label().size() - 1)).contains("300 mL a day");
+        assertThat(card.steps()).anySatisfy(step -> assertThat(step).contains("owder into water"));
+        assertThat(card.grams()).isPositive();
+    }
+}
