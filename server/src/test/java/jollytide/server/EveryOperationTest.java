@@ -68,6 +68,9 @@ class EveryOperationTest extends ServerTest {
                     "{\"version\":0,\"until\":\"" + PRESENT.minusSeconds(90) + "\"}"),
             Map.entry("POST /tanks/{tankId}/doses", LINE),
             Map.entry("POST /tanks/{tankId}/doses/{id}/notes", LINE_NOTE),
+            Map.entry(
+                    "PUT /tanks/{tankId}/doses/{id}/times",
+                    "{\"times\":{\"perDay\":6,\"first\":\"21:00\",\"overH\":12}}"),
             Map.entry("POST /tanks/{tankId}/doses/{id}/plans", "{" + AT + ",\"mlPerDay\":80}"),
             Map.entry("POST /tanks/{tankId}/done", "{\"event\":" + EVENT + ",\"measures\":[" + HOSE + "]}"),
             Map.entry("POST /tanks/{tankId}/events", EVENT),

@@ -82,6 +82,11 @@ public record LineRules(
         }
     }
 
+    /** The same beside other lines. */
+    public LineRules with(Beside lines) {
+        return new LineRules(litres, system, water, evaporationLPerDay, usePerDay, lines);
+    }
+
     /** All rules that stop a plan; none when it may be. */
     public List<Stop> stops(Planned line, double vesselMl) {
         List<Stop> stops = new ArrayList<>();

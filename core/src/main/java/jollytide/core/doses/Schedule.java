@@ -4,8 +4,10 @@ import static jollytide.core.units.Quantities.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** How much a day was planned since when, in their order. Between doses it is taken as flowing evenly. */
 public record Schedule(List<DailyDose> plans) {
@@ -20,6 +22,27 @@ public record Schedule(List<DailyDose> plans) {
 
     public Schedule {
         plans = plans.stream().sorted(Comparator.comparing(DailyDose::since)).toList();
+    }
+
+    /** The same with nothing planned while a hold lasts. */
+    public Schedule held(List<Hold> holds, Instant now) {
+        Schedule held = this;
+        for (Hold hold : holds) {
+            held = held.without(hold.from(), hold.until(now));
+        }
+        return held;
+    }
+
+    private Schedule without(Instant from, @Nullable Instant until) {
+        List<DailyDose> left = new ArrayList<>(plans.stream()
+                .filter(p ->
+                        p.since().isBefore(from) || (until != null && p.since().isAfter(until)))
+                .toList());
+        left.add(new DailyDose(from, 0));
+        if (until != null) {
+            left.add(new DailyDose(until, mlPerDay(until)));
+        }
+        return new Schedule(left);
     }
 
     /** Planned between two times, mL. */

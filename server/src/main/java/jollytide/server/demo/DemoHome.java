@@ -169,6 +169,7 @@ class DemoHome implements SmartInitializingSingleton {
                         LimewaterCan.VESSEL_ML,
                         null,
                         LimewaterCan.ML_PER_DAY,
+                        null,
                         notes.get(0).at().toString()));
         doses.plan(keeper, tank, line, new NewPlan(can.bled().toString(), LimewaterCan.CATCHING_UP_ML_PER_DAY));
         doses.plan(keeper, tank, line, new NewPlan(can.caughtUp().toString(), LimewaterCan.ML_PER_DAY));

@@ -2,19 +2,24 @@ package jollytide.server.dose;
 
 import jakarta.validation.Valid;
 import java.util.UUID;
+import jollytide.core.doses.MixingCard;
 import jollytide.server.account.SignedIn;
 import jollytide.server.dose.DoseViews.DosesView;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlan;
+import jollytide.server.dose.DoseViews.NewTimes;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -52,6 +57,34 @@ class DoseController {
             @PathVariable UUID id,
             @Valid @RequestBody NewPlan body) {
         doses.plan(who.keeperId(), tankId, id, body);
+    }
+
+    /** At other times of the day; refused as a new line's are. */
+    @PutMapping("/{id}/times")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void times(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @Valid @RequestBody NewTimes body) {
+        doses.times(who.keeperId(), tankId, id, body);
+    }
+
+    /** How its vessel is filled: what is weighed out, each step with its caution, the label. */
+    @GetMapping("/{id}/card")
+    MixingCard card(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @RequestParam(required = false) @Nullable Double ml) {
+        return doses.card(who.keeperId(), tankId, id, ml);
+    }
+
+    /** After an outage: the return runs, and somebody saw that. Refused before it has run for half an hour. */
+    @PostMapping("/go-on")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void goOn(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        doses.goOn(who.keeperId(), tankId);
     }
 
     /** A level, a filling, bubbles, or something that was changed. */

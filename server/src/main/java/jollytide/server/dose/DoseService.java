@@ -14,9 +14,13 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import jollytide.core.doses.Creep;
 import jollytide.core.doses.Delivered;
+import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.DosedLine;
+import jollytide.core.doses.Hold;
 import jollytide.core.doses.LineRules;
+import jollytide.core.doses.MixingCard;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Stop;
@@ -29,12 +33,16 @@ import jollytide.core.measure.Setup;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.PhScale;
 import jollytide.core.units.InputException;
+import jollytide.server.dose.DoseViews.ClockedDoses;
+import jollytide.server.dose.DoseViews.CreepView;
 import jollytide.server.dose.DoseViews.DosesView;
+import jollytide.server.dose.DoseViews.HoldView;
 import jollytide.server.dose.DoseViews.LineState;
 import jollytide.server.dose.DoseViews.LineView;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlan;
+import jollytide.server.dose.DoseViews.NewTimes;
 import jollytide.server.dose.DoseViews.NoteOfLine;
 import jollytide.server.dose.DoseViews.ReadIn;
 import jollytide.server.dose.DoseViews.UseView;
@@ -45,6 +53,7 @@ import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import jollytide.server.twin.TwinBook;
 import org.hipparchus.stat.descriptive.rank.Median;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -69,6 +78,7 @@ public class DoseService {
     private final TankService tanks;
     private final ReadingService readings;
     private final TwinBook book;
+    private final Holds holds;
     private final Clock clock;
 
     DoseService(
@@ -77,12 +87,14 @@ public class DoseService {
             TankService tanks,
             ReadingService readings,
             TwinBook book,
+            Holds holds,
             Clock clock) {
         this.lines = lines;
         this.notes = notes;
         this.tanks = tanks;
         this.readings = readings;
         this.book = book;
+        this.holds = holds;
         this.clock = clock;
     }
 
@@ -91,18 +103,44 @@ public class DoseService {
 
     public DosesView list(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
-        double litres = book.setup(tank).netVolumeL();
         List<Known> all = known(tank);
+        LineRules rules = rules(tank);
+        double litres = rules.litres();
+        Instant now = clock.instant();
         return new DosesView(
-                all.stream().map(known -> view(known, litres)).toList(),
+                all.stream()
+                        .map(known -> view(known, litres, stopped(rules, known.line(), all, now)))
+                        .toList(),
                 use(tank, all.stream().map(Known::dosed).toList(), litres),
-                book.evaporationLPerDay(tank));
+                rules.evaporationLPerDay(),
+                CreepView.of(Creep.of(
+                        all.stream()
+                                .map(known -> known.line()
+                                        .planned(known.line().schedule().mlPerDay(now)))
+                                .toList(),
+                        litres)),
+                HoldView.of(holds.now(tank)));
+    }
+
+    /** What its plan breaks today: use and evaporation are others than when it was made. */
+    private static List<String> stopped(LineRules rules, DosingLine line, List<Known> all, Instant now) {
+        double mlPerDay = line.schedule().mlPerDay(now);
+        return mlPerDay <= 0
+                ? List.of()
+                : rules
+                        .with(others(line, all.stream().map(Known::line).toList(), now))
+                        .stops(line.planned(mlPerDay), line.vesselMl)
+                        .stream()
+                        .map(Stop::because)
+                        .toList();
     }
 
     /** The lines alone, those in use first. */
     public List<LineView> lines(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
-        return known(tank).stream().map(known -> view(known, tank.netVolumeL())).toList();
+        return known(tank).stream()
+                .map(known -> view(known, tank.netVolumeL(), List.of()))
+                .toList();
     }
 
     /** As planned and as their reservoirs show them, those that have ended, too. */
@@ -112,17 +150,18 @@ public class DoseService {
 
     private List<Known> known(Tank tank) {
         List<DosingLine> all = lines.findAllOf(tank.id());
+        List<Hold> held = all.isEmpty() ? List.of() : holds.of(tank);
         Map<UUID, List<LineNote>> noted =
                 noted(all.stream().map(l -> l.id).toList()).stream().collect(Collectors.groupingBy(n -> n.lineId));
         return all.stream()
                 .sorted(Comparator.comparing((DosingLine l) -> l.endedAt != null)
                         .thenComparing(l -> l.name))
-                .map(line -> known(line, noted.getOrDefault(line.id, List.of())))
+                .map(line -> known(line, noted.getOrDefault(line.id, List.of()), held))
                 .toList();
     }
 
-    private static Known known(DosingLine line, List<LineNote> noted) {
-        Schedule schedule = line.schedule();
+    private Known known(DosingLine line, List<LineNote> noted, List<Hold> held) {
+        Schedule schedule = line.schedule().held(held, clock.instant());
         ReservoirLevel last = noted.stream()
                 .filter(n -> n.ml != null)
                 .reduce((earlier, later) -> later)
@@ -147,6 +186,7 @@ public class DoseService {
         line.molPerL = body.share() * body.solute().mostMolPerL();
         line.vesselMl = within("vesselMl", body.vesselMl(), 10, 500_000, "mL");
         line.areaCm2 = body.areaCm2() == null ? null : within("areaCm2", body.areaCm2(), 1, 100_000, "cm²");
+        set(line, body.times());
         plan(tank, line, new NewPlan(body.at(), body.mlPerDay()));
         return lines.save(line).id;
     }
@@ -155,6 +195,41 @@ public class DoseService {
     public void plan(UUID keeperId, UUID tankId, UUID lineId, NewPlan body) {
         Tank tank = tanks.tank(keeperId, tankId);
         plan(tank, line(tank, lineId), body);
+    }
+
+    @Transactional
+    public void times(UUID keeperId, UUID tankId, UUID lineId, NewTimes body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        DosingLine line = line(tank, lineId);
+        set(line, body.times());
+        Instant now = clock.instant();
+        mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
+    }
+
+    private static void set(DosingLine line, @Nullable ClockedDoses times) {
+        DoseTimes checked = times == null ? null : times.toCore();
+        line.dosesPerDay = checked == null ? null : Integer.valueOf(checked.perDay());
+        line.firstAt = checked == null ? null : checked.first().toString();
+        line.overH = checked == null ? null : Double.valueOf(checked.overH());
+    }
+
+    /** @param ml to be mixed; null for a whole vessel */
+    @Transactional(readOnly = true)
+    public MixingCard card(UUID keeperId, UUID tankId, UUID lineId, @Nullable Double ml) {
+        DosingLine line = line(tanks.tank(keeperId, tankId), lineId);
+        double most = within("ml", ml == null ? line.vesselMl : ml, 10, line.vesselMl, "mL");
+        return MixingCard.of(line.name, line.solution(), most, line.schedule().mlPerDay(clock.instant()));
+    }
+
+    /** After an outage: the return runs, and somebody saw that. */
+    @Transactional
+    public void goOn(UUID keeperId, UUID tankId) {
+        holds.release(tanks.tank(keeperId, tankId));
+    }
+
+    /** Whether doses of a tank wait for somebody to look. */
+    public boolean wait(Tank tank) {
+        return holds.now(tank) != null && lines.findAllOf(tank.id()).stream().anyMatch(line -> line.endedAt == null);
     }
 
     private void plan(Tank tank, DosingLine line, NewPlan body) {
@@ -168,25 +243,39 @@ public class DoseService {
     /** What other lines brought in days that are over stops nothing any more. */
     private void mayBring(Tank tank, DosingLine line, double mlPerDay, Instant since) {
         Instant from = since.isBefore(clock.instant()) ? clock.instant() : since;
-        LineRules.Beside others = LineRules.Beside.NOTHING;
-        for (DosingLine other : lines.findAllOf(tank.id())) {
-            if (!other.id.equals(line.id)) {
-                others = others.and(other.solution(), other.schedule().mostMlPerDay(from));
-            }
-        }
-        List<Stop> stops = rules(tank, others).stops(line.solution(), line.vesselMl, mlPerDay);
+        List<Stop> stops = rules(tank)
+                .with(others(line, lines.findAllOf(tank.id()), from))
+                .stops(line.planned(mlPerDay), line.vesselMl);
         if (!stops.isEmpty()) {
-            Stop first = stops.get(0);
-            boolean vessel = first.rule() == Stop.Rule.AT_ONCE;
-            throw new InputException(
-                    vessel ? "vesselMl" : "mlPerDay",
-                    vessel ? line.vesselMl : mlPerDay,
-                    "at most " + Math.floor(first.mostMlPerDay()) + (vessel ? " mL" : " mL a day"),
-                    stops.stream().map(Stop::because).collect(Collectors.joining(" ")));
+            throw refused(line, mlPerDay, stops);
         }
     }
 
-    private LineRules rules(Tank tank, LineRules.Beside others) {
+    private static InputException refused(DosingLine line, double mlPerDay, List<Stop> stops) {
+        Stop first = stops.get(0);
+        String because = stops.stream().map(Stop::because).collect(Collectors.joining(" "));
+        String most = "at most " + Math.floor(first.mostMlPerDay());
+        return switch (first.rule()) {
+            case AT_ONCE -> new InputException("vesselMl", line.vesselMl, most + " mL", because);
+            case APART -> new InputException("times", mlPerDay, "15 minutes apart", because);
+            case NO_REMEDY -> new InputException("solute", mlPerDay, "a source of alkalinity or calcium", because);
+            case EVAPORATION, CLIMB, SINGLE_DOSE ->
+                new InputException("mlPerDay", mlPerDay, most + " mL a day", because);
+        };
+    }
+
+    /** What the other lines bring at the most, from then on. */
+    private static LineRules.Beside others(DosingLine line, List<DosingLine> all, Instant from) {
+        LineRules.Beside others = LineRules.Beside.NOTHING;
+        for (DosingLine other : all) {
+            if (!other.id.equals(line.id)) {
+                others = others.and(other.planned(other.schedule().mostMlPerDay(from)));
+            }
+        }
+        return others;
+    }
+
+    private LineRules rules(Tank tank) {
         Setup setup = book.setup(tank);
         CarbonateSystem system = CarbonateSystem.of(setup.water());
         double perKg = setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL();
@@ -205,7 +294,7 @@ public class DoseService {
                 system.fromPhAndAlkalinity(system.constants().toTotal(peak, PhScale.NBS), perKg),
                 book.evaporationLPerDay(tank),
                 setup.useMeqPerLPerDay(),
-                others);
+                LineRules.Beside.NOTHING);
     }
 
     @Transactional
@@ -300,12 +389,13 @@ public class DoseService {
                 .toList();
     }
 
-    private LineView view(Known known, double litres) {
+    private LineView view(Known known, double litres, List<String> stopped) {
         DosingLine line = known.line();
         List<LineNote> noted = known.noted();
         DosedLine dosed = known.dosed();
         LineState state = state(noted, dosed.runs());
-        double mlPerDay = dosed.schedule().mlPerDay(clock.instant());
+        // What is planned, also while a hold lasts.
+        double mlPerDay = line.schedule().mlPerDay(clock.instant());
         return new LineView(
                 line.id,
                 line.version,
@@ -318,6 +408,8 @@ public class DoseService {
                         .map(p -> new Schedule.DailyDose(p.since, p.mlPerDay))
                         .toList(),
                 mlPerDay,
+                ClockedDoses.of(line.times()),
+                stopped,
                 line.solution().meqPerMl() * mlPerDay / litres,
                 line.solution().calciumMgPerMl() * mlPerDay / litres,
                 noted.stream()

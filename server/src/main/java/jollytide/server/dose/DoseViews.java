@@ -1,12 +1,18 @@
 package jollytide.server.dose;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.doses.Creep;
 import jollytide.core.doses.Delivered;
+import jollytide.core.doses.DoseTimes;
+import jollytide.core.doses.Hold;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Solution;
 import jollytide.core.doses.Use;
@@ -22,6 +28,7 @@ public final class DoseViews {
      *
      * @param share of what dissolves at most: 1 is saturated limewater
      * @param areaCm2 of the vessel where its level is read in centimetres; null when it is read in millilitres
+     * @param times null for one that drips all day
      * @param at since when, with an offset, or without one in the home's zone
      */
     public record NewLine(
@@ -31,7 +38,35 @@ public final class DoseViews {
             @NotNull Double vesselMl,
             @Nullable Double areaCm2,
             @NotNull Double mlPerDay,
+            @Valid @Nullable ClockedDoses times,
             @NotNull @Size(max = 40) String at) {}
+
+    /**
+     * So many equal doses, evenly from a first one on.
+     *
+     * @param first by the home's clock
+     * @param overH the hours that they are spread over
+     */
+    public record ClockedDoses(
+            @NotNull Integer perDay,
+
+            @NotNull @Pattern(regexp = "([01]\\d|2[0-3]):[0-5]\\d", message = "must be a time like 21:30")
+            String first,
+
+            @NotNull Double overH) {
+        static @Nullable ClockedDoses of(@Nullable DoseTimes times) {
+            return times == null
+                    ? null
+                    : new ClockedDoses(times.perDay(), times.first().toString(), times.overH());
+        }
+
+        DoseTimes toCore() {
+            return new DoseTimes(perDay, LocalTime.parse(first), overH);
+        }
+    }
+
+    /** @param times null for a line that drips all day */
+    public record NewTimes(@Valid @Nullable ClockedDoses times) {}
 
     /** @param mlPerDay from then on */
     public record NewPlan(
@@ -76,6 +111,8 @@ public final class DoseViews {
     /**
      * A line.
      *
+     * @param times null for one that drips all day
+     * @param stopped rules that its plan breaks today, in words
      * @param meqPerLPerDay that it brings as planned, {@code calciumMgPerLPerDay} likewise
      * @param runs between fillings and changes, in their order
      * @param daysLeft from now on, at what its levels say; null where that is unknown
@@ -91,6 +128,8 @@ public final class DoseViews {
             @Nullable Double areaCm2,
             List<Schedule.DailyDose> plans,
             double mlPerDay,
+            @Nullable ClockedDoses times,
+            List<String> stopped,
             double meqPerLPerDay,
             double calciumMgPerLPerDay,
             List<NoteOfLine> notes,
@@ -114,6 +153,42 @@ public final class DoseViews {
             @Nullable Use calcium,
             @Nullable Estimate calciumPerMeq) {}
 
-    /** All lines, those in use first. */
-    public record DosesView(List<LineView> lines, UseView use, double evaporationLPerDay) {}
+    /**
+     * What stays behind of what is dosed.
+     *
+     * @param potassiumMgPerL a day, {@code saltMgPerL} likewise
+     * @param daysToMostPotassium from the usual 400 to 500 mg/L; null where none is dosed
+     */
+    public record CreepView(
+            double potassiumMgPerL,
+            double saltMgPerL,
+            @Nullable Double daysToMostPotassium) {
+        static CreepView of(Creep creep) {
+            return new CreepView(
+                    creep.potassiumMgPerL(), creep.saltMgPerL(), creep.daysToMostPotassium(Creep.USUAL_POTASSIUM));
+        }
+    }
+
+    /**
+     * Nothing may be dosed: the mains were away.
+     *
+     * @param earliest when somebody may let doses go on; null while the outage lasts
+     */
+    public record HoldView(Instant from, @Nullable Instant earliest) {
+        static @Nullable HoldView of(@Nullable Hold hold) {
+            return hold == null ? null : new HoldView(hold.from(), hold.earliest());
+        }
+    }
+
+    /**
+     * All lines, those in use first.
+     *
+     * @param hold null where doses may be made
+     */
+    public record DosesView(
+            List<LineView> lines,
+            UseView use,
+            double evaporationLPerDay,
+            CreepView creep,
+            @Nullable HoldView hold) {}
 }

@@ -12,11 +12,15 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.OrderBy;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.doses.DoseTimes;
+import jollytide.core.doses.LineRules;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Solution;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 public class DosingLine {
@@ -41,6 +45,14 @@ public class DosingLine {
     @Column(name = "area_cm2")
     Double areaCm2;
 
+    /** Null for one that drips all day, like the two below. */
+    Integer dosesPerDay;
+
+    String firstAt;
+
+    @Column(name = "over_h")
+    Double overH;
+
     Instant endedAt;
 
     @ElementCollection
@@ -59,6 +71,15 @@ public class DosingLine {
             this.since = since;
             this.mlPerDay = mlPerDay;
         }
+    }
+
+    @Nullable
+    DoseTimes times() {
+        return dosesPerDay == null ? null : new DoseTimes(dosesPerDay, LocalTime.parse(firstAt), overH);
+    }
+
+    LineRules.Planned planned(double mlPerDay) {
+        return new LineRules.Planned(name, solution(), mlPerDay, times());
     }
 
     Solution solution() {

@@ -79,6 +79,15 @@ class DueService {
                     due.add(new Due("media-" + fill.id(), what, on, !on.isAfter(today), Subject.MEDIA, tank.id()));
                 }
             }
+            if (doses.wait(tank)) {
+                due.add(new Due(
+                        "doses-" + tank.id(),
+                        tank.name() + ": doses wait since the outage. See that the return runs, then let them go on.",
+                        today,
+                        true,
+                        Subject.DOSES,
+                        tank.id()));
+            }
             doses.lines(keeperId, tank.id()).forEach(line -> ofLine(tank, line, zone, today, due));
         }
         probes.of(all).forEach((tankId, probe) -> {

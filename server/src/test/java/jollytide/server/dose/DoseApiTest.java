@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Locale;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
@@ -12,10 +13,15 @@ import jollytide.server.Visitor;
 import jollytide.server.Visitor.Answer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A 420 L tank that is dosed. */
 class DoseApiTest extends ServerTest {
+    @Autowired
+    private JdbcTemplate jdbc;
+
     private Visitor keeper;
     private String tank;
     private String doses;
@@ -34,7 +40,7 @@ class DoseApiTest extends ServerTest {
     private Answer line(String solute, double share, double vesselMl, double mlPerDay, Instant at) {
         return keeper.post(
                 doses, """
-                {"name":"%s","solute":"%s","share":%s,"vesselMl":%s,"mlPerDay":%s,"at":"%s"}""".formatted(solute.toLowerCase(java.util.Locale.ROOT), solute, share, vesselMl, mlPerDay, at));
+                {"name":"%s","solute":"%s","share":%s,"vesselMl":%s,"mlPerDay":%s,"at":"%s"}""".formatted(solute.toLowerCase(Locale.ROOT), solute, share, vesselMl, mlPerDay, at));
     }
 
     private String limewater(double mlPerDay) {
@@ -157,6 +163,101 @@ class DoseApiTest extends ServerTest {
                 .isEqualTo(201);
         Answer back = keeper.delete(first + "/end");
         assertThat(back.status()).as("the other has taken its place").isEqualTo(422);
+    }
+
+    private String other(String solute, double share, double mlPerDay, String times) {
+        return """
+                {"name":"%s","solute":"%s","share":%s,"vesselMl":200,"mlPerDay":%s,"times":%s,"at":"%s"}""".formatted(solute.toLowerCase(Locale.ROOT), solute, share, mlPerDay, times, before(1));
+    }
+
+    private static String times(int perDay, String first) {
+        return "{\"perDay\":" + perDay + ",\"first\":\"" + first + "\",\"overH\":24}";
+    }
+
+    @Test
+    void calciumAndAlkalinityAreKeptApartByTheirTimes() {
+        assertThat(keeper.post(doses, other("SODA_ASH", 0.1, 20, times(12, "00:00")))
+                        .status())
+                .isEqualTo(201);
+        Answer drips = keeper.post(doses, other("CALCIUM_CHLORIDE", 0.2, 20, "null"));
+        assertThat(drips.status()).isEqualTo(422);
+        assertThat(drips.firstError().path("field").asString()).isEqualTo("times");
+        assertThat(keeper.post(doses, other("CALCIUM_CHLORIDE", 0.2, 20, times(12, "00:10")))
+                        .status())
+                .isEqualTo(422);
+        Answer apart = keeper.post(doses, other("CALCIUM_CHLORIDE", 0.2, 20, times(12, "01:00")));
+        assertThat(apart.status()).as(apart.text()).isEqualTo(201);
+        String line = doses + "/" + apart.body().path("id").asString();
+        Answer closer = keeper.put(line + "/times", "{\"times\":" + times(12, "00:05") + "}");
+        assertThat(closer.status()).isEqualTo(422);
+        assertThat(first().path("times").path("first").asString()).isEqualTo("01:00");
+        assertThat(keeper.put(line + "/times", "{\"times\":" + times(12, "01:20") + "}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(keeper.put(line + "/times", "{\"times\":" + times(12, "25:20") + "}")
+                        .status())
+                .isEqualTo(422);
+    }
+
+    /** One dose of 20 meq of lye into 420 L is small; all of a day's hundred at once is not. */
+    @Test
+    void aSingleDoseIsLimited() {
+        Answer once = keeper.post(doses, other("SODIUM_HYDROXIDE", 0.5, 190, times(1, "03:00")));
+        assertThat(once.status()).isEqualTo(422);
+        assertThat(once.text()).contains("once mixed", "doses a day");
+        assertThat(keeper.post(doses, other("POTASSIUM_CHLORIDE", 0.5, 10, "null"))
+                        .text())
+                .contains("no alkalinity: it moves no pH");
+    }
+
+    @Test
+    void saysHowAVesselIsMixedAndWhatStaysBehind() {
+        Answer made = keeper.post(doses, other("POTASSIUM_HYDROXIDE", 0.5, 100, times(24, "00:30")));
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        String line = doses + "/" + made.body().path("id").asString();
+        JsonNode card = keeper.get(line + "/card").body();
+        // 0.5 mol/L × 0.2 L × 56.105 g/mol.
+        assertThat(card.path("grams").asDouble()).isCloseTo(5.6105, within(1e-3));
+        assertThat(card.path("label").path(0).asString()).isEqualTo("potassium_hydroxide");
+        assertThat(keeper.get(line + "/card?ml=100").body().path("grams").asDouble())
+                .isCloseTo(2.805, within(1e-3));
+        assertThat(keeper.get(line + "/card?ml=300").status()).isEqualTo(422);
+        JsonNode creep = keeper.get(doses).body().path("creep");
+        // 50 meq a day × 39.1 mg ÷ 420 L.
+        assertThat(creep.path("potassiumMgPerL").asDouble()).isCloseTo(50 * 39.0983 / 420, within(0.01));
+        assertThat(creep.path("daysToMostPotassium").asDouble()).isBetween(21.0, 22.0);
+        assertThat(visitor().asNewKeeper().get(line + "/card").status()).isEqualTo(404);
+    }
+
+    /** Nothing is dosed after a power cut until the return has run for half an hour and somebody has looked. */
+    @Test
+    void dosesWaitAfterAPowerCut() {
+        limewater(300);
+        String home = keeper.get(tank).body().path("homeId").asString();
+        String outage = keeper.post("/homes/" + home + "/outages", "{}")
+                .body()
+                .path("id")
+                .asString();
+        JsonNode hold = keeper.get(doses).body().path("hold");
+        assertThat(hold.path("from").isMissingNode()).isFalse();
+        assertThat(hold.path("earliest").isMissingNode()).isTrue();
+        assertThat(keeper.post(doses + "/go-on", "").text()).contains("outage is not over");
+        assertThat(keeper.post("/homes/" + home + "/outages/" + outage + "/end", "{}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(keeper.post(doses + "/go-on", "").text()).contains("half an hour");
+        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("doses wait since the outage");
+        jdbc.update(
+                "update outage set started_at = ?, ended_at = ? where id = ?",
+                before(0.2).toString().replace("T", " ").replace("Z", ""),
+                before(0.1).toString().replace("T", " ").replace("Z", ""),
+                outage);
+        assertThat(keeper.get(doses).body().path("hold").path("earliest").isMissingNode())
+                .isFalse();
+        assertThat(keeper.post(doses + "/go-on", "").status()).isEqualTo(204);
+        assertThat(keeper.get(doses).body().path("hold").isMissingNode()).isTrue();
+        assertThat(keeper.post(doses + "/go-on", "").status()).as("twice").isEqualTo(204);
+        assertThat(keeper.get("/homes/" + home + "/due").text()).doesNotContain("doses wait");
     }
 
     @Test

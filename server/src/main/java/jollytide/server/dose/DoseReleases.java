@@ -1,0 +1,9 @@
+package jollytide.server.dose;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface DoseReleases extends JpaRepository<DoseRelease, UUID> {
+    List<DoseRelease> findByTankId(UUID tankId);
+}
