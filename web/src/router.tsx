@@ -309,6 +309,14 @@ const description = createRoute({
   component: lazyRouteComponent(() => import('./places/begin/Description'), 'Description'),
 });
 
+const card = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'card',
+  validateSearch: (search: Record<string, unknown>): { line?: string } => ({
+    line: typeof search.line === 'string' ? search.line : undefined,
+  }),
+  component: lazyRouteComponent(() => import('./places/do/MixingCardScreen'), 'MixingCardScreen'),
+});
 const chapter = createRoute({
   getParentRoute: () => tankRoute,
   path: 'chapters/$chapterId',
@@ -352,6 +360,7 @@ export const router = createRouter({
         notes,
         description,
         chapter,
+        card,
       ]),
     ]),
   ]),

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { keys, logged } from './keys';
 import { useChange } from './query';
-import type { NewLine, NewLineNote } from './types';
+import type { ClockedDoses, NewLine, NewLineNote } from './types';
 
 export const useDoses = (tankId: string) =>
   useQuery({
@@ -29,6 +29,38 @@ export const usePlanLine = (tankId: string) =>
       ),
     logged(tankId),
   );
+
+export const useTimeLine = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; times?: ClockedDoses }) =>
+      bodyOf(
+        api.PUT('/api/v1/tanks/{tankId}/doses/{id}/times', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    logged(tankId),
+  );
+
+/** After an outage: the return runs, and somebody saw that. */
+export const useGoOn = (tankId: string) =>
+  useChange(
+    () => bodyOf(api.POST('/api/v1/tanks/{tankId}/doses/go-on', { params: { path: { tankId } } })),
+    logged(tankId),
+  );
+
+/** @param ml to be mixed; a whole vessel without */
+export const useMixingCard = (tankId: string, id: string, ml: number | undefined) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('card', id, ml),
+    queryFn: () =>
+      bodyOf(
+        api.GET('/api/v1/tanks/{tankId}/doses/{id}/card', {
+          params: { path: { tankId, id }, query: { ml } },
+        }),
+      ),
+    placeholderData: (previous) => previous,
+  });
 
 export const useNoteLine = (tankId: string) =>
   useChange(

@@ -1,24 +1,39 @@
+import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import {
   useDeleteLine,
   useDoses,
   useEndLine,
   useForgetLineNote,
+  useGoOn,
   useReopenLine,
 } from '../../api/doses';
 import type { Doses, Line, LineNote } from '../../api/types';
 import { ReservoirDrawing } from '../../drawings/ReservoirDrawing';
 import { show } from '../../lib/measure';
 import { dayAndTime } from '../../lib/time';
-import { Button } from '../../parts/Button';
+import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
-import { beforeAndAfter, brings, emptyIn, headline, SOLUTES, used } from './doseWords';
+import { DayWithLine } from './DayWithLine';
+import {
+  asMeasure,
+  beforeAndAfter,
+  brings,
+  emptyIn,
+  headline,
+  SOLUTES,
+  staysBehind,
+  timesInWords,
+  used,
+} from './doseWords';
 import { LineNoteForm } from './LineNoteForm';
 import { NewLineForm } from './NewLineForm';
 
+const ROUTE_OF_CARD = '/tank/$tankId/card';
 const SHOWN_DAYS = 60;
 const DAY_MS = 86_400_000;
 const NEWEST = 6;
@@ -36,6 +51,7 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
   const [adding, setAdding] = useState(false);
   return (
     <div className="grid max-w-5xl gap-8">
+      {doses.hold && doses.lines.some((l) => !l.endedAt) && <Wait hold={doses.hold} />}
       {doses.lines.length === 0 && (
         <section aria-labelledby="none">
           <h1 id="none" className="text-xl font-bold">
@@ -78,8 +94,46 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
           counted. About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day, assumed
           from surface and temperature: more limewater than that would make the tank fresher.
         </p>
+        {staysBehind(doses.creep, now).map((sentence) => (
+          <p key={sentence} className="max-w-prose">
+            {sentence}
+          </p>
+        ))}
       </section>
     </div>
+  );
+}
+
+/** After a power cut nothing is dosed until the return has run for half an hour and somebody has looked. */
+function Wait({ hold }: { hold: NonNullable<Doses['hold']> }) {
+  const { tank } = useAtTank();
+  const goOn = useGoOn(tank.id);
+  const tell = useNotice();
+  return (
+    <section aria-label="Doses wait" className="grid gap-2 border-l-4 border-danger pl-4">
+      <p className="max-w-prose text-lg font-semibold">
+        {hold.earliest
+          ? `■ The mains were away since ${dayAndTime(hold.from, tank.zone)}: no dose before the return has run for half an hour, and you have seen that it runs.`
+          : '■ The mains are away: keep every doser off, also once they are back.'}
+      </p>
+      {hold.earliest && (
+        <div className="flex flex-wrap items-center gap-3">
+          <Button
+            disabled={goOn.isPending}
+            onClick={() =>
+              void goOn
+                .mutateAsync(undefined)
+                .then(() => tell('Doses go on from now.'))
+                .catch(() => undefined)
+            }
+          >
+            The return runs: doses go on
+          </Button>
+          <span className="text-soft">from {dayAndTime(hold.earliest, tank.zone)} on</span>
+        </div>
+      )}
+      <Refusal message={goOn.error?.message} />
+    </section>
   );
 }
 
@@ -93,6 +147,8 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
   const levels = line.notes.filter((n) => n.ml !== undefined);
   const first = Date.parse(levels[0]?.at ?? '');
   const worth = beforeAndAfter(line.runs);
+  const [day, setDay] = useState(false);
+  const put = asMeasure(line);
   return (
     <section aria-label={line.name} className="grid gap-3 border-b pb-6">
       <h1 className="text-xl font-bold">
@@ -100,13 +156,20 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
         <span className="font-normal text-soft">
           {' '}
           · {SOLUTES[line.solute]}, {(line.molPerL * 1000).toFixed(1)} mmol/L,{' '}
-          {line.endedAt ? `ended ${dayAndTime(line.endedAt, tank.zone)}` : brings(line, units)}
+          {line.endedAt
+            ? `ended ${dayAndTime(line.endedAt, tank.zone)}`
+            : `${brings(line, units)}, ${timesInWords(line.times)}`}
         </span>
       </h1>
       <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(line)}</p>
       <p className="max-w-prose text-lg">
         {[emptyIn(line.daysLeft), worth].filter(Boolean).join(' ')}
       </p>
+      {line.stopped.map((because) => (
+        <p key={because} className="max-w-prose border-l-4 border-danger pl-3">
+          ■ As it is planned it would not be allowed today. {because}
+        </p>
+      ))}
       <figure ref={ref} className="grid gap-1">
         {width > 0 && levels.length > 1 && (
           <>
@@ -141,9 +204,23 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
           look for a siphon: a hose that ends under water.
         </p>
       )}
+      {day && put && <DayWithLine put={put} />}
       {!line.endedAt && <LineNoteForm line={line} />}
       <Noted line={line} />
       <div className="flex flex-wrap gap-4">
+        <Link
+          to={ROUTE_OF_CARD}
+          params={{ tankId: tank.id }}
+          search={{ line: line.id }}
+          className={buttonLook('quiet')}
+        >
+          how it is mixed, and its label
+        </Link>
+        {put && !line.endedAt && (
+          <Button look="quiet" aria-expanded={day} onClick={() => setDay(!day)}>
+            {day ? 'without the day' : 'what it does to the day'}
+          </Button>
+        )}
         {line.endedAt ? (
           <>
             <Button look="quiet" onClick={() => reopen.mutate(line.id)}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useForgetLineNote, useNoteLine, usePlanLine } from '../../api/doses';
+import { useForgetLineNote, useNoteLine, usePlanLine, useTimeLine } from '../../api/doses';
 import type { Line, LineNote } from '../../api/types';
 import { readNumber } from '../../lib/number';
 import { localInput } from '../../lib/time';
@@ -9,12 +9,13 @@ import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useAtTank } from '../../TankContext';
 
-const SAID: Record<LineNote['kind'] | 'PLAN', string> = {
+const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES', string> = {
   LEVEL: 'a level',
   FILLED: 'filled, up to',
   BUBBLES: 'bubbles in the line',
   CHANGED: 'something was changed',
   PLAN: 'another amount a day',
+  TIMES: 'other times of the day',
 };
 const KINDS = Object.keys(SAID) as (keyof typeof SAID)[];
 
@@ -24,7 +25,10 @@ export function LineNoteForm({ line }: { line: Line }) {
   const tell = useNotice();
   const note = useNoteLine(tank.id);
   const plan = usePlanLine(tank.id);
+  const timed = useTimeLine(tank.id);
   const forget = useForgetLineNote(tank.id);
+  const [first, setFirst] = useState(line.times?.first ?? '21:00');
+  const [overH, setOverH] = useState(String(line.times?.overH ?? 24));
   const [kind, setKind] = useState<keyof typeof SAID>('LEVEL');
   const [value, setValue] = useState('');
   const [words, setWords] = useState('');
@@ -34,28 +38,39 @@ export function LineNoteForm({ line }: { line: Line }) {
   const levelled = kind === 'LEVEL' || kind === 'FILLED';
   const send = () => {
     const read = readNumber(value);
-    if ((levelled || kind === 'PLAN') && read === null && !(kind === 'FILLED' && value === '')) {
+    const asked = levelled || kind === 'PLAN' || (kind === 'TIMES' && value !== '');
+    if (asked && read === null && !(kind === 'FILLED' && value === '')) {
       setMissing('A number, please.');
       return;
     }
     setMissing(undefined);
     const saved =
-      kind === 'PLAN'
-        ? plan
-            .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
-            .then(() => tell('The plan is changed.'))
-        : note
+      kind === 'TIMES'
+        ? timed
             .mutateAsync({
               id: line.id,
-              at,
-              kind,
-              value: levelled ? (read ?? undefined) : undefined,
-              readIn: levelled && read !== null ? readIn : undefined,
-              note: kind === 'CHANGED' ? words : '',
+              times:
+                read === null
+                  ? undefined
+                  : { perDay: Math.round(read), first, overH: readNumber(overH) ?? 24 },
             })
-            .then(({ id }) =>
-              tell('Noted.', () => void forget.mutateAsync({ id: line.id, noteId: id })),
-            );
+            .then(() => tell('Its times are changed: set the pump to them.'))
+        : kind === 'PLAN'
+          ? plan
+              .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
+              .then(() => tell('The plan is changed.'))
+          : note
+              .mutateAsync({
+                id: line.id,
+                at,
+                kind,
+                value: levelled ? (read ?? undefined) : undefined,
+                readIn: levelled && read !== null ? readIn : undefined,
+                note: kind === 'CHANGED' ? words : '',
+              })
+              .then(({ id }) =>
+                tell('Noted.', () => void forget.mutateAsync({ id: line.id, noteId: id })),
+              );
     saved
       .then(() => {
         setValue('');
@@ -63,7 +78,7 @@ export function LineNoteForm({ line }: { line: Line }) {
       })
       .catch(() => undefined);
   };
-  const error = missing ?? note.error?.message ?? plan.error?.message;
+  const error = missing ?? note.error?.message ?? plan.error?.message ?? timed.error?.message;
   return (
     <form
       className="grid gap-3 border-t pt-3"
@@ -112,6 +127,31 @@ export function LineNoteForm({ line }: { line: Line }) {
             className="w-48"
           />
         )}
+        {kind === 'TIMES' && (
+          <>
+            <Field
+              label="Doses a day (empty: drop by drop)"
+              inputMode="numeric"
+              value={value}
+              onChange={(e) => setValue(e.target.value)}
+              className="w-56"
+            />
+            <Field
+              label="The first at"
+              type="time"
+              value={first}
+              onChange={(e) => setFirst(e.target.value)}
+            />
+            <Field
+              label="Spread over"
+              inputMode="decimal"
+              unit="h"
+              value={overH}
+              onChange={(e) => setOverH(e.target.value)}
+              className="w-28"
+            />
+          </>
+        )}
         {kind === 'CHANGED' && (
           <Field
             label="What (tape at the fitting, new tube, …)"
@@ -121,13 +161,15 @@ export function LineNoteForm({ line }: { line: Line }) {
             className="w-72"
           />
         )}
-        <Field
-          label="at"
-          type="datetime-local"
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-        />
-        <Button type="submit" disabled={note.isPending || plan.isPending}>
+        {kind !== 'TIMES' && (
+          <Field
+            label="at"
+            type="datetime-local"
+            value={at}
+            onChange={(e) => setAt(e.target.value)}
+          />
+        )}
+        <Button type="submit" disabled={note.isPending || plan.isPending || timed.isPending}>
           Note it
         </Button>
       </div>

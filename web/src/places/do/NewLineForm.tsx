@@ -22,9 +22,13 @@ const schema = z.object({
   vessel: number('What the vessel holds'),
   area: numberOrNothing('The cross-section'),
   mlPerDay: number('The amount'),
+  by: z.enum(['DRIP', 'CLOCK']),
+  perDay: numberOrNothing('How often'),
+  first: z.string(),
+  overH: numberOrNothing('The hours'),
   at: localTime,
 });
-const ASKED_AS: Record<string, string> = { vesselMl: 'vessel', areaCm2: 'area' };
+const ASKED_AS: Record<string, string> = { vesselMl: 'vessel', areaCm2: 'area', times: 'by' };
 
 /** What is dosed, from what, and how much a day. */
 export function NewLineForm({ done }: { done: () => void }) {
@@ -40,11 +44,15 @@ export function NewLineForm({ done }: { done: () => void }) {
       vessel: '',
       area: '',
       mlPerDay: '',
+      by: 'DRIP',
+      perDay: '12',
+      first: '21:00',
+      overH: '24',
       at: localInput(new Date(), tank.zone),
     },
     (name) => ASKED_AS[name] ?? name,
   );
-  const { solute = 'LIMEWATER' } = useWatch({ control: form.control });
+  const { solute = 'LIMEWATER', by = 'DRIP' } = useWatch({ control: form.control });
   const save = form.handleSubmit((v) =>
     add.mutate(
       {
@@ -54,11 +62,19 @@ export function NewLineForm({ done }: { done: () => void }) {
         vesselMl: readNumber(v.vessel) ?? 0,
         areaCm2: readNumber(v.area) ?? undefined,
         mlPerDay: readNumber(v.mlPerDay) ?? 0,
+        times:
+          v.by === 'CLOCK'
+            ? {
+                perDay: Math.round(readNumber(v.perDay) ?? 0),
+                first: v.first,
+                overH: readNumber(v.overH) ?? 24,
+              }
+            : undefined,
         at: v.at,
       },
       {
         onSuccess: () => {
-          tell('The line is noted.');
+          tell('The line is noted. Its card says how to mix it, with a label to print.');
           done();
         },
         onError: refuse,
@@ -92,6 +108,26 @@ export function NewLineForm({ done }: { done: () => void }) {
         {...field('area')}
       />
       <Field label="Planned a day" inputMode="decimal" unit="mL" {...field('mlPerDay')} />
+      <Choice
+        label="It doses"
+        {...field('by')}
+        options={[
+          { value: 'DRIP', label: 'drop by drop, all day' },
+          { value: 'CLOCK', label: 'by the clock' },
+        ]}
+      />
+      {by === 'CLOCK' && (
+        <>
+          <Field label="Doses a day" inputMode="numeric" {...field('perDay')} />
+          <Field label="The first at" type="time" {...field('first')} />
+          <Field
+            label="Spread over (24: day and night)"
+            inputMode="decimal"
+            unit="h"
+            {...field('overH')}
+          />
+        </>
+      )}
       <Field label="Since" type="datetime-local" {...field('at')} />
       {CAUSTIC.includes(solute) && (
         <p className="border-l-4 border-alk pl-3 md:col-span-3">

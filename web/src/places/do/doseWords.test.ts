@@ -1,6 +1,16 @@
 import { expect, test } from 'vitest';
-import type { Delivered, DoseUse, Line, Units } from '../../api/types';
-import { beforeAndAfter, brings, emptyIn, headline, used } from './doseWords';
+import type { Delivered, DoseUse, Line, MixingCard, Units } from '../../api/types';
+import {
+  asMeasure,
+  beforeAndAfter,
+  brings,
+  emptyIn,
+  headline,
+  staysBehind,
+  timesInWords,
+  used,
+  weighed,
+} from './doseWords';
 
 const units = { alkalinity: 'DKH' } as Units;
 const estimate = (value: number, by: number) => ({ value, low: value - by, high: value + by });
@@ -21,6 +31,8 @@ const line = (over: Partial<Line> = {}): Line => ({
   name: 'limewater',
   solute: 'LIMEWATER',
   molPerL: 0.0203,
+  share: 1,
+  stopped: [],
   vesselMl: 5000,
   plans: [],
   mlPerDay: 800,
@@ -72,4 +84,47 @@ test('use is what arrived less what tests show', () => {
   expect(used({ ...both, calciumPerMeq: estimate(20, 4) }, units)[2]).toContain('animals grow');
   expect(used({ ...both, calciumPerMeq: estimate(40, 4) }, units)[2]).toContain('something else');
   expect(used({ ...use, alkalinity: undefined }, units)[0]).toContain('fewer than three');
+});
+
+const NOV = Date.parse('2026-11-01T12:00:00Z');
+
+test('potassium has a date, and the water change that holds it', () => {
+  const fast = { potassiumMgPerL: 14, saltMgPerL: 0, daysToMostPotassium: 100 / 14 };
+  expect(staysBehind(fast, NOV)).toEqual([
+    'Potassium climbs by 14 mg/L a day: from the usual 400 it passes 500 mg/L on 8 Nov 2026; no usual water change keeps up with it. Test it.',
+  ]);
+  const slow = { potassiumMgPerL: 2, saltMgPerL: 0, daysToMostPotassium: 50 };
+  expect(staysBehind(slow, NOV)[0]).toContain('14 % of the water changed each week');
+});
+
+test('salt creeps, and limewater leaves nothing', () => {
+  expect(staysBehind({ potassiumMgPerL: 0, saltMgPerL: 8.2 }, NOV)[0]).toBe(
+    'Salt climbs by 0.25 g/L a month, about as much in psu; 6 % of the water changed each week holds it there below one gram on top.',
+  );
+  expect(staysBehind({ potassiumMgPerL: 0, saltMgPerL: 0 }, NOV)).toEqual([]);
+});
+
+test('what is weighed out is also said in spoons and ounces, lye never in spoons', () => {
+  const card = { grams: 9.8, teaspoons: 3.44 } as MixingCard;
+  expect(weighed(card, { volume: 'LITRE' } as Units)).toBe(
+    '9.8 g, about 3.5 level teaspoons of 5 mL',
+  );
+  expect(weighed({ grams: 200 } as MixingCard, { volume: 'US_GALLON' } as Units)).toBe(
+    '200 g (7.05 oz), on a scale only',
+  );
+});
+
+test('times and what the bench puts on for a line', () => {
+  expect(timesInWords(undefined)).toBe('drips all day');
+  expect(timesInWords({ perDay: 6, first: '21:00', overH: 12 })).toBe(
+    '6 doses from 21:00 over 12 h',
+  );
+  expect(asMeasure(line())).toEqual({
+    kind: 'limewater',
+    numbers: { mlPerDay: 800, strength: 1 },
+  });
+  expect(
+    asMeasure(line({ solute: 'SODA_ASH', meqPerLPerDay: 0.357 }))?.numbers?.dkhPerDay,
+  ).toBeCloseTo(1, 2);
+  expect(asMeasure(line({ solute: 'CALCIUM_CHLORIDE', meqPerLPerDay: 0 }))).toBeUndefined();
 });

@@ -1,5 +1,15 @@
-import type { Delivered, DoseUse, Estimate, Line, Units } from '../../api/types';
+import type {
+  Creep,
+  Delivered,
+  DoseUse,
+  Estimate,
+  Line,
+  MixingCard,
+  PutMeasure,
+  Units,
+} from '../../api/types';
 import { range } from '../../lib/number';
+import { plainDay } from '../../lib/time';
 import { ALKALINITY, alkalinityFromMeq, bandFromMeq } from '../../lib/units';
 
 export const SOLUTES: Record<Line['solute'], string> = {
@@ -9,7 +19,77 @@ export const SOLUTES: Record<Line['solute'], string> = {
   SODIUM_HYDROXIDE: 'sodium hydroxide',
   POTASSIUM_HYDROXIDE: 'potassium hydroxide',
   CALCIUM_CHLORIDE: 'calcium chloride',
+  POTASSIUM_CHLORIDE: 'potassium chloride',
 };
+
+const GRAMS_A_OUNCE = 28.349523;
+
+/** What is weighed out: on a scale, and by eye where that harms nobody. */
+export function weighed({ grams, teaspoons }: MixingCard, units: Units): string {
+  const scale = grams < 10 ? grams.toFixed(1) : grams.toFixed(0);
+  const ounces = units.volume === 'LITRE' ? '' : ` (${(grams / GRAMS_A_OUNCE).toFixed(2)} oz)`;
+  const spoons =
+    teaspoons === undefined
+      ? ', on a scale only'
+      : `, about ${teaspoons < 10 ? (Math.round(2 * teaspoons) / 2).toString() : teaspoons.toFixed(0)} level teaspoons of 5 mL`;
+  return `${scale} g${ounces}${spoons}`;
+}
+
+/** When of the day. */
+export const timesInWords = (times: Line['times']) =>
+  times === undefined
+    ? 'drips all day'
+    : `${times.perDay === 1 ? 'one dose' : `${times.perDay} doses`} from ${times.first}${times.overH < 24 ? ` over ${times.overH} h` : ''}`;
+
+/** What the Bench would put on for it; nothing for what moves no alkalinity. */
+export function asMeasure(line: Line): PutMeasure | undefined {
+  if (line.meqPerLPerDay <= 0) return undefined;
+  return line.solute === 'LIMEWATER'
+    ? {
+        kind: 'limewater',
+        numbers: {
+          mlPerDay: line.mlPerDay,
+          strength: line.share,
+        },
+      }
+    : {
+        kind: 'source',
+        choices: { source: line.solute },
+        numbers: { dkhPerDay: alkalinityFromMeq(line.meqPerLPerDay, 'DKH') },
+      };
+}
+
+const DAYS_A_MONTH = 30;
+const DAYS_A_WEEK = 7;
+/** What may come on top before animals suffer: potassium from 400 to 500 mg/L, salt one gram. */
+const MOST_ON_TOP = { potassium: 100, salt: 1000 };
+
+/** How much of the water to change each week so that no more than that stays on top; nothing where that is all of it. */
+function weekly(mgPerLPerDay: number, most: number): string {
+  const share = (DAYS_A_WEEK * mgPerLPerDay) / most;
+  return share < 0.005
+    ? 'any water change takes care of it'
+    : share <= 0.5
+      ? `${Math.ceil(100 * share - 1e-9)} % of the water changed each week holds it there`
+      : 'no usual water change keeps up with it';
+}
+
+/** What stays behind of what is dosed, sentence by sentence. */
+export function staysBehind(creep: Creep, now: number): string[] {
+  const { potassiumMgPerL: potassium, saltMgPerL: salt, daysToMostPotassium: days } = creep;
+  return [
+    ...(potassium > 0 && days !== undefined
+      ? [
+          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from the usual 400 it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(potassium, MOST_ON_TOP.potassium)}. Test it.`,
+        ]
+      : []),
+    ...(salt > 0
+      ? [
+          `Salt climbs by ${((salt * DAYS_A_MONTH) / 1000).toFixed(2)} g/L a month, about as much in psu; ${weekly(salt, MOST_ON_TOP.salt)} below one gram on top.`,
+        ]
+      : []),
+  ];
+}
 
 /** What burns skin and eyes. */
 export const CAUSTIC: readonly Line['solute'][] = [

@@ -58,4 +58,59 @@ class DosesIT extends BrowserTest {
         button(page, "Undo").first().click();
         assertThat(made).containsText("Read its level once more");
     }
+
+    /** What the twin makes of the can, how it is mixed, and the label that stands on it. */
+    @Test
+    void theCanHasItsDayItsCardAndItsLabel() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Doses");
+        Locator limewater = line(page, "limewater");
+        button(page, "what it does to the day").click();
+        assertThat(limewater.getByRole(
+                        AriaRole.IMG, new Locator.GetByRoleOptions().setName(Pattern.compile("^Forecast"))))
+                .isVisible();
+        assertThat(limewater).containsText("in place of the alkalinity source that is described");
+        page.getByText("how it is mixed, and its label").click();
+        // 5 L × 0.0203 mol/L × 74.09 g/mol, and three tenths more.
+        assertThat(page.getByText("9.8 g, about 3.5 level teaspoons")).isVisible();
+        Locator label = line(page, "Label");
+        assertThat(label).containsText("CAUSTIC");
+        assertThat(label).containsText("rinse long with water, get medical help");
+        page.getByLabel("Mix less than the whole").fill("2500");
+        assertThat(page.getByText("4.9 g, about 1.5 level teaspoons")).isVisible();
+    }
+
+    /** Calcium that would meet soda is refused until both have their times. */
+    @Test
+    void calciumIsPlannedApart() {
+        Page page = visitor(DESKTOP);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/doses"));
+        planned(page, "soda", "SODA_ASH", null);
+        planned(page, "calcium", "CALCIUM_CHLORIDE", null);
+        assertThat(page.getByText("calcium carbonate falls out where they meet"))
+                .isVisible();
+        button(page, "cancel").click();
+        Locator soda = line(page, "soda");
+        soda.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("TIMES");
+        soda.getByLabel("Doses a day").fill("12");
+        soda.getByLabel("The first at").fill("00:00");
+        button(page, "Note it").click();
+        assertThat(soda).containsText("12 doses from 00:00");
+        planned(page, "calcium", "CALCIUM_CHLORIDE", "01:00");
+        assertThat(line(page, "calcium")).containsText("12 doses from 01:00");
+    }
+
+    private static void planned(Page page, String name, String solute, String first) {
+        button(page, "A new line").click();
+        page.getByLabel("Called").fill(name);
+        page.getByLabel("What is dosed").selectOption(solute);
+        page.getByLabel("Strength, of what dissolves at most").fill("10");
+        page.getByLabel("The vessel holds").fill("500");
+        page.getByLabel("Planned a day").fill("10");
+        if (first != null) {
+            page.getByLabel("It doses").selectOption("CLOCK");
+            page.getByLabel("The first at").last().fill(first);
+        }
+        button(page, "Note this line").click();
+    }
 }

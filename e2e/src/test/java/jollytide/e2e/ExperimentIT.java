@@ -103,7 +103,8 @@ class ExperimentIT extends BrowserTest {
     void aDayWithoutLampsSaysWhatItIs() {
         Page page = nearlyTime(DESKTOP);
         plan(page, "the lamps left off for one day");
-        assertThat(page.getByText("Take the lamps off their timer before they come on")).isVisible();
+        assertThat(page.getByText("Take the lamps off their timer before they come on"))
+                .isVisible();
         assertThat(page.getByText("Switch the skimmer off")).isHidden();
         button(page, "call it off").click();
         assertThat(page.getByText("Called off.").first()).isVisible();

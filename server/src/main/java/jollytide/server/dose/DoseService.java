@@ -402,6 +402,7 @@ public class DoseService {
                 line.name,
                 line.solute,
                 line.molPerL,
+                line.molPerL / line.solute.mostMolPerL(),
                 line.vesselMl,
                 line.areaCm2,
                 line.plans.stream()

@@ -111,6 +111,7 @@ public final class DoseViews {
     /**
      * A line.
      *
+     * @param share of what dissolves at most
      * @param times null for one that drips all day
      * @param stopped rules that its plan breaks today, in words
      * @param meqPerLPerDay that it brings as planned, {@code calciumMgPerLPerDay} likewise
@@ -124,6 +125,7 @@ public final class DoseViews {
             String name,
             Solution.Solute solute,
             double molPerL,
+            double share,
             double vesselMl,
             @Nullable Double areaCm2,
             List<Schedule.DailyDose> plans,

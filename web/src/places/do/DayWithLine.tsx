@@ -1,0 +1,57 @@
+import { useBench, useForecast } from '../../api/twin';
+import type { PutMeasure } from '../../api/types';
+import { ForecastDrawing } from '../../drawings/ForecastDrawing';
+import { range, signedRange } from '../../lib/number';
+import { alkalinityToMeq, showAlkalinity } from '../../lib/units';
+import { useWidth } from '../../parts/useWidth';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+
+const DAYS = 2;
+
+/** Two days of the twin with a line in place of what is described, beside those as it is. */
+export function DayWithLine({ put }: { put: PutMeasure }) {
+  const { tank, units } = useAtTank();
+  const [ref, width] = useWidth();
+  const bench = useBench(tank.id);
+  const forecast = useForecast(
+    tank.id,
+    bench.data?.tanks,
+    [{ measures: [] }, { measures: [put] }],
+    DAYS,
+  );
+  const [now, then] = forecast.data ?? [];
+  const ends = (course: number[] = []) => (course.at(-1) ?? 0) - (course[0] ?? 0);
+  const alkalinity = ends(then?.chemistry?.alkalinityDkh);
+  const calcium = ends(then?.chemistry?.calciumMgPerL);
+  return (
+    <figure ref={ref} className="grid gap-2">
+      {width > 0 && bench.data && now && then ? (
+        <>
+          <ForecastDrawing
+            now={now}
+            then={then}
+            lit={bench.data.lit}
+            band={tank.description.band}
+            zone={tank.zone}
+            width={width}
+          />
+          <figcaption className="max-w-prose">
+            With it in place of the alkalinity source that is described the trough settles{' '}
+            {signedRange(then.gainPh)} ({range(then.troughPh, 2)}; dashed: as it is), the peak at{' '}
+            {range(then.peakPh, 2)}.{' '}
+            {then.chemistry
+              ? `In two days alkalinity moves by ${alkalinity < 0 ? '−' : '+'}${showAlkalinity(alkalinityToMeq(Math.abs(alkalinity), 'DKH'), units.alkalinity)}, calcium by ${calcium < 0 ? '−' : '+'}${Math.abs(calcium).toFixed(0)} mg/L.`
+              : 'Alkalinity and calcium stay where they are.'}
+            {then.stopped && ` Stopped at its limit: ${then.stopped.because}`}
+          </figcaption>
+        </>
+      ) : (
+        <Waiting
+          error={bench.error ?? forecast.error}
+          retry={() => void (bench.error ? bench.refetch() : forecast.refetch())}
+        />
+      )}
+    </figure>
+  );
+}

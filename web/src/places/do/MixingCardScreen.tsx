@@ -1,0 +1,95 @@
+import { getRouteApi, Link } from '@tanstack/react-router';
+import { useState } from 'react';
+import { useDoses, useMixingCard } from '../../api/doses';
+import type { Line, MixingCard } from '../../api/types';
+import { ROUTE } from '../../frame/places';
+import { show } from '../../lib/measure';
+import { readNumber } from '../../lib/number';
+import { Button, buttonLook } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { weighed } from './doseWords';
+
+const route = getRouteApi('/signed-in/tank/$tankId/card');
+
+/** Do → Doses → how a vessel is mixed, with the label that stands on it. */
+export function MixingCardScreen() {
+  const { tank } = useAtTank();
+  const { line: id } = route.useSearch();
+  const doses = useDoses(tank.id);
+  const line = doses.data?.lines.find((l) => l.id === id);
+  if (!doses.data) return <Waiting error={doses.error} retry={() => void doses.refetch()} />;
+  return line ? <Card line={line} /> : <p>This line is gone. Look under Doses for those left.</p>;
+}
+
+function Card({ line }: { line: Line }) {
+  const { tank, units } = useAtTank();
+  const [ml, setMl] = useState('');
+  const card = useMixingCard(tank.id, line.id, readNumber(ml) ?? undefined);
+  return (
+    <div className="grid max-w-3xl gap-6">
+      <h1 className="text-xl font-bold">
+        How “{line.name}” is mixed
+        <span className="font-normal text-soft">
+          {' '}
+          · {show((readNumber(ml) ?? line.vesselMl) / 1000, 'volume', units)}
+        </span>
+      </h1>
+      {card.data ? (
+        <Mixed card={card.data} />
+      ) : (
+        <Waiting error={card.error} retry={() => void card.refetch()} />
+      )}
+      <form className="flex flex-wrap items-end gap-3" onSubmit={(e) => e.preventDefault()}>
+        <Field
+          label={`Mix less than the whole ${Math.round(line.vesselMl)} mL`}
+          inputMode="decimal"
+          unit="mL"
+          value={ml}
+          onChange={(e) => setMl(e.target.value)}
+          error={card.data ? undefined : card.error?.message}
+          className="w-56"
+        />
+        <Button look="main" type="button" onClick={() => window.print()}>
+          Print card and label
+        </Button>
+        <Link to={ROUTE.doses} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
+          back to the doses
+        </Link>
+      </form>
+    </div>
+  );
+}
+
+function Mixed({ card }: { card: MixingCard }) {
+  const { units } = useAtTank();
+  return (
+    <>
+      <p className="text-2xl leading-snug font-semibold">
+        {weighed(card, units)}
+        <span className="block text-lg font-normal">{card.powder}</span>
+      </p>
+      <ol className="grid list-decimal gap-1.5 pl-6 text-lg leading-snug">
+        {card.steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      <section
+        aria-label="Label"
+        className="w-full max-w-[26rem] break-inside-avoid border-2 border-ink p-4"
+      >
+        {card.label.map((line, i) => (
+          <p key={line} className={i === 0 ? 'text-2xl font-bold' : 'leading-snug'}>
+            {line}
+          </p>
+        ))}
+        <p className="pt-3">mixed on ______________ by ______________</p>
+      </section>
+      <p className="text-sm text-soft">
+        For the pure, dry powder; what its maker writes on it comes first, and your place’s rules
+        for keeping and throwing away.
+      </p>
+    </>
+  );
+}
