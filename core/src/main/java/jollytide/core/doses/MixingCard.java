@@ -133,7 +133,7 @@ public record MixingCard(
             steps.add("Close it: air makes a white skin on it, and weak water below.");
             steps.add(
                     saturated
-                            ? "Leave it until it is clear, four hours at least. A third of the powder stays on the ground"
+                            ? "Leave it until it is clear, four hours at least. A quarter of the powder stays on the ground"
                                     + " and shows that it is saturated: only the clear part is dosed, the hose ends a hand"
                                     + " above."
                             : "Leave it until it is clear, four hours at least.");
@@ -146,7 +146,7 @@ public record MixingCard(
     private static List<String> label(String name, Solution solution, Powder powder, double mlPerDay) {
         List<String> label = new ArrayList<>();
         label.add(name);
-        label.add(text("%s, %.4g mol/L in water", powder.name, solution.molPerL()));
+        label.add(text("%s, %.3g mol/L in water", powder.name, solution.molPerL()));
         if (burns(solution.solute())) {
             label.add("CAUSTIC. Goggles, gloves. Never with acids.");
         }
