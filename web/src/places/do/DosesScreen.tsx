@@ -6,12 +6,14 @@ import {
   useEndLine,
   useForgetLineNote,
   useGoOn,
+  usePlanLine,
   useReopenLine,
 } from '../../api/doses';
 import type { Doses, Line, LineNote } from '../../api/types';
 import { ReservoirDrawing } from '../../drawings/ReservoirDrawing';
+import { ROUTE } from '../../frame/places';
 import { show } from '../../lib/measure';
-import { dayAndTime } from '../../lib/time';
+import { dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
@@ -25,6 +27,7 @@ import {
   brings,
   emptyIn,
   headline,
+  nextStep,
   SOLUTES,
   staysBehind,
   timesInWords,
@@ -47,7 +50,7 @@ export function DosesScreen() {
 }
 
 function Loaded({ doses, now }: { doses: Doses; now: number }) {
-  const { units } = useAtTank();
+  const { tank, units } = useAtTank();
   const [adding, setAdding] = useState(false);
   return (
     <div className="grid max-w-5xl gap-8">
@@ -93,6 +96,11 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
           assumed), less what tests show was left over. Water changes and single additions are not
           counted. About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day, assumed
           from surface and temperature: more limewater than that would make the tank fresher.
+        </p>
+        <p>
+          <Link to={ROUTE.sums} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
+            the same alkalinity from other sources, side by side
+          </Link>
         </p>
         {staysBehind(doses.creep, now).map((sentence) => (
           <p key={sentence} className="max-w-prose">
@@ -204,6 +212,7 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
           look for a siphon: a hose that ends under water.
         </p>
       )}
+      <Next line={line} />
       {day && put && <DayWithLine put={put} />}
       {!line.endedAt && <LineNoteForm line={line} />}
       <Noted line={line} />
@@ -247,6 +256,36 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
         )}
       </div>
     </section>
+  );
+}
+
+/** Half of what is missing at a time. */
+function Next({ line }: { line: Line }) {
+  const { tank, units } = useAtTank();
+  const plan = usePlanLine(tank.id);
+  const tell = useNotice();
+  const words = nextStep(line, units);
+  if (!words || !line.next) return null;
+  const mlPerDay = Math.round(line.next.mlPerDay);
+  const set = (ml: number) =>
+    plan.mutateAsync({ id: line.id, at: localInput(new Date(), tank.zone), mlPerDay: ml });
+  return (
+    <div className="flex max-w-prose flex-wrap items-center gap-3">
+      <p>{words}</p>
+      <Button
+        disabled={plan.isPending}
+        onClick={() =>
+          void set(mlPerDay)
+            .then(() =>
+              tell('Planned from now on: set the pump to it.', () => void set(line.mlPerDay)),
+            )
+            .catch(() => undefined)
+        }
+      >
+        Plan {mlPerDay} mL a day
+      </Button>
+      <Refusal message={plan.error?.message} />
+    </div>
   );
 }
 

@@ -6,6 +6,7 @@ import {
   brings,
   emptyIn,
   headline,
+  nextStep,
   staysBehind,
   timesInWords,
   used,
@@ -127,4 +128,16 @@ test('times and what the bench puts on for a line', () => {
     asMeasure(line({ solute: 'SODA_ASH', meqPerLPerDay: 0.357 }))?.numbers?.dkhPerDay,
   ).toBeCloseTo(1, 2);
   expect(asMeasure(line({ solute: 'CALCIUM_CHLORIDE', meqPerLPerDay: 0 }))).toBeUndefined();
+});
+
+test('the next step is half of what is missing', () => {
+  const next = { mlPerDay: 503.4, missing: estimate(0.02, 0.005), limited: false };
+  expect(nextStep(line({ next }), units)).toBe(
+    'Tests fall: 0.04 to 0.07 dKH a day are used and do not arrive. Half of that at a time: 503 mL a day, and tests again in two or three days at the same hour.',
+  );
+  const much = { mlPerDay: 300, missing: estimate(-0.02, 0.005), limited: true };
+  expect(nextStep(line({ next: much }), units)).toContain(
+    'Tests climb: 0.04 to 0.07 dKH a day arrive beyond',
+  );
+  expect(nextStep(line(), units)).toBeUndefined();
 });

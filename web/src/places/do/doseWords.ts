@@ -35,6 +35,17 @@ export function weighed({ grams, teaspoons }: MixingCard, units: Units): string 
   return `${scale} g${ounces}${spoons}`;
 }
 
+/** The plan that would keep up better, and why. */
+export function nextStep(line: Line, units: Units): string | undefined {
+  const next = line.next;
+  if (!next) return undefined;
+  const { label, digits } = ALKALINITY[units.alkalinity];
+  const missing = bandFromMeq(next.missing, units.alkalinity);
+  const short = missing.value > 0;
+  const size = short ? missing : { value: -missing.value, low: -missing.high, high: -missing.low };
+  return `Tests ${short ? 'fall' : 'climb'}: ${range(size, digits + 1)} ${label} a day ${short ? 'are used and do not arrive' : 'arrive beyond what is used'}. Half of that at a time${next.limited ? ', as far as a rule allows' : ''}: ${Math.round(next.mlPerDay)} mL a day, and tests again in two or three days at the same hour.`;
+}
+
 /** When of the day. */
 export const timesInWords = (times: Line['times']) =>
   times === undefined

@@ -143,6 +143,13 @@ public record LineRules(
         return stops;
     }
 
+    /** The most a day of a line, up to what is wanted, that no rule stops; 0 where any is stopped. */
+    double most(Planned line, double vesselMl, double wanted) {
+        DoublePredicate may = ml -> stops(new Planned(line.name(), line.solution(), ml, line.times()), vesselMl)
+                .isEmpty();
+        return may.test(wanted) ? wanted : largest(may, wanted);
+    }
+
     private void single(Planned line, List<Stop> stops) {
         DoseTimes times = line.times();
         if (times == null || rise(line.solution(), line.mlPerDay() / times.perDay()) <= MOST_SINGLE_PH) {

@@ -21,6 +21,7 @@ import jollytide.core.doses.DosedLine;
 import jollytide.core.doses.Hold;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.MixingCard;
+import jollytide.core.doses.NextStep;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Stop;
@@ -107,11 +108,16 @@ public class DoseService {
         LineRules rules = rules(tank);
         double litres = rules.litres();
         Instant now = clock.instant();
+        UseView use = use(tank, all.stream().map(Known::dosed).toList(), litres);
         return new DosesView(
                 all.stream()
-                        .map(known -> view(known, litres, stopped(rules, known.line(), all, now)))
+                        .map(known -> view(
+                                known,
+                                litres,
+                                stopped(rules, known.line(), all, now),
+                                next(rules, known, all, use, now)))
                         .toList(),
-                use(tank, all.stream().map(Known::dosed).toList(), litres),
+                use,
                 rules.evaporationLPerDay(),
                 CreepView.of(Creep.of(
                         all.stream()
@@ -120,6 +126,21 @@ public class DoseService {
                                 .toList(),
                         litres)),
                 HoldView.of(holds.now(tank)));
+    }
+
+    /** Of a line that is as planned: one that falls short is mended first. */
+    private static @Nullable NextStep next(LineRules rules, Known known, List<Known> all, UseView use, Instant now) {
+        DosingLine line = known.line();
+        LineState state = state(known.noted(), known.dosed().runs());
+        boolean healthy = state == LineState.AS_PLANNED || state == LineState.NOT_KNOWN;
+        return use.alkalinity() == null || line.endedAt != null || !healthy
+                ? null
+                : NextStep.of(
+                        use.alkalinity(),
+                        use.arrivedMeqPerLPerDay(),
+                        line.planned(line.schedule().mlPerDay(now)),
+                        line.vesselMl,
+                        rules.with(others(line, all.stream().map(Known::line).toList(), now)));
     }
 
     /** What its plan breaks today: use and evaporation are others than when it was made. */
@@ -139,7 +160,7 @@ public class DoseService {
     public List<LineView> lines(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
         return known(tank).stream()
-                .map(known -> view(known, tank.netVolumeL(), List.of()))
+                .map(known -> view(known, tank.netVolumeL(), List.of(), null))
                 .toList();
     }
 
@@ -389,7 +410,7 @@ public class DoseService {
                 .toList();
     }
 
-    private LineView view(Known known, double litres, List<String> stopped) {
+    private LineView view(Known known, double litres, List<String> stopped, @Nullable NextStep next) {
         DosingLine line = known.line();
         List<LineNote> noted = known.noted();
         DosedLine dosed = known.dosed();
@@ -420,6 +441,7 @@ public class DoseService {
                 state,
                 dosed.daysLeft(clock.instant()),
                 state == LineState.SHORT ? lookFor(noted) : List.of(),
+                next,
                 line.endedAt);
     }
 

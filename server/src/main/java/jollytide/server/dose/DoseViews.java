@@ -13,6 +13,7 @@ import jollytide.core.doses.Creep;
 import jollytide.core.doses.Delivered;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.Hold;
+import jollytide.core.doses.NextStep;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Solution;
 import jollytide.core.doses.Use;
@@ -117,6 +118,7 @@ public final class DoseViews {
      * @param meqPerLPerDay that it brings as planned, {@code calciumMgPerLPerDay} likewise
      * @param runs between fillings and changes, in their order
      * @param daysLeft from now on, at what its levels say; null where that is unknown
+     * @param next the plan that would keep up better with what is used; null where nothing shows that
      * @param lookFor likely causes, those first of which something was noted; empty where nothing is wrong
      */
     public record LineView(
@@ -139,6 +141,7 @@ public final class DoseViews {
             LineState state,
             @Nullable Estimate daysLeft,
             List<String> lookFor,
+            @Nullable NextStep next,
             @Nullable Instant endedAt) {}
 
     /**
