@@ -50,6 +50,26 @@ export const useCuts = (homeId: string, from: string, hours: number | null) =>
   });
 
 /** What is due at a home, the next first. */
+/** When the address was made that a calendar reads by itself. */
+export const useCalendarSince = (homeId: string) =>
+  useQuery({
+    queryKey: keys.home(homeId).calendar,
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/homes/{homeId}/calendar', { params: { path: { homeId } } })),
+  });
+
+export const useSubscribe = (homeId: string) =>
+  useChange(
+    () => bodyOf(api.POST('/api/v1/homes/{homeId}/calendar', { params: { path: { homeId } } })),
+    [keys.home(homeId).calendar],
+  );
+
+export const useWithdrawCalendar = (homeId: string) =>
+  useChange(
+    () => bodyOf(api.DELETE('/api/v1/homes/{homeId}/calendar', { params: { path: { homeId } } })),
+    [keys.home(homeId).calendar],
+  );
+
 export const useDue = (homeId: string) =>
   useQuery({
     queryKey: keys.home(homeId).due,

@@ -1,12 +1,22 @@
 import { useState } from 'react';
-import { useAddKit, useDeleteKit, useDue, useReadiness } from '../../api/guard';
+import {
+  useAddKit,
+  useCalendarSince,
+  useDeleteKit,
+  useDue,
+  useReadiness,
+  useSubscribe,
+  useWithdrawCalendar,
+} from '../../api/guard';
 import type { KitItem, Readiness, Times } from '../../api/types';
 import { show } from '../../lib/measure';
 import { money } from '../../lib/money';
 import { useHelper } from '../../frame/useHelper';
 import { Button, buttonLook } from '../../parts/Button';
+import { Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
-import { plainDay } from '../../lib/time';
+import { dayAndTime, plainDay } from '../../lib/time';
+import { Refusal } from '../../parts/Refusal';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { DailyCuts } from './DailyCuts';
@@ -196,6 +206,7 @@ function Nights({ ready }: { ready: Readiness }) {
 /** Tests, dates and media of this home, also for a calendar. */
 function WhatIsDue({ homeId }: { homeId: string }) {
   const due = useDue(homeId).data ?? [];
+  const helper = useHelper();
   if (due.length === 0) return null;
   return (
     <section aria-labelledby="due" className="grid gap-2 border-t pt-4">
@@ -216,7 +227,60 @@ function WhatIsDue({ homeId }: { homeId: string }) {
       >
         into a calendar (iCalendar file)
       </a>
+      {!helper && <Subscribe homeId={homeId} />}
     </section>
+  );
+}
+
+/** An address that a calendar reads by itself, for whoever it is given to. */
+function Subscribe({ homeId }: { homeId: string }) {
+  const since = useCalendarSince(homeId).data?.since;
+  const subscribe = useSubscribe(homeId);
+  const withdraw = useWithdrawCalendar(homeId);
+  const tell = useNotice();
+  const { tank } = useAtTank();
+  const token = subscribe.data?.token;
+  return (
+    <div className="grid gap-2">
+      {since && (
+        <p className="max-w-prose">
+          A calendar’s address was made {dayAndTime(since, tank.zone)}. Whoever has it reads what is
+          due here, and nothing else.
+        </p>
+      )}
+      {token && since && (
+        <Field
+          label="Subscribe to it in your calendar; it is shown this once"
+          readOnly
+          value={`${location.origin}/api/v1/calendar/${token}`}
+          onFocus={(e) => e.target.select()}
+        />
+      )}
+      <div className="flex flex-wrap gap-4">
+        <Button
+          look="quiet"
+          disabled={subscribe.isPending}
+          onClick={() => subscribe.mutate(undefined)}
+        >
+          {since ? 'make another address (the old one ends)' : 'an address that a calendar reads'}
+        </Button>
+        {since && (
+          <Button
+            look="quiet"
+            disabled={withdraw.isPending}
+            onClick={() =>
+              void withdraw
+                .mutateAsync(undefined)
+                .then(() => tell('The address opens nothing any more.'))
+                .catch(() => undefined)
+            }
+          >
+            take it back
+          </Button>
+        )}
+      </div>
+      <Refusal message={subscribe.error?.message ?? withdraw.error?.message} />
+    </div>
   );
 }
 

@@ -3,6 +3,7 @@ package jollytide.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -209,6 +210,14 @@ class OutageIT extends BrowserTest {
         Download dates = page.waitForDownload(
                 () -> page.getByText("into a calendar (iCalendar file)").click());
         assertThat(dates.suggestedFilename()).isEqualTo("due.ics");
+        button(page, "an address that a calendar reads").click();
+        String address = page.getByLabel("Subscribe to it in your calendar").inputValue();
+        APIResponse read = page.request().get(address);
+        assertThat(read.text()).startsWith("BEGIN:VCALENDAR");
+        button(page, "take it back").click();
+        assertThat(page.getByText("The address opens nothing any more.").first())
+                .isVisible();
+        assertThat(page.request().get(address).status()).isEqualTo(404);
     }
 
     /** The card works from a file, without server and network; its log is brought in twice and counts once. */

@@ -116,7 +116,8 @@ class EveryOperationTest extends ServerTest {
                     .replace("{at}", PRESENT.toString())
                     .replace("{from}", "2026-01-05")
                     .replace("{cause}", "SKIMMER")
-                    .replace("{check}", "BUFFERS");
+                    .replace("{check}", "BUFFERS")
+                    .replace("{code}", "cal-nothing");
             return filled.replace("{noteId}", nested.get("lineNotes")).replace("{id}", nested.get(kind(path)));
         }
 
@@ -250,7 +251,9 @@ class EveryOperationTest extends ServerTest {
 
     @TestFactory
     Stream<DynamicTest> nobodyIsLetIn() {
-        return eachRefused(visitor(), owner, owner, 401, 403);
+        // A calendar's address is the key itself: a wrong one is not there.
+        return eachRefused(visitor(), owner, owner, 401, 403)
+                .filter(test -> !test.getDisplayName().contains("{code}"));
     }
 
     @TestFactory

@@ -64,7 +64,8 @@ class Security {
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, OPEN_POSTS)
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/v1/session", "/api/v1/openapi.json")
+                        .requestMatchers(
+                                HttpMethod.GET, "/api/v1/session", "/api/v1/openapi.json", "/api/v1/calendar/*")
                         .permitAll()
                         .requestMatchers("/api/**")
                         .access((who, context) ->

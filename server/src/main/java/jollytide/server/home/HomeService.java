@@ -79,6 +79,12 @@ public class HomeService {
         homes.delete(homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home")));
     }
 
+    /** Whose a home is, for what is not asked for by its keeper. */
+    @Transactional(readOnly = true)
+    public UUID keeperOf(UUID id) {
+        return homes.findById(id).orElseThrow(() -> Problem.notFound("home")).keeperId();
+    }
+
     /** The keeper's home, for other features. */
     @Transactional(readOnly = true)
     public Home owned(UUID keeperId, UUID id) {

@@ -129,6 +129,11 @@ class DoseApiTest extends ServerTest {
         assertThat(use.path("alkalinity").path("perDay").path("value").asDouble())
                 .isCloseTo(arrived + AlkalinityUnit.DKH.toMeqPerL(0.1) / 7, within(0.0006));
         assertThat(use.path("calcium").isMissingNode()).isTrue();
+        // Half of 0.0051 meq/L a day: 26 mL of saturated limewater into 420 L.
+        JsonNode next = first().path("next");
+        assertThat(next.path("mlPerDay").asDouble())
+                .isCloseTo(300 + AlkalinityUnit.DKH.toMeqPerL(0.1) / 7 / 2 * 420 / 0.0406, within(3.0));
+        assertThat(next.path("missing").path("low").asDouble()).isPositive();
     }
 
     @Test

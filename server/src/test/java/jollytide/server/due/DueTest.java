@@ -48,4 +48,35 @@ class DueTest extends ServerTest {
                         text.lines().filter(l -> l.startsWith("UID")).toList());
         assertThat(visitor().asNewKeeper().get(home + "/due.ics").status()).isEqualTo(404);
     }
+
+    /** Whoever knows the address reads what is due, and nothing else; a new one closes the old one. */
+    @Test
+    void aCalendarReadsItsOwnAddress() {
+        Visitor keeper = visitor().asNewKeeper();
+        Samples.tank(keeper);
+        String home = "/homes/" + keeper.get("/homes").body().path(0).path("id").asString();
+        keeper.post(home + "/kit", PUMP.formatted(""));
+        assertThat(keeper.get(home + "/calendar").body().path("since").isMissingNode())
+                .isTrue();
+        Visitor.Answer made = keeper.post(home + "/calendar", "");
+        assertThat(made.status()).isEqualTo(201);
+        String first = made.body().path("token").asString();
+        assertThat(keeper.get(home + "/calendar").body().path("since").asString())
+                .isNotBlank();
+        Visitor.Answer read = visitor().get("/calendar/" + first);
+        assertThat(read.status()).isEqualTo(200);
+        assertThat(read.text()).startsWith("BEGIN:VCALENDAR").contains("never tested");
+        assertThat(visitor().withBearer(first).get(home + "/due").status()).isEqualTo(401);
+        assertThat(visitor().get("/calendar/" + first + "x").status()).isEqualTo(404);
+
+        String second = keeper.post(home + "/calendar", "").body().path("token").asString();
+        assertThat(visitor().get("/calendar/" + first).status()).isEqualTo(404);
+        assertThat(visitor().get("/calendar/" + second).status()).isEqualTo(200);
+        assertThat(visitor().asNewKeeper().post(home + "/calendar", "").status())
+                .isEqualTo(404);
+        assertThat(visitor().asNewKeeper().delete(home + "/calendar").status()).isEqualTo(404);
+        assertThat(keeper.delete(home + "/calendar").status()).isEqualTo(204);
+        assertThat(visitor().get("/calendar/" + second).status()).isEqualTo(404);
+        assertThat(keeper.delete(home + "/calendar").status()).as("twice").isEqualTo(204);
+    }
 }

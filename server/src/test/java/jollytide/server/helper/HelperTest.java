@@ -121,6 +121,10 @@ class HelperTest extends ServerTest {
         JsonNode paths = guest.get("/openapi.json").body().path("paths");
         for (Map.Entry<String, JsonNode> path : paths.properties()) {
             String template = path.getKey().replaceFirst("/api/v1", "");
+            // Its address is the key: it opens to whoever has it, and to nobody else.
+            if (template.equals("/calendar/{code}")) {
+                continue;
+            }
             if (template.startsWith("/sums") || template.startsWith("/session") || template.equals("/keepers")) {
                 continue;
             }
