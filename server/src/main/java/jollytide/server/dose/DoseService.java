@@ -5,10 +5,8 @@ import static jollytide.core.units.Quantities.within;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -24,15 +22,11 @@ import jollytide.core.doses.MixingCard;
 import jollytide.core.doses.NextStep;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
-import jollytide.core.doses.Stop;
 import jollytide.core.doses.Use;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
-import jollytide.core.measure.Setup;
-import jollytide.core.seawater.CarbonateSystem;
-import jollytide.core.seawater.PhScale;
 import jollytide.core.units.InputException;
 import jollytide.server.dose.DoseViews.ClockedDoses;
 import jollytide.server.dose.DoseViews.CreepView;
@@ -52,8 +46,6 @@ import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
-import jollytide.server.twin.TwinBook;
-import org.hipparchus.stat.descriptive.rank.Median;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,8 +59,6 @@ public class DoseService {
     /** What is said of likely causes rests on what was noted in so many days. */
     private static final Duration LATELY = Duration.ofDays(14);
 
-    /** Where no pH was logged; the higher, the stricter. Common practice. */
-    private static final double ASSUMED_PEAK_PH = 8.2;
     /** A level in centimetres is read to so much. From memory. */
     private static final double CM = 0.2;
     /** Between two levels one may seem to rise by their own errors alone, in deviations. */
@@ -78,7 +68,7 @@ public class DoseService {
     private final LineNotes notes;
     private final TankService tanks;
     private final ReadingService readings;
-    private final TwinBook book;
+    private final PlanRules plans;
     private final Holds holds;
     private final Clock clock;
 
@@ -87,14 +77,14 @@ public class DoseService {
             LineNotes notes,
             TankService tanks,
             ReadingService readings,
-            TwinBook book,
+            PlanRules plans,
             Holds holds,
             Clock clock) {
         this.lines = lines;
         this.notes = notes;
         this.tanks = tanks;
         this.readings = readings;
-        this.book = book;
+        this.plans = plans;
         this.holds = holds;
         this.clock = clock;
     }
@@ -105,7 +95,8 @@ public class DoseService {
     public DosesView list(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
         List<Known> all = known(tank);
-        LineRules rules = rules(tank);
+        List<DosingLine> kept = all.stream().map(Known::line).toList();
+        LineRules rules = plans.rules(tank);
         double litres = rules.litres();
         Instant now = clock.instant();
         UseView use = use(tank, all.stream().map(Known::dosed).toList(), litres);
@@ -114,8 +105,8 @@ public class DoseService {
                         .map(known -> view(
                                 known,
                                 litres,
-                                stopped(rules, known.line(), all, now),
-                                next(rules, known, all, use, now)))
+                                PlanRules.stopped(rules, known.line(), kept, now),
+                                next(rules, known, kept, use, now)))
                         .toList(),
                 use,
                 rules.evaporationLPerDay(),
@@ -129,31 +120,18 @@ public class DoseService {
     }
 
     /** Of a line that is as planned: one that falls short is mended first. */
-    private static @Nullable NextStep next(LineRules rules, Known known, List<Known> all, UseView use, Instant now) {
-        DosingLine line = known.line();
+    private static @Nullable NextStep next(
+            LineRules rules, Known known, List<DosingLine> kept, UseView use, Instant now) {
         LineState state = state(known.noted(), known.dosed().runs());
         boolean healthy = state == LineState.AS_PLANNED || state == LineState.NOT_KNOWN;
-        return use.alkalinity() == null || line.endedAt != null || !healthy
+        return use.alkalinity() == null || known.line().endedAt != null || !healthy
                 ? null
                 : NextStep.of(
                         use.alkalinity(),
                         use.arrivedMeqPerLPerDay(),
-                        line.planned(line.schedule().mlPerDay(now)),
-                        line.vesselMl,
-                        rules.with(others(line, all.stream().map(Known::line).toList(), now)));
-    }
-
-    /** What its plan breaks today: use and evaporation are others than when it was made. */
-    private static List<String> stopped(LineRules rules, DosingLine line, List<Known> all, Instant now) {
-        double mlPerDay = line.schedule().mlPerDay(now);
-        return mlPerDay <= 0
-                ? List.of()
-                : rules
-                        .with(others(line, all.stream().map(Known::line).toList(), now))
-                        .stops(line.planned(mlPerDay), line.vesselMl)
-                        .stream()
-                        .map(Stop::because)
-                        .toList();
+                        known.line().planned(known.line().schedule().mlPerDay(now)),
+                        known.line().vesselMl,
+                        rules.with(PlanRules.others(known.line(), kept, now)));
     }
 
     /** The lines alone, those in use first. */
@@ -224,7 +202,7 @@ public class DoseService {
         DosingLine line = line(tank, lineId);
         set(line, body.times());
         Instant now = clock.instant();
-        mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
+        plans.mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
     }
 
     private static void set(DosingLine line, @Nullable ClockedDoses times) {
@@ -256,66 +234,12 @@ public class DoseService {
     private void plan(Tank tank, DosingLine line, NewPlan body) {
         within("mlPerDay", body.mlPerDay(), 0, 100_000, "mL/day");
         Instant since = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
-        mayBring(tank, line, body.mlPerDay(), since);
+        // Less than before is never refused, whatever it still breaks.
+        if (line.plans.isEmpty() || body.mlPerDay() > line.schedule().mlPerDay(since)) {
+            plans.mayBring(tank, line, body.mlPerDay(), since);
+        }
         line.plans.removeIf(p -> p.since.equals(since));
         line.plans.add(new DosingLine.Planned(since, body.mlPerDay()));
-    }
-
-    /** What other lines brought in days that are over stops nothing any more. */
-    private void mayBring(Tank tank, DosingLine line, double mlPerDay, Instant since) {
-        Instant from = since.isBefore(clock.instant()) ? clock.instant() : since;
-        List<Stop> stops = rules(tank)
-                .with(others(line, lines.findAllOf(tank.id()), from))
-                .stops(line.planned(mlPerDay), line.vesselMl);
-        if (!stops.isEmpty()) {
-            throw refused(line, mlPerDay, stops);
-        }
-    }
-
-    private static InputException refused(DosingLine line, double mlPerDay, List<Stop> stops) {
-        Stop first = stops.get(0);
-        String because = stops.stream().map(Stop::because).collect(Collectors.joining(" "));
-        String most = "at most " + Math.floor(first.mostMlPerDay());
-        return switch (first.rule()) {
-            case AT_ONCE -> new InputException("vesselMl", line.vesselMl, most + " mL", because);
-            case APART -> new InputException("times", mlPerDay, "15 minutes apart", because);
-            case NO_REMEDY -> new InputException("solute", mlPerDay, "a source of alkalinity or calcium", because);
-            case EVAPORATION, CLIMB, SINGLE_DOSE ->
-                new InputException("mlPerDay", mlPerDay, most + " mL a day", because);
-        };
-    }
-
-    /** What the other lines bring at the most, from then on. */
-    private static LineRules.Beside others(DosingLine line, List<DosingLine> all, Instant from) {
-        LineRules.Beside others = LineRules.Beside.NOTHING;
-        for (DosingLine other : all) {
-            if (!other.id.equals(line.id)) {
-                others = others.and(other.planned(other.schedule().mostMlPerDay(from)));
-            }
-        }
-        return others;
-    }
-
-    private LineRules rules(Tank tank) {
-        Setup setup = book.setup(tank);
-        CarbonateSystem system = CarbonateSystem.of(setup.water());
-        double perKg = setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL();
-        double[] peaks = read(tank, Quantity.PH, LATELY).stream()
-                .collect(Collectors.groupingBy(
-                        r -> LocalDate.ofInstant(r.at(), tank.home().zone()),
-                        Collectors.summarizingDouble(Reading::value)))
-                .values()
-                .stream()
-                .mapToDouble(DoubleSummaryStatistics::getMax)
-                .toArray();
-        double peak = peaks.length == 0 ? ASSUMED_PEAK_PH : new Median().evaluate(peaks);
-        return new LineRules(
-                setup.netVolumeL(),
-                system,
-                system.fromPhAndAlkalinity(system.constants().toTotal(peak, PhScale.NBS), perKg),
-                book.evaporationLPerDay(tank),
-                setup.useMeqPerLPerDay(),
-                LineRules.Beside.NOTHING);
     }
 
     @Transactional
@@ -392,7 +316,7 @@ public class DoseService {
         DosingLine line = line(tank, lineId);
         line.endedAt = null;
         Instant now = clock.instant();
-        mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
+        plans.mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
     }
 
     @Transactional

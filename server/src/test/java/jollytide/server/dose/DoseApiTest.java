@@ -170,6 +170,23 @@ class DoseApiTest extends ServerTest {
         assertThat(back.status()).as("the other has taken its place").isEqualTo(422);
     }
 
+    /** A plan that would not be allowed any more says so, and may always be turned down, by however little. */
+    @Test
+    void lessThanBeforeIsNeverRefused() {
+        String line = limewater(300);
+        assertThat(first().path("stopped")).isEmpty();
+        jdbc.update(
+                "update dose_plan set ml_per_day = 50000 where line_id = ?", line.substring(line.lastIndexOf('/') + 1));
+        assertThat(first().path("stopped").toString()).contains("would lose its salt");
+        String more = "{\"at\":\"" + before(1) + "\",\"mlPerDay\":%d}";
+        assertThat(keeper.post(line + "/plans", more.formatted(60_000)).status())
+                .isEqualTo(422);
+        assertThat(keeper.post(line + "/plans", more.formatted(40_000)).status())
+                .isEqualTo(204);
+        assertThat(keeper.post(line + "/plans", more.formatted(0)).status()).isEqualTo(204);
+        assertThat(first().path("stopped")).isEmpty();
+    }
+
     private String other(String solute, double share, double mlPerDay, String times) {
         return """
                 {"name":"%s","solute":"%s","share":%s,"vesselMl":200,"mlPerDay":%s,"times":%s,"at":"%s"}""".formatted(solute.toLowerCase(Locale.ROOT), solute, share, mlPerDay, times, before(1));
