@@ -41,6 +41,9 @@ class AccessibilityIT extends BrowserTest {
         "doses, desktop, day",
         "doses, phone, night",
         "new line, desktop, night",
+        "mixing card, desktop, day",
+        "mixing card, phone, night",
+        "day of a line, phone, day",
         "share sheet, phone, night",
         "compared days, desktop, day",
         "readiness, desktop, day",
@@ -99,6 +102,16 @@ class AccessibilityIT extends BrowserTest {
                     case "new line" -> {
                         page.navigate(tank + "doses");
                         button(page, "A new line").click();
+                    }
+                    case "mixing card" -> {
+                        page.navigate(tank + "doses");
+                        page.getByText("how it is mixed, and its label").click();
+                        page.getByText("level teaspoons").waitFor();
+                    }
+                    case "day of a line" -> {
+                        page.navigate(tank + "doses");
+                        button(page, "what it does to the day").click();
+                        page.getByText("in place of the alkalinity source").waitFor();
                     }
                     case "compared days" -> {
                         page.navigate(tank + "history");
