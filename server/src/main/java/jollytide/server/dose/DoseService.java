@@ -56,6 +56,7 @@ public class DoseService {
     private static final int USE_DAYS = 28;
     private static final int MOST_LINES = 20;
     private static final int MOST_NOTES = 2000;
+    private static final Duration UNDONE_WITHIN = Duration.ofMinutes(10);
     /** What is said of likely causes rests on what was noted in so many days. */
     private static final Duration LATELY = Duration.ofDays(14);
 
@@ -309,13 +310,22 @@ public class DoseService {
         line(tanks.tank(keeperId, tankId), lineId).endedAt = clock.instant();
     }
 
-    /** Undo of an end, unless other lines have taken its place meanwhile. */
+    /**
+     * Undo of an end, unless other lines have taken its place meanwhile; a line that goes on later than that has dosed
+     * nothing in between.
+     */
     @Transactional
     public void reopen(UUID keeperId, UUID tankId, UUID lineId) {
         Tank tank = tanks.tank(keeperId, tankId);
         DosingLine line = line(tank, lineId);
-        line.endedAt = null;
         Instant now = clock.instant();
+        Instant ended = line.endedAt;
+        line.endedAt = null;
+        if (ended != null && Duration.between(ended, now).compareTo(UNDONE_WITHIN) > 0) {
+            double mlPerDay = line.schedule().mlPerDay(now);
+            line.plans.add(new DosingLine.Planned(ended, 0));
+            line.plans.add(new DosingLine.Planned(now, mlPerDay));
+        }
         plans.mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
     }
 

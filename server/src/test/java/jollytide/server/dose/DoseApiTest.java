@@ -170,6 +170,19 @@ class DoseApiTest extends ServerTest {
         assertThat(back.status()).as("the other has taken its place").isEqualTo(422);
     }
 
+    @Test
+    void aLineThatGoesOnLaterDosedNothingMeanwhile() {
+        String line = limewater(300);
+        assertThat(keeper.post(line + "/end", "").status()).isEqualTo(204);
+        jdbc.update(
+                "update dosing_line set ended_at = ? where id = ?",
+                before(10).toString().replace("T", " ").replace("Z", ""),
+                line.substring(line.lastIndexOf('/') + 1));
+        assertThat(keeper.delete(line + "/end").status()).isEqualTo(204);
+        assertThat(first().path("mlPerDay").asDouble()).isEqualTo(300);
+        assertThat(first().path("plans").findValuesAsString("mlPerDay")).containsExactly("300.0", "0.0", "300.0");
+    }
+
     /** A plan that would not be allowed any more says so, and may always be turned down, by however little. */
     @Test
     void lessThanBeforeIsNeverRefused() {
