@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useForgetLineNote, useNoteLine, usePlanLine, useTimeLine } from '../../api/doses';
-import type { Line, LineNote } from '../../api/types';
+import type { Line, LineNote, NewLineNote } from '../../api/types';
 import { readNumber } from '../../lib/number';
 import { localInput } from '../../lib/time';
 import { Button } from '../../parts/Button';
@@ -17,6 +17,7 @@ const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES', string> = {
   PLAN: 'another amount a day',
   TIMES: 'other times of the day',
 };
+type LineNoteIn = NonNullable<NewLineNote['readIn']>;
 const KINDS = Object.keys(SAID) as (keyof typeof SAID)[];
 
 /** One line of what was seen or done. */
@@ -32,9 +33,16 @@ export function LineNoteForm({ line }: { line: Line }) {
   const [kind, setKind] = useState<keyof typeof SAID>('LEVEL');
   const [value, setValue] = useState('');
   const [words, setWords] = useState('');
-  const [readIn, setReadIn] = useState<'ML' | 'CM'>(line.areaCm2 === undefined ? 'ML' : 'CM');
+  const [readIn, setReadIn] = useState<LineNoteIn>(
+    line.areaCm2 !== undefined ? 'CM' : line.emptyG !== undefined ? 'G' : 'ML',
+  );
   const [at, setAt] = useState(() => localInput(new Date(), tank.zone));
   const [missing, setMissing] = useState<string>();
+  const units = [
+    ...(line.areaCm2 === undefined ? [] : [{ value: 'CM', label: 'cm' }]),
+    ...(line.emptyG === undefined ? [] : [{ value: 'G', label: 'g, with its vessel' }]),
+    { value: 'ML', label: 'mL' },
+  ];
   const levelled = kind === 'LEVEL' || kind === 'FILLED';
   const send = () => {
     const read = readNumber(value);
@@ -103,18 +111,16 @@ export function LineNoteForm({ line }: { line: Line }) {
               onChange={(e) => setValue(e.target.value)}
               className="w-36"
             />
-            {line.areaCm2 !== undefined && (
+            {units.length > 1 ? (
               <Choice
                 label="read in"
                 value={readIn}
-                onChange={(e) => setReadIn(e.target.value as 'ML' | 'CM')}
-                options={[
-                  { value: 'CM', label: 'cm' },
-                  { value: 'ML', label: 'mL' },
-                ]}
+                onChange={(e) => setReadIn(e.target.value as LineNoteIn)}
+                options={units}
               />
+            ) : (
+              <span className="pb-2 text-soft">mL</span>
             )}
-            {line.areaCm2 === undefined && <span className="pb-2 text-soft">mL</span>}
           </>
         )}
         {kind === 'PLAN' && (

@@ -21,6 +21,7 @@ const schema = z.object({
   share: number('The strength'),
   vessel: number('What the vessel holds'),
   area: numberOrNothing('The cross-section'),
+  empty: numberOrNothing('Its weight'),
   mlPerDay: number('The amount'),
   by: z.enum(['DRIP', 'CLOCK']),
   perDay: numberOrNothing('How often'),
@@ -28,7 +29,12 @@ const schema = z.object({
   overH: numberOrNothing('The hours'),
   at: localTime,
 });
-const ASKED_AS: Record<string, string> = { vesselMl: 'vessel', areaCm2: 'area', times: 'by' };
+const ASKED_AS: Record<string, string> = {
+  vesselMl: 'vessel',
+  areaCm2: 'area',
+  emptyG: 'empty',
+  times: 'by',
+};
 
 /** What is dosed, from what, and how much a day. */
 export function NewLineForm({ done }: { done: () => void }) {
@@ -43,6 +49,7 @@ export function NewLineForm({ done }: { done: () => void }) {
       share: '100',
       vessel: '',
       area: '',
+      empty: '',
       mlPerDay: '',
       by: 'DRIP',
       perDay: '12',
@@ -61,6 +68,7 @@ export function NewLineForm({ done }: { done: () => void }) {
         share: (readNumber(v.share) ?? 0) / 100,
         vesselMl: readNumber(v.vessel) ?? 0,
         areaCm2: readNumber(v.area) ?? undefined,
+        emptyG: readNumber(v.empty) ?? undefined,
         mlPerDay: readNumber(v.mlPerDay) ?? 0,
         times:
           v.by === 'CLOCK'
@@ -106,6 +114,12 @@ export function NewLineForm({ done }: { done: () => void }) {
         inputMode="decimal"
         unit="cm²"
         {...field('area')}
+      />
+      <Field
+        label="It weighs empty, if read by a scale"
+        inputMode="decimal"
+        unit="g"
+        {...field('empty')}
       />
       <Field label="Planned a day" inputMode="decimal" unit="mL" {...field('mlPerDay')} />
       <Choice

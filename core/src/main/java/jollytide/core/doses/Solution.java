@@ -38,8 +38,24 @@ public record Solution(Solute solute, double molPerL) {
         }
     }
 
+    private static final double WATER_G_PER_ML = 0.998;
+
     public Solution {
         within("molPerL", molPerL, 0, solute.mostMolPerL(), "mol/L");
+    }
+
+    /** At room temperature, g/mL; straight with what is dissolved, from memory of handbook tables, to one in a hundred. */
+    public double gramsPerMl() {
+        double perMol = switch (solute) {
+            case LIMEWATER -> 0.06;
+            case SODA_ASH -> 0.100;
+            case BICARBONATE -> 0.056;
+            case SODIUM_HYDROXIDE -> 0.041;
+            case POTASSIUM_HYDROXIDE -> 0.047;
+            case CALCIUM_CHLORIDE -> 0.086;
+            case POTASSIUM_CHLORIDE -> 0.045;
+        };
+        return WATER_G_PER_ML + perMol * molPerL;
     }
 
     /** Whether it carries carbonate or hydroxide that calcium falls out with. */

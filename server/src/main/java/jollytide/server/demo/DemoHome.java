@@ -168,6 +168,7 @@ class DemoHome implements SmartInitializingSingleton {
                         1.0,
                         LimewaterCan.VESSEL_ML,
                         null,
+                        null,
                         LimewaterCan.ML_PER_DAY,
                         null,
                         notes.get(0).at().toString()));

@@ -60,6 +60,10 @@ public class DoseService {
     /** What is said of likely causes rests on what was noted in so many days. */
     private static final Duration LATELY = Duration.ofDays(14);
 
+    /** A kitchen scale, g, and the solution's density, as a share. From memory. */
+    private static final double SCALE_G = 2;
+
+    private static final double SCALE_SHARE = 0.01;
     /** A level in centimetres is read to so much. From memory. */
     private static final double CM = 0.2;
     /** Between two levels one may seem to rise by their own errors alone, in deviations. */
@@ -186,6 +190,7 @@ public class DoseService {
         line.molPerL = body.share() * body.solute().mostMolPerL();
         line.vesselMl = within("vesselMl", body.vesselMl(), 10, 500_000, "mL");
         line.areaCm2 = body.areaCm2() == null ? null : within("areaCm2", body.areaCm2(), 1, 100_000, "cm²");
+        line.emptyG = body.emptyG() == null ? null : within("emptyG", body.emptyG(), 1, 100_000, "g");
         set(line, body.times());
         plan(tank, line, new NewPlan(body.at(), body.mlPerDay()));
         return lines.save(line).id;
@@ -270,17 +275,40 @@ public class DoseService {
         if (body.value() == null && body.kind() == LineNote.Kind.LEVEL) {
             throw new InputException("value", 0, "a level", "The level is missing.");
         }
-        boolean cm = body.readIn() == ReadIn.CM;
-        if (cm && line.areaCm2 == null) {
-            throw new InputException(
-                    "readIn", 0, "ML", "The vessel's cross-section is not described, so centimetres say nothing.");
+        double deviationMl = Math.min(ReservoirLevel.AT_MARKS_ML, Math.max(1, line.vesselMl / 100));
+        if (body.value() == null) {
+            note.ml = line.vesselMl;
+            note.deviationMl = deviationMl;
+            return;
         }
-        double perUnit = cm ? line.areaCm2 : 1;
-        note.ml = body.value() == null
-                ? line.vesselMl
-                : within("value", body.value(), 0, line.vesselMl / perUnit, cm ? "cm" : "mL") * perUnit;
-        note.deviationMl =
-                cm ? CM * line.areaCm2 : Math.min(ReservoirLevel.AT_MARKS_ML, Math.max(1, line.vesselMl / 100));
+        ReadIn readIn = body.readIn() == null ? ReadIn.ML : body.readIn();
+        switch (readIn) {
+            case ML -> {
+                note.ml = within("value", body.value(), 0, line.vesselMl, "mL");
+                note.deviationMl = deviationMl;
+            }
+            case CM -> {
+                double perCm = described(
+                        line.areaCm2, "The vessel's cross-section is not described, so centimetres say nothing.");
+                note.ml = within("value", body.value(), 0, line.vesselMl / perCm, "cm") * perCm;
+                note.deviationMl = CM * perCm;
+            }
+            case G -> {
+                double empty = described(
+                        line.emptyG, "What the empty vessel weighs is not described, so its weight says nothing.");
+                double perMl = line.solution().gramsPerMl();
+                double most = empty + line.vesselMl * perMl;
+                note.ml = (within("value", body.value(), empty, most, "g") - empty) / perMl;
+                note.deviationMl = Math.max(SCALE_G, SCALE_SHARE * note.ml);
+            }
+        }
+    }
+
+    private static double described(@Nullable Double of, String missing) {
+        if (of == null) {
+            throw new InputException("readIn", 0, "ML", missing);
+        }
+        return of;
     }
 
     /** Up to the next filling a reservoir only empties. */
@@ -360,6 +388,7 @@ public class DoseService {
                 line.molPerL / line.solute.mostMolPerL(),
                 line.vesselMl,
                 line.areaCm2,
+                line.emptyG,
                 line.plans.stream()
                         .map(p -> new Schedule.DailyDose(p.since, p.mlPerDay))
                         .toList(),

@@ -29,6 +29,7 @@ public final class DoseViews {
      *
      * @param share of what dissolves at most: 1 is saturated limewater
      * @param areaCm2 of the vessel where its level is read in centimetres; null when it is read in millilitres
+     * @param emptyG what the vessel weighs when it is empty, where its level is read by a scale; null when it is not
      * @param times null for one that drips all day
      * @param at since when, with an offset, or without one in the home's zone
      */
@@ -38,6 +39,7 @@ public final class DoseViews {
             @NotNull Double share,
             @NotNull Double vesselMl,
             @Nullable Double areaCm2,
+            @Nullable Double emptyG,
             @NotNull Double mlPerDay,
             @Valid @Nullable ClockedDoses times,
             @NotNull @Size(max = 40) String at) {}
@@ -76,7 +78,9 @@ public final class DoseViews {
     /** In what a level was read. */
     public enum ReadIn {
         ML,
-        CM
+        CM,
+        /** By a scale, with the vessel. */
+        G
     }
 
     /**
@@ -130,6 +134,7 @@ public final class DoseViews {
             double share,
             double vesselMl,
             @Nullable Double areaCm2,
+            @Nullable Double emptyG,
             List<Schedule.DailyDose> plans,
             double mlPerDay,
             @Nullable ClockedDoses times,

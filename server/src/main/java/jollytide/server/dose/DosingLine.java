@@ -45,6 +45,10 @@ public class DosingLine {
     @Column(name = "area_cm2")
     Double areaCm2;
 
+    /** Of its vessel; null where nobody weighs it. */
+    @Column(name = "empty_g")
+    Double emptyG;
+
     /** Null for one that drips all day, like the two below. */
     Integer dosesPerDay;
 

@@ -319,6 +319,24 @@ class DoseApiTest extends ServerTest {
         assertThat(note(line, before(2), "LEVEL", 21, "CM").status()).isEqualTo(422);
     }
 
+    /** A can of 400 g that weighs 2895 g holds 2495 g of limewater, as heavy as water: 2500 mL. */
+    @Test
+    void aWeightIsReadByTheEmptyVessels() {
+        Answer made = keeper.post(doses, """
+                {"name":"can","solute":"LIMEWATER","share":1,"vesselMl":5000,"emptyG":400,"mlPerDay":300,"at":"%s"}""".formatted(before(20)));
+        String line = doses + "/" + made.body().path("id").asString();
+        assertThat(note(line, before(3), "LEVEL", 2895, "G").status()).isEqualTo(201);
+        assertThat(first().path("notes").path(0).path("ml").asDouble()).isCloseTo(2497, within(3.0));
+        assertThat(note(line, before(2), "LEVEL", 390, "G").status())
+                .as("lighter than empty")
+                .isEqualTo(422);
+        assertThat(note(line, before(2), "LEVEL", 6000, "G").status())
+                .as("heavier than full")
+                .isEqualTo(422);
+        String unweighed = limewater(100);
+        assertThat(note(unweighed, before(2), "LEVEL", 900, "G").text()).contains("empty vessel weighs");
+    }
+
     @Test
     void whatWasNotedEndedOrDeletedIsTakenBack() {
         String line = limewater(300);
