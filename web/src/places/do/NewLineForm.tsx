@@ -150,6 +150,11 @@ export function NewLineForm({ done }: { done: () => void }) {
           medicine. If it reaches an eye, rinse long with water and get medical help.
         </p>
       )}
+      {(solute === 'SODIUM_HYDROXIDE' || solute === 'POTASSIUM_HYDROXIDE') && (
+        <p className="text-soft md:col-span-3">
+          50 % (0.5 mol/L) is strong enough for most tanks: what is stronger heats and burns more.
+        </p>
+      )}
       <p className="text-soft md:col-span-3">
         The hose ends above the water, so that it cannot siphon, into strong flow; no dosing while
         the return pump is off. Never steer a dose by a probe that was not checked.
