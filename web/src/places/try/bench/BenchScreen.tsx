@@ -81,7 +81,12 @@ function OnTheBench({ bench }: { bench: Bench }) {
         />
         {changed && (
           <div className="flex flex-wrap gap-2 pt-3">
-            {current.put.length > 0 && (
+            {current.put.length > 0 && current.without?.length ? (
+              <p className="text-soft">
+                Done both? Press “I took it off” below first: then note what you put on.
+              </p>
+            ) : null}
+            {current.put.length > 0 && !current.without?.length && (
               <Done
                 put={current.put}
                 measures={bench.measures}
