@@ -281,7 +281,7 @@ public final class FitStudy {
             }
             List<Made> made = new ArrayList<>();
             for (Experiment.Promise promise : Experiment.ranked(world.described(), fitted, tanks, at)) {
-                // What is narrowed is told of the trough with the skimmer off: of tanks that have one.
+                // What is narrowed is that of the trough with the skimmer off: of tanks that have one.
                 if (promise.from() != null
                         && promise.until() != null
                         && promise.lowestOxygenMgPerL() != null

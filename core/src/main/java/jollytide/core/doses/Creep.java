@@ -1,7 +1,5 @@
 package jollytide.core.doses;
 
-import static jollytide.core.units.Quantities.within;
-
 import java.util.List;
 import jollytide.core.dosing.AlkalinitySource;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +17,10 @@ public record Creep(double potassiumMgPerL, double saltMgPerL) {
     /** Animals suffer somewhere above. Common practice. */
     public static final double MOST_POTASSIUM = 500;
 
+    /** From memory. */
+    private static final double MOST_SALT_ON_TOP = 1000;
+
+    private static final double DAYS_OF_A_WEEK = 7;
     private static final double SODIUM_G_PER_MOL = 22.990;
     private static final double CHLORINE_G_PER_MOL = 35.453;
 
@@ -47,17 +49,20 @@ public record Creep(double potassiumMgPerL, double saltMgPerL) {
     }
 
     /**
-     * The share of the water to change so that something falls from {@code now} to {@code wanted}.
-     *
-     * @param fresh what the new water holds of it
-     * @return 0 where nothing is to be done
-     * @throws jollytide.core.units.InputException where no change of that water brings it so far
+     * The share of the water to change each week so that no more than so much stays on top of what the new water holds: at
+     * the change as much goes as came in the week. Above 1 no change keeps up.
      */
-    public static double waterChange(double now, double wanted, double fresh) {
-        if (now <= wanted) {
-            return 0;
-        }
-        within("fresh", fresh, 0, wanted, "mg/L");
-        return (now - wanted) / (now - fresh);
+    private static double weeklyChange(double mgPerLPerDay, double mostOnTop) {
+        return DAYS_OF_A_WEEK * mgPerLPerDay / mostOnTop;
+    }
+
+    /** That keeps potassium below {@link #MOST_POTASSIUM}. */
+    public double weeklyForPotassium() {
+        return weeklyChange(potassiumMgPerL, MOST_POTASSIUM - USUAL_POTASSIUM);
+    }
+
+    /** That keeps salt within a gram per litre of what it was. */
+    public double weeklyForSalt() {
+        return weeklyChange(saltMgPerL, MOST_SALT_ON_TOP);
     }
 }

@@ -1,11 +1,9 @@
 package jollytide.core.doses;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
 
 /** What stays behind; molar masses from the IUPAC standard atomic weights. */
@@ -39,11 +37,16 @@ class CreepTest {
                 .isEqualTo(new Creep(0, 0));
     }
 
-    /** By hand: half of the way from 500 to 400 is 450, a half changed. */
+    /** By hand: 2 mg/L a day are 14 a week; where 100 stand on top, 14 % of the water take 14 of them away. */
     @Test
-    void aWaterChangeBringsItBack() {
-        assertThat(Creep.waterChange(500, 450, 400)).isCloseTo(0.5, within(1e-12));
-        assertThat(Creep.waterChange(440, 450, 400)).isZero();
-        assertThatThrownBy(() -> Creep.waterChange(500, 390, 400)).isInstanceOf(InputException.class);
+    void aWeeklyWaterChangeHoldsIt() {
+        assertThat(new Creep(2, 0).weeklyForPotassium()).isCloseTo(0.14, within(1e-12));
+        assertThat(new Creep(14, 0).weeklyForPotassium()).isCloseTo(0.98, within(1e-12));
+        assertThat(new Creep(0, 10).weeklyForSalt()).isCloseTo(0.07, within(1e-12));
+        double on = 0;
+        for (int week = 0; week < 200; week++) {
+            on = (on + 7 * 2) * (1 - 0.14);
+        }
+        assertThat(on + 14).isCloseTo(100, within(0.01));
     }
 }
