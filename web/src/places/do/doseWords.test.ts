@@ -90,19 +90,27 @@ test('use is what arrived less what tests show', () => {
 const NOV = Date.parse('2026-11-01T12:00:00Z');
 
 test('potassium has a date, and the water change that holds it', () => {
-  const fast = { potassiumMgPerL: 14, saltMgPerL: 0, daysToMostPotassium: 100 / 14 };
+  const fast = {
+    potassiumMgPerL: 14,
+    saltMgPerL: 0,
+    daysToMostPotassium: 100 / 14,
+    weeklyForPotassium: 0.98,
+    weeklyForSalt: 0,
+  };
   expect(staysBehind(fast, NOV)).toEqual([
     'Potassium climbs by 14 mg/L a day: from the usual 400 it passes 500 mg/L on 8 Nov 2026; no usual water change keeps up with it. Test it.',
   ]);
-  const slow = { potassiumMgPerL: 2, saltMgPerL: 0, daysToMostPotassium: 50 };
+  const slow = { ...fast, potassiumMgPerL: 2, daysToMostPotassium: 50, weeklyForPotassium: 0.14 };
   expect(staysBehind(slow, NOV)[0]).toContain('14 % of the water changed each week');
 });
 
+const none = { potassiumMgPerL: 0, saltMgPerL: 0, weeklyForPotassium: 0, weeklyForSalt: 0 };
+
 test('salt creeps, and limewater leaves nothing', () => {
-  expect(staysBehind({ potassiumMgPerL: 0, saltMgPerL: 8.2 }, NOV)[0]).toBe(
+  expect(staysBehind({ ...none, saltMgPerL: 8.2, weeklyForSalt: 0.0574 }, NOV)[0]).toBe(
     'Salt climbs by 0.25 g/L a month, about as much in psu; 6 % of the water changed each week holds it there below one gram on top.',
   );
-  expect(staysBehind({ potassiumMgPerL: 0, saltMgPerL: 0 }, NOV)).toEqual([]);
+  expect(staysBehind(none, NOV)).toEqual([]);
 });
 
 test('what is weighed out is also said in spoons and ounces, lye never in spoons', () => {

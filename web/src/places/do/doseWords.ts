@@ -71,13 +71,8 @@ export function asMeasure(line: Line): PutMeasure | undefined {
 }
 
 const DAYS_A_MONTH = 30;
-const DAYS_A_WEEK = 7;
-/** What may come on top before animals suffer: potassium from 400 to 500 mg/L, salt one gram. */
-const MOST_ON_TOP = { potassium: 100, salt: 1000 };
 
-/** How much of the water to change each week so that no more than that stays on top; nothing where that is all of it. */
-function weekly(mgPerLPerDay: number, most: number): string {
-  const share = (DAYS_A_WEEK * mgPerLPerDay) / most;
+function weekly(share: number): string {
   return share < 0.005
     ? 'any water change takes care of it'
     : share <= 0.5
@@ -91,12 +86,12 @@ export function staysBehind(creep: Creep, now: number): string[] {
   return [
     ...(potassium > 0 && days !== undefined
       ? [
-          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from the usual 400 it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(potassium, MOST_ON_TOP.potassium)}. Test it.`,
+          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from the usual 400 it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(creep.weeklyForPotassium)}. Test it.`,
         ]
       : []),
     ...(salt > 0
       ? [
-          `Salt climbs by ${((salt * DAYS_A_MONTH) / 1000).toFixed(2)} g/L a month, about as much in psu; ${weekly(salt, MOST_ON_TOP.salt)} below one gram on top.`,
+          `Salt climbs by ${((salt * DAYS_A_MONTH) / 1000).toFixed(2)} g/L a month, about as much in psu; ${weekly(creep.weeklyForSalt)} below one gram on top.`,
         ]
       : []),
   ];

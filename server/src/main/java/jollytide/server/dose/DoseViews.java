@@ -168,14 +168,22 @@ public final class DoseViews {
      *
      * @param potassiumMgPerL a day, {@code saltMgPerL} likewise
      * @param daysToMostPotassium from the usual 400 to 500 mg/L; null where none is dosed
+     * @param weeklyForPotassium share of the water to change each week that keeps it below that; above 1 none does
+     * @param weeklyForSalt likewise, that keeps salt within a gram per litre of what it was
      */
     public record CreepView(
             double potassiumMgPerL,
             double saltMgPerL,
-            @Nullable Double daysToMostPotassium) {
+            @Nullable Double daysToMostPotassium,
+            double weeklyForPotassium,
+            double weeklyForSalt) {
         static CreepView of(Creep creep) {
             return new CreepView(
-                    creep.potassiumMgPerL(), creep.saltMgPerL(), creep.daysToMostPotassium(Creep.USUAL_POTASSIUM));
+                    creep.potassiumMgPerL(),
+                    creep.saltMgPerL(),
+                    creep.daysToMostPotassium(Creep.USUAL_POTASSIUM),
+                    creep.weeklyForPotassium(),
+                    creep.weeklyForSalt());
         }
     }
 
