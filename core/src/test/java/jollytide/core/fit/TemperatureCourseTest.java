@@ -58,8 +58,9 @@ class TemperatureCourseTest {
                         .map(s -> new Reading(s.at(), s.temperatureC()))
                         .toList()),
                 List.of());
-        System.err.println("OFF " + off(read) + " " + off(cool));
-        assertThat(off(read)).isLessThan(off(cool) / 4);
+        // A settled tank gives way by 0.003 a kelvin only: warmer water breathes more, and holds less CO2.
+        assertThat(off(cool)).isBetween(0.002, 0.02);
+        assertThat(off(read)).isLessThan(off(cool) / 10);
     }
 
     /** How far a run of the true tank ends up from the last day's readings, on average. */
