@@ -185,7 +185,7 @@ public record LineRules(
 
     /** The water right after so much of it was mixed in. */
     private CarbonateState atOnce(Solution solution, double ml) {
-        AlkalinitySource source = source(solution);
+        AlkalinitySource source = solution.source();
         return source == null
                 ? water
                 : new AlkalinityDose(source, Math.min(MOST_COMPUTED, meqPerL(solution, ml)), litres)
@@ -194,17 +194,6 @@ public record LineRules(
 
     /** What a sum of this kind is good for, meq/L. */
     private static final double MOST_COMPUTED = 5;
-
-    private static @Nullable AlkalinitySource source(Solution solution) {
-        return switch (solution.solute()) {
-            case LIMEWATER -> AlkalinitySource.LIMEWATER;
-            case SODA_ASH -> AlkalinitySource.SODA_ASH;
-            case BICARBONATE -> AlkalinitySource.BICARBONATE;
-            case SODIUM_HYDROXIDE -> AlkalinitySource.SODIUM_HYDROXIDE;
-            case POTASSIUM_HYDROXIDE -> AlkalinitySource.POTASSIUM_HYDROXIDE;
-            case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> null;
-        };
-    }
 
     private double mostVesselMl(Solution solution, double vesselMl) {
         return largest(ml -> survives(solution, ml), vesselMl);

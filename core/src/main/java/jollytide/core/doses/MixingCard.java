@@ -5,6 +5,7 @@ import static jollytide.core.units.Quantities.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import jollytide.core.dosing.AlkalinitySource;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +30,10 @@ public record MixingCard(
     /** Weaker limewater has nothing left over. */
     private static final double SATURATED = 0.99;
 
+    /** With its two waters; IUPAC standard atomic weights, as the next one's. */
+    private static final double CALCIUM_CHLORIDE_G_PER_MOL = 147.014;
+
+    private static final double POTASSIUM_CHLORIDE_G_PER_MOL = 74.551;
     private static final double HEAT_CAPACITY_J_PER_ML_K = 4.18;
     /** From here on warmth needs care. From memory. */
     private static final double WARM_K = 3;
@@ -42,37 +47,33 @@ public record MixingCard(
      */
     private record Powder(
             String name,
-            double gramsPerMol,
             @Nullable Double gramsPerSpoon,
             double kjPerMol,
             @Nullable String others) {
         static Powder of(Solution.Solute solute) {
             return switch (solute) {
-                case LIMEWATER -> new Powder("calcium hydroxide, Ca(OH)2", 74.092, 2.85, 16.7, null);
+                case LIMEWATER -> new Powder("calcium hydroxide, Ca(OH)2", 2.85, 16.7, null);
                 case SODA_ASH ->
                     new Powder(
                             "soda ash, Na2CO3 without water",
-                            105.988,
                             5.0,
                             26.7,
                             "Washing soda in crystals holds water: 2.7 times as many grams.");
-                case BICARBONATE -> new Powder("sodium bicarbonate, NaHCO3", 84.006, 4.8, -18.7, null);
-                case SODIUM_HYDROXIDE -> new Powder("sodium hydroxide, NaOH", 39.997, null, 44.5, null);
+                case BICARBONATE -> new Powder("sodium bicarbonate, NaHCO3", 4.8, -18.7, null);
+                case SODIUM_HYDROXIDE -> new Powder("sodium hydroxide, NaOH", null, 44.5, null);
                 case POTASSIUM_HYDROXIDE ->
                     new Powder(
                             "potassium hydroxide, KOH",
-                            56.105,
                             null,
                             57.6,
                             "Flakes hold about a tenth of water: by the maker's analysis, more grams.");
                 case CALCIUM_CHLORIDE ->
                     new Powder(
                             "calcium chloride, CaCl2·2H2O",
-                            147.014,
                             4.2,
                             44.8,
                             "Without water it takes three quarters of the grams, and warms twice as much.");
-                case POTASSIUM_CHLORIDE -> new Powder("potassium chloride, KCl", 74.551, 5.0, -17.2, null);
+                case POTASSIUM_CHLORIDE -> new Powder("potassium chloride, KCl", 5.0, -17.2, null);
             };
         }
     }
@@ -87,29 +88,38 @@ public record MixingCard(
         Powder powder = Powder.of(solution.solute());
         boolean lime = solution.solute() == Solution.Solute.LIMEWATER;
         boolean saturated = lime && solution.molPerL() >= SATURATED * Solution.Solute.LIMEWATER.mostMolPerL();
-        double grams = solution.molPerL() * ml / 1000 * powder.gramsPerMol * (saturated ? EXCESS_LIME : 1);
+        double grams = gramsPerMl(solution) * ml * (saturated ? EXCESS_LIME : 1);
         double warms = Math.max(0, powder.kjPerMol * solution.molPerL() / HEAT_CAPACITY_J_PER_ML_K);
         return new MixingCard(
                 powder.name,
                 grams,
                 powder.gramsPerSpoon == null ? null : Double.valueOf(grams / powder.gramsPerSpoon),
                 warms,
-                steps(solution.solute(), powder, ml, warms, saturated),
+                steps(solution, powder, ml, warms, saturated),
                 label(name, solution, powder, mlPerDay));
     }
 
-    private static boolean burns(Solution.Solute solute) {
-        return switch (solute) {
-            case LIMEWATER, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> true;
-            case SODA_ASH, BICARBONATE, CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> false;
-        };
+    private static double gramsPerMl(Solution solution) {
+        AlkalinitySource source = solution.source();
+        return source != null
+                ? solution.meqPerMl() / 1000 * source.gramsPerEquivalent()
+                : solution.molPerL()
+                        / 1000
+                        * (solution.solute() == Solution.Solute.CALCIUM_CHLORIDE
+                                ? CALCIUM_CHLORIDE_G_PER_MOL
+                                : POTASSIUM_CHLORIDE_G_PER_MOL);
     }
 
-    private static List<String> steps(
-            Solution.Solute solute, Powder powder, double ml, double warms, boolean saturated) {
+    private static boolean burns(Solution solution) {
+        AlkalinitySource source = solution.source();
+        return source != null && source.caustic();
+    }
+
+    private static List<String> steps(Solution solution, Powder powder, double ml, double warms, boolean saturated) {
+        boolean lime = solution.solute() == Solution.Solute.LIMEWATER;
         List<String> steps = new ArrayList<>();
         steps.add(
-                burns(solute)
+                burns(solution)
                         ? "Goggles, gloves, dust mask; children and pets out of the room. In an eye: rinse long with water"
                                 + " and get medical help."
                         : "Goggles, and no dust in the air: what is mild on a spoon stings in an eye.");
@@ -118,18 +128,16 @@ public record MixingCard(
                 ml / 1000,
                 warms >= WARM_K
                         ? ", cold: it warms by about %.0f K. The vessel must bear heat and stay open.".formatted(warms)
-                        : solute == Solution.Solute.LIMEWATER
-                                ? ", at room temperature: warm water holds less."
-                                : ", at room temperature."));
+                        : lime ? ", at room temperature: warm water holds less." : ", at room temperature."));
         steps.add(
-                burns(solute)
+                burns(solution)
                         ? "Powder into water, a spoonful at a time, never water onto powder, never with acids or other"
                                 + " cleaners. Stir until it has dissolved."
                         : "Powder into water, and stir until it is clear.");
         if (powder.others != null) {
             steps.add(powder.others);
         }
-        if (solute == Solution.Solute.LIMEWATER) {
+        if (lime) {
             steps.add("Close it: air makes a white skin on it, and weak water below.");
             steps.add(
                     saturated
@@ -147,7 +155,7 @@ public record MixingCard(
         List<String> label = new ArrayList<>();
         label.add(name);
         label.add(text("%s, %.3g mol/L in water", powder.name, solution.molPerL()));
-        if (burns(solution.solute())) {
+        if (burns(solution)) {
             label.add("CAUSTIC. Goggles, gloves. Never with acids.");
         }
         label.add("Not for drinking. Away from children and pets.");

@@ -4,6 +4,7 @@ import static jollytide.core.units.Quantities.within;
 
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.Limewater;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is in a reservoir.
@@ -56,6 +57,18 @@ public record Solution(Solute solute, double molPerL) {
             case POTASSIUM_CHLORIDE -> 0.045;
         };
         return WATER_G_PER_ML + perMol * molPerL;
+    }
+
+    /** What raises alkalinity in it; null where nothing does. */
+    public @Nullable AlkalinitySource source() {
+        return switch (solute) {
+            case LIMEWATER -> AlkalinitySource.LIMEWATER;
+            case SODA_ASH -> AlkalinitySource.SODA_ASH;
+            case BICARBONATE -> AlkalinitySource.BICARBONATE;
+            case SODIUM_HYDROXIDE -> AlkalinitySource.SODIUM_HYDROXIDE;
+            case POTASSIUM_HYDROXIDE -> AlkalinitySource.POTASSIUM_HYDROXIDE;
+            case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> null;
+        };
     }
 
     /** Whether it carries carbonate or hydroxide that calcium falls out with. */

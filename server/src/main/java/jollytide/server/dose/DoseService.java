@@ -124,12 +124,20 @@ public class DoseService {
                 HoldView.of(holds.now(tank)));
     }
 
-    /** Of a line that is as planned: one that falls short is mended first. */
+    /**
+     * Of a line that is as planned: one that falls short is mended first. Of several it is the one that brings most, for what
+     * is missing is missing once.
+     */
     private static @Nullable NextStep next(
             LineRules rules, Known known, List<DosingLine> kept, UseView use, Instant now) {
         LineState state = state(known.noted(), known.dosed().runs());
         boolean healthy = state == LineState.AS_PLANNED || state == LineState.NOT_KNOWN;
-        return use.alkalinity() == null || known.line().endedAt != null || !healthy
+        boolean bringsMost = kept.stream()
+                .max(Comparator.comparingDouble((DosingLine l) -> l.meqPerDay(now))
+                        .thenComparing(l -> l.id))
+                .filter(most -> most.id.equals(known.line().id))
+                .isPresent();
+        return use.alkalinity() == null || known.line().endedAt != null || !healthy || !bringsMost
                 ? null
                 : NextStep.of(
                         use.alkalinity(),

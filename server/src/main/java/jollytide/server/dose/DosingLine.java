@@ -86,6 +86,11 @@ public class DosingLine {
         return new LineRules.Planned(name, solution(), mlPerDay, times());
     }
 
+    /** Of alkalinity, as planned. */
+    double meqPerDay(Instant at) {
+        return solution().meqPerMl() * schedule().mlPerDay(at);
+    }
+
     Solution solution() {
         return new Solution(solute, molPerL);
     }

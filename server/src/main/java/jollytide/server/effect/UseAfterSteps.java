@@ -41,13 +41,15 @@ class UseAfterSteps {
     /**
      * What use is read from.
      *
+     * @param moving the steps that move pH
      * @param tests of alkalinity, meq/L, in their order
      */
-    record Known(TankHistory history, List<Reading> tests, List<DosedLine> lines, Setup setup) {}
+    record Known(TankHistory history, List<Step> moving, List<Reading> tests, List<DosedLine> lines, Setup setup) {}
 
     Known known(TankHistory history) {
         return new Known(
                 history,
+                history.steps().stream().filter(Step::moves).toList(),
                 histories.read(history, Quantity.ALKALINITY, Place.TANK, Instant.EPOCH, history.now(), 1),
                 doses.dosed(history.tank()),
                 book.setup(history.tank()));
@@ -63,10 +65,10 @@ class UseAfterSteps {
         }
         Instant from = latest(
                 step.at().minus(AT_MOST),
-                moving(known.history()).map(Step::over).filter(t -> t.isBefore(step.at())));
+                known.moving().stream().map(Step::over).filter(t -> t.isBefore(step.at())));
         Instant until = earliest(
                 earliest(known.history().now(), Stream.of(step.over().plus(AT_MOST))),
-                moving(known.history()).map(Step::at).filter(t -> t.isAfter(step.over())));
+                known.moving().stream().map(Step::at).filter(t -> t.isAfter(step.over())));
         UseStep use = UseStep.of(
                 tests(known, from, step.at()),
                 arrived(known, from, step.at()),
@@ -82,10 +84,6 @@ class UseAfterSteps {
                                 known,
                                 tests(known, step.over(), until),
                                 found.effect().peak().after()));
-    }
-
-    private static Stream<Step> moving(TankHistory history) {
-        return history.steps().stream().filter(Step::moves);
     }
 
     private static List<Reading> tests(Known known, Instant from, Instant until) {

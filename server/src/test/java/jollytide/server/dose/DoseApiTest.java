@@ -134,6 +134,10 @@ class DoseApiTest extends ServerTest {
         assertThat(next.path("mlPerDay").asDouble())
                 .isCloseTo(300 + AlkalinityUnit.DKH.toMeqPerL(0.1) / 7 / 2 * 420 / 0.0406, within(3.0));
         assertThat(next.path("missing").path("low").asDouble()).isPositive();
+        // What is missing is missing once: a smaller line beside it is not raised, too.
+        assertThat(line("LIMEWATER", 1, 1000, 50, before(0.1)).status()).isEqualTo(201);
+        JsonNode lines = keeper.get(doses).body().path("lines");
+        assertThat(lines.findValues("next")).hasSize(1);
     }
 
     @Test
