@@ -20,10 +20,16 @@ const FACTORS: readonly Unknown['unknown'][] = [
   'USE',
 ];
 
+/** Shares by their odds: so the log learns of them. */
+function scaleOf(unknown: Unknown['unknown']): (value: number) => number {
+  if (unknown === 'INTAKE') return (share) => Math.log(share / (1 - share));
+  return FACTORS.includes(unknown) ? Math.log : (v) => v;
+}
+
 /** Where a value stands: 0 as expected, ±1 at the ends of the band before the log. */
 export function standing(value: number, unknown: Unknown): number {
   const { before } = unknown;
-  const scale = FACTORS.includes(unknown.unknown) ? Math.log : (v: number) => v;
+  const scale = scaleOf(unknown.unknown);
   const half = (scale(before.high) - scale(before.low)) / 2;
   return Math.max(-REACH, Math.min(REACH, (scale(value) - scale(before.value)) / half));
 }

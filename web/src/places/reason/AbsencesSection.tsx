@@ -4,6 +4,7 @@ import { type Overlaid, OverlayDrawing } from '../../drawings/OverlayDrawing';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { ClearedRoom } from './ClearedRoom';
 import { absenceTitle, phSentences, roomSentence } from './absenceWords';
 
 const BEFORE_H = -24;
@@ -19,6 +20,7 @@ export function AbsencesSection() {
   const [ref, width] = useWidth();
   const all = absences.data?.absences ?? [];
   if (!absences.error && all.length === 0) return null;
+  const measured = all.find((a) => a.clearing);
   const each = width >= WIDE ? (width - GAP) / 2 : width;
   const back = all.filter((a) => a.cameBack);
   const drawings = [
@@ -67,6 +69,7 @@ export function AbsencesSection() {
           <h3 className="font-bold">{absenceTitle(a, tank.zone)}</h3>
           <p className="text-lg leading-snug">{phSentences(a.ph).join(' ')}</p>
           <p>{roomSentence(a)}</p>
+          {a === measured && <ClearedRoom absence={a} />}
         </div>
       ))}
       <div ref={ref} className="flex flex-wrap gap-x-8 gap-y-4">

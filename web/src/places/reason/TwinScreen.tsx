@@ -168,6 +168,7 @@ const WHERE: Record<Experiment['experiment'], (typeof ROUTE)[ScreenPath]> = {
   ANOTHER_ALKALINITY_TEST: ROUTE.enter,
   GLASS_OF_AIR: ROUTE.probe,
   ROOM_METER: ROUTE.enter,
+  INTAKE_METER: ROUTE.enter,
 };
 
 /** The measurements that would narrow it, and those that the animals' oxygen forbids. */

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { AbsenceView } from '../../api/types';
-import { absenceTitle, hours, phSentences, roomSentence } from './absenceWords';
+import { absenceTitle, clearedAt, hours, phSentences, roomSentence } from './absenceWords';
 
 const absence = (over: Partial<AbsenceView> = {}): AbsenceView => ({
   eventId: 'e',
@@ -54,4 +54,20 @@ test('what is not known is said', () => {
 
 test('hours are said as people say them', () => {
   expect([0.4, 1.3, 3.8, 4.4, 17.6].map(hours)).toEqual(['0.5', '1.5', '4', '4', '18']);
+});
+
+test('what a room cleared with can be described in hundredths', () => {
+  const clearing = absence().clearing;
+  expect(clearedAt(absence())).toBe(0.5);
+  expect(
+    clearedAt(
+      absence({
+        clearing: clearing && {
+          ...clearing,
+          airChangesPerH: { value: 0.3449, low: 0.3, high: 0.4 },
+        },
+      }),
+    ),
+  ).toBe(0.34);
+  expect(clearedAt(absence({ clearing: undefined }))).toBeUndefined();
 });

@@ -47,3 +47,7 @@ export function roomSentence({ room, clearing }: AbsenceView): string {
     return 'The room’s CO2 does not tell how fast it clears: it held little when they left, or did not fall evenly.';
   return `The room held ${Math.round(clearing.excessPpm / 10) * 10} ppm over outdoors; half was gone after ${about(clearing.halfH)}, nine tenths after ${about(clearing.ninetyH)}: ${range(clearing.airChangesPerH, 1)} air changes an hour.`;
 }
+
+/** Air changes an hour as they can be described: in hundredths. */
+export const clearedAt = ({ clearing }: AbsenceView): number | undefined =>
+  clearing && Math.round(clearing.airChangesPerH.value * 100) / 100;

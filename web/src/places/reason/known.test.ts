@@ -50,6 +50,15 @@ it('says what tests, meters and clocks are off by, in their own units', () => {
   expect(after(unknown('SKIMMER', band(0.78, 1, 1.26)), METRIC)).toBe('× 0.78 to 1.26');
 });
 
+it('says what comes through a hose as a share, placed by its odds', () => {
+  const hose = unknown('INTAKE', band(0.45, 0.52, 0.6), true, band(0.62, 0.95, 0.996));
+  expect(after(hose, METRIC)).toBe('45 to 60 % outdoor air');
+  expect(how({ ...hose, learnt: false })).toBe('assumed');
+  expect(standing(0.95, hose)).toBe(0);
+  expect(standing(0.62, hose)).toBeCloseTo(-1, 1);
+  expect(standing(0.996, hose)).toBeCloseTo(1, 1);
+});
+
 it('says how each is known', () => {
   expect(how(unknown('SKIMMER', band(0.9, 1, 1.1)))).toBe('learned');
   expect(how(unknown('SKIMMER', band(0.5, 1, 2), false))).toBe('as described');

@@ -24,12 +24,14 @@ const unlearnt: Record<Unknown['unknown'], string> = {
   ROOM_EXCESS: 'estimated',
   AIR_CHANGES: 'assumed',
   USE: 'as described',
+  INTAKE: 'assumed',
   LAMPS: 'as described',
   PROBE: 'as read',
   DRIFT: 'assumed',
   OXYGEN_PROBE: 'as read',
 };
 
+const hundredths = (share: number) => String(Math.round(share * 100));
 const between = (low: string, high: string) => (low === high ? low : `${low} to ${high}`);
 
 /** The band after the log in words. */
@@ -45,6 +47,8 @@ export function after(unknown: Unknown, units: Units): string {
     case 'AIR_CHANGES':
     case 'USE':
       return `× ${between(low.toFixed(2), high.toFixed(2))}`;
+    case 'INTAKE':
+      return `${between(hundredths(low), hundredths(high))} % outdoor air`;
     case 'ALKALINITY': {
       const unit = units.alkalinity;
       const { label, digits } = ALKALINITY[unit];

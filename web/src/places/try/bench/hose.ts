@@ -7,7 +7,8 @@ export function hoseInWords(hose: NonNullable<Bench['hose']>): string {
   const kept = `With its hose on, the skimmer keeps ${percent(hose.keptShare)} of its draw (${
     hose.drawMeasured ? 'measured' : 'estimated from length and diameter'
   })`;
-  return hose.outdoorShare === undefined
-    ? `${kept}; all of it is taken for outdoor air, since CO2 at the intake was not measured.`
-    : `${kept}; ${percent(hose.outdoorShare)} of what it breathes comes from outdoors, as CO2 at its intake says.`;
+  const share = `${percent(hose.outdoorShare)} of what it breathes`;
+  return hose.shareMeasured
+    ? `${kept}; ${share} comes from outdoors, as CO2 at its intake says.`
+    : `${kept}; ${share} is taken for outdoor air until the log says otherwise: CO2 at the intake was not measured.`;
 }

@@ -111,10 +111,10 @@ public final class EffectStudy {
             int more = 2 + (int) length.toDays();
             Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS));
             Instant at = end.plus(Duration.ofHours(CHANGED_AT_H));
-            SimulatedTank world = SimulatedTank.livable(random, wrong, false, more, 1);
+            SimulatedTank world = SimulatedTank.livable(random, wrong, SimulatedTank.Kind.PLAIN, more, 1);
             MeasureSet measures = line ? Case.lifting(world, end) : MeasureSet.NONE;
             while (measures == null) {
-                world = SimulatedTank.livable(random, wrong, false, more, 1);
+                world = SimulatedTank.livable(random, wrong, SimulatedTank.Kind.PLAIN, more, 1);
                 measures = Case.lifting(world, end);
             }
             List<Reading> all = world.probe().changed(world, measures, at, at.plus(length));
@@ -214,7 +214,7 @@ public final class EffectStudy {
         static @Nullable Case of(RandomGenerator random, boolean wrong, int days, boolean line, boolean room) {
             double times = room ? random.nextBoolean() ? 2 : 0.5 : 1;
             int more = 1 + SETTLING_DAYS + days;
-            SimulatedTank world = SimulatedTank.livable(random, wrong, false, more, times);
+            SimulatedTank world = SimulatedTank.livable(random, wrong, SimulatedTank.Kind.PLAIN, more, times);
             Instant end = SimulatedTank.START.plus(Duration.ofDays(SimulatedTank.DAYS));
             Instant at = end.plus(Duration.ofHours(CHANGED_AT_H));
             MeasureSet measures = MeasureSet.NONE;
@@ -223,7 +223,7 @@ public final class EffectStudy {
                 if (measures != null) {
                     break;
                 }
-                world = SimulatedTank.livable(random, wrong, false, more, times);
+                world = SimulatedTank.livable(random, wrong, SimulatedTank.Kind.PLAIN, more, times);
             }
             Instant last = end.plus(Duration.ofDays(more));
             List<Reading> all = world.probe().changed(world, Objects.requireNonNull(measures), at, last);

@@ -26,7 +26,7 @@ public final class FitSpeed {
         long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
         List<SimulatedTank> tanks = new SplittableRandom(seed)
                 .splits(n)
-                .map(random -> SimulatedTank.livable(random, false, false, FURTHER_DAYS, 1))
+                .map(random -> SimulatedTank.livable(random, false, SimulatedTank.Kind.PLAIN, FURTHER_DAYS, 1))
                 .toList();
         // What the machine compiles at first is not the fit's.
         seconds(tanks.get(0), DAYS, true);

@@ -45,11 +45,11 @@ public final class FitStudy {
     public static void main(String[] args) {
         int tanks = args.length > 0 ? Integer.parseInt(args[0]) : 200;
         long seed = args.length > 1 ? Long.parseLong(args[1]) : 11;
-        boolean uses = args.length > 2 && args[2].equals("uses");
+        SimulatedTank.Kind kind = SimulatedTank.Kind.of(args.length > 2 ? args[2] : "");
         long began = System.nanoTime();
         List<Case> cases = IntStream.range(0, tanks)
                 .parallel()
-                .mapToObj(i -> Case.of(random(seed, i), i % 5 == 4, uses))
+                .mapToObj(i -> Case.of(random(seed, i), i % 5 == 4, kind))
                 .toList();
         double seconds = (System.nanoTime() - began) / 1e9;
         System.out.printf(Locale.ROOT, "%d tanks, seed %d, %.0f s%n", tanks, seed, seconds);
@@ -246,8 +246,8 @@ public final class FitStudy {
             Score.Pair peak,
             double fitSeconds,
             double edgeSeconds) {
-        static Case of(RandomGenerator random, boolean wrong, boolean uses) {
-            SimulatedTank world = SimulatedTank.livable(random, wrong, uses);
+        static Case of(RandomGenerator random, boolean wrong, SimulatedTank.Kind kind) {
+            SimulatedTank world = SimulatedTank.livable(random, wrong, kind);
             long began = System.nanoTime();
             FittedTank fitted = TwinFit.of(
                     world.described(), TankParameters.ORDINARY, world.log(), Priors.ASSUMED, TwinFit.Progress.NONE);

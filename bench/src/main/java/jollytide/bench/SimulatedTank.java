@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.random.RandomGenerator;
 import java.util.stream.IntStream;
+import jollytide.core.air.AirLine;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.RoomDay;
@@ -23,6 +25,7 @@ import jollytide.core.fit.AlkalinityCourse;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.TankLog;
 import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.OutdoorLine;
 import jollytide.core.measure.Setup;
 import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Seawater;
@@ -47,6 +50,27 @@ record SimulatedTank(
     /** Further ones in which an experiment is made. */
     static final int MORE_DAYS = 2;
 
+    /** What sort of tank is drawn. */
+    enum Kind {
+        PLAIN,
+        /** Its animals build skeletons. */
+        USES,
+        /** Its skimmer breathes through a hose, how much of its air nobody knows. */
+        HOSED;
+
+        static Kind of(String named) {
+            return switch (named) {
+                case "" -> PLAIN;
+                case "uses" -> USES;
+                case "hose" -> HOSED;
+                default -> throw new IllegalArgumentException(named + ": uses, hose, or nothing");
+            };
+        }
+    }
+
+    private static final MeasureSet HOSE =
+            MeasureSet.of(new OutdoorLine(new AirLine(4, 19, AirLine.ASSUMED_LOSS), null, 0));
+
     static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
     private static final LocalDate FIRST = LocalDate.of(2026, 9, 14);
     static final Instant START = FIRST.atStartOfDay(ZONE).toInstant();
@@ -58,8 +82,8 @@ record SimulatedTank(
     private static final double MOST_PH = 8.7;
 
     /** One in which animals live: no keeper logs another. */
-    static SimulatedTank livable(RandomGenerator random, boolean wrong, boolean uses) {
-        return livable(random, wrong, uses, MORE_DAYS, 1);
+    static SimulatedTank livable(RandomGenerator random, boolean wrong, Kind kind) {
+        return livable(random, wrong, kind, MORE_DAYS, 1);
     }
 
     /**
@@ -68,10 +92,10 @@ record SimulatedTank(
      * @param moreDays for which there is a room after the log's end
      * @param times what the room holds over outdoors, in those days
      */
-    static SimulatedTank livable(RandomGenerator random, boolean wrong, boolean uses, int moreDays, double times) {
+    static SimulatedTank livable(RandomGenerator random, boolean wrong, Kind kind, int moreDays, double times) {
         while (true) {
             try {
-                SimulatedTank world = of(random, wrong, uses, moreDays, times);
+                SimulatedTank world = of(random, wrong, kind, moreDays, times);
                 DoubleSummaryStatistics ph =
                         world.log.ph().stream().mapToDouble(Reading::value).summaryStatistics();
                 if (ph.getMin() > LEAST_PH && ph.getMax() < MOST_PH) {
@@ -83,7 +107,7 @@ record SimulatedTank(
         }
     }
 
-    private static SimulatedTank of(RandomGenerator random, boolean wrong, boolean uses, int moreDays, double times) {
+    private static SimulatedTank of(RandomGenerator random, boolean wrong, Kind kind, int moreDays, double times) {
         double volume = 60 * Math.exp(2.5 * random.nextDouble());
         double area = 0.016 * Math.pow(volume, 2.0 / 3) * (0.8 + 0.4 * random.nextDouble());
         SurfaceClass moving = SurfaceClass.values()[1 + random.nextInt(2)];
@@ -137,10 +161,16 @@ record SimulatedTank(
                 day(room, meter),
                 ASSUMED_CHANGES,
                 saidLamps);
-        if (uses) {
+        if (kind == Kind.USES) {
             double dkhPerDay = 0.2 * Math.pow(10, random.nextDouble());
             real = using(real, dkhPerDay);
             described = using(described, dkhPerDay * Math.exp(0.2 * random.nextGaussian()));
+        }
+        if (kind == Kind.HOSED && skims) {
+            real = real.with(HOSE);
+            described = described.with(HOSE);
+            double odds = Math.exp(IntakeAir.Share.ASSUMED.lnOddsDeviation() * random.nextGaussian());
+            truth = truth.withIntakeOdds(odds);
         }
         SimulatedProbe probe = new SimulatedProbe(random, truth, real, trueRoom);
         return new SimulatedTank(

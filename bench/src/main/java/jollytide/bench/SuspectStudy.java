@@ -172,7 +172,8 @@ public final class SuspectStudy {
     /** A tank that can have it. */
     private static SimulatedTank world(Suspect truth, RandomGenerator random, boolean wrong) {
         while (true) {
-            SimulatedTank plain = SimulatedTank.livable(random, wrong, false, DAYS + 1 - SimulatedTank.DAYS, 1);
+            SimulatedTank plain =
+                    SimulatedTank.livable(random, wrong, SimulatedTank.Kind.PLAIN, DAYS + 1 - SimulatedTank.DAYS, 1);
             if (plain.real().skimmer() == null && (onTheSkimmer(truth) || truth == Suspect.CABINET)) {
                 continue;
             }

@@ -33,7 +33,7 @@ public final class UnnotedStudy {
     private static final int FURTHER_DAYS = 14;
     private static final int DAYS = SimulatedTank.DAYS + FURTHER_DAYS;
     private static final int NEAR_DAYS = 3;
-    private static final TankParameters AN_HOUR_LATE = new TankParameters(1, 1, 0, 0, 0, 0, 1, 1, 1, 1);
+    private static final TankParameters AN_HOUR_LATE = new TankParameters(1, 1, 0, 0, 0, 0, 1, 1, 1, 1, 1);
 
     private UnnotedStudy() {}
 
@@ -155,7 +155,8 @@ public final class UnnotedStudy {
 
         private static SimulatedTank world(Change change, RandomGenerator random, boolean wrong) {
             while (true) {
-                SimulatedTank world = SimulatedTank.livable(random, wrong, false, FURTHER_DAYS + 1, 1);
+                SimulatedTank world =
+                        SimulatedTank.livable(random, wrong, SimulatedTank.Kind.PLAIN, FURTHER_DAYS + 1, 1);
                 if (change.cause != Cause.SKIMMER || world.real().skimmer() != null) {
                     return world;
                 }

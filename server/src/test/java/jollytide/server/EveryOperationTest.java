@@ -58,7 +58,7 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /rooms/{id}/tanks", Samples.TANK),
             Map.entry("PUT /tanks/{id}", edit(Samples.TANK)),
             Map.entry("POST /tanks/{tankId}/bench/forecast", """
-                    {"tanks":[{"skimmerFactor":1,"surfaceFactor":1,"alkalinityOffMeqPerL":0,"roomOffPpm":0,"roomExcessFactor":1,"airChangesFactor":1,"lampsLateH":0,"useFactor":1,"respirationMmolPerLPerH":0.02,"photosynthesisMmolPerLPerH":0.04}],
+                    {"tanks":[{"skimmerFactor":1,"surfaceFactor":1,"alkalinityOffMeqPerL":0,"roomOffPpm":0,"roomExcessFactor":1,"airChangesFactor":1,"lampsLateH":0,"useFactor":1,"intakeOddsFactor":1,"respirationMmolPerLPerH":0.02,"photosynthesisMmolPerLPerH":0.04}],
                      "variants":[{"measures":[]}]}"""),
             Map.entry(
                     "POST /tanks/{tankId}/bench/sets",

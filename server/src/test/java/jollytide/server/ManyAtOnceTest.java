@@ -20,7 +20,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /** Many heavy requests at once cost their caller, and nobody else; and none of them holds the database. */
 class ManyAtOnceTest extends ServerTest {
     private static final String FORECAST = """
-            {"tanks":[{"skimmerFactor":1,"surfaceFactor":1,"alkalinityOffMeqPerL":0,"roomOffPpm":0,"roomExcessFactor":1,"airChangesFactor":1,"lampsLateH":0,"useFactor":1,"respirationMmolPerLPerH":0.018,"photosynthesisMmolPerLPerH":%s}],
+            {"tanks":[{"skimmerFactor":1,"surfaceFactor":1,"alkalinityOffMeqPerL":0,"roomOffPpm":0,"roomExcessFactor":1,"airChangesFactor":1,"lampsLateH":0,"useFactor":1,"intakeOddsFactor":1,"respirationMmolPerLPerH":0.018,"photosynthesisMmolPerLPerH":%s}],
              "variants":[{"measures":[{"kind":"surface","numbers":{"times":1.%d}}]}]}""";
 
     @Autowired

@@ -13,6 +13,9 @@ public final class RoomAir {
     /** How far the keeper's own figure may be off, up or down, by a factor: a decay by one meter. From memory. */
     static final double OWN_DOUBT = 1.25;
 
+    /** The same as one standard deviation of its logarithm, where that holds nine in ten. */
+    public static final double OWN_LN_DEVIATION = Math.log(OWN_DOUBT) / 1.645;
+
     private static final double M3_PER_H_PER_L_PER_S = 3.6;
 
     /** Of a day at home, the share asleep. From memory. */

@@ -17,6 +17,7 @@ import jollytide.core.reef.Livestock;
  * @param airChangesFactor of the room, over those that are described or assumed
  * @param lampsLateH by how much the lamps go on and off later than described, h
  * @param useFactor of the alkalinity that the animals use, over what is described
+ * @param intakeOddsFactor of the odds that a hose's skimmer breathes what comes through the hose, over those expected
  */
 public record TankParameters(
         double skimmerFactor,
@@ -28,7 +29,8 @@ public record TankParameters(
         double roomExcessFactor,
         double airChangesFactor,
         double lampsLateH,
-        double useFactor) {
+        double useFactor,
+        double intakeOddsFactor) {
 
     /** An ordinary mixed reef, everything else as described. From memory; a log corrects it. */
     public static final TankParameters ORDINARY = new TankParameters(1, 0.018, 0.034);
@@ -44,16 +46,33 @@ public record TankParameters(
         within("airChangesFactor", airChangesFactor, 0.05, 20, "");
         within("lampsLateH", lampsLateH, -6, 6, "h");
         within("useFactor", useFactor, 0.05, 20, "");
+        within("intakeOddsFactor", intakeOddsFactor, 1e-5, 1e5, "");
     }
 
     /** Alkalinity, room and lamps as they are described. */
     public TankParameters(double skimmerFactor, double surfaceFactor, double respiration, double photosynthesis) {
-        this(skimmerFactor, surfaceFactor, respiration, photosynthesis, 0, 0, 1, 1, 0, 1);
+        this(skimmerFactor, surfaceFactor, respiration, photosynthesis, 0, 0, 1, 1, 0, 1, 1);
     }
 
     /** With surfaces as their physics lets expect, too. */
     public TankParameters(double skimmerFactor, double respiration, double photosynthesis) {
         this(skimmerFactor, 1, respiration, photosynthesis);
+    }
+
+    /** The same with another share of outdoor air through its hose. */
+    public TankParameters withIntakeOdds(double factor) {
+        return new TankParameters(
+                skimmerFactor,
+                surfaceFactor,
+                respirationMmolPerLPerH,
+                photosynthesisMmolPerLPerH,
+                alkalinityOffMeqPerL,
+                roomOffPpm,
+                roomExcessFactor,
+                airChangesFactor,
+                lampsLateH,
+                useFactor,
+                factor);
     }
 
     public boolean correctsRoom() {

@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.description.TankParameters;
 import jollytide.core.measure.Lamps;
 import jollytide.core.measure.MeasureSet;
@@ -39,7 +40,8 @@ public enum Experiment {
     PROBE_IN_BUFFERS("the pH probe calibrated in two buffers", 15, Stops.NOTHING),
     ANOTHER_ALKALINITY_TEST("alkalinity by another kit, read twice", 10, Stops.NOTHING),
     GLASS_OF_AIR("a glass of tank water aerated with outdoor air until its pH stands", 90, Stops.NOTHING),
-    ROOM_METER("a CO2 meter in the room for three days", 15, Stops.NOTHING);
+    ROOM_METER("a CO2 meter in the room for three days", 15, Stops.NOTHING),
+    INTAKE_METER("a CO2 meter at the skimmer’s intake, beside what the room holds", 10, Stops.NOTHING);
 
     private static final Duration BEFORE_LIGHT = Duration.ofHours(2);
     /** The way back tells as much as the way there. */
@@ -170,6 +172,7 @@ public enum Experiment {
             case LAMPS_OFF_FOR_A_DAY -> setup.light().switches();
             case OXYGEN_NIGHT -> setup.light().switches() && !fitted.unknowns().contains(Unknown.OXYGEN_PROBE);
             case ROOM_METER -> fitted.unknowns().contains(Unknown.ROOM_EXCESS);
+            case INTAKE_METER -> setup.intake().isPresent() && fullest(setup) >= IntakeAir.LEAST_GAP_PPM;
             case PROBE_IN_BUFFERS, ANOTHER_ALKALINITY_TEST, GLASS_OF_AIR -> true;
         };
     }
@@ -201,7 +204,31 @@ public enum Experiment {
                                 .add(row(fitted, slopes, Unknown.ALKALINITY, perMeq, GLASS_PH)));
             }
             case ROOM_METER -> single(setup, slopes, row(fitted, slopes, Unknown.ROOM_EXCESS, 1, THREE_DAYS_OF_ROOM));
+            case INTAKE_METER -> {
+                // At most a logarithm of odds moves the share by share · (1 − share), and that moves the air by the
+                // gap.
+                double share = IntakeAir.withOdds(
+                        setup.intake().orElseThrow().outdoors(), fitted.likely().intakeOddsFactor());
+                yield single(
+                        setup,
+                        slopes,
+                        row(
+                                fitted,
+                                slopes,
+                                Unknown.INTAKE,
+                                share * (1 - share),
+                                IntakeAir.TWO_READINGS_PPM / fullest(setup)));
+            }
         };
+    }
+
+    /** By how much the room holds more than outdoors when it is fullest, ppm. */
+    private static double fullest(Setup setup) {
+        return setup.room().ppm().hourlyPpm().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .max()
+                        .orElseThrow()
+                - setup.outdoorPpm();
     }
 
     /** One reading that hangs on one unknown, in its own standard deviations. */

@@ -209,6 +209,7 @@ public record FittedTank(
                 expected.roomExcessFactor() * Math.exp(size.applyAsDouble(Unknown.ROOM_EXCESS)),
                 expected.airChangesFactor() * Math.exp(size.applyAsDouble(Unknown.AIR_CHANGES)),
                 expected.lampsLateH() + size.applyAsDouble(Unknown.LAMPS),
-                expected.useFactor() * Math.exp(size.applyAsDouble(Unknown.USE)));
+                expected.useFactor() * Math.exp(size.applyAsDouble(Unknown.USE)),
+                expected.intakeOddsFactor() * Math.exp(size.applyAsDouble(Unknown.INTAKE)));
     }
 }

@@ -2,6 +2,8 @@ package jollytide.core.fit;
 
 import static jollytide.core.units.Quantities.within;
 
+import jollytide.core.measure.Setup;
+
 /**
  * How far each unknown may be from what is expected of it before a log is looked at: one standard deviation. From
  * memory, all of them.
@@ -13,7 +15,7 @@ import static jollytide.core.units.Quantities.within;
  * @param alkalinityUntestedMeqPerL where there was no test: 1.5 dKH
  * @param roomMeterPpm of one meter
  * @param roomUnmeasured ln, of what a room that nobody measured holds more than outdoors: its people and air changes
- * @param airChanges ln
+ * @param airChanges ln, of a room whose keeper does not know them
  * @param lampsH of a described light clock
  * @param use ln, of a described use of alkalinity
  * @param probePh of a probe whose calibration is not known
@@ -71,7 +73,25 @@ public record Priors(
                 oxygenMgPerL);
     }
 
-    double of(Unknown unknown, TankLog log) {
+    /** With a room whose air changes its keeper knows. */
+    public Priors withAirChanges(double ln) {
+        return new Priors(
+                metabolism,
+                surfaces,
+                skimmer,
+                alkalinityMeqPerL,
+                alkalinityUntestedMeqPerL,
+                roomMeterPpm,
+                roomUnmeasured,
+                ln,
+                lampsH,
+                use,
+                probePh,
+                probePhPerDay,
+                oxygenMgPerL);
+    }
+
+    double of(Unknown unknown, Setup setup, TankLog log) {
         return switch (unknown) {
             case RESPIRATION, PHOTOSYNTHESIS -> metabolism;
             case SURFACES -> surfaces;
@@ -82,6 +102,7 @@ public record Priors(
             case AIR_CHANGES -> airChanges;
             case LAMPS -> lampsH;
             case USE -> use;
+            case INTAKE -> setup.intake().orElseThrow().lnOddsDeviation();
             case PROBE -> probePh;
             case DRIFT -> probePhPerDay;
             case OXYGEN_PROBE -> oxygenMgPerL;

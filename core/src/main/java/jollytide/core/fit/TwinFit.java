@@ -90,9 +90,9 @@ public final class TwinFit {
         this.progress = progress;
         run = new LogRun(setup, log);
         all = unknowns(setup, log);
-        sd = prior(all, log, priors);
+        sd = prior(all, setup, log, priors);
         unknowns = all.stream().filter(Unknown::shows).toList();
-        prior = prior(unknowns, log, priors).stream()
+        prior = prior(unknowns, setup, log, priors).stream()
                 .mapToDouble(Double::doubleValue)
                 .toArray();
         Instant from = log.from().plus(BEGINNING);
@@ -109,6 +109,7 @@ public final class TwinFit {
                 .filter(u -> u != Unknown.LAMPS || setup.light().switches())
                 .filter(u -> u != (log.roomMeasured() ? Unknown.ROOM_EXCESS : Unknown.ROOM))
                 .filter(u -> u != Unknown.USE || setup.life().calcificationMeqPerLPerDay() > 0)
+                .filter(u -> u != Unknown.INTAKE || setup.intake().isPresent())
                 .filter(u -> u != Unknown.OXYGEN_PROBE || !log.oxygen().isEmpty())
                 .toList();
     }
@@ -128,7 +129,7 @@ public final class TwinFit {
     /** What is expected of such a tank, whatever was logged. */
     public static FittedTank unfitted(Setup setup, TankParameters expected, TankLog log, Priors priors) {
         List<Unknown> all = unknowns(setup, log);
-        List<Double> sd = prior(all, log, priors);
+        List<Double> sd = prior(all, setup, log, priors);
         return new FittedTank(
                 expected,
                 all,
@@ -142,8 +143,8 @@ public final class TwinFit {
                 1);
     }
 
-    private static List<Double> prior(List<Unknown> unknowns, TankLog log, Priors priors) {
-        return unknowns.stream().map(u -> priors.of(u, log)).toList();
+    private static List<Double> prior(List<Unknown> unknowns, Setup setup, TankLog log, Priors priors) {
+        return unknowns.stream().map(u -> priors.of(u, setup, log)).toList();
     }
 
     private FittedTank fit() {

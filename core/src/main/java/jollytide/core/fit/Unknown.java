@@ -29,6 +29,8 @@ public enum Unknown {
     LAMPS("the light clock, lags included", false, "later lamps", "earlier lamps"),
     /** Natural logarithm of the alkalinity that the animals use, over what is described. */
     USE("the use of alkalinity", true, "a higher use of alkalinity", "a lower use of alkalinity"),
+    /** Natural logarithm of the odds that a hose's skimmer breathes outdoor rather than room air, over those expected. */
+    INTAKE("what comes through the hose", true, "a tighter hose", "a second inlet"),
     /** What the probe reads too much in the middle of the log, pH. */
     PROBE("the pH probe", false, "a pH probe that reads high", "a pH probe that reads low"),
     /** By how much more each day, pH/day. */

@@ -87,7 +87,11 @@ public record OutdoorLine(AirLine line, @Nullable DailyAir mouth, double leakMm)
 
     @Override
     public void on(Rig rig) {
-        rig.skimmer().hose = new SkimmerRig.Hose(line, leakMm, mouth);
+        rig.skimmer().hose = hose(rig.isOn(this));
+    }
+
+    SkimmerRig.Hose hose(boolean isOn) {
+        return new SkimmerRig.Hose(line, leakMm, mouth, isOn);
     }
 
     @Override

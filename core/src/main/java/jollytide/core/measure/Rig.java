@@ -84,7 +84,12 @@ public final class Rig {
         refugiumMmolPerH = setup.life().refugiumMmolPerH();
         refugiumLight = setup.refugiumLight();
         if (setup.skimmer() != null) {
-            skimmers.add(new SkimmerRig("", setup.skimmer(), setup.inCabinet() && cabinet != null, setup.line()));
+            skimmers.add(new SkimmerRig(
+                    "",
+                    setup.skimmer(),
+                    setup.inCabinet() && cabinet != null,
+                    setup.line(),
+                    metabolism.intakeOddsFactor()));
         }
     }
 
@@ -93,6 +98,11 @@ public final class Rig {
         Rig rig = new Rig(setup, metabolism);
         measures.over(setup.standing()).all().forEach(measure -> measure.on(rig));
         return rig;
+    }
+
+    /** Whether just this stands on the tank already. */
+    boolean isOn(Measure measure) {
+        return setup.standing().all().contains(measure);
     }
 
     /** One more path between water and air. */

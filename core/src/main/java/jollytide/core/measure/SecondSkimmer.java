@@ -23,7 +23,7 @@ public record SecondSkimmer(Skimmer skimmer) implements Measure {
 
     @Override
     public void on(Rig rig) {
-        rig.skimmers.add(new SkimmerRig("second", skimmer, false, null));
+        rig.skimmers.add(new SkimmerRig("second", skimmer, false, null, 1));
     }
 
     @Override

@@ -6,8 +6,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import jollytide.core.air.Enclosure;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.TankParameters;
@@ -249,6 +251,18 @@ public record Setup(
                 ? described
                 : Math.max(0, reactorAsDescribed(r -> r).alkalinityMeq());
         return Math.min(Life.MOST_USE_MEQ_PER_L_PER_DAY, use);
+    }
+
+    /** What the skimmer is expected to breathe from outdoors; empty where no hose is on it. */
+    public Optional<IntakeAir.Share> intake() {
+        if (skimmer == null) {
+            return Optional.empty();
+        }
+        Optional<IntakeAir.Share> putOn = standing.all().stream()
+                .filter(OutdoorLine.class::isInstance)
+                .map(hose -> ((OutdoorLine) hose).hose(true).expected(skimmer))
+                .findFirst();
+        return putOn.isPresent() ? putOn : Optional.ofNullable(line).map(FixedLine::fromOutdoors);
     }
 
     /** What of the description cannot be true together; null when nothing. */

@@ -3,6 +3,7 @@ package jollytide.core.measure;
 import java.time.Duration;
 import java.time.Instant;
 import jollytide.core.air.AirLine;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.LocalHours;
@@ -27,6 +28,8 @@ public final class SkimmerRig {
     private final Skimmer skimmer;
     private final boolean inCabinet;
     private final @Nullable FixedLine fixed;
+    /** Of what comes through a hose that is on, over what is expected. */
+    private final double intakeOddsFactor;
 
     double drawTimes = 1;
 
@@ -41,23 +44,30 @@ public final class SkimmerRig {
     /** What the air at its hose's mouth holds more by night, ppm. */
     double foulByNightPpm;
 
-    SkimmerRig(String name, Skimmer skimmer, boolean inCabinet, @Nullable FixedLine fixed) {
+    SkimmerRig(String name, Skimmer skimmer, boolean inCabinet, @Nullable FixedLine fixed, double intakeOddsFactor) {
         this.name = name;
         this.skimmer = skimmer;
         this.inCabinet = inCabinet;
         this.fixed = fixed;
+        this.intakeOddsFactor = intakeOddsFactor;
     }
 
     /**
-     * A hose that is tried.
+     * A hose that is tried, or that was put on.
      *
      * @param leakMm width of another inlet left open; 0 when all are plugged
      * @param mouth air at its mouth; null for ordinary outdoor air
+     * @param isOn whether it is on the skimmer already, and may let in more than is known of
      */
     public record Hose(
-            AirLine line, double leakMm, @Nullable DailyAir mouth) {
+            AirLine line, double leakMm, @Nullable DailyAir mouth, boolean isOn) {
         private AirLine.Drawn drawn(Skimmer by) {
             return line.withLeak(by.airDrawLPerH(), by.assumed().suctionPa(), leakMm);
+        }
+
+        /** What comes through it. */
+        IntakeAir.Share expected(Skimmer by) {
+            return IntakeAir.Share.atMost(drawn(by).lineShare());
         }
 
         /** Share of the draw that a skimmer keeps through it: a band where its suction is not known. */
@@ -101,9 +111,14 @@ public final class SkimmerRig {
     /** Share of what it breathes that comes through the hose. */
     public double outdoorShare() {
         if (hose != null) {
-            return (1 - secondInlet) * hose.drawn(skimmer).lineShare();
+            IntakeAir.Share expected = hose.expected(skimmer);
+            return (1 - secondInlet) * (hose.isOn ? asItIs(expected) : expected.outdoors());
         }
-        return fixed == null ? 0 : (1 - secondInlet) * fixed.fromOutdoors();
+        return fixed == null ? 0 : (1 - secondInlet) * asItIs(fixed.fromOutdoors());
+    }
+
+    private double asItIs(IntakeAir.Share expected) {
+        return IntakeAir.withOdds(expected.outdoors(), intakeOddsFactor);
     }
 
     SkimmerAir part(Setup setup, TankParameters metabolism, LightCourse lamps, LocalHours local) {

@@ -107,7 +107,7 @@ class TwinFitTest {
     @Test
     void lampsThatAreAnHourLateAreFoundOut() {
         List<TwinState> late = Logged.states(
-                Logged.TANK.corrected(new TankParameters(1, 1, 1, 1, 0, 0, 1, 1, 1, 1)), TRUTH, DAYS, ROOM);
+                Logged.TANK.corrected(new TankParameters(1, 1, 1, 1, 0, 0, 1, 1, 1, 1, 1)), TRUTH, DAYS, ROOM);
         FittedTank fitted = Logged.fit(Logged.TANK, Logged.log(Logged.ph(late), ROOM));
         assertThat(of(fitted, Unknown.LAMPS).size()).isCloseTo(1, within(0.15));
     }

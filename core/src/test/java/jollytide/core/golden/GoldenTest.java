@@ -13,6 +13,7 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import jollytide.core.air.AirLine;
 import jollytide.core.air.Enclosure;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.RoomDay;
@@ -98,7 +99,10 @@ class GoldenTest {
                 new Enclosure(in.cabinetLPerH),
                 new Skimmer(in.skimmerLPerH),
                 true,
-                new FixedLine(new AirLine(4, 12.7, 2.5), in.skimmerKept * in.skimmerLPerH, in.outdoorShare),
+                new FixedLine(
+                        new AirLine(4, 12.7, 2.5),
+                        in.skimmerKept * in.skimmerLPerH,
+                        new IntakeAir.Share(in.outdoorShare, 1)),
                 in.outdoorPpm,
                 new RoomDay(new DailyAir(Arrays.stream(in.roomPpm).boxed().collect(Collectors.toList())), 0.4),
                 new LightClock(LocalTime.of((int) in.lightsOnH, 0), LocalTime.of((int) in.lightsOffH, 0), true, (int)

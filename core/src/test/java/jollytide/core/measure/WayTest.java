@@ -226,7 +226,7 @@ class WayTest {
     @Test
     void aHosesKeepIsABandUnlessTheSuctionIsKnown() {
         AirLine line = new AirLine(6, 9.5, 2.5);
-        SkimmerRig.Hose hose = new SkimmerRig.Hose(line, 0, null);
+        SkimmerRig.Hose hose = new SkimmerRig.Hose(line, 0, null, false);
         Skimmer assumed = new Skimmer(400);
         assertThat(hose.kept(assumed)).isEqualTo(line.keptAssumed(400));
         assertThat(hose.boreKeeping(0.95, assumed))

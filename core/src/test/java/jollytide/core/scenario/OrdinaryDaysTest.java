@@ -13,6 +13,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.stream.IntStream;
 import jollytide.core.air.AirLine;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.air.People;
 import jollytide.core.air.RoomAir;
 import jollytide.core.description.DailyAir;
@@ -284,13 +285,13 @@ class OrdinaryDaysTest {
     void aHoseThatStaysIsTakenAsMeasured() {
         double none = troughWith(null);
         double clear = troughWith(new FixedLine(HALF_INCH, null, null));
-        double leaking = troughWith(new FixedLine(HALF_INCH, null, 0.12));
+        double leaking = troughWith(new FixedLine(HALF_INCH, null, new IntakeAir.Share(0.12, 0.5)));
         double choked = troughWith(new FixedLine(HALF_INCH, 150.0, null));
         assertThat(clear - none).isGreaterThan(0.05);
         assertThat(leaking - none).isBetween(0.0, 0.3 * (clear - none));
         assertThat(choked).isBetween(none - 0.1, clear - 0.02);
         assertThatThrownBy(() -> new FixedLine(HALF_INCH, 0.0, null)).isInstanceOf(InputException.class);
-        assertThatThrownBy(() -> new FixedLine(HALF_INCH, null, 1.2)).isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> new IntakeAir.Share(1.2, 0.5)).isInstanceOf(InputException.class);
     }
 
     /** A closed loop leaks: asked for no fresh air at all, it is taken as the few per cent that seep in anyway. */

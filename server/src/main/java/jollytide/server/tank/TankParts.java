@@ -8,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import jollytide.core.air.AirLine;
 import jollytide.core.air.Enclosure.Door;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.description.FixedLine;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.exchange.Fall;
@@ -186,7 +187,7 @@ public record TankParts(
      *
      * @param outdoorShare of what is breathed, from CO2 at the intake; null when not measured
      */
-    public @Nullable FixedLine fixedLine(@Nullable Double outdoorShare) {
+    public @Nullable FixedLine fixedLine(IntakeAir.@Nullable Share outdoorShare) {
         return skimmerLine == null ? null : new FixedLine(skimmerLine.toCore(), skimmerLine.drawnLPerH(), outdoorShare);
     }
 

@@ -161,18 +161,20 @@ class BenchService {
      *
      * @param keptShare of the skimmer's free draw
      * @param drawMeasured whether that was measured; else from length and bore
-     * @param outdoorShare of what is breathed, from CO2 at the intake; null when not measured, and everything is assumed
+     * @param outdoorShare of what is breathed, before the log is asked
+     * @param shareMeasured whether that is from CO2 at the intake; else assumed
      */
-    record HoseView(
-            double keptShare,
-            boolean drawMeasured,
-            @Nullable Double outdoorShare) {
+    record HoseView(double keptShare, boolean drawMeasured, double outdoorShare, boolean shareMeasured) {
         static @Nullable HoseView of(Setup setup) {
             FixedLine line = setup.line();
             Skimmer skimmer = setup.skimmer();
             return line == null || skimmer == null
                     ? null
-                    : new HoseView(line.kept(skimmer), line.drawnLPerH() != null, line.outdoorShare());
+                    : new HoseView(
+                            line.kept(skimmer),
+                            line.drawnLPerH() != null,
+                            line.fromOutdoors().outdoors(),
+                            line.outdoorShare() != null);
         }
     }
 

@@ -17,6 +17,7 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import jollytide.core.air.RoomAir;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
@@ -163,16 +164,19 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                         && (e.until() == null || t.isBefore(e.until().plus(Experiment.RECOVERY))));
     }
 
-    /** With what is known of the probe in the middle of the log: its ± is taken for two standard deviations. */
-    static Priors priors(TankLog log, ProbeHistory probe) {
+    /**
+     * With what is known of the probe in the middle of the log: its ± is taken for two standard deviations.
+     *
+     * @param airChangesKnown whether the keeper says how often the room's air is changed
+     */
+    static Priors priors(TankLog log, ProbeHistory probe, boolean airChangesKnown) {
+        Priors assumed = airChangesKnown ? Priors.ASSUMED.withAirChanges(RoomAir.OWN_LN_DEVIATION) : Priors.ASSUMED;
         if (log.ph().isEmpty()) {
-            return Priors.ASSUMED;
+            return assumed;
         }
         Reading middle = log.ph().get(log.ph().size() / 2);
         OptionalDouble known = probe.uncertainty(middle.at(), middle.value());
-        return known.isPresent()
-                ? Priors.ASSUMED.withProbe(known.getAsDouble() / 2, Priors.ASSUMED.probePhPerDay())
-                : Priors.ASSUMED;
+        return known.isPresent() ? assumed.withProbe(known.getAsDouble() / 2, assumed.probePhPerDay()) : assumed;
     }
 
     /** As what the tank stood in each stretch between its changes, where that is not what it is now. */

@@ -7,7 +7,6 @@ import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import jollytide.core.air.Enclosure;
@@ -87,7 +86,7 @@ public final class SetupOfTank {
                 RoomAir.airChangesPerH(tank.room().airChangesPerH()).value();
         RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
                 .orElseGet(() -> estimatedRoom(tank, assumed.outdoorPpm(), changesPerH));
-        Double outdoorShare = outdoorShare(tank, ofTank, water, pressure);
+        IntakeAir.Share outdoorShare = outdoorShare(tank, ofTank, water, pressure);
         Function<Tank, Setup> as = described -> of(
                 described,
                 water,
@@ -102,7 +101,8 @@ public final class SetupOfTank {
     }
 
     /** What CO2 at the intake says of a hose, beside what the room's meter said then. Null where one of them is missing. */
-    private static @Nullable Double outdoorShare(Tank tank, LogSnapshot ofTank, Seawater water, double pressure) {
+    private static IntakeAir.@Nullable Share outdoorShare(
+            Tank tank, LogSnapshot ofTank, Seawater water, double pressure) {
         ReadingRow intake =
                 ofTank.latest(Quantity.CO2, Place.INTAKE, TwinBook.LOOKED_BACK).orElse(null);
         if (intake == null) {
@@ -116,12 +116,10 @@ public final class SetupOfTank {
         return ofTank.halfHours(Quantity.CO2, Place.ROOM).stream()
                 .filter(h -> apart.apply(h).compareTo(SAME_AIR) <= 0)
                 .min(Comparator.comparing(apart))
-                .map(h -> IntakeAir.outdoorShare(
+                .map(h -> IntakeAir.share(
                         h.mean(water, pressure),
                         intake.standard(water, pressure).value(),
                         outdoors))
-                .filter(OptionalDouble::isPresent)
-                .map(OptionalDouble::getAsDouble)
                 .orElse(null);
     }
 
@@ -144,7 +142,7 @@ public final class SetupOfTank {
             double alkalinity,
             double pressureHpa,
             RoomDay room,
-            @Nullable Double outdoorShare,
+            IntakeAir.@Nullable Share outdoorShare,
             ZoneId zone) {
         TankParts parts = tank.parts();
         return new Setup(

@@ -306,7 +306,8 @@ public class TwinBook {
                             setup,
                             TankParameters.of(tank.parts().lives()),
                             toFit.log(),
-                            LogToFit.priors(toFit.log(), ofTank.probe()),
+                            LogToFit.priors(
+                                    toFit.log(), ofTank.probe(), tank.room().airChangesPerH() != null),
                             start(tank, ofTank.at())),
                     ofTank.at(),
                     toFit.log().tells() ? null : toFit.tooLittle(tank, ofTank, setup));

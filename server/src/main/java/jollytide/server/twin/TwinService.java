@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.air.IntakeAir;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.Decision;
 import jollytide.core.fit.Experiment;
@@ -13,6 +14,7 @@ import jollytide.core.fit.FittedTank;
 import jollytide.core.fit.FittedTank.Learned;
 import jollytide.core.fit.Reading;
 import jollytide.core.fit.Unknown;
+import jollytide.core.measure.Setup;
 import jollytide.server.event.EventView;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
@@ -39,7 +41,7 @@ class TwinService {
 
     /**
      * An unknown before and after the log, in its own quantity: oxygen that is breathed or made (mmol/(L·h)), a factor
-     * over what is expected, or by how much something is off.
+     * over what is expected, a share of what is breathed (0 to 1), or by how much something is off.
      *
      * @param before what holds it in nine of ten tanks of that kind and description
      * @param after what holds it in nine of ten tanks that could be behind the log
@@ -135,7 +137,7 @@ class TwinService {
                 fit.dispersion(),
                 known.setup().life().fish().oxygenMmolPerH(known.setup().water().temperatureC())
                         / known.setup().netVolumeL(),
-                fit.learned().stream().map(l -> view(l, fit)).toList(),
+                fit.learned().stream().map(l -> view(l, fit, known.setup())).toList(),
                 fit.alike(),
                 known.open().stream().map(OpenView::of).toList(),
                 known.experiments().stream().map(ExperimentView::of).toList(),
@@ -155,7 +157,15 @@ class TwinService {
         return day.plusDays(1).atStartOfDay(zone).toInstant();
     }
 
-    private static LearnedView view(Learned learned, FittedTank fit) {
+    private static LearnedView view(Learned learned, FittedTank fit, Setup setup) {
+        if (learned.unknown() == Unknown.INTAKE) {
+            return new LearnedView(
+                    learned.unknown(),
+                    learned.unknown().label(),
+                    ofAir(learned.before90(), setup),
+                    ofAir(learned.after90(), setup),
+                    learned.learnt());
+        }
         double unit = fit.unit(learned.unknown());
         return new LearnedView(
                 learned.unknown(),
@@ -163,5 +173,14 @@ class TwinService {
                 learned.before90().times(unit),
                 learned.after90().times(unit),
                 learned.learnt());
+    }
+
+    /** Factors of odds as shares of what is breathed. */
+    private static Estimate ofAir(Estimate odds, Setup setup) {
+        double expected = setup.intake().orElseThrow().outdoors();
+        return new Estimate(
+                IntakeAir.withOdds(expected, odds.value()),
+                IntakeAir.withOdds(expected, odds.low()),
+                IntakeAir.withOdds(expected, odds.high()));
     }
 }

@@ -252,7 +252,7 @@ class BenchTest extends ServerTest {
         String tank = "/tanks/" + Samples.tank(keeper);
         String living =
                 "[{\"skimmerFactor\":1,\"surfaceFactor\":1,\"respirationMmolPerLPerH\":0.018,\"photosynthesisMmolPerLPerH\":0.034,"
-                        + "\"alkalinityOffMeqPerL\":0,\"roomOffPpm\":0,\"roomExcessFactor\":1,\"airChangesFactor\":1,\"lampsLateH\":0,\"useFactor\":1}]";
+                        + "\"alkalinityOffMeqPerL\":0,\"roomOffPpm\":0,\"roomExcessFactor\":1,\"airChangesFactor\":1,\"lampsLateH\":0,\"useFactor\":1,\"intakeOddsFactor\":1}]";
         String path = tank + "/bench/forecast";
         String body = "{\"tanks\":" + living + ",\"variants\":[%s]}";
         assertThat(keeper.post(path, body.formatted(Sets.one("outdoor-line", "lengthM=-1", "boreMm=6")))
@@ -363,6 +363,9 @@ class BenchTest extends ServerTest {
                         .path("keptShare")
                         .asDouble())
                 .isEqualTo(0.8);
+        JsonNode assumed = intake(keeper, tank).path("before");
+        assertThat(assumed.path("value").asDouble()).isCloseTo(0.95, within(1e-9));
+        assertThat(assumed.path("low").asDouble()).isCloseTo(0.62, within(0.01));
         String at = PRESENT.minusSeconds(3600).toString();
         Visitor.Answer entered = keeper.post(tank + "/readings", """
                 {"at":"%s","values":[
@@ -373,6 +376,19 @@ class BenchTest extends ServerTest {
         JsonNode measured = keeper.get(tank + "/bench").body().path("hose");
         assertThat(measured.path("outdoorShare").asDouble()).isCloseTo(0.12, within(0.005));
         assertThat(measured.path("drawMeasured").asBoolean()).isTrue();
+        JsonNode known = intake(keeper, tank).path("before");
+        assertThat(known.path("value").asDouble()).isCloseTo(0.12, within(0.005));
+        assertThat(known.path("high").asDouble() - known.path("low").asDouble()).isLessThan(0.35);
+    }
+
+    private static JsonNode intake(Visitor keeper, String tank) {
+        return keeper.get(tank + "/twin")
+                .body()
+                .path("unknowns")
+                .valueStream()
+                .filter(u -> u.path("unknown").asString().equals("INTAKE"))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** A day that its keeper left out is not learnt from, and counts again once that is taken back. */
