@@ -84,7 +84,10 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
           {width > 0 && (
             <KnownDrawing
               unknowns={twin.unknowns}
-              says={(unknown) => ({ range: after(unknown, units), how: how(unknown) })}
+              says={(unknown) => ({
+                range: after(unknown, units),
+                how: how(unknown, twin.useDosed),
+              })}
               width={width}
             />
           )}

@@ -59,6 +59,14 @@ it('says what comes through a hose as a share, placed by its odds', () => {
   expect(standing(0.996, hose)).toBeCloseTo(1, 1);
 });
 
+it('says a use of alkalinity by the day, and whether doses and tests tell it', () => {
+  const use = unknown('USE', band(0.07, 0.078, 0.0857), false);
+  expect(after(use, METRIC)).toBe('0.20 to 0.24 dKH a day');
+  expect(how(use)).toBe('as described');
+  expect(how(use, true)).toBe('doses and tests');
+  expect(how({ ...use, learnt: true }, true)).toBe('learned');
+});
+
 it('says how each is known', () => {
   expect(how(unknown('SKIMMER', band(0.9, 1, 1.1)))).toBe('learned');
   expect(how(unknown('SKIMMER', band(0.5, 1, 2), false))).toBe('as described');
@@ -116,6 +124,7 @@ it('claims nothing without a log', () => {
     halfHours: 0,
     scatterPh: 0,
     dispersion: 1,
+    useDosed: false,
     fishMmolPerLPerH: 0,
     unknowns: [unknown('RESPIRATION', band(0.008, 0.018, 0.04), false)],
     alike: [],

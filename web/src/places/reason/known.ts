@@ -45,10 +45,15 @@ export function after(unknown: Unknown, units: Units): string {
     case 'SKIMMER':
     case 'ROOM_EXCESS':
     case 'AIR_CHANGES':
-    case 'USE':
       return `× ${between(low.toFixed(2), high.toFixed(2))}`;
     case 'INTAKE':
       return `${between(hundredths(low), hundredths(high))} % outdoor air`;
+    case 'USE': {
+      const unit = units.alkalinity;
+      const { label, digits } = ALKALINITY[unit];
+      const shown = (meq: number) => alkalinityFromMeq(meq, unit).toFixed(digits + 1);
+      return `${between(shown(low), shown(high))} ${label} a day`;
+    }
     case 'ALKALINITY': {
       const unit = units.alkalinity;
       const { label, digits } = ALKALINITY[unit];
@@ -68,7 +73,10 @@ export function after(unknown: Unknown, units: Units): string {
   }
 }
 
-export const how = (unknown: Unknown) => (unknown.learnt ? 'learned' : unlearnt[unknown.unknown]);
+export function how(unknown: Unknown, useDosed = false): string {
+  if (unknown.learnt) return 'learned';
+  return unknown.unknown === 'USE' && useDosed ? 'doses and tests' : unlearnt[unknown.unknown];
+}
 
 /** What a decision is open by, in words. */
 export function openness(open: Pick<Open, 'decision' | 'value'>): string {

@@ -91,6 +91,24 @@ public record Priors(
                 oxygenMgPerL);
     }
 
+    /** With a use of alkalinity that doses and tests tell. */
+    public Priors withUse(double ln) {
+        return new Priors(
+                metabolism,
+                surfaces,
+                skimmer,
+                alkalinityMeqPerL,
+                alkalinityUntestedMeqPerL,
+                roomMeterPpm,
+                roomUnmeasured,
+                airChanges,
+                lampsH,
+                ln,
+                probePh,
+                probePhPerDay,
+                oxygenMgPerL);
+    }
+
     double of(Unknown unknown, Setup setup, TankLog log) {
         return switch (unknown) {
             case RESPIRATION, PHOTOSYNTHESIS -> metabolism;

@@ -122,15 +122,20 @@ public record Setup(
 
     /** The same tank with other measures standing on it. */
     public Setup with(MeasureSet stands) {
-        return with(life, stands);
+        return with(life, source, stands);
     }
 
     /** The same tank with other animals. */
     public Setup with(Life lives) {
-        return with(lives, standing);
+        return with(lives, source, standing);
     }
 
-    private Setup with(Life lives, MeasureSet stands) {
+    /** The same tank with animals that use so much, meq/(L·day), as it is dosed from such a source. */
+    public Setup dosed(double useMeqPerLPerDay, AlkalinitySource from) {
+        return with(life.withUse(Math.min(Life.MOST_USE_MEQ_PER_L_PER_DAY, useMeqPerLPerDay)), from, standing);
+    }
+
+    private Setup with(Life lives, AlkalinitySource from, MeasureSet stands) {
         return new Setup(
                 netVolumeL,
                 water,
@@ -146,7 +151,7 @@ public record Setup(
                 room,
                 light,
                 lives,
-                source,
+                from,
                 reactor,
                 refugiumLight,
                 zone,

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.doses.LineHistory;
 import jollytide.core.doses.Solution;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
@@ -24,7 +25,6 @@ import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlan;
 import jollytide.server.dose.DoseViews.ReadIn;
-import jollytide.server.dose.LineNote;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventService;
 import jollytide.server.event.NewEvent;
@@ -182,7 +182,7 @@ class DemoHome implements SmartInitializingSingleton {
                     line,
                     new NewLineNote(
                             n.at().toString(),
-                            LineNote.Kind.valueOf(n.seen().name()),
+                            LineHistory.What.valueOf(n.seen().name()),
                             levelled ? n.ml() : null,
                             levelled ? ReadIn.ML : null,
                             n.note()));
@@ -191,7 +191,7 @@ class DemoHome implements SmartInitializingSingleton {
                 keeper,
                 tank,
                 line,
-                new NewLineNote(can.bled().toString(), LineNote.Kind.CHANGED, null, null, "air bled from the line"));
+                new NewLineNote(can.bled().toString(), LineHistory.What.CHANGED, null, null, "air bled from the line"));
     }
 
     /** The 400 g on room air that the history tells of, with the colours that Mira read. */

@@ -5,18 +5,14 @@ import static jollytide.core.units.Quantities.within;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import jollytide.core.doses.Creep;
-import jollytide.core.doses.Delivered;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.DosedLine;
-import jollytide.core.doses.Hold;
+import jollytide.core.doses.LineHistory.State;
+import jollytide.core.doses.LineHistory.What;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.MixingCard;
 import jollytide.core.doses.NextStep;
@@ -32,7 +28,6 @@ import jollytide.server.dose.DoseViews.ClockedDoses;
 import jollytide.server.dose.DoseViews.CreepView;
 import jollytide.server.dose.DoseViews.DosesView;
 import jollytide.server.dose.DoseViews.HoldView;
-import jollytide.server.dose.DoseViews.LineState;
 import jollytide.server.dose.DoseViews.LineView;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
@@ -41,6 +36,7 @@ import jollytide.server.dose.DoseViews.NewTimes;
 import jollytide.server.dose.DoseViews.NoteOfLine;
 import jollytide.server.dose.DoseViews.ReadIn;
 import jollytide.server.dose.DoseViews.UseView;
+import jollytide.server.dose.LineBook.Known;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingService;
@@ -57,9 +53,6 @@ public class DoseService {
     private static final int MOST_LINES = 20;
     private static final int MOST_NOTES = 2000;
     private static final Duration UNDONE_WITHIN = Duration.ofMinutes(10);
-    /** What is said of likely causes rests on what was noted in so many days. */
-    private static final Duration LATELY = Duration.ofDays(14);
-
     /** A kitchen scale, g, and the solution's density, as a share. From memory. */
     private static final double SCALE_G = 2;
 
@@ -71,6 +64,7 @@ public class DoseService {
 
     private final DosingLines lines;
     private final LineNotes notes;
+    private final LineBook book;
     private final TankService tanks;
     private final ReadingService readings;
     private final PlanRules plans;
@@ -80,6 +74,7 @@ public class DoseService {
     DoseService(
             DosingLines lines,
             LineNotes notes,
+            LineBook book,
             TankService tanks,
             ReadingService readings,
             PlanRules plans,
@@ -87,6 +82,7 @@ public class DoseService {
             Clock clock) {
         this.lines = lines;
         this.notes = notes;
+        this.book = book;
         this.tanks = tanks;
         this.readings = readings;
         this.plans = plans;
@@ -94,12 +90,9 @@ public class DoseService {
         this.clock = clock;
     }
 
-    /** A line with what was seen of it, and what that comes to. */
-    private record Known(DosingLine line, List<LineNote> noted, DosedLine dosed) {}
-
     public DosesView list(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
-        List<Known> all = known(tank);
+        List<Known> all = book.of(tank);
         List<DosingLine> kept = all.stream().map(Known::line).toList();
         LineRules rules = plans.rules(tank);
         double litres = rules.litres();
@@ -130,8 +123,8 @@ public class DoseService {
      */
     private static @Nullable NextStep next(
             LineRules rules, Known known, List<DosingLine> kept, UseView use, Instant now) {
-        LineState state = state(known.noted(), known.dosed().runs());
-        boolean healthy = state == LineState.AS_PLANNED || state == LineState.NOT_KNOWN;
+        State state = known.history().state(known.dosed());
+        boolean healthy = state == State.AS_PLANNED || state == State.NOT_KNOWN;
         boolean bringsMost = kept.stream()
                 .max(Comparator.comparingDouble((DosingLine l) -> l.meqPerDay(now))
                         .thenComparing(l -> l.id))
@@ -150,36 +143,14 @@ public class DoseService {
     /** The lines alone, those in use first. */
     public List<LineView> lines(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
-        return known(tank).stream()
+        return book.of(tank).stream()
                 .map(known -> view(known, tank.netVolumeL(), List.of(), null))
                 .toList();
     }
 
     /** As planned and as their reservoirs show them, those that have ended, too. */
     public List<DosedLine> dosed(Tank tank) {
-        return known(tank).stream().map(Known::dosed).toList();
-    }
-
-    private List<Known> known(Tank tank) {
-        List<DosingLine> all = lines.findAllOf(tank.id());
-        List<Hold> held = all.isEmpty() ? List.of() : holds.of(tank);
-        Map<UUID, List<LineNote>> noted =
-                noted(all.stream().map(l -> l.id).toList()).stream().collect(Collectors.groupingBy(n -> n.lineId));
-        return all.stream()
-                .sorted(Comparator.comparing((DosingLine l) -> l.endedAt != null)
-                        .thenComparing(l -> l.name))
-                .map(line -> known(line, noted.getOrDefault(line.id, List.of()), held))
-                .toList();
-    }
-
-    private Known known(DosingLine line, List<LineNote> noted, List<Hold> held) {
-        Schedule schedule = line.schedule().held(held, clock.instant());
-        ReservoirLevel last = noted.stream()
-                .filter(n -> n.ml != null)
-                .reduce((earlier, later) -> later)
-                .map(DoseService::level)
-                .orElse(null);
-        return new Known(line, noted, new DosedLine(line.solution(), schedule, runs(noted, schedule), last));
+        return book.of(tank).stream().map(Known::dosed).toList();
     }
 
     @Transactional
@@ -260,7 +231,7 @@ public class DoseService {
     public UUID note(UUID keeperId, UUID tankId, UUID lineId, NewLineNote body) {
         Tank tank = tanks.tank(keeperId, tankId);
         DosingLine line = line(tank, lineId);
-        List<LineNote> before = noted(List.of(line.id));
+        List<LineNote> before = book.noted(List.of(line.id));
         if (before.size() >= MOST_NOTES) {
             throw new InputException("at", MOST_NOTES, "at most " + MOST_NOTES, "This line has too many notes.");
         }
@@ -270,9 +241,9 @@ public class DoseService {
         note.at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
         note.kind = body.kind();
         note.note = body.note().strip();
-        if (body.kind() == LineNote.Kind.LEVEL || body.kind() == LineNote.Kind.FILLED) {
+        if (body.kind() == What.LEVEL || body.kind() == What.FILLED) {
             level(line, note, body);
-            if (body.kind() == LineNote.Kind.LEVEL) {
+            if (body.kind() == What.LEVEL) {
                 mustNotRise(before, note);
             }
         }
@@ -280,7 +251,7 @@ public class DoseService {
     }
 
     private static void level(DosingLine line, LineNote note, NewLineNote body) {
-        if (body.value() == null && body.kind() == LineNote.Kind.LEVEL) {
+        if (body.value() == null && body.kind() == What.LEVEL) {
             throw new InputException("value", 0, "a level", "The level is missing.");
         }
         double deviationMl = Math.min(ReservoirLevel.AT_MARKS_ML, Math.max(1, line.vesselMl / 100));
@@ -374,17 +345,11 @@ public class DoseService {
         return lines.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("line"));
     }
 
-    private List<LineNote> noted(List<UUID> lineIds) {
-        return notes.findByLineIdIn(lineIds).stream()
-                .sorted(Comparator.comparing((LineNote n) -> n.at).thenComparing(n -> n.kind))
-                .toList();
-    }
-
     private LineView view(Known known, double litres, List<String> stopped, @Nullable NextStep next) {
         DosingLine line = known.line();
         List<LineNote> noted = known.noted();
         DosedLine dosed = known.dosed();
-        LineState state = state(noted, dosed.runs());
+        State state = known.history().state(dosed);
         // What is planned, also while a hold lasts.
         double mlPerDay = line.schedule().mlPerDay(clock.instant());
         return new LineView(
@@ -411,68 +376,9 @@ public class DoseService {
                 dosed.runs(),
                 state,
                 dosed.daysLeft(clock.instant()),
-                state == LineState.SHORT ? lookFor(noted) : List.of(),
+                state == State.SHORT ? known.history().lookFor(clock.instant()) : List.of(),
                 next,
                 line.endedAt);
-    }
-
-    /** After a change nothing is known of the line yet; a filling leaves it as it was. */
-    private static LineState state(List<LineNote> noted, List<Delivered> runs) {
-        if (runs.isEmpty()) {
-            return LineState.NOT_KNOWN;
-        }
-        Delivered last = runs.get(runs.size() - 1);
-        if (noted.stream().anyMatch(n -> n.kind == LineNote.Kind.CHANGED && n.at.isAfter(last.until()))) {
-            return LineState.NOT_KNOWN;
-        }
-        return last.fallsShort() ? LineState.SHORT : last.tooMuch() ? LineState.TOO_MUCH : LineState.AS_PLANNED;
-    }
-
-    private static ReservoirLevel level(LineNote n) {
-        return new ReservoirLevel(n.at, n.ml, n.deviationMl);
-    }
-
-    /** Levels from one filling or change to the next; what was filled in is the first of them. */
-    private static List<Delivered> runs(List<LineNote> noted, Schedule schedule) {
-        List<List<ReservoirLevel>> runs = new ArrayList<>();
-        List<ReservoirLevel> run = new ArrayList<>();
-        for (LineNote n : noted) {
-            if (n.kind == LineNote.Kind.FILLED || n.kind == LineNote.Kind.CHANGED) {
-                runs.add(run);
-                ReservoirLevel last = run.isEmpty() ? null : run.get(run.size() - 1);
-                run = new ArrayList<>();
-                // What it held when something was changed is where the next run begins.
-                if (n.kind == LineNote.Kind.CHANGED && last != null && last.at().equals(n.at)) {
-                    run.add(last);
-                }
-            }
-            if (n.ml != null) {
-                run.add(level(n));
-            }
-        }
-        runs.add(run);
-        return runs.stream()
-                .filter(levels -> levels.size() > 1)
-                .flatMap(levels -> Stream.ofNullable(Delivered.of(levels, schedule)))
-                .toList();
-    }
-
-    private List<String> lookFor(List<LineNote> noted) {
-        Instant lately = clock.instant().minus(LATELY);
-        boolean bubbles = noted.stream().anyMatch(n -> n.kind == LineNote.Kind.BUBBLES && n.at.isAfter(lately));
-        boolean changed = noted.stream().anyMatch(n -> n.kind == LineNote.Kind.CHANGED && n.at.isAfter(lately));
-        String air = "Air in the line: bubbles in the tube, a fitting that is not tight. Purge it for half a minute and"
-                + " look again; tape or a new fitting, or one straight tube.";
-        String fitting = "What was changed last: a fitting, a tube, where it ends.";
-        String tube = "The pump's tube or head: soft, flat, or old. A cylinder under its end shows what it gives.";
-        String clogged = "A crust or sediment where it draws or ends, above all of limewater.";
-        return Stream.of(
-                        bubbles ? Stream.of(air) : Stream.<String>of(),
-                        changed ? Stream.of(fitting) : Stream.<String>of(),
-                        Stream.of(air, tube, clogged))
-                .flatMap(causes -> causes)
-                .distinct()
-                .toList();
     }
 
     private UseView use(Tank tank, List<DosedLine> all, double litres) {

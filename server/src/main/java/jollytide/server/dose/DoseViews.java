@@ -13,6 +13,7 @@ import jollytide.core.doses.Creep;
 import jollytide.core.doses.Delivered;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.Hold;
+import jollytide.core.doses.LineHistory;
 import jollytide.core.doses.NextStep;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Solution;
@@ -91,7 +92,7 @@ public final class DoseViews {
      */
     public record NewLineNote(
             @NotNull @Size(max = 40) String at,
-            @NotNull LineNote.Kind kind,
+            @NotNull LineHistory.What kind,
             @Nullable Double value,
             @Nullable ReadIn readIn,
             @NotNull @Size(max = 200) String note) {}
@@ -100,18 +101,9 @@ public final class DoseViews {
     public record NoteOfLine(
             UUID id,
             Instant at,
-            LineNote.Kind kind,
+            LineHistory.What kind,
             @Nullable Double ml,
             String note) {}
-
-    /** What its levels say of a line. */
-    public enum LineState {
-        /** Too few levels since the last filling or change. */
-        NOT_KNOWN,
-        AS_PLANNED,
-        SHORT,
-        TOO_MUCH
-    }
 
     /**
      * A line.
@@ -143,7 +135,7 @@ public final class DoseViews {
             double calciumMgPerLPerDay,
             List<NoteOfLine> notes,
             List<Delivered> runs,
-            LineState state,
+            LineHistory.State state,
             @Nullable Estimate daysLeft,
             List<String> lookFor,
             @Nullable NextStep next,

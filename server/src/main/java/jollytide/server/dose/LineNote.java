@@ -7,6 +7,9 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import jollytide.core.doses.LineHistory;
+import jollytide.core.doses.ReservoirLevel;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 public class LineNote {
@@ -18,19 +21,18 @@ public class LineNote {
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "VARCHAR(20)")
-    Kind kind;
+    LineHistory.What kind;
 
     Double ml;
     Double deviationMl;
     String note;
 
-    /** What was seen or done; of the same moment in this order: what it held, then what was filled in. */
-    public enum Kind {
-        LEVEL,
-        FILLED,
-        /** Bubbles in the line. */
-        BUBBLES,
-        /** Something of the line: a fitting, a tube, the pump's head. */
-        CHANGED
+    /** What it held then; null where nobody looked. */
+    private @Nullable ReservoirLevel level() {
+        return ml == null ? null : new ReservoirLevel(at, ml, deviationMl);
+    }
+
+    LineHistory.Seen seen() {
+        return new LineHistory.Seen(at, kind, level());
     }
 }

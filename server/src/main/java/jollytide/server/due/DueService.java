@@ -11,8 +11,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.doses.LineHistory;
 import jollytide.server.dose.DoseService;
-import jollytide.server.dose.DoseViews.LineState;
 import jollytide.server.dose.DoseViews.LineView;
 import jollytide.server.due.Due.Subject;
 import jollytide.server.experiment.ExperimentService;
@@ -133,8 +133,8 @@ class DueService {
             return;
         }
         String name = tank.name() + ", " + line.name();
-        if (line.state() == LineState.SHORT || line.state() == LineState.TOO_MUCH) {
-            String what = line.state() == LineState.SHORT
+        if (line.state() == LineHistory.State.SHORT || line.state() == LineHistory.State.TOO_MUCH) {
+            String what = line.state() == LineHistory.State.SHORT
                     ? name + ": less arrives than is planned. Look at the line."
                     : name + ": more arrives than is planned. Stop it and look.";
             due.add(new Due("line-" + line.id(), what, today, true, Subject.DOSES, tank.id()));

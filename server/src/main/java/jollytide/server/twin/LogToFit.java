@@ -19,6 +19,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.air.RoomAir;
 import jollytide.core.description.RoomCourse;
+import jollytide.core.doses.KnownUse;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
@@ -168,9 +169,11 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
      * With what is known of the probe in the middle of the log: its ± is taken for two standard deviations.
      *
      * @param airChangesKnown whether the keeper says how often the room's air is changed
+     * @param use as doses and tests tell it; null where it is as described
      */
-    static Priors priors(TankLog log, ProbeHistory probe, boolean airChangesKnown) {
-        Priors assumed = airChangesKnown ? Priors.ASSUMED.withAirChanges(RoomAir.OWN_LN_DEVIATION) : Priors.ASSUMED;
+    static Priors priors(TankLog log, ProbeHistory probe, boolean airChangesKnown, @Nullable KnownUse use) {
+        Priors ofRoom = airChangesKnown ? Priors.ASSUMED.withAirChanges(RoomAir.OWN_LN_DEVIATION) : Priors.ASSUMED;
+        Priors assumed = use == null ? ofRoom : ofRoom.withUse(use.lnDeviation());
         if (log.ph().isEmpty()) {
             return assumed;
         }

@@ -16,9 +16,11 @@ import jollytide.core.air.RoomAir;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.TankParameters;
+import jollytide.core.doses.KnownUse;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.AlkalinityCourse;
+import jollytide.core.fit.Priors;
 import jollytide.core.measure.Setup;
 import jollytide.core.measure.Surroundings;
 import jollytide.core.media.MediaAssumptions;
@@ -62,10 +64,14 @@ public final class SetupOfTank {
             boolean alkalinityMeasured,
             boolean roomMeasured,
             Standing standing,
+            @Nullable KnownUse use,
             Function<Tank, Setup> as) {}
 
-    /** @param putOn the events that put something on it */
-    static Known known(Tank tank, LogSnapshot ofTank, List<EventView> putOn) {
+    /**
+     * @param putOn the events that put something on it
+     * @param dosed what doses and tests say that is used; null where they say nothing
+     */
+    static Known known(Tank tank, LogSnapshot ofTank, List<EventView> putOn, @Nullable KnownUse dosed) {
         Assumptions assumed = tank.assumptions();
         double pressure = tank.home().pressureHpa();
         Seawater typical = new Seawater(assumed.salinityPsu(), assumed.temperatureC());
@@ -87,17 +93,31 @@ public final class SetupOfTank {
         RoomDay day = room.map(air -> RoomDay.of(air, assumed.outdoorPpm(), changesPerH))
                 .orElseGet(() -> estimatedRoom(tank, assumed.outdoorPpm(), changesPerH));
         IntakeAir.Share outdoorShare = outdoorShare(tank, ofTank, water, pressure);
-        Function<Tank, Setup> as = described -> of(
-                described,
-                water,
-                alkalinity,
-                pressure,
-                day,
-                outdoorShare,
-                tank.home().zone());
+        boolean described = tank.parts().alkalinityUseDkhPerDay() != null;
+        KnownUse use = dosed != null && described && dosed.lnDeviation() > Priors.ASSUMED.use() ? null : dosed;
+        Function<Tank, Setup> as = then -> dosed(
+                of(
+                        then,
+                        water,
+                        alkalinity,
+                        pressure,
+                        day,
+                        outdoorShare,
+                        tank.home().zone()),
+                use);
         Setup bare = as.apply(tank);
         Standing standing = Standing.of(putOn, surroundings(tank, bare, MediaAssumptions.DEFAULT), room.isPresent());
-        return new Known(bare.with(standing.usualAt(ofTank.at())), tests.tested(), room.isPresent(), standing, as);
+        return new Known(bare.with(standing.usualAt(ofTank.at())), tests.tested(), room.isPresent(), standing, use, as);
+    }
+
+    /** What is dosed is not all: a reactor brings its own. */
+    private static Setup dosed(Setup setup, @Nullable KnownUse use) {
+        return use == null
+                ? setup
+                : setup.dosed(
+                        use.meqPerLPerDay()
+                                + Math.max(0, setup.reactorAsDescribed(r -> r).alkalinityMeq()),
+                        use.source());
     }
 
     /** What CO2 at the intake says of a hose, beside what the room's meter said then. Null where one of them is missing. */

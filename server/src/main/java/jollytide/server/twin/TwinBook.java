@@ -21,6 +21,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
+import jollytide.core.doses.KnownUse;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Method;
 import jollytide.core.exchange.SettlingTime;
@@ -66,6 +67,7 @@ public class TwinBook {
     private final LogSnapshots log;
     private final EventService events;
     private final ChapterBook chapters;
+    private final Dosed dosed;
     private final FitStore store;
     private final Clock clock;
     /** A home of sixty tanks, the most that one may have, is remembered whole. */
@@ -74,10 +76,11 @@ public class TwinBook {
     private final Recent<Fitting, Fitted> fits = new Recent<>(130);
     private final Recent<AsItIs, List<TwinState>> ahead = new Recent<>(12);
 
-    TwinBook(LogSnapshots log, EventService events, ChapterBook chapters, FitStore store, Clock clock) {
+    TwinBook(LogSnapshots log, EventService events, ChapterBook chapters, Dosed dosed, FitStore store, Clock clock) {
         this.log = log;
         this.events = events;
         this.chapters = chapters;
+        this.dosed = dosed;
         this.store = store;
         this.clock = clock;
     }
@@ -107,6 +110,7 @@ public class TwinBook {
      * @param start the last local midnight: from there forecasts run
      * @param fit what its log leaves of it
      * @param problem why it is not fitted, or what contradicts the description; null when nothing is to be said
+     * @param useDosed whether the use of alkalinity is from doses and tests; else as described
      * @param standing events whose measures are in the setup
      * @param troughs of the whole days since the tank is what it is now, pH; {@code peaks} likewise
      */
@@ -115,6 +119,7 @@ public class TwinBook {
             Instant start,
             boolean alkalinityMeasured,
             boolean roomMeasured,
+            boolean useDosed,
             Fitted fit,
             @Nullable String problem,
             List<EventView> standing,
@@ -210,7 +215,7 @@ public class TwinBook {
         LogSnapshot ofTank =
                 Objects.requireNonNull(log.of(List.of(was), from, then).get(was.id()));
         List<EventView> putOn = events.standing(List.of(was), from, since).getOrDefault(was.id(), List.of());
-        SetupOfTank.Known known = SetupOfTank.known(was, ofTank, putOn);
+        SetupOfTank.Known known = SetupOfTank.known(was, ofTank, putOn, use(was, then));
         Tank is = chapters.at(tank, since).tank();
         return known.as().apply(is).with(known.standing().usualAt(since));
     }
@@ -232,7 +237,11 @@ public class TwinBook {
         LogSnapshot ofTank =
                 Objects.requireNonNull(log.of(List.of(was), ago(from), until).get(tank.id()));
         List<EventView> putOn = events.standing(List.of(was), ago(from), until).getOrDefault(tank.id(), List.of());
-        return LogToFit.whole(ofTank, SetupOfTank.known(was, ofTank, putOn), then, from, until);
+        return LogToFit.whole(ofTank, SetupOfTank.known(was, ofTank, putOn, use(was, until)), then, from, until);
+    }
+
+    private @Nullable KnownUse use(Tank tank, Instant then) {
+        return dosed.use(List.of(tank), then).get(tank.id());
     }
 
     private List<ChapterBook.Stretch> until(Tank tank, Instant then) {
@@ -248,6 +257,7 @@ public class TwinBook {
         Map<UUID, LogSnapshot> logs = log.of(tanks, from, then);
         Map<UUID, List<EventView>> happened = events.between(tanks, from, then);
         Map<UUID, List<EventView>> putOn = events.standing(tanks, from, then);
+        Map<UUID, KnownUse> used = dosed.use(tanks, then);
         return tanks.stream()
                 .collect(Collectors.toMap(
                         Tank::id,
@@ -256,6 +266,7 @@ public class TwinBook {
                                 Objects.requireNonNull(logs.get(tank.id())),
                                 happened.getOrDefault(tank.id(), List.of()),
                                 putOn.getOrDefault(tank.id(), List.of()),
+                                used.get(tank.id()),
                                 Objects.requireNonNull(by.get(tank.id())))));
     }
 
@@ -295,8 +306,9 @@ public class TwinBook {
                 LogSnapshot ofTank,
                 List<EventView> happened,
                 List<EventView> putOn,
+                @Nullable KnownUse use,
                 List<ChapterBook.Stretch> chapters) {
-            SetupOfTank.Known known = SetupOfTank.known(tank, ofTank, putOn);
+            SetupOfTank.Known known = SetupOfTank.known(tank, ofTank, putOn, use);
             Setup setup = known.setup();
             LogToFit toFit = LogToFit.of(tank, ofTank, happened, known, chapters);
             return new Asked(
@@ -307,7 +319,7 @@ public class TwinBook {
                             TankParameters.of(tank.parts().lives()),
                             toFit.log(),
                             LogToFit.priors(
-                                    toFit.log(), ofTank.probe(), tank.room().airChangesPerH() != null),
+                                    toFit.log(), ofTank.probe(), tank.room().airChangesPerH() != null, known.use()),
                             start(tank, ofTank.at())),
                     ofTank.at(),
                     toFit.log().tells() ? null : toFit.tooLittle(tank, ofTank, setup));
@@ -321,6 +333,7 @@ public class TwinBook {
                     fitting.start(),
                     known.alkalinityMeasured(),
                     known.roomMeasured(),
+                    known.use() != null,
                     fitted,
                     joined(unfitting, ofFit),
                     known.standing().usualEvents(at),
@@ -402,7 +415,7 @@ public class TwinBook {
         LogSnapshot ofTank =
                 Objects.requireNonNull(log.of(List.of(tank), from, now).get(tank.id()));
         List<EventView> putOn = events.standing(List.of(tank), from, now).getOrDefault(tank.id(), List.of());
-        SetupOfTank.Known known = SetupOfTank.known(tank, ofTank, putOn);
+        SetupOfTank.Known known = SetupOfTank.known(tank, ofTank, putOn, use(tank, now));
         return new Stands(ofTank.at(), known.setup(), known.standing());
     }
 
@@ -441,7 +454,8 @@ public class TwinBook {
                 a -> new OrdinaryDays(setup, living).run(settled(setup, living, at), MeasureSet.NONE, a.length()));
     }
 
-    static Instant start(Tank tank, Instant now) {
+    /** The last local midnight. */
+    public static Instant start(Tank tank, Instant now) {
         ZoneId zone = tank.home().zone();
         return LocalDate.ofInstant(now, zone).atStartOfDay(zone).toInstant();
     }

@@ -41,7 +41,7 @@ class TwinService {
 
     /**
      * An unknown before and after the log, in its own quantity: oxygen that is breathed or made (mmol/(L·h)), a factor
-     * over what is expected, a share of what is breathed (0 to 1), or by how much something is off.
+     * over what is expected, alkalinity that is used (meq/(L·day)), a share of what is breathed (0 to 1), or by how much something is off.
      *
      * @param before what holds it in nine of ten tanks of that kind and description
      * @param after what holds it in nine of ten tanks that could be behind the log
@@ -101,6 +101,7 @@ class TwinService {
      * @param scatterPh of what is left over, standard deviation
      * @param dispersion by how much days differ more than half hours let expect, as a factor on variances
      * @param fishMmolPerLPerH oxygen that the described fish breathe, beside the reef
+     * @param useDosed whether the use of alkalinity is from doses that arrived and tests; else as described
      * @param experiments those that are allowed first, by what they tell for a keeper's time
      * @param alike what the log cannot tell apart, in words
      * @param standing events that put on what stands on the tank
@@ -114,6 +115,7 @@ class TwinService {
             double scatterPh,
             double dispersion,
             double fishMmolPerLPerH,
+            boolean useDosed,
             List<LearnedView> unknowns,
             List<String> alike,
             List<OpenView> open,
@@ -137,6 +139,7 @@ class TwinService {
                 fit.dispersion(),
                 known.setup().life().fish().oxygenMmolPerH(known.setup().water().temperatureC())
                         / known.setup().netVolumeL(),
+                known.useDosed(),
                 fit.learned().stream().map(l -> view(l, fit, known.setup())).toList(),
                 fit.alike(),
                 known.open().stream().map(OpenView::of).toList(),
@@ -166,7 +169,7 @@ class TwinService {
                     ofAir(learned.after90(), setup),
                     learned.learnt());
         }
-        double unit = fit.unit(learned.unknown());
+        double unit = learned.unknown() == Unknown.USE ? setup.useMeqPerLPerDay() : fit.unit(learned.unknown());
         return new LearnedView(
                 learned.unknown(),
                 learned.unknown().label(),

@@ -36,6 +36,9 @@ class FitStoreTest extends ServerTest {
     private ChapterBook chapters;
 
     @Autowired
+    private Dosed dosed;
+
+    @Autowired
     private FitStore store;
 
     @Autowired
@@ -43,7 +46,7 @@ class FitStoreTest extends ServerTest {
 
     /** A keeper's tank as another start would describe it: with nothing in memory. */
     private TwinBook.Described anotherStart(Tank tank) {
-        return new TwinBook(log, events, chapters, store, clock).describe(tank);
+        return new TwinBook(log, events, chapters, dosed, store, clock).describe(tank);
     }
 
     private Map<String, Object> row(UUID tank) {

@@ -15,6 +15,9 @@ class TwinTest extends ServerTest {
     /** From nine in ten to 99 in a hundred, by standard deviations of a normal distribution. */
     private static final double TO_99 = 2.576 / 1.645;
 
+    /** As docs/demo-history.md has it. */
+    private static final double USED_MEQ_PER_L = 0.077;
+
     private JsonNode twin(String tank) {
         Visitor visitor = visitor();
         visitor.post("/session/demo", "");
@@ -55,6 +58,18 @@ class TwinTest extends ServerTest {
         double up = TO_99 * (Math.log(after.path("high").asDouble()) - value);
         double down = TO_99 * (value - Math.log(after.path("low").asDouble()));
         assertThat(Math.log(truth - known)).as(after.toString()).isBetween(value - down, value + up);
+    }
+
+    /** What is planned for Lantern Reef would be more in its last weeks, had all of it arrived. */
+    @Test
+    void whatTheAnimalsUseIsFromDosesThatArrivedAndTests() {
+        JsonNode twin = twin("Lantern Reef");
+        assertThat(twin.path("useDosed").asBoolean()).isTrue();
+        JsonNode before = of(twin, "USE").path("before");
+        assertThat(before.path("low").asDouble()).isLessThan(USED_MEQ_PER_L);
+        assertThat(before.path("high").asDouble()).isGreaterThan(USED_MEQ_PER_L);
+        assertThat(before.path("high").asDouble() / before.path("low").asDouble())
+                .isLessThan(1.6);
     }
 
     @Test

@@ -1,0 +1,67 @@
+package jollytide.core.doses;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.fit.Reading;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the animals take out of the water, as doses that arrived and tests tell it.
+ *
+ * @param meqPerLPerDay of alkalinity
+ * @param lnDeviation how far that may be off: one standard deviation of its logarithm
+ * @param source that brought most of it
+ */
+public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySource source) {
+    /** Weekly tests of so long tell a use. From memory. */
+    public static final Duration WINDOW = Duration.ofDays(28);
+
+    /** Less than a hundredth of a dKH a day is no use. */
+    private static final double LEAST_MEQ_PER_L = 0.004;
+
+    private static final double NINETY = 1.645;
+    private static final double LEAST_DEVIATION = 0.03;
+    private static final double MOST_DEVIATION = 1;
+
+    /**
+     * @param tests of alkalinity up to then, meq/L, in their order
+     * @return null where nothing was dosed, nothing was used, or there are too few tests
+     */
+    public static @Nullable KnownUse of(List<DosedLine> lines, List<Reading> tests, double litres, Instant until) {
+        Instant from = until.minus(WINDOW);
+        Map<AlkalinitySource, Double> brought = new EnumMap<>(AlkalinitySource.class);
+        for (DosedLine line : lines) {
+            AlkalinitySource source = line.solution().source();
+            double meq = line.arrivedMl(from, until).value() * line.solution().meqPerMl();
+            if (source != null && meq > 0) {
+                brought.merge(source, meq, Double::sum);
+            }
+        }
+        if (brought.isEmpty()) {
+            return null;
+        }
+        Estimate arrived = DosedLine.arrivedPerDay(lines, from, until, solution -> solution.meqPerMl() / litres);
+        Use use = Use.of(
+                tests.stream()
+                        .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
+                        .toList(),
+                arrived,
+                Use.ALKALINITY_TEST);
+        if (use == null || use.perDay().value() < LEAST_MEQ_PER_L) {
+            return null;
+        }
+        Estimate perDay = use.perDay();
+        double deviation = (perDay.high() - perDay.low()) / 2 / NINETY / perDay.value();
+        AlkalinitySource most = brought.entrySet().stream()
+                .max(Comparator.comparingDouble(Map.Entry::getValue))
+                .orElseThrow()
+                .getKey();
+        return new KnownUse(perDay.value(), Math.max(LEAST_DEVIATION, Math.min(MOST_DEVIATION, deviation)), most);
+    }
+}

@@ -1,0 +1,117 @@
+package jollytide.core.doses;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What was seen of a line and done to it.
+ *
+ * @param seen in its order; of one moment in the order of {@link What}
+ */
+public record LineHistory(List<Seen> seen) {
+    /** What is said of likely causes rests on what was noted in so many days. */
+    private static final Duration LATELY = Duration.ofDays(14);
+
+    private static final String AIR =
+            "Air in the line: bubbles in the tube, a fitting that is not tight. Purge it for half a minute and"
+                    + " look again; tape or a new fitting, or one straight tube.";
+    private static final String FITTING = "What was changed last: a fitting, a tube, where it ends.";
+    private static final String TUBE =
+            "The pump's tube or head: soft, flat, or old. A cylinder under its end shows what it gives.";
+    private static final String CLOGGED = "A crust or sediment where it draws or ends, above all of limewater.";
+
+    /** What was seen or done; of the same moment in this order: what it held, then what was filled in. */
+    public enum What {
+        LEVEL,
+        FILLED,
+        /** Bubbles in the line. */
+        BUBBLES,
+        /** Something of the line: a fitting, a tube, the pump's head. */
+        CHANGED
+    }
+
+    /** @param level null where nobody looked */
+    public record Seen(Instant at, What what, @Nullable ReservoirLevel level) {}
+
+    /** What its levels say of a line. */
+    public enum State {
+        /** Too few levels since the last filling or change. */
+        NOT_KNOWN,
+        AS_PLANNED,
+        SHORT,
+        TOO_MUCH
+    }
+
+    public LineHistory {
+        seen = seen.stream()
+                .sorted(Comparator.comparing(Seen::at).thenComparing(Seen::what))
+                .toList();
+    }
+
+    /** The line with what its levels show of such a plan. */
+    public DosedLine dosed(Solution solution, Schedule schedule) {
+        ReservoirLevel last = seen.stream()
+                .flatMap(s -> Stream.ofNullable(s.level))
+                .reduce((earlier, later) -> later)
+                .orElse(null);
+        return new DosedLine(solution, schedule, runs(schedule), last);
+    }
+
+    /** Levels from one filling or change to the next; what was filled in is the first of them. */
+    private List<Delivered> runs(Schedule schedule) {
+        List<List<ReservoirLevel>> runs = new ArrayList<>();
+        List<ReservoirLevel> run = new ArrayList<>();
+        for (Seen s : seen) {
+            if (s.what == What.FILLED || s.what == What.CHANGED) {
+                runs.add(run);
+                ReservoirLevel last = run.isEmpty() ? null : run.get(run.size() - 1);
+                run = new ArrayList<>();
+                // What it held when something was changed is where the next run begins.
+                if (s.what == What.CHANGED && last != null && last.at().equals(s.at)) {
+                    run.add(last);
+                }
+            }
+            if (s.level != null) {
+                run.add(s.level);
+            }
+        }
+        runs.add(run);
+        return runs.stream()
+                .filter(levels -> levels.size() > 1)
+                .flatMap(levels -> Stream.ofNullable(Delivered.of(levels, schedule)))
+                .toList();
+    }
+
+    /** After a change nothing is known of the line yet; a filling leaves it as it was. */
+    public State state(DosedLine dosed) {
+        if (dosed.runs().isEmpty()) {
+            return State.NOT_KNOWN;
+        }
+        Delivered last = dosed.runs().get(dosed.runs().size() - 1);
+        if (noted(What.CHANGED, last.until())) {
+            return State.NOT_KNOWN;
+        }
+        return last.fallsShort() ? State.SHORT : last.tooMuch() ? State.TOO_MUCH : State.AS_PLANNED;
+    }
+
+    /** Where to look when it falls short, what was noted of late first. */
+    public List<String> lookFor(Instant now) {
+        Instant lately = now.minus(LATELY);
+        return Stream.of(
+                        noted(What.BUBBLES, lately) ? Stream.of(AIR) : Stream.<String>of(),
+                        noted(What.CHANGED, lately) ? Stream.of(FITTING) : Stream.<String>of(),
+                        Stream.of(AIR, TUBE, CLOGGED))
+                .flatMap(causes -> causes)
+                .distinct()
+                .toList();
+    }
+
+    private boolean noted(What what, Instant after) {
+        return seen.stream().anyMatch(s -> s.what == what && s.at.isAfter(after));
+    }
+}

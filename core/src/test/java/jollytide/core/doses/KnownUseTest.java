@@ -1,0 +1,101 @@
+package jollytide.core.doses;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.fit.Reading;
+import org.junit.jupiter.api.Test;
+
+class KnownUseTest {
+    private static final Instant NOW = Instant.parse("2026-10-01T00:00:00Z");
+    private static final Instant SINCE = NOW.minus(Duration.ofDays(60));
+
+    private static DosedLine line(Solution.Solute solute, double molPerL, double mlPerDay) {
+        return new LineHistory(List.of())
+                .dosed(new Solution(solute, molPerL), new Schedule(List.of(new Schedule.DailyDose(SINCE, mlPerDay))));
+    }
+
+    /** A bottle that lost only so much of a plan of 40 mL a day, read each week. */
+    private static DosedLine arriving(double share) {
+        List<LineHistory.Seen> seen = IntStream.range(0, 9)
+                .boxed()
+                .flatMap(week -> {
+                    Instant filled = SINCE.plus(Duration.ofDays(7L * week));
+                    Instant read = filled.plus(Duration.ofDays(7)).minusSeconds(60);
+                    return Stream.of(
+                            new LineHistory.Seen(filled, LineHistory.What.FILLED, new ReservoirLevel(filled, 1000, 15)),
+                            new LineHistory.Seen(
+                                    read, LineHistory.What.LEVEL, new ReservoirLevel(read, 1000 - 280 * share, 15)));
+                })
+                .toList();
+        return new LineHistory(seen)
+                .dosed(
+                        new Solution(Solution.Solute.SODA_ASH, 0.5),
+                        new Schedule(List.of(new Schedule.DailyDose(SINCE, 40))));
+    }
+
+    private static List<Reading> weekly(double first, double perDay) {
+        return IntStream.range(0, 8)
+                .mapToObj(w -> new Reading(SINCE.plus(Duration.ofDays(7L * w + 3)), first + perDay * (7 * w + 3)))
+                .toList();
+    }
+
+    /** 40 mL of 0.5 mol/L soda ash a day are 40 meq; into 400 L, with alkalinity steady, 0.1 meq/L a day are used. */
+    @Test
+    void whatArrivesAndStaysAwayIsUsed() {
+        KnownUse steady = KnownUse.of(List.of(line(Solution.Solute.SODA_ASH, 0.5, 40)), weekly(3, 0), 400, NOW);
+        assertThat(steady).isNotNull();
+        assertThat(steady.meqPerLPerDay()).isCloseTo(0.1, within(1e-9));
+        assertThat(steady.source()).isEqualTo(AlkalinitySource.SODA_ASH);
+        assertThat(steady.lnDeviation()).isBetween(0.03, 0.1);
+        KnownUse falling = KnownUse.of(List.of(line(Solution.Solute.SODA_ASH, 0.5, 40)), weekly(3, -0.01), 400, NOW);
+        assertThat(falling).isNotNull();
+        assertThat(falling.meqPerLPerDay()).isCloseTo(0.11, within(1e-9));
+    }
+
+    /** Three quarters arrive and alkalinity falls by what is missing: the animals use the same as before. */
+    @Test
+    void itIsWhatArrivedThatCounts() {
+        KnownUse whole = KnownUse.of(List.of(arriving(1)), weekly(3, 0), 400, NOW);
+        KnownUse shortOf = KnownUse.of(List.of(arriving(0.75)), weekly(3, -0.025), 400, NOW);
+        assertThat(whole).isNotNull();
+        assertThat(shortOf).isNotNull();
+        assertThat(shortOf.meqPerLPerDay()).isCloseTo(whole.meqPerLPerDay(), within(0.003));
+        KnownUse commanded = KnownUse.of(List.of(line(Solution.Solute.SODA_ASH, 0.5, 40)), weekly(3, -0.025), 400, NOW);
+        assertThat(commanded).isNotNull();
+        assertThat(commanded.meqPerLPerDay()).isGreaterThan(shortOf.meqPerLPerDay() + 0.02);
+    }
+
+    /** Of two sources the one counts that brings more. */
+    @Test
+    void theSourceIsTheOneThatBringsMost() {
+        List<DosedLine> both =
+                List.of(line(Solution.Solute.SODA_ASH, 0.1, 40), line(Solution.Solute.LIMEWATER, 0.02, 800));
+        KnownUse use = KnownUse.of(both, weekly(3, 0), 400, NOW);
+        assertThat(use).isNotNull();
+        assertThat(use.source()).isEqualTo(AlkalinitySource.LIMEWATER);
+        assertThat(use.meqPerLPerDay()).isCloseTo((8 + 32) / 400.0, within(1e-9));
+    }
+
+    @Test
+    void withoutDosesOrTestsNothingIsKnown() {
+        assertThat(KnownUse.of(List.of(), weekly(3, 0), 400, NOW)).isNull();
+        assertThat(KnownUse.of(List.of(line(Solution.Solute.CALCIUM_CHLORIDE, 1, 40)), weekly(3, 0), 400, NOW))
+                .isNull();
+        assertThat(KnownUse.of(
+                        List.of(line(Solution.Solute.SODA_ASH, 0.5, 40)),
+                        weekly(3, 0).subList(0, 5),
+                        400,
+                        NOW))
+                .isNull();
+        // All of it stays in the water: nothing is used.
+        assertThat(KnownUse.of(List.of(line(Solution.Solute.SODA_ASH, 0.5, 40)), weekly(3, 0.1), 400, NOW))
+                .isNull();
+    }
+}
