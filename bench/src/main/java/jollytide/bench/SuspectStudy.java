@@ -21,6 +21,7 @@ import jollytide.core.air.Enclosure;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomCourse;
 import jollytide.core.description.TankParameters;
+import jollytide.core.dosing.DoseHours;
 import jollytide.core.exchange.Stone;
 import jollytide.core.fit.AlkalinityCourse;
 import jollytide.core.fit.FittedTank;
@@ -224,7 +225,8 @@ public final class SuspectStudy {
                     s.refugiumLight(),
                     s.zone(),
                     s.withoutMains(),
-                    new MeasureSet(measures));
+                    new MeasureSet(measures),
+                    DoseHours.EVENLY);
         }
     }
 

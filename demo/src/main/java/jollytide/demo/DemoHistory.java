@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import jollytide.core.air.People;
 import jollytide.core.dosing.AlkalinitySource;
-import jollytide.core.dosing.Inflow;
 import jollytide.core.dosing.Limewater;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -38,6 +37,11 @@ public final class DemoHistory {
     /** What 800 mL of saturated limewater a day bring to 420 L, as much as its corals use. */
     private static final double LIMEWATER_MEQ_PER_L = new Limewater(1).meqPerLPerDay(LimewaterCan.ML_PER_DAY, 420);
 
+    /** Of Room 6's soda ash. */
+    public static final LocalTime FIRST_DOSE = LocalTime.of(20, 0);
+
+    public static final int DOSES_OVER_H = 10;
+
     private DemoHistory() {}
 
     /** Lantern Reef: 420 L above a bakery; two adults, a child, a dog. */
@@ -61,7 +65,6 @@ public final class DemoHistory {
             int hour = local.getHour();
             double rearAir = hour >= 3 && hour < 7 ? 780 : 430;
             double windows = before > 100 ? 1.3 : Math.max(0.46, 0.46 + (before - 60) / 40 * 0.84);
-            double alkalinity = can.over(now) * LIMEWATER_MEQ_PER_L;
             return new Hour(
                     RoomSpace.ppmPerH(respiration, 180),
                     windows,
@@ -73,7 +76,7 @@ public final class DemoHistory {
                             1,
                             media ? Intake.Leg.ALL : null),
                     25.3 + 0.4 * lit,
-                    AlkalinitySource.SODA_ASH.perDay(alkalinity));
+                    AlkalinitySource.LIMEWATER.perDay(can.share(now) * LIMEWATER_MEQ_PER_L));
         };
         List<Happening> happenings = List.of(
                 new Happening(
@@ -126,15 +129,15 @@ public final class DemoHistory {
                 List.of(new Surface(0.72, SurfaceClass.ROLLING), new Surface(0.18, SurfaceClass.BROKEN)),
                 new Skimmer(550),
                 0.4,
-                Life.reef(0.019, 0.035));
-        TankHistory recorded = recorded(tank, household, seed, 8.6, happenings);
-        return new TankHistory(recorded.series(), recorded.happenings(), recorded.calibrations(), can.notes(seed));
+                Life.reef(0.0206, 0.035).withUse(LIMEWATER_MEQ_PER_L));
+        return recorded(tank, household, seed, 8.6, happenings).with(can.notes(seed));
     }
 
     /** Room 6: a school's tank; 26 pupils on weekdays, half-term four to three weeks before the end. */
     public static TankHistory room6(long seed, Instant end, ZoneId zone) {
         People pupils = new People(1, 26, 0);
         LightClock light = new LightClock(LocalTime.of(7, 30), LocalTime.of(16, 30), true, 30);
+        Bottle bottle = Bottle.SODA_ASH;
         Stretch halfTerm = new Stretch(moment(end, zone, 28, "15:30"), moment(end, zone, 19, "08:00"));
         Household.Days days = (local, before, lit) -> {
             int minute = local.getHour() * 60 + local.getMinute();
@@ -146,7 +149,7 @@ public final class DemoHistory {
                     1,
                     Intake.ROOM_AIR,
                     24.8 + 0.3 * lit,
-                    Inflow.NONE);
+                    bottle.perDay(180).times(dosesAt(local.getHour())));
         };
         List<Happening> happenings = List.of(new Happening(
                 Kind.PEOPLE,
@@ -162,8 +165,15 @@ public final class DemoHistory {
                 List.of(new Surface(0.45, SurfaceClass.ROLLING)),
                 new Skimmer(350),
                 0,
-                Life.reef(0.016, 0.030));
-        return recorded(tank, household, seed, 7.9, happenings);
+                Life.reef(0.016, 0.030).withUse(bottle.meqPerLPerDay(180)));
+        return recorded(tank, household, seed, 7.9, happenings).with(bottle.notes(seed, end, zone));
+    }
+
+    /** Room 6's doses are made at night, from {@link #FIRST_DOSE} on; what a day's mean is then times. */
+    private static double dosesAt(int hour) {
+        return hour >= FIRST_DOSE.getHour() || hour < FIRST_DOSE.getHour() + DOSES_OVER_H - 24
+                ? 24.0 / DOSES_OVER_H
+                : 0;
     }
 
     /** Heron: 75 L on a narrowboat, no skimmer; one person aboard. */
@@ -176,13 +186,18 @@ public final class DemoHistory {
                 1,
                 Intake.ROOM_AIR,
                 24.3 + 0.5 * lit,
-                Inflow.NONE);
+                Bottle.BICARBONATE.perDay(75));
         List<Happening> happenings = List.of(new Happening(
                 Kind.FAULT, moment(end, zone, 33, "22:10"), "mooring power dropped out", "Back after forty minutes."));
         Household household = new Household(end, zone, light, days);
         TwinTank tank = household.tank(
-                75, 35, List.of(new Surface(0.24, SurfaceClass.RIPPLED)), null, 0, Life.reef(0.0075, 0.0120));
-        return recorded(tank, household, seed, 8.1, happenings);
+                75,
+                35,
+                List.of(new Surface(0.24, SurfaceClass.RIPPLED)),
+                null,
+                0,
+                Life.reef(0.0075, 0.0120).withUse(Bottle.BICARBONATE.meqPerLPerDay(75)));
+        return recorded(tank, household, seed, 8.1, happenings).with(Bottle.BICARBONATE.notes(seed, end, zone));
     }
 
     /** What sensors and keeper made of it; every tank's probe is calibrated on the same days. */

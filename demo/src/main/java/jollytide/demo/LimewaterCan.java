@@ -54,9 +54,9 @@ public final class LimewaterCan {
         return caughtUp;
     }
 
-    /** What arrives over what the corals use, as a share of that. */
-    double over(Instant t) {
-        return arrives(t) / ML_PER_DAY - 1;
+    /** What arrives, as a share of what the corals use. */
+    double share(Instant t) {
+        return arrives(t) / ML_PER_DAY;
     }
 
     private double arrives(Instant t) {

@@ -26,6 +26,11 @@ public record TankHistory(
 
     public record Sample(Instant at, double value) {}
 
+    /** The same with what was seen of what doses it. */
+    TankHistory with(List<ReservoirNote> seen) {
+        return new TankHistory(series, happenings, calibrations, seen);
+    }
+
     /**
      * Something the keeper noted.
      *

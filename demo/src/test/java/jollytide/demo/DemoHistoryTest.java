@@ -99,6 +99,26 @@ class DemoHistoryTest {
                 .orElseThrow();
     }
 
+    /** 90 mL a day out of half a litre, read twice a week; 40 out of 350, once: what is missing is what was planned. */
+    @Test
+    void bottlesAreEmptiedAsPlanned() {
+        assertThat(used(DemoHistory.room6(1, END, ZONE).reservoir())).isBetween(88.0, 92.0);
+        assertThat(used(DemoHistory.heron(1, END, ZoneId.of("Europe/London")).reservoir()))
+                .isBetween(39.0, 41.0);
+    }
+
+    private static double used(List<TankHistory.ReservoirNote> notes) {
+        double ml = 0;
+        TankHistory.ReservoirNote before = notes.get(0);
+        for (TankHistory.ReservoirNote n : notes) {
+            if (n.seen() == TankHistory.Seen.LEVEL) {
+                ml += before.ml() - n.ml();
+            }
+            before = n;
+        }
+        return ml / (Duration.between(notes.get(0).at(), before.at()).toHours() / 24.0);
+    }
+
     @Test
     void heronHoldsItsBreathButLives() {
         TankHistory heron = DemoHistory.heron(1, END, ZoneId.of("Europe/London"));

@@ -3,7 +3,10 @@ package jollytide.core.doses;
 import static jollytide.core.units.Quantities.within;
 
 import java.time.LocalTime;
+import java.util.Arrays;
 import java.util.stream.IntStream;
+import jollytide.core.dosing.DoseHours;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When of a day a line doses: so many equal doses, evenly from a first one on.
@@ -13,6 +16,7 @@ import java.util.stream.IntStream;
  */
 public record DoseTimes(int perDay, LocalTime first, double overH) {
     private static final int DAY_MIN = 1440;
+    private static final int HOUR_MIN = 60;
 
     public DoseTimes {
         within("dosesPerDay", perDay, 1, 288, "a day");
@@ -25,6 +29,19 @@ public record DoseTimes(int perDay, LocalTime first, double overH) {
         return IntStream.range(0, perDay)
                 .map(i -> (int) ((from + Math.round(60 * overH * i / perDay)) % DAY_MIN))
                 .toArray();
+    }
+
+    /** Shares of a day by its hours; all alike for a line that drips all day. */
+    static double[] hours(@Nullable DoseTimes times) {
+        double[] shares = new double[DoseHours.HOURS];
+        if (times == null) {
+            Arrays.fill(shares, 1.0 / DoseHours.HOURS);
+            return shares;
+        }
+        for (int minute : times.minutes()) {
+            shares[minute / HOUR_MIN] += 1.0 / times.perDay;
+        }
+        return shares;
     }
 
     /** Between the two doses that lie nearest, round the clock, minutes. */

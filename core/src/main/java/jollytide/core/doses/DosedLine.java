@@ -10,12 +10,14 @@ import org.jspecify.annotations.Nullable;
 /**
  * A line as it is planned and as its reservoir shows it.
  *
+ * @param times null for one that drips all day
  * @param runs between fillings and changes, in their order
  * @param last what the reservoir was read to hold last, or was filled up to; null where nobody looked
  */
 public record DosedLine(
         Solution solution,
         Schedule schedule,
+        @Nullable DoseTimes times,
         List<Delivered> runs,
         @Nullable ReservoirLevel last) {
     /** Share of its plan that a line brings of which nobody read two levels; assumed. */

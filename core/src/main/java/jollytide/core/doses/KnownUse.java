@@ -2,11 +2,14 @@ package jollytide.core.doses;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.DoubleStream;
 import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.dosing.DoseHours;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.Reading;
 import org.jspecify.annotations.Nullable;
@@ -17,8 +20,9 @@ import org.jspecify.annotations.Nullable;
  * @param meqPerLPerDay of alkalinity
  * @param lnDeviation how far that may be off: one standard deviation of its logarithm
  * @param source that brought most of it
+ * @param hours of the day in which it was brought
  */
-public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySource source) {
+public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySource source, DoseHours hours) {
     /** Weekly tests of so long tell a use. From memory. */
     public static final Duration WINDOW = Duration.ofDays(28);
 
@@ -36,11 +40,14 @@ public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySourc
     public static @Nullable KnownUse of(List<DosedLine> lines, List<Reading> tests, double litres, Instant until) {
         Instant from = until.minus(WINDOW);
         Map<AlkalinitySource, Double> brought = new EnumMap<>(AlkalinitySource.class);
+        double[] byHour = new double[DoseHours.HOURS];
         for (DosedLine line : lines) {
             AlkalinitySource source = line.solution().source();
             double meq = line.arrivedMl(from, until).value() * line.solution().meqPerMl();
             if (source != null && meq > 0) {
                 brought.merge(source, meq, Double::sum);
+                double[] shares = DoseTimes.hours(line.times());
+                Arrays.setAll(byHour, h -> byHour[h] + meq * shares[h]);
             }
         }
         if (brought.isEmpty()) {
@@ -62,6 +69,12 @@ public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySourc
                 .max(Comparator.comparingDouble(Map.Entry::getValue))
                 .orElseThrow()
                 .getKey();
-        return new KnownUse(perDay.value(), Math.max(LEAST_DEVIATION, Math.min(MOST_DEVIATION, deviation)), most);
+        return new KnownUse(
+                perDay.value(), Math.max(LEAST_DEVIATION, Math.min(MOST_DEVIATION, deviation)), most, shares(byHour));
+    }
+
+    private static DoseHours shares(double[] meq) {
+        double all = DoubleStream.of(meq).sum();
+        return new DoseHours(DoubleStream.of(meq).map(m -> m / all).boxed().toList());
     }
 }

@@ -54,12 +54,12 @@ public record LineHistory(List<Seen> seen) {
     }
 
     /** The line with what its levels show of such a plan. */
-    public DosedLine dosed(Solution solution, Schedule schedule) {
+    public DosedLine dosed(Solution solution, Schedule schedule, @Nullable DoseTimes times) {
         ReservoirLevel last = seen.stream()
                 .flatMap(s -> Stream.ofNullable(s.level))
                 .reduce((earlier, later) -> later)
                 .orElse(null);
-        return new DosedLine(solution, schedule, runs(schedule), last);
+        return new DosedLine(solution, schedule, times, runs(schedule), last);
     }
 
     /** Levels from one filling or change to the next; what was filled in is the first of them. */

@@ -190,7 +190,7 @@ public final class Rig {
         }
         parts.add(new Swimmers(life.fish(), life.fishActivity(), life.quotient()));
         Inflow reactor = reactor();
-        parts.add(new Dosing(Channel.Kind.DOSES, doses(reactor)));
+        parts.add(new Dosing(Channel.Kind.DOSES, doses(reactor), DosedByHours.of(setup.doseHours(), local)));
         parts.add(new Dosing(Channel.Kind.REACTOR, reactor));
         return new TwinTank(
                 new Water(

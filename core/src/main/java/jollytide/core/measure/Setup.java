@@ -14,6 +14,7 @@ import jollytide.core.description.FixedLine;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.dosing.DoseHours;
 import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
@@ -46,6 +47,7 @@ import org.jspecify.annotations.Nullable;
  * @param refugiumLight null without a refugium
  * @param withoutMains what is assumed of it then
  * @param standing what was put on it beyond all that, in measures' own terms
+ * @param doseHours in which today's doses are made
  */
 public record Setup(
         double netVolumeL,
@@ -67,7 +69,8 @@ public record Setup(
         @Nullable LightClock refugiumLight,
         ZoneId zone,
         OutageAssumptions withoutMains,
-        MeasureSet standing) {
+        MeasureSet standing,
+        DoseHours doseHours) {
 
     public Setup {
         within("netVolumeL", netVolumeL, 1, 100_000, "L");
@@ -76,7 +79,7 @@ public record Setup(
         open = List.copyOf(open);
     }
 
-    /** With nothing standing on it. */
+    /** With nothing standing on it, dosed evenly. */
     public Setup(
             double netVolumeL,
             Seawater water,
@@ -117,25 +120,26 @@ public record Setup(
                 refugiumLight,
                 zone,
                 withoutMains,
-                MeasureSet.NONE);
+                MeasureSet.NONE,
+                DoseHours.EVENLY);
     }
 
     /** The same tank with other measures standing on it. */
     public Setup with(MeasureSet stands) {
-        return with(life, source, stands);
+        return with(life, source, stands, doseHours);
     }
 
     /** The same tank with other animals. */
     public Setup with(Life lives) {
-        return with(lives, source, standing);
+        return with(lives, source, standing, doseHours);
     }
 
-    /** The same tank with animals that use so much, meq/(L·day), as it is dosed from such a source. */
-    public Setup dosed(double useMeqPerLPerDay, AlkalinitySource from) {
-        return with(life.withUse(Math.min(Life.MOST_USE_MEQ_PER_L_PER_DAY, useMeqPerLPerDay)), from, standing);
+    /** The same tank with animals that use so much, meq/(L·day), as it is dosed from such a source in such hours. */
+    public Setup dosed(double useMeqPerLPerDay, AlkalinitySource from, DoseHours hours) {
+        return with(life.withUse(Math.min(Life.MOST_USE_MEQ_PER_L_PER_DAY, useMeqPerLPerDay)), from, standing, hours);
     }
 
-    private Setup with(Life lives, AlkalinitySource from, MeasureSet stands) {
+    private Setup with(Life lives, AlkalinitySource from, MeasureSet stands, DoseHours hours) {
         return new Setup(
                 netVolumeL,
                 water,
@@ -156,7 +160,8 @@ public record Setup(
                 refugiumLight,
                 zone,
                 withoutMains,
-                stands);
+                stands,
+                hours);
     }
 
     /** Surfaces and a skimmer in one room; nothing else. */
@@ -230,7 +235,8 @@ public record Setup(
                 refugiumLight,
                 zone,
                 withoutMains,
-                standing);
+                standing,
+                doseHours);
     }
 
     /** What the reactor's intake water holds differs little between an ordinary day and night. */

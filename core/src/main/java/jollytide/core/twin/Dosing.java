@@ -1,14 +1,41 @@
 package jollytide.core.twin;
 
+import java.time.Instant;
 import java.util.List;
 import jollytide.core.dosing.Inflow;
 
 /**
- * What is poured in evenly through the day.
+ * What is poured in, day by day alike.
  *
  * @param kind {@link Channel.Kind#DOSES} or {@link Channel.Kind#REACTOR}
  */
-public record Dosing(Channel.Kind kind, Inflow perDay) implements Part {
+public record Dosing(Channel.Kind kind, Inflow perDay, Pace pace) implements Part {
+    /** How a day's doses are spread over it. */
+    public interface Pace {
+        Pace EVENLY = new Pace() {
+            @Override
+            public double timesAt(Instant t) {
+                return 1;
+            }
+
+            @Override
+            public Instant nextSwitch(Instant t, Instant until) {
+                return until;
+            }
+        };
+
+        /** Times what a day's mean is. */
+        double timesAt(Instant t);
+
+        /** When that is another; {@code until} where it stays up to then. */
+        Instant nextSwitch(Instant t, Instant until);
+    }
+
+    /** Evenly through the day. */
+    public Dosing(Channel.Kind kind, Inflow perDay) {
+        this(kind, perDay, Pace.EVENLY);
+    }
+
     @Override
     public List<Channel> channels() {
         return List.of(new Channel(kind));
@@ -16,9 +43,14 @@ public record Dosing(Channel.Kind kind, Inflow perDay) implements Part {
 
     @Override
     public void acts(Moment now) {
-        double molPerH = now.litres() / 1000 / 24;
+        double molPerH = now.litres() / 1000 / 24 * pace.timesAt(now.at());
         now.gain(0, perDay.carbonMmol() * molPerH, 0);
         now.dissolve(
                 perDay.alkalinityMeq() * molPerH, perDay.calciumMmol() * molPerH, perDay.potassiumMmol() * molPerH);
+    }
+
+    @Override
+    public Instant nextSwitch(Moment now, Instant until) {
+        return pace.nextSwitch(now.at(), until);
     }
 }

@@ -28,6 +28,7 @@ class DosedLineTest {
     private static final DosedLine LINE = new DosedLine(
             LIMEWATER,
             SIXTY,
+            null,
             List.of(run(0, 1600, 10, 1150), run(10, 1150, 20, 550)),
             new ReservoirLevel(day(20), 550, 5));
 
@@ -54,10 +55,10 @@ class DosedLineTest {
     /** Of a line at which nobody looked it is assumed that nine tenths to all of it arrive. */
     @Test
     void whatNobodyLookedAtIsAssumed() {
-        DosedLine unseen = new DosedLine(LIMEWATER, SIXTY, List.of(), null);
+        DosedLine unseen = new DosedLine(LIMEWATER, SIXTY, null, List.of(), null);
         assertThat(unseen.daysLeft(day(1))).isNull();
         assertThat(unseen.arrivedMl(day(0), day(10))).isEqualTo(new Estimate(600, 540, 630));
-        DosedLine nothing = new DosedLine(LIMEWATER, new Schedule(List.of()), List.of(), LINE.last());
+        DosedLine nothing = new DosedLine(LIMEWATER, new Schedule(List.of()), null, List.of(), LINE.last());
         assertThat(nothing.daysLeft(day(1))).isNull();
         assertThat(nothing.arrivedMl(day(0), day(10)).value()).isZero();
     }

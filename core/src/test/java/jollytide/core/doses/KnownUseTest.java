@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -18,7 +19,10 @@ class KnownUseTest {
 
     private static DosedLine line(Solution.Solute solute, double molPerL, double mlPerDay) {
         return new LineHistory(List.of())
-                .dosed(new Solution(solute, molPerL), new Schedule(List.of(new Schedule.DailyDose(SINCE, mlPerDay))));
+                .dosed(
+                        new Solution(solute, molPerL),
+                        new Schedule(List.of(new Schedule.DailyDose(SINCE, mlPerDay))),
+                        null);
     }
 
     /** A bottle that lost only so much of a plan of 40 mL a day, read each week. */
@@ -37,7 +41,8 @@ class KnownUseTest {
         return new LineHistory(seen)
                 .dosed(
                         new Solution(Solution.Solute.SODA_ASH, 0.5),
-                        new Schedule(List.of(new Schedule.DailyDose(SINCE, 40))));
+                        new Schedule(List.of(new Schedule.DailyDose(SINCE, 40))),
+                        null);
     }
 
     private static List<Reading> weekly(double first, double perDay) {
@@ -97,5 +102,21 @@ class KnownUseTest {
         // All of it stays in the water: nothing is used.
         assertThat(KnownUse.of(List.of(line(Solution.Solute.SODA_ASH, 0.5, 40)), weekly(3, 0.1), 400, NOW))
                 .isNull();
+    }
+
+    /** Four doses over a night beside a line that drips: half of all in four hours, the rest all day. */
+    @Test
+    void whatIsDosedByTheClockKeepsItsHours() {
+        DosedLine drips = line(Solution.Solute.SODA_ASH, 0.5, 40);
+        DosedLine clocked = new LineHistory(List.of())
+                .dosed(drips.solution(), drips.schedule(), new DoseTimes(4, LocalTime.of(22, 30), 8));
+        KnownUse use = KnownUse.of(List.of(drips, clocked), weekly(3, 0), 400, NOW);
+        assertThat(use).isNotNull();
+        assertThat(use.hours().times(0.5)).isCloseTo(24 * (0.5 / 24 + 0.125), within(1e-9));
+        assertThat(use.hours().times(22.9)).isEqualTo(use.hours().times(0.5));
+        assertThat(use.hours().times(12)).isCloseTo(0.5, within(1e-9));
+        KnownUse evenly = KnownUse.of(List.of(drips), weekly(3, 0), 400, NOW);
+        assertThat(evenly).isNotNull();
+        assertThat(evenly.hours().times(3)).isCloseTo(1, within(1e-12));
     }
 }

@@ -76,7 +76,8 @@ class FaultTest {
                 null,
                 ZONE,
                 plain.withoutMains(),
-                stands);
+                stands,
+                plain.doseHours());
     }
 
     private static MeasureSet standing(Fault.Of of) {

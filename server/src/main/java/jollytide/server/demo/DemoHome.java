@@ -15,12 +15,14 @@ import jollytide.core.measure.Measures;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
+import jollytide.demo.Bottle;
 import jollytide.demo.DemoHistory;
 import jollytide.demo.LimewaterCan;
 import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
 import jollytide.server.dose.DoseService;
+import jollytide.server.dose.DoseViews.ClockedDoses;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlan;
@@ -115,6 +117,8 @@ class DemoHome implements SmartInitializingSingleton {
         }
     }
 
+    private static final double EMPTY_BOTTLE_G = 41;
+
     private void furnish(UUID keeper) {
         lanternReef(keeper);
         room6(keeper);
@@ -174,24 +178,55 @@ class DemoHome implements SmartInitializingSingleton {
                         notes.get(0).at().toString()));
         doses.plan(keeper, tank, line, new NewPlan(can.bled().toString(), LimewaterCan.CATCHING_UP_ML_PER_DAY));
         doses.plan(keeper, tank, line, new NewPlan(can.caughtUp().toString(), LimewaterCan.ML_PER_DAY));
-        for (TankHistory.ReservoirNote n : notes) {
-            boolean levelled = n.seen() != TankHistory.Seen.BUBBLES;
-            doses.note(
-                    keeper,
-                    tank,
-                    line,
-                    new NewLineNote(
-                            n.at().toString(),
-                            LineHistory.What.valueOf(n.seen().name()),
-                            levelled ? n.ml() : null,
-                            levelled ? ReadIn.ML : null,
-                            n.note()));
-        }
+        notes.forEach(n -> seen(keeper, tank, line, n, ReadIn.ML, n.ml()));
         doses.note(
                 keeper,
                 tank,
                 line,
                 new NewLineNote(can.bled().toString(), LineHistory.What.CHANGED, null, null, "air bled from the line"));
+    }
+
+    private void seen(UUID keeper, UUID tank, UUID line, TankHistory.ReservoirNote n, ReadIn readIn, double value) {
+        boolean levelled = n.seen() != TankHistory.Seen.BUBBLES;
+        doses.note(
+                keeper,
+                tank,
+                line,
+                new NewLineNote(
+                        n.at().toString(),
+                        LineHistory.What.valueOf(n.seen().name()),
+                        levelled ? value : null,
+                        levelled ? readIn : null,
+                        n.note()));
+    }
+
+    /** @param emptyG of a bottle that is weighed; null for one with marks */
+    private void bottle(
+            UUID keeper,
+            UUID tank,
+            String name,
+            Bottle bottle,
+            @Nullable Double emptyG,
+            @Nullable ClockedDoses times,
+            List<TankHistory.ReservoirNote> notes) {
+        Solution solution = bottle.solution();
+        UUID line = doses.add(
+                keeper,
+                tank,
+                new NewLine(
+                        name,
+                        solution.solute(),
+                        solution.molPerL() / solution.solute().mostMolPerL(),
+                        bottle.vesselMl(),
+                        null,
+                        emptyG,
+                        bottle.mlPerDay(),
+                        times,
+                        notes.get(0).at().toString()));
+        for (TankHistory.ReservoirNote n : notes) {
+            double value = emptyG == null ? n.ml() : Math.round(emptyG + n.ml() * solution.gramsPerMl());
+            seen(keeper, tank, line, n, emptyG == null ? ReadIn.ML : ReadIn.G, value);
+        }
     }
 
     /** The 400 g on room air that the history tells of, with the colours that Mira read. */
@@ -236,7 +271,11 @@ class DemoHome implements SmartInitializingSingleton {
                                         new FishGroup("clownfish", 2, 14.0),
                                         new FishGroup("gobies", 3, 5.0))))
                 .id();
-        keep(keeper, tank, DemoHistory.room6(SEED, clock.instant(), zone));
+        TankHistory history = DemoHistory.room6(SEED, clock.instant(), zone);
+        keep(keeper, tank, history);
+        ClockedDoses atNight =
+                new ClockedDoses(6, DemoHistory.FIRST_DOSE.toString(), (double) DemoHistory.DOSES_OVER_H);
+        bottle(keeper, tank, "soda ash", Bottle.SODA_ASH, null, atNight, history.reservoir());
     }
 
     private void heron(UUID keeper) {
@@ -263,7 +302,9 @@ class DemoHome implements SmartInitializingSingleton {
                                         new FishGroup("clownfish", 1, 10.0),
                                         new FishGroup("goby", 1, 3.0))))
                 .id();
-        keep(keeper, tank, DemoHistory.heron(SEED, clock.instant(), zone));
+        TankHistory history = DemoHistory.heron(SEED, clock.instant(), zone);
+        keep(keeper, tank, history);
+        bottle(keeper, tank, "bicarbonate", Bottle.BICARBONATE, EMPTY_BOTTLE_G, null, history.reservoir());
         kit.add(keeper, home, boatBattery());
     }
 

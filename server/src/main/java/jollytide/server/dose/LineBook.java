@@ -63,6 +63,6 @@ class LineBook {
                 line,
                 noted,
                 history,
-                history.dosed(line.solution(), line.schedule().held(held, clock.instant())));
+                history.dosed(line.solution(), line.schedule().held(held, clock.instant()), line.times()));
     }
 }

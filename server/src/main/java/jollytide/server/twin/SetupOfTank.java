@@ -117,7 +117,8 @@ public final class SetupOfTank {
                 : setup.dosed(
                         use.meqPerLPerDay()
                                 + Math.max(0, setup.reactorAsDescribed(r -> r).alkalinityMeq()),
-                        use.source());
+                        use.source(),
+                        use.hours());
     }
 
     /** What CO2 at the intake says of a hose, beside what the room's meter said then. Null where one of them is missing. */
