@@ -282,6 +282,11 @@ const doses = createRoute({
   path: 'doses',
   component: lazyRouteComponent(() => import('./places/do/DosesScreen'), 'DosesScreen'),
 });
+const upkeep = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'upkeep',
+  component: lazyRouteComponent(() => import('./places/do/UpkeepScreen'), 'UpkeepScreen'),
+});
 const margin = createRoute({
   getParentRoute: () => tankRoute,
   path: 'margin',
@@ -353,6 +358,7 @@ export const router = createRouter({
         sums,
         media,
         doses,
+        upkeep,
         readiness,
         outage,
         margin,

@@ -41,7 +41,7 @@ export function Strip({ tank }: { tank: Tank }) {
         <div className="shrink-0">
           <p className="text-sm text-soft">due {due.late ? 'now' : plainDay(due.on)}</p>
           <Link
-            to={helper ? ROUTE.readiness : DUE_AT[due.subject]}
+            to={helper && due.subject !== 'UPKEEP' ? ROUTE.readiness : DUE_AT[due.subject]}
             params={{ tankId: due.tankId }}
             className="block max-w-60 truncate text-lg font-semibold underline decoration-hairline underline-offset-4"
           >
@@ -59,6 +59,7 @@ const DUE_AT = {
   DOSES: ROUTE.doses,
   PROBE: ROUTE.probe,
   EXPERIMENT: ROUTE.experiment,
+  UPKEEP: ROUTE.upkeep,
 } as const;
 
 function Last({

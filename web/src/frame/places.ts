@@ -13,6 +13,7 @@ export const ROUTE = {
   sums: '/tank/$tankId/sums',
   media: '/tank/$tankId/media',
   doses: '/tank/$tankId/doses',
+  upkeep: '/tank/$tankId/upkeep',
   readiness: '/tank/$tankId/readiness',
   outage: '/tank/$tankId/outage',
   haul: '/tank/$tankId/haul',
@@ -70,6 +71,7 @@ const PLACES: readonly Place[] = [
     question: 'what runs, what is due?',
     screens: [
       { name: 'Doses', path: 'doses' },
+      { name: 'Upkeep', path: 'upkeep' },
       { name: 'Media', path: 'media' },
     ],
   },
@@ -93,6 +95,7 @@ const HELPERS: readonly ScreenPath[] = [
   'enter',
   'staircase',
   'ledger',
+  'upkeep',
   'readiness',
   'outage',
   'margin',

@@ -8,8 +8,9 @@ import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 
 const DAYS = 2;
+const NO_DOSES: PutMeasure = { kind: 'doses-short', numbers: { times: 0 }, choices: {} };
 
-/** Two days of the twin with a line in place of what is described, beside those as it is. */
+/** Two days of the twin with a line, beside those without; where nothing is known of doses, in place of what is described. */
 export function DayWithLine({ put }: { put: PutMeasure }) {
   const { tank, units } = useAtTank();
   const [ref, width] = useWidth();
@@ -17,7 +18,9 @@ export function DayWithLine({ put }: { put: PutMeasure }) {
   const forecast = useForecast(
     tank.id,
     bench.data?.tanks,
-    [{ measures: [] }, { measures: [put] }],
+    bench.data?.useDosed
+      ? [{ measures: [NO_DOSES] }, { measures: [] }]
+      : [{ measures: [] }, { measures: [put] }],
     DAYS,
   );
   const [now, then] = forecast.data ?? [];
@@ -37,9 +40,9 @@ export function DayWithLine({ put }: { put: PutMeasure }) {
             width={width}
           />
           <figcaption className="max-w-prose">
-            With it in place of the alkalinity source that is described the trough settles{' '}
-            {signedRange(then.gainPh)} ({range(then.troughPh, 2)}; dashed: as it is), the peak at{' '}
-            {range(then.peakPh, 2)}.{' '}
+            {bench.data.useDosed
+              ? `As it is dosed the trough settles at ${range(then.troughPh, 2)}, the peak at ${range(then.peakPh, 2)}. Dashed: were all doses to stop, at ${range(now.troughPh, 2)} within days. `
+              : `With it in place of the alkalinity source that is described the trough settles ${signedRange(then.gainPh)} (${range(then.troughPh, 2)}; dashed: as it is), the peak at ${range(then.peakPh, 2)}. `}
             {then.chemistry
               ? `In two days alkalinity moves by ${alkalinity < 0 ? '−' : '+'}${showAlkalinity(alkalinityToMeq(Math.abs(alkalinity), 'DKH'), units.alkalinity)}, calcium by ${calcium < 0 ? '−' : '+'}${Math.abs(calcium).toFixed(0)} mg/L.`
               : 'Alkalinity and calcium stay where they are.'}

@@ -108,7 +108,7 @@ const none = { potassiumMgPerL: 0, saltMgPerL: 0, weeklyForPotassium: 0, weeklyF
 
 test('salt creeps, and limewater leaves nothing', () => {
   expect(staysBehind({ ...none, saltMgPerL: 8.2, weeklyForSalt: 0.0574 }, NOV)[0]).toBe(
-    'Salt climbs by 0.25 g/L a month, about as much in psu; 6 % of the water changed each week holds it there below one gram on top.',
+    'Salt climbs by 0.25 g/L a month, about as much in psu; 6 % of the water changed each week holds it within a gram of where it is.',
   );
   expect(staysBehind(none, NOV)).toEqual([]);
 });

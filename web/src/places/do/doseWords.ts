@@ -72,11 +72,11 @@ export function asMeasure(line: Line): PutMeasure | undefined {
 
 const DAYS_A_MONTH = 30;
 
-function weekly(share: number): string {
+function weekly(share: number, where: string): string {
   return share < 0.005
     ? 'any water change takes care of it'
     : share <= 0.5
-      ? `${Math.ceil(100 * share - 1e-9)} % of the water changed each week holds it there`
+      ? `${Math.ceil(100 * share - 1e-9)} % of the water changed each week holds it ${where}`
       : 'no usual water change keeps up with it';
 }
 
@@ -86,12 +86,12 @@ export function staysBehind(creep: Creep, now: number): string[] {
   return [
     ...(potassium > 0 && days !== undefined
       ? [
-          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from the usual 400 it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(creep.weeklyForPotassium)}. Test it.`,
+          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from the usual 400 it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(creep.weeklyForPotassium, 'there')}. Test it.`,
         ]
       : []),
     ...(salt > 0
       ? [
-          `Salt climbs by ${((salt * DAYS_A_MONTH) / 1000).toFixed(2)} g/L a month, about as much in psu; ${weekly(creep.weeklyForSalt)} below one gram on top.`,
+          `Salt climbs by ${((salt * DAYS_A_MONTH) / 1000).toFixed(2)} g/L a month, about as much in psu; ${weekly(creep.weeklyForSalt, 'within a gram of where it is')}.`,
         ]
       : []),
   ];

@@ -40,6 +40,9 @@ class AccessibilityIT extends BrowserTest {
         "media, phone, day",
         "doses, desktop, day",
         "doses, phone, night",
+        "upkeep, desktop, day",
+        "upkeep, phone, night",
+        "upkeep done, phone, day",
         "new line, desktop, night",
         "mixing card, desktop, day",
         "mixing card, phone, night",
@@ -99,6 +102,11 @@ class AccessibilityIT extends BrowserTest {
                         page.navigate(tank + "today");
                         button(page, "share").click();
                     }
+                    case "upkeep done" -> {
+                        page.navigate(tank + "upkeep");
+                        button(page, "Done").first().click();
+                        button(page, "how").first().click();
+                    }
                     case "new line" -> {
                         page.navigate(tank + "doses");
                         button(page, "A new line").click();
@@ -111,7 +119,7 @@ class AccessibilityIT extends BrowserTest {
                     case "day of a line" -> {
                         page.navigate(tank + "doses");
                         button(page, "what it does to the day").click();
-                        page.getByText("in place of the alkalinity source").waitFor();
+                        page.getByText("were all doses to stop").waitFor();
                     }
                     case "compared days" -> {
                         page.navigate(tank + "history");

@@ -113,6 +113,7 @@ abstract class BrowserTest {
             Map.entry("Bench", "Try"),
             Map.entry("Sums", "Try"),
             Map.entry("Doses", "Do"),
+            Map.entry("Upkeep", "Do"),
             Map.entry("Media", "Do"),
             Map.entry("Readiness", "Guard"),
             Map.entry("Outage", "Guard"),
@@ -176,6 +177,10 @@ abstract class BrowserTest {
 
     static Locator button(Page page, String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    static Locator button(Locator within, String name) {
+        return within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name));
     }
 
     /** Where a logger's file is chosen; the button in front of it opens the system's own dialog. */

@@ -68,7 +68,7 @@ class DosesIT extends BrowserTest {
         assertThat(limewater.getByRole(
                         AriaRole.IMG, new Locator.GetByRoleOptions().setName(Pattern.compile("^Forecast"))))
                 .isVisible();
-        assertThat(limewater).containsText("in place of the alkalinity source that is described");
+        assertThat(limewater).containsText("were all doses to stop");
         page.getByText("how it is mixed, and its label").click();
         // 5 L × 0.0203 mol/L × 74.09 g/mol, and three tenths more.
         assertThat(page.getByText("9.8 g, about 3.5 level teaspoons")).isVisible();

@@ -38,6 +38,7 @@ class EveryOperationTest extends ServerTest {
             + ",\"name\":\"limewater\",\"solute\":\"LIMEWATER\",\"share\":1,\"vesselMl\":5000,\"mlPerDay\":100}";
     private static final String LINE_NOTE =
             "{" + AT + ",\"kind\":\"LEVEL\",\"value\":900,\"readIn\":\"ML\",\"note\":\"\"}";
+    private static final String TICK = "{\"at\":\"2026-11-12T08:00\",\"found\":\"SOME\",\"note\":\"\"}";
     private static final String EXPERIMENT = "{\"experiment\":\"SKIMMER_OFF_BEFORE_LIGHT\"}";
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
 
@@ -76,6 +77,12 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/events", EVENT),
             Map.entry("PUT /tanks/{tankId}/events/{id}", "{\"version\":0,\"event\":" + EVENT + "}"),
             Map.entry("PUT /tanks/{tankId}/events/{id}/measures", "{\"version\":0,\"measures\":[" + HOSE + "]}"),
+            Map.entry(
+                    "POST /tanks/{tankId}/upkeep",
+                    "{\"chore\":\"PRACTISE\",\"name\":\"\",\"days\":null,\"lastDone\":null}"),
+            Map.entry("PUT /tanks/{tankId}/upkeep/{id}", "{\"name\":\"\",\"days\":30}"),
+            Map.entry("POST /tanks/{tankId}/upkeep/{id}/done", TICK),
+            Map.entry("PUT /tanks/{tankId}/upkeep/{id}/later", "{\"until\":null}"),
             Map.entry("POST /tanks/{tankId}/experiments", EXPERIMENT),
             Map.entry("POST /tanks/{tankId}/experiments/{id}/end", "{\"ended\":\"DONE\"}"),
             Map.entry("POST /tanks/{tankId}/media", FILL),
@@ -118,7 +125,9 @@ class EveryOperationTest extends ServerTest {
                     .replace("{cause}", "SKIMMER")
                     .replace("{check}", "BUFFERS")
                     .replace("{code}", "cal-nothing");
-            return filled.replace("{noteId}", nested.get("lineNotes")).replace("{id}", nested.get(kind(path)));
+            return filled.replace("{noteId}", nested.get("lineNotes"))
+                    .replace("{doneId}", nested.get("ticks"))
+                    .replace("{id}", nested.get(kind(path)));
         }
 
         private static String kind(String path) {
@@ -131,6 +140,7 @@ class EveryOperationTest extends ServerTest {
                     "events",
                     "experiments",
                     "doses",
+                    "upkeep",
                     "imports",
                     "media",
                     "chapters",
@@ -186,10 +196,11 @@ class EveryOperationTest extends ServerTest {
                         .path("calibration")
                         .path("id")
                         .asString());
-        for (String kind : List.of("events", "media", "experiments", "doses")) {
+        for (String kind : List.of("events", "media", "experiments", "doses", "upkeep")) {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }
         ids.put("lineNotes", id(keeper.post("/tanks/" + tank + "/doses/" + ids.get("doses") + "/notes", LINE_NOTE)));
+        ids.put("ticks", id(keeper.post("/tanks/" + tank + "/upkeep/" + ids.get("upkeep") + "/done", TICK)));
         ids.put(
                 "sets",
                 id(keeper.post("/tanks/" + tank + "/bench/sets", BODIES.get("POST /tanks/{tankId}/bench/sets"))));

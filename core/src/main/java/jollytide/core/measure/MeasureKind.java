@@ -43,6 +43,7 @@ public record MeasureKind(
         CABINET("a tank whose sump stands in a cabinet"),
         CANOPY("a tank under a canopy"),
         REACTOR("a tank with a calcium reactor"),
+        DOSES("a tank of whose doses it is known what is used"),
         ROOM_VOLUME("a room whose volume is described");
 
         private final String words;
@@ -58,6 +59,9 @@ public record MeasureKind(
                 case CABINET -> known.setup().cabinet() != null;
                 case CANOPY -> known.setup().canopy() != null;
                 case REACTOR -> known.setup().reactor() != null;
+                case DOSES ->
+                    known.setup().useMeqPerLPerDay()
+                            > known.setup().reactorAsDescribed(r -> r).alkalinityMeq();
                 case ROOM_VOLUME -> known.roomM3() != null;
             };
         }

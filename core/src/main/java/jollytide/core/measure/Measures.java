@@ -30,6 +30,7 @@ public final class Measures {
             Guests.KIND,
             SkimmerDraw.KIND,
             Lamps.KIND,
+            DosesShort.KIND,
             Warmth.KIND);
 
     private Measures() {}

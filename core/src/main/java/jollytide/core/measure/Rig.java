@@ -65,6 +65,7 @@ public final class Rig {
 
     double lampsShorterH;
     double lampsTimes = 1;
+    double dosesTimes = 1;
 
     @Nullable
     Dose instead;
@@ -254,7 +255,7 @@ public final class Rig {
         Inflow asItIs = today.plus(new Inflow(0, 0, calcium, 0));
         Dose other = instead;
         if (other == null) {
-            return asItIs;
+            return asItIs.times(dosesTimes);
         }
         Inflow brought = other.source().perDay(other.meqPerLPerDay());
         // Where no use is known, what is poured from another source replaces as much of a carbonate dose.

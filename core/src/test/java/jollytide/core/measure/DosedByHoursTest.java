@@ -87,4 +87,24 @@ class DosedByHoursTest {
         assertThat(pace.timesAt(next)).isCloseTo(3, within(1e-12));
         assertThat(pace.nextSwitch(t, t.plusSeconds(60))).isEqualTo(t.plusSeconds(60));
     }
+
+    /** A doser that stops: alkalinity falls by what is used, at first; three quarters leave a quarter of that fall. */
+    @Test
+    void dosesThatStopLetAlkalinityFall() {
+        OrdinaryDays days = new OrdinaryDays(Logged.TANK.dosed(0.3, AlkalinitySource.SODA_ASH, DoseHours.EVENLY), TANK);
+        TwinState today = days.today(Logged.START);
+        double stopped = fall(days, today, new DosesShort(0));
+        // Less saturated water is built from more slowly: a fifth less by the end of the day.
+        assertThat(stopped).isBetween(0.2, 0.3);
+        assertThat(fall(days, today, new DosesShort(0.75))).isCloseTo(0.25 * stopped, within(0.02));
+        assertThat(fall(days, today, new DosesShort(1))).isCloseTo(0, within(0.01));
+        assertThatThrownBy(() -> new DosesShort(1.2)).isInstanceOf(InputException.class);
+    }
+
+    private static double fall(OrdinaryDays days, TwinState today, Measure measure) {
+        List<TwinState> run = days.run(today, MeasureSet.of(measure), Duration.ofDays(1));
+        return (run.get(0).alkalinityMolPerKg() - run.get(run.size() - 1).alkalinityMolPerKg())
+                * 1000
+                * Logged.TANK.water().densityKgPerL();
+    }
 }

@@ -67,7 +67,7 @@ class MeasuresTest {
                     0,
                     new Fish(List.of(new Fish.Group(4, 20))),
                     Fish.ACTIVE,
-                    0.2,
+                    0.45,
                     1),
             AlkalinitySource.SODA_ASH,
             new CalciumReactor(0.5, 6.6, 10, 0, 0),
@@ -108,7 +108,7 @@ class MeasuresTest {
                 .matches(
                         "stone|outdoor-stone|surface-fan|outdoor-line|scrubber|led-back-media|refugium|reactor|second-skimmer|ventilator");
         assertThat(cost.toFit() > 0).as("what is bought has a price").isEqualTo(bought);
-        boolean people = kind.id().matches("nobody|guests|warmth");
+        boolean people = kind.id().matches("nobody|guests|warmth|doses-short");
         assertThat(cost.effort() == Cost.Effort.NONE).as("what is done is work").isEqualTo(people);
         assertThat(kind.name()).isNotBlank();
         for (Parameter parameter : kind.parameters(KNOWN)) {
@@ -178,6 +178,7 @@ class MeasuresTest {
                 .containsExactlyInAnyOrder(
                         "cabinet",
                         "canopy",
+                        "doses-short",
                         "outdoor-line",
                         "scrubber",
                         "led-back-media",

@@ -52,6 +52,7 @@ class WayTest {
             ventilator      , REMOVES_THE_SOURCE, false
             nobody          , REMOVES_THE_SOURCE, false
             skimmer-draw    , REMOVES_THE_SOURCE, true
+            doses-short     , A_FAULT           , false
             scrubber        , OFFSETS           , true
             led-back-media  , OFFSETS           , true
             limewater       , OFFSETS           , true
@@ -267,7 +268,7 @@ class WayTest {
                         KNOWN))
                 .hasMessage(
                         "Only one of “Limewater in place of today’s alkalinity source” and “Another alkalinity source”"
-                                + " can be tried at a time.");
+                                + " and “Doses that fall short or stop” can be tried at a time.");
         assertThat(Measures.set(List.of(new Measures.Put("stone", Map.of(), Map.of())), KNOWN)
                         .all())
                 .hasSize(1);

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import jollytide.core.doses.LineHistory;
 import jollytide.core.doses.Solution;
 import jollytide.core.exchange.SurfaceClass;
@@ -15,6 +16,8 @@ import jollytide.core.measure.Measures;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
+import jollytide.core.upkeep.Chore;
+import jollytide.core.upkeep.Interval.Found;
 import jollytide.demo.Bottle;
 import jollytide.demo.DemoHistory;
 import jollytide.demo.LimewaterCan;
@@ -54,6 +57,9 @@ import jollytide.server.tank.TankDescription.WaterSurface;
 import jollytide.server.tank.TankParts;
 import jollytide.server.tank.TankParts.FishGroup;
 import jollytide.server.tank.TankService;
+import jollytide.server.upkeep.UpkeepService;
+import jollytide.server.upkeep.UpkeepViews.NewChore;
+import jollytide.server.upkeep.UpkeepViews.NewTick;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnClass;
@@ -79,6 +85,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final EventService events;
     private final MediaService media;
     private final DoseService doses;
+    private final UpkeepService upkeep;
     private final KitService kit;
     private final ProbeBook probes;
     private final Clock clock;
@@ -92,6 +99,7 @@ class DemoHome implements SmartInitializingSingleton {
             EventService events,
             MediaService media,
             DoseService doses,
+            UpkeepService upkeep,
             KitService kit,
             ProbeBook probes,
             Clock clock) {
@@ -103,6 +111,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.events = events;
         this.media = media;
         this.doses = doses;
+        this.upkeep = upkeep;
         this.kit = kit;
         this.probes = probes;
         this.clock = clock;
@@ -157,6 +166,20 @@ class DemoHome implements SmartInitializingSingleton {
         keep(keeper, tank, history);
         limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
         mediaTrial(keeper, tank, zone);
+        weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
+        looked(keeper, tank, zone, Chore.VENTURI, "", VENTURI);
+        looked(
+                keeper,
+                tank,
+                zone,
+                Chore.SKIMMER_PUMP,
+                "",
+                List.of(new Look(301, Found.DIRTY), new Look(163, Found.SOME)));
+        looked(keeper, tank, zone, Chore.DOSING_PUMP, "", List.of(new Look(60, null), new Look(20, null)));
+        looked(keeper, tank, zone, Chore.ROOM_METER, "", List.of(new Look(360, null), new Look(176, Found.SOME)));
+        looked(keeper, tank, zone, Chore.TEST_KIT, "", List.of(new Look(290, null), new Look(101, null)));
+        looked(keeper, tank, zone, Chore.PRACTISE, "Mira", List.of(new Look(322, null), new Look(139, null)));
+        looked(keeper, tank, zone, Chore.PRACTISE, "Jonas", List.of(new Look(322, null)));
         kit.add(keeper, home, cells("battery air pump", "red box under the stairs", "Mira, Jonas", 60, 0.6, 4));
         kit.add(keeper, home, ups("air pump on the desk’s UPS", "beside the tank", "Mira", 180, 3.4));
     }
@@ -229,6 +252,41 @@ class DemoHome implements SmartInitializingSingleton {
         }
     }
 
+    /** A time that it was done, so many days ago. */
+    private record Look(int daysAgo, @Nullable Found found) {}
+
+    /** Crusted nearly shut on day 71, as the history tells; about every four weeks otherwise. */
+    private static final List<Look> VENTURI = List.of(
+            new Look(340, Found.SOME),
+            new Look(312, Found.SOME),
+            new Look(285, Found.DIRTY),
+            new Look(266, Found.SOME),
+            new Look(240, Found.SOME),
+            new Look(215, Found.CLEAN),
+            new Look(181, Found.SOME),
+            new Look(152, Found.SOME),
+            new Look(125, Found.SOME),
+            new Look(71, Found.DIRTY),
+            new Look(45, Found.SOME),
+            new Look(19, Found.SOME));
+
+    /** Through a year. */
+    private void weekly(UUID keeper, UUID tank, ZoneId zone, Chore chore) {
+        List<Look> looks = IntStream.iterate(360, day -> day > 0, day -> day - 7)
+                .mapToObj(day -> new Look(day, null))
+                .toList();
+        looked(keeper, tank, zone, chore, "", looks);
+    }
+
+    private void looked(UUID keeper, UUID tank, ZoneId zone, Chore chore, String name, List<Look> looks) {
+        UUID task = upkeep.add(keeper, tank, new NewChore(chore, name, null, null));
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        for (Look look : looks) {
+            String at = today.minusDays(look.daysAgo()).atTime(11, 30).toString();
+            upkeep.done(keeper, tank, task, new NewTick(at, look.found(), ""));
+        }
+    }
+
     /** The 400 g on room air that the history tells of, with the colours that Mira read. */
     private void mediaTrial(UUID keeper, UUID tank, ZoneId zone) {
         Instant filled = LocalDate.ofInstant(clock.instant(), zone)
@@ -276,6 +334,14 @@ class DemoHome implements SmartInitializingSingleton {
         ClockedDoses atNight =
                 new ClockedDoses(6, DemoHistory.FIRST_DOSE.toString(), (double) DemoHistory.DOSES_OVER_H);
         bottle(keeper, tank, "soda ash", Bottle.SODA_ASH, null, atNight, history.reservoir());
+        weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
+        looked(
+                keeper,
+                tank,
+                zone,
+                Chore.RETURN_PUMP,
+                "",
+                List.of(new Look(311, Found.SOME), new Look(128, Found.CLEAN)));
     }
 
     private void heron(UUID keeper) {
@@ -305,6 +371,13 @@ class DemoHome implements SmartInitializingSingleton {
         TankHistory history = DemoHistory.heron(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
         bottle(keeper, tank, "bicarbonate", Bottle.BICARBONATE, EMPTY_BOTTLE_G, null, history.reservoir());
+        looked(
+                keeper,
+                tank,
+                zone,
+                Chore.QUARANTINE_GEAR,
+                "",
+                List.of(new Look(250, null), new Look(158, null), new Look(66, null)));
         kit.add(keeper, home, boatBattery());
     }
 

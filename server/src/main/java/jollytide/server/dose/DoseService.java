@@ -148,6 +148,11 @@ public class DoseService {
                 .toList();
     }
 
+    /** Whether any line doses a tank. */
+    public boolean doses(Tank tank) {
+        return lines.findAllOf(tank.id()).stream().anyMatch(line -> line.endedAt == null);
+    }
+
     /** As planned and as their reservoirs show them, those that have ended, too. */
     public List<DosedLine> dosed(Tank tank) {
         return book.of(tank).stream().map(Known::dosed).toList();
@@ -213,7 +218,7 @@ public class DoseService {
 
     /** Whether doses of a tank wait for somebody to look. */
     public boolean wait(Tank tank) {
-        return holds.now(tank) != null && lines.findAllOf(tank.id()).stream().anyMatch(line -> line.endedAt == null);
+        return holds.now(tank) != null && doses(tank);
     }
 
     private void plan(Tank tank, DosingLine line, NewPlan body) {

@@ -34,6 +34,7 @@ public record Due(
         MEDIA,
         DOSES,
         PROBE,
-        EXPERIMENT
+        EXPERIMENT,
+        UPKEEP
     }
 }

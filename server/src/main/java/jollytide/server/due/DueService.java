@@ -25,9 +25,11 @@ import jollytide.server.outage.KitService.KitView;
 import jollytide.server.probe.ProbeBook;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import jollytide.server.upkeep.UpkeepService;
+import jollytide.server.upkeep.UpkeepViews.TaskView;
 import org.springframework.stereotype.Service;
 
-/** Collects what is due: tests and dates of the kit, changes of media, reservoirs, probes into their buffers, chosen experiments. */
+/** Collects what is due: upkeep, tests and dates of the kit, changes of media, reservoirs, probes into their buffers, chosen experiments. */
 @Service
 class DueService {
     /** A test older than this is no longer one. Common practice: yearly. */
@@ -40,6 +42,7 @@ class DueService {
     private final DoseService doses;
     private final ProbeBook probes;
     private final ExperimentService experiments;
+    private final UpkeepService upkeep;
     private final Clock clock;
 
     DueService(
@@ -50,6 +53,7 @@ class DueService {
             DoseService doses,
             ProbeBook probes,
             ExperimentService experiments,
+            UpkeepService upkeep,
             Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
@@ -58,6 +62,7 @@ class DueService {
         this.doses = doses;
         this.probes = probes;
         this.experiments = experiments;
+        this.upkeep = upkeep;
         this.clock = clock;
     }
 
@@ -86,6 +91,16 @@ class DueService {
                         today,
                         true,
                         Subject.DOSES,
+                        tank.id()));
+            }
+            for (TaskView task : upkeep.due(tank)) {
+                String which = task.name().isEmpty() ? "" : " (" + task.name() + ")";
+                due.add(new Due(
+                        "upkeep-" + task.id(),
+                        tank.name() + ": " + task.kind().what() + which + ".",
+                        task.due(),
+                        task.late(),
+                        Subject.UPKEEP,
                         tank.id()));
             }
             doses.lines(keeperId, tank.id()).forEach(line -> ofLine(tank, line, zone, today, due));

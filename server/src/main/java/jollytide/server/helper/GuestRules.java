@@ -36,6 +36,8 @@ class GuestRules implements Guests {
             door(HttpMethod.GET, TANK + "/ledger"),
             door(HttpMethod.GET, TANK + "/margin"),
             door(HttpMethod.GET, TANK + "/media"),
+            door(HttpMethod.GET, TANK + "/upkeep"),
+            door(HttpMethod.POST, TANK + "/upkeep/{id}/done"),
             door(HttpMethod.GET, TANK + "/experiments/current"),
             door(HttpMethod.POST, TANK + "/experiments/{id}/end"),
             door(HttpMethod.GET, HOME + "/kit"),

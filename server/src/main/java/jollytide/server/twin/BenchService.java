@@ -78,6 +78,7 @@ class BenchService {
      *
      * @param roomPpm the room's CO2 for each hour of an ordinary day
      * @param roomMeasured whether that is from the log; else assumed
+     * @param useDosed whether the use of alkalinity is from doses that arrived, which it has then
      * @param airChangesPerH of the room: described, or at least what the log asks for
      * @param roomM3 null when not described
      * @param hose that stays; null without one
@@ -101,6 +102,7 @@ class BenchService {
             double outdoorPpm,
             List<Double> roomPpm,
             boolean roomMeasured,
+            boolean useDosed,
             double airChangesPerH,
             @Nullable Double roomM3,
             @Nullable Double skimmerAirDrawLPerH,
@@ -255,6 +257,7 @@ class BenchService {
                 setup.outdoorPpm(),
                 setup.room().ppm().hourlyPpm(),
                 known.roomMeasured(),
+                known.useDosed(),
                 setup.room().airChangesPerH(),
                 tank.room().volumeM3(),
                 skimmer == null ? null : skimmer.airDrawLPerH(),

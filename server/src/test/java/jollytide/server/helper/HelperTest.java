@@ -95,6 +95,8 @@ class HelperTest extends ServerTest {
                         "GET /tanks/{tankId}/ledger",
                         "GET /tanks/{tankId}/margin",
                         "GET /tanks/{tankId}/media",
+                        "GET /tanks/{tankId}/upkeep",
+                        "POST /tanks/{tankId}/upkeep/{id}/done",
                         "GET /tanks/{tankId}/readings",
                         "GET /tanks/{tankId}/staircase",
                         "POST /tanks/{tankId}/experiments/{id}/end",

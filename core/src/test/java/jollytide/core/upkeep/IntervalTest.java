@@ -1,0 +1,109 @@
+package jollytide.core.upkeep;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import jollytide.core.units.InputException;
+import jollytide.core.upkeep.Interval.Done;
+import jollytide.core.upkeep.Interval.Found;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class IntervalTest {
+    private static final Instant FIRST = Instant.parse("2026-03-01T18:00:00Z");
+
+    private static List<Done> every(double days, int times, @Nullable Found found) {
+        List<Done> all = new ArrayList<>();
+        for (int i = 0; i <= times; i++) {
+            all.add(new Done(FIRST.plus(Duration.ofMinutes(Math.round(1440 * days * i))), i == 0 ? null : found));
+        }
+        return all;
+    }
+
+    /** Assumed 28 days; dirty after 28 says 17 would have been right: halfway between them, by their logarithms. */
+    @Test
+    void oneFindingMovesItHalfTheWay() {
+        assertThat(Interval.of(28, every(28, 1, Found.DIRTY)).days()).isCloseTo(28 * Math.sqrt(0.6), within(1e-9));
+        assertThat(Interval.of(28, every(28, 1, Found.CLEAN)).days()).isCloseTo(28 * Math.sqrt(1.5), within(1e-9));
+        assertThat(Interval.of(28, every(28, 1, Found.SOME)).days()).isCloseTo(28, within(1e-9));
+    }
+
+    /** Done every eight days and just right each time: what was assumed is soon forgotten, but never wholly. */
+    @Test
+    void manyFindingsTellTheTanksOwn() {
+        Interval own = Interval.of(28, every(8, 12, Found.SOME));
+        assertThat(own.findings()).isEqualTo(6);
+        assertThat(own.days()).isCloseTo(8 * Math.pow(28 / 8.0, 1 / 7.0), within(1e-9));
+    }
+
+    /** A keeper who follows it and finds the truth each time comes to it: here gear that clogs in twelve days. */
+    @Test
+    void whoFollowsItComesToWhatIsRight() {
+        List<Done> done = new ArrayList<>(List.of(new Done(FIRST, null)));
+        double days = 40;
+        for (int i = 0; i < 25; i++) {
+            double kept = Interval.of(40, done).days();
+            Found found = kept > 14.5 ? Found.DIRTY : kept < 10 ? Found.CLEAN : Found.SOME;
+            done.add(new Done(done.get(done.size() - 1).at().plus(Duration.ofMinutes(Math.round(1440 * kept))), found));
+            days = Interval.of(40, done).days();
+        }
+        assertThat(days).isBetween(8.0, 16.0);
+    }
+
+    @Test
+    void whatNobodySaidOrDidTwiceAtOnceMovesNothing() {
+        assertThat(Interval.of(28, List.of())).isEqualTo(new Interval(28, 0));
+        assertThat(Interval.of(28, every(9, 8, null))).isEqualTo(new Interval(28, 0));
+        List<Done> twice = List.of(new Done(FIRST, null), new Done(FIRST.plusSeconds(60), Found.DIRTY));
+        assertThat(Interval.of(28, twice).findings()).isZero();
+        // Noted in another order than it was done.
+        List<Done> backwards = new ArrayList<>(every(28, 1, Found.DIRTY));
+        java.util.Collections.reverse(backwards);
+        assertThat(Interval.of(28, backwards)).isEqualTo(Interval.of(28, every(28, 1, Found.DIRTY)));
+    }
+
+    @Test
+    void noFindingsCarryItFurtherThanASixfold() {
+        assertThat(Interval.of(28, every(1, 6, Found.DIRTY)).days()).isCloseTo(28 / 6.0, within(1e-9));
+        assertThatThrownBy(() -> Interval.of(0, List.of())).isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> Interval.of(Double.NaN, List.of())).isInstanceOf(InputException.class);
+    }
+
+    @Test
+    void itIsDueAnIntervalAfterTheLastTime() {
+        assertThat(new Interval(10.5, 0).after(FIRST)).isEqualTo(FIRST.plus(Duration.ofHours(252)));
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void aChoreIsToldInFiveLinesAtMost(Chore chore) {
+        assertThat(chore.steps()).hasSizeBetween(3, 5).allMatch(step -> step.endsWith("."));
+        assertThat(chore.days()).isBetween(1, 730);
+        assertThat(chore.what()).doesNotEndWith(".").isEqualTo(chore.what().strip());
+    }
+
+    /** Who could be hurt: acids, lye, bleach, plugs and ladders. */
+    @ParameterizedTest
+    @EnumSource
+    void whereSomebodyCouldBeHurtItIsSaid(Chore chore) {
+        String all = String.join(" ", chore.steps()).toLowerCase(java.util.Locale.ROOT);
+        if (all.contains("vinegar") || all.contains("acid") || all.contains("bleach") || all.contains("impeller")) {
+            assertThat(chore.caution()).isNotNull();
+        }
+    }
+
+    @Test
+    void whatATankHasNotIsNotProposed() {
+        assertThat(Chore.VENTURI.fits(EnumSet.noneOf(Chore.Needs.class))).isFalse();
+        assertThat(Chore.VENTURI.fits(EnumSet.of(Chore.Needs.SKIMMER))).isTrue();
+        assertThat(Chore.PRACTISE.fits(EnumSet.noneOf(Chore.Needs.class))).isTrue();
+    }
+}

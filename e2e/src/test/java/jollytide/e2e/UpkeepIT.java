@@ -1,0 +1,62 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** What is looked after, and when it is due again. */
+class UpkeepIT extends BrowserTest {
+    private static Locator task(Page page, String name) {
+        return page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(name))
+                .first();
+    }
+
+    /** A year of looks has moved what is assumed; how it is done stands beside it, with who could be hurt. */
+    @Test
+    void theDemosYear() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Upkeep");
+        assertThat(page.getByText(Pattern.compile("things are due$"))).isVisible();
+        Locator venturi = task(page, "Rinse the skimmer’s venturi");
+        assertThat(venturi).containsText("28 days assumed, moved by what 6 looks found");
+        assertThat(venturi.getByRole(AriaRole.IMG)).hasAttribute("aria-label", Pattern.compile("Done 12 times"));
+        button(venturi, "how").click();
+        assertThat(venturi).containsText("Unplug the skimmer’s pump");
+        assertThat(venturi).containsText("it should have been sooner");
+    }
+
+    /** On a phone, from nothing: taken up, done with what was found, undone, put off, given up and taken up again. */
+    @Test
+    void somethingIsTakenUpDoneAndPutOff() {
+        Page page = visitor(PHONE);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/upkeep"));
+        assertThat(page.getByText("Nothing is looked after here yet")).isVisible();
+        page.getByLabel("What").selectOption("SKIMMER_CUP");
+        button(page, "Take it up").click();
+        Locator cup = task(page, "Empty and wipe the skimmer’s cup");
+        assertThat(cup).containsText("due today");
+        assertThat(cup).containsText("Nobody knows when it was done last");
+        button(cup, "in a week").click();
+        assertThat(cup).containsText("put off to");
+        button(page, "Undo").last().click();
+        assertThat(cup).containsText("due today");
+        button(cup, "Done").click();
+        button(cup, "it was just right").click();
+        assertThat(cup).containsText("Done today; every 7 days is assumed.");
+        assertThat(page.getByText(Pattern.compile("^Nothing is due until"))).isVisible();
+        button(cup, "how").click();
+        page.getByLabel("Every (empty: by what is found)").fill("3.5");
+        button(cup, "Keep that").click();
+        assertThat(cup).containsText("every 3.5 days, as you want it");
+        button(cup, "not looked after any more").click();
+        assertThat(page.getByText("Not looked after any more", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        button(page, "take it up again").click();
+        assertThat(cup).containsText("every 3.5 days, as you want it");
+    }
+}

@@ -1,0 +1,264 @@
+package jollytide.server.upkeep;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.measure.Setup;
+import jollytide.core.twin.Channel;
+import jollytide.core.units.InputException;
+import jollytide.core.upkeep.Chore;
+import jollytide.core.upkeep.Interval;
+import jollytide.server.dose.DoseService;
+import jollytide.server.home.LocalTimes;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.reading.ReadingService.Logged;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import jollytide.server.twin.TwinBook;
+import jollytide.server.upkeep.UpkeepViews.ChoreEdit;
+import jollytide.server.upkeep.UpkeepViews.ChoreKind;
+import jollytide.server.upkeep.UpkeepViews.Later;
+import jollytide.server.upkeep.UpkeepViews.NewChore;
+import jollytide.server.upkeep.UpkeepViews.NewTick;
+import jollytide.server.upkeep.UpkeepViews.TaskView;
+import jollytide.server.upkeep.UpkeepViews.TickView;
+import jollytide.server.upkeep.UpkeepViews.UpkeepView;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what is looked after on a tank, and says when it is due again. */
+@Service
+public class UpkeepService {
+    private static final int MOST_TASKS = 60;
+    private static final int MOST_DONE = 2000;
+    private static final int FURTHEST_YEARS = 2;
+    /** A meter that was read since is there. */
+    private static final Duration LATELY = Duration.ofDays(60);
+
+    private final UpkeepTasks tasks;
+    private final UpkeepDones dones;
+    private final TankService tanks;
+    private final TwinBook book;
+    private final DoseService doses;
+    private final ReadingService readings;
+    private final Clock clock;
+
+    UpkeepService(
+            UpkeepTasks tasks,
+            UpkeepDones dones,
+            TankService tanks,
+            TwinBook book,
+            DoseService doses,
+            ReadingService readings,
+            Clock clock) {
+        this.tasks = tasks;
+        this.dones = dones;
+        this.tanks = tanks;
+        this.book = book;
+        this.doses = doses;
+        this.readings = readings;
+        this.clock = clock;
+    }
+
+    public UpkeepView list(UUID keeperId, UUID tankId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        List<UpkeepTask> all = tasks.findByTankId(tank.id());
+        Map<Boolean, List<TaskView>> byUse = views(tank, all);
+        Set<Chore> kept = all.stream()
+                .filter(t -> t.endedAt == null)
+                .map(t -> t.chore)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Chore.class)));
+        Set<Chore.Needs> has = has(tank);
+        return new UpkeepView(
+                byUse.getOrDefault(true, List.of()),
+                byUse.getOrDefault(false, List.of()),
+                Stream.of(Chore.values())
+                        .filter(chore -> chore.fits(has))
+                        .sorted(Comparator.comparing(kept::contains))
+                        .map(ChoreKind::of)
+                        .toList());
+    }
+
+    /** What is looked after, the next first. */
+    public List<TaskView> due(Tank tank) {
+        return views(tank, tasks.findByTankId(tank.id())).getOrDefault(true, List.of());
+    }
+
+    /** By whether it is looked after still. */
+    private Map<Boolean, List<TaskView>> views(Tank tank, List<UpkeepTask> all) {
+        Map<UUID, List<UpkeepDone>> done = dones
+                .findByTaskIdInOrderByAt(all.stream().map(t -> t.id).toList())
+                .stream()
+                .collect(Collectors.groupingBy(d -> d.taskId));
+        ZoneId zone = tank.home().zone();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        return all.stream()
+                .sorted(Comparator.comparing((UpkeepTask t) -> t.addedAt).thenComparing(t -> t.id))
+                .collect(Collectors.partitioningBy(
+                        t -> t.endedAt == null,
+                        Collectors.collectingAndThen(
+                                Collectors.mapping(
+                                        t -> view(t, done.getOrDefault(t.id, List.of()), zone, today),
+                                        Collectors.toList()),
+                                views -> views.stream()
+                                        .sorted(Comparator.comparing(TaskView::due))
+                                        .toList())));
+    }
+
+    private static TaskView view(UpkeepTask task, List<UpkeepDone> done, ZoneId zone, LocalDate today) {
+        Interval interval = task.ownDays != null
+                ? new Interval(task.ownDays, 0)
+                : Interval.of(
+                        task.chore.days(),
+                        done.stream().map(d -> new Interval.Done(d.at, d.found)).toList());
+        LocalDate byUse =
+                done.isEmpty() ? today : LocalDate.ofInstant(interval.after(done.get(done.size() - 1).at), zone);
+        boolean putOff = task.notBefore != null && task.notBefore.isAfter(byUse);
+        LocalDate due = putOff ? task.notBefore : byUse;
+        List<TickView> newest = new ArrayList<>();
+        done.forEach(d -> newest.add(0, new TickView(d.id, d.at, d.found, d.note)));
+        return new TaskView(
+                task.id,
+                ChoreKind.of(task.chore),
+                task.name,
+                task.ownDays,
+                interval.days(),
+                interval.findings(),
+                due,
+                !due.isAfter(today),
+                putOff,
+                newest);
+    }
+
+    private Set<Chore.Needs> has(Tank tank) {
+        Setup setup = book.setup(tank);
+        Set<Chore.Needs> has = EnumSet.of(Chore.Needs.NOTHING);
+        if (setup.skimmer() != null) {
+            has.add(Chore.Needs.SKIMMER);
+        }
+        if (setup.open().stream().anyMatch(path -> path.channel().kind() == Channel.Kind.STONE)) {
+            has.add(Chore.Needs.STONE);
+        }
+        if (setup.intake().isPresent()) {
+            has.add(Chore.Needs.HOSE);
+        }
+        if (doses.doses(tank)) {
+            has.add(Chore.Needs.LINE);
+        }
+        Instant now = clock.instant();
+        if (readings.logged(tank, now.minus(LATELY), now).contains(new Logged(Quantity.CO2, Place.ROOM))) {
+            has.add(Chore.Needs.ROOM_METER);
+        }
+        return has;
+    }
+
+    @Transactional
+    public UUID add(UUID keeperId, UUID tankId, NewChore body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        if (tasks.findByTankId(tank.id()).size() >= MOST_TASKS) {
+            throw new InputException(
+                    "chore",
+                    MOST_TASKS,
+                    "at most " + MOST_TASKS,
+                    "A tank has at most " + MOST_TASKS + " things to look after.");
+        }
+        UpkeepTask task = new UpkeepTask();
+        task.id = UUID.randomUUID();
+        task.tankId = tank.id();
+        task.chore = body.chore();
+        task.name = body.name().strip();
+        task.ownDays = days(body.days());
+        task.addedAt = clock.instant();
+        tasks.save(task);
+        if (body.lastDone() != null) {
+            keep(tank, task, new NewTick(body.lastDone(), null, ""));
+        }
+        return task.id;
+    }
+
+    private static @Nullable Double days(@Nullable Double own) {
+        return own == null ? null : within("days", own, Interval.LEAST_DAYS, Interval.MOST_DAYS, "days");
+    }
+
+    @Transactional
+    public void edit(UUID keeperId, UUID tankId, UUID id, ChoreEdit body) {
+        UpkeepTask task = task(tanks.tank(keeperId, tankId), id);
+        task.name = body.name().strip();
+        task.ownDays = days(body.days());
+    }
+
+    @Transactional
+    public UUID done(UUID keeperId, UUID tankId, UUID id, NewTick body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        UpkeepTask task = task(tank, id);
+        if (dones.countByTaskId(task.id) >= MOST_DONE) {
+            throw new InputException("at", MOST_DONE, "at most " + MOST_DONE, "This was noted too often.");
+        }
+        return keep(tank, task, body);
+    }
+
+    private UUID keep(Tank tank, UpkeepTask task, NewTick body) {
+        Instant at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
+        UpkeepDone done = new UpkeepDone();
+        done.id = UUID.randomUUID();
+        done.taskId = task.id;
+        done.at = at;
+        done.found = body.found();
+        done.note = body.note().strip();
+        return dones.save(done).id;
+    }
+
+    @Transactional
+    public void undo(UUID keeperId, UUID tankId, UUID id, UUID doneId) {
+        UpkeepTask task = task(tanks.tank(keeperId, tankId), id);
+        dones.delete(dones.findByIdAndTaskId(doneId, task.id).orElseThrow(() -> Problem.notFound("note")));
+    }
+
+    @Transactional
+    public void later(UUID keeperId, UUID tankId, UUID id, Later body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        UpkeepTask task = task(tank, id);
+        LocalDate today = LocalDate.ofInstant(clock.instant(), tank.home().zone());
+        LocalDate until = body.until();
+        if (until != null && (until.isBefore(today) || until.isAfter(today.plusYears(FURTHEST_YEARS)))) {
+            throw Problem.refused(new FieldError(
+                    "until",
+                    until.toString(),
+                    "today up to two years ahead",
+                    "It cannot be put off to " + until + "."));
+        }
+        task.notBefore = until;
+    }
+
+    @Transactional
+    public void end(UUID keeperId, UUID tankId, UUID id) {
+        task(tanks.tank(keeperId, tankId), id).endedAt = clock.instant();
+    }
+
+    @Transactional
+    public void goOn(UUID keeperId, UUID tankId, UUID id) {
+        task(tanks.tank(keeperId, tankId), id).endedAt = null;
+    }
+
+    private UpkeepTask task(Tank tank, UUID id) {
+        return tasks.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("upkeep"));
+    }
+}

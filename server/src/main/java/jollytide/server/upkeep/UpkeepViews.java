@@ -1,0 +1,94 @@
+package jollytide.server.upkeep;
+
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import jollytide.core.upkeep.Chore;
+import jollytide.core.upkeep.Interval;
+import org.jspecify.annotations.Nullable;
+
+/** What goes in and out of upkeep. */
+public final class UpkeepViews {
+    private UpkeepViews() {}
+
+    /**
+     * Something to look after from now on.
+     *
+     * @param name which of several; empty where there is one
+     * @param days between two times, as its keeper wants it; null where it is assumed and learned
+     * @param lastDone null where nobody knows
+     */
+    public record NewChore(
+            @NotNull Chore chore,
+            @NotNull @Size(max = 80) String name,
+            @Nullable Double days,
+            @Size(max = 40) @Nullable String lastDone) {}
+
+    /** @param days null for what is assumed and learned */
+    public record ChoreEdit(
+            @NotNull @Size(max = 80) String name, @Nullable Double days) {}
+
+    /** @param found what it looked like; null where nobody says */
+    public record NewTick(
+            @NotNull @Size(max = 40) String at,
+            Interval.@Nullable Found found,
+            @NotNull @Size(max = 200) String note) {}
+
+    /** @param until not before that day; null to take that back */
+    public record Later(@Nullable LocalDate until) {}
+
+    /** A time that it was done. */
+    public record TickView(UUID id, Instant at, Interval.@Nullable Found found, String note) {}
+
+    /**
+     * A kind of upkeep.
+     *
+     * @param days between two times, assumed
+     * @param steps how it is done
+     * @param caution who could be hurt, and how not; null where nobody
+     */
+    public record ChoreKind(
+            Chore chore,
+            String what,
+            int days,
+            List<String> steps,
+            @Nullable String caution) {
+        static ChoreKind of(Chore chore) {
+            return new ChoreKind(chore, chore.what(), chore.days(), chore.steps(), chore.caution());
+        }
+    }
+
+    /**
+     * Something that is looked after.
+     *
+     * @param ownDays as its keeper wants it; null where it is assumed and learned
+     * @param days between two times, by what is assumed and what was found
+     * @param findings that moved it
+     * @param due the day; today where it was never done
+     * @param putOff whether it was due earlier but for its keeper's wish
+     * @param done the newest first
+     */
+    public record TaskView(
+            UUID id,
+            ChoreKind kind,
+            String name,
+            @Nullable Double ownDays,
+            double days,
+            int findings,
+            LocalDate due,
+            boolean late,
+            boolean putOff,
+            List<TickView> done) {}
+
+    /**
+     * All of a tank.
+     *
+     * @param tasks the next first
+     * @param ended what is not looked after any more
+     * @param more kinds that fit the tank, those that are looked after already last: there may be several
+     */
+    public record UpkeepView(List<TaskView> tasks, List<TaskView> ended, List<ChoreKind> more) {}
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { useAddChore, useEndChore } from '../../api/upkeep';
+import type { ChoreKind } from '../../api/types';
+import { Button } from '../../parts/Button';
+import { Choice, Field } from '../../parts/Field';
+import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
+import { useAtTank } from '../../TankContext';
+import { span, taskTitle } from './upkeepWords';
+
+/** What fits this tank and is not looked after yet. */
+export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
+  const { tank } = useAtTank();
+  const tell = useNotice();
+  const add = useAddChore(tank.id);
+  const end = useEndChore(tank.id);
+  const [chosen, setChosen] = useState<string>();
+  const [name, setName] = useState('');
+  const [last, setLast] = useState('');
+  const kind = more.find((k) => k.chore === chosen) ?? more[0];
+  if (!kind) return null;
+  const take = () =>
+    void add
+      .mutateAsync({ chore: kind.chore, name, lastDone: last === '' ? undefined : last })
+      .then((kept) => {
+        setName('');
+        setLast('');
+        tell('It is on the list.', () => end.mutate(kept.id));
+      })
+      .catch(() => undefined);
+  return (
+    <section aria-labelledby="more" className="grid gap-3 border-t border-hairline pt-4">
+      <h2 id="more" className="text-lg font-bold">
+        Look after more
+      </h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <Choice
+          label="What"
+          className="w-full md:w-96"
+          value={kind.chore}
+          options={more.map((k) => ({
+            value: k.chore,
+            label: `${taskTitle({ kind: k, name: '' })}, every ${span(k.days)}`,
+          }))}
+          onChange={(e) => setChosen(e.target.value)}
+        />
+        <Field
+          label="Which one, or who (if several)"
+          className="w-56"
+          maxLength={80}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+        />
+        <Field
+          label="Done last (empty: nobody knows)"
+          type="datetime-local"
+          className="w-64"
+          value={last}
+          onChange={(e) => setLast(e.target.value)}
+        />
+        <Button onClick={take} disabled={add.isPending}>
+          Take it up
+        </Button>
+      </div>
+      <Refusal message={add.error?.message} />
+    </section>
+  );
+}

@@ -1,0 +1,312 @@
+import { useState } from 'react';
+import {
+  useEditChore,
+  useEndChore,
+  usePutOff,
+  useTakeUpAgain,
+  useTick,
+  useUntick,
+  useUpkeep,
+} from '../../api/upkeep';
+import type { Found, Task, Upkeep } from '../../api/types';
+import { AHEAD_DAYS, BACK_DAYS, UpkeepDrawing } from '../../drawings/UpkeepDrawing';
+import { useHelper } from '../../frame/useHelper';
+import { readNumber } from '../../lib/number';
+import { dayAndTime, localDay, localInput, shiftDay } from '../../lib/time';
+import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
+import { useNotice } from '../../parts/Notices';
+import { Refusal } from '../../parts/Refusal';
+import { useWidth } from '../../parts/useWidth';
+import { Waiting } from '../../parts/Waiting';
+import { useAtTank } from '../../TankContext';
+import { NewChoreForm } from './NewChoreForm';
+import { dueOn, FOUND, reason, taskTitle, upkeepVerdict } from './upkeepWords';
+
+const PUT_OFF_DAYS = 7;
+const NEWEST = 6;
+
+/** Do → Upkeep: what keeps the gear doing what the twin takes it to do. */
+export function UpkeepScreen() {
+  const { tank } = useAtTank();
+  const upkeep = useUpkeep(tank.id);
+  if (!upkeep.data) return <Waiting error={upkeep.error} retry={() => void upkeep.refetch()} />;
+  return <Loaded upkeep={upkeep.data} now={upkeep.dataUpdatedAt} />;
+}
+
+function Loaded({ upkeep, now }: { upkeep: Upkeep; now: number }) {
+  const helper = useHelper();
+  return (
+    <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-6">
+      <div>
+        <h1 className="text-2xl font-semibold">{upkeepVerdict(upkeep)}</h1>
+        {upkeep.tasks.length === 0 ? (
+          <p className="max-w-prose text-soft">
+            A crusted venturi, a stone that bubbles coarsely, a pump that gives less: each looks
+            like a change of the tank. Take up what fits yours below; what you find each time moves
+            how often it is due.
+          </p>
+        ) : (
+          <p className="text-sm text-soft">
+            {BACK_DAYS} days back and {AHEAD_DAYS} ahead of the upright line, which is today. A
+            circle is a time that it was done: open where it would have done for longer, full where
+            it should have been sooner. The triangle is when it is due.
+          </p>
+        )}
+      </div>
+      <ul>
+        {upkeep.tasks.map((task) => (
+          <OneTask key={task.id} task={task} now={now} />
+        ))}
+      </ul>
+      {!helper && <NewChoreForm more={upkeep.more} />}
+      {!helper && upkeep.ended.length > 0 && <Ended tasks={upkeep.ended} />}
+    </div>
+  );
+}
+
+function OneTask({ task, now }: { task: Task; now: number }) {
+  const { tank } = useAtTank();
+  const helper = useHelper();
+  const tell = useNotice();
+  const [ref, width] = useWidth();
+  const [open, setOpen] = useState<'done' | 'how'>();
+  const putOff = usePutOff(tank.id);
+  const today = localDay(now, tank.zone);
+  const toggle = (what: 'done' | 'how') => setOpen(open === what ? undefined : what);
+  const later = () =>
+    putOff.mutate(
+      { id: task.id, until: shiftDay(today, PUT_OFF_DAYS) },
+      {
+        onSuccess: () => tell('Put off for a week.', () => putOff.mutate({ id: task.id })),
+      },
+    );
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)] gap-2 border-t border-hairline py-4">
+      <div className="grid items-start gap-x-8 gap-y-2 md:grid-cols-[minmax(0,1fr)_auto]">
+        <div>
+          <h2 className="text-lg leading-snug font-semibold">
+            {taskTitle(task)}{' '}
+            <span className={task.late ? 'font-semibold' : 'font-normal text-soft'}>
+              · {dueOn(task, today)}
+            </span>
+          </h2>
+          <p className="text-soft">{reason(task, now)}</p>
+        </div>
+        <div className="flex flex-wrap items-center gap-3">
+          <Button
+            look={task.late ? 'main' : 'plain'}
+            aria-expanded={open === 'done'}
+            onClick={() => toggle('done')}
+          >
+            Done
+          </Button>
+          <Button look="quiet" aria-expanded={open === 'how'} onClick={() => toggle('how')}>
+            how
+          </Button>
+          {!helper && task.late && (
+            <Button look="quiet" onClick={later} disabled={putOff.isPending}>
+              in a week
+            </Button>
+          )}
+        </div>
+      </div>
+      <div ref={ref}>{width > 0 && <UpkeepDrawing task={task} now={now} width={width} />}</div>
+      {open === 'done' && <TickForm task={task} close={() => setOpen(undefined)} />}
+      {open === 'how' && <How task={task} />}
+      <Refusal message={putOff.error?.message} />
+    </li>
+  );
+}
+
+/** One press says that it was done and what it looked like. */
+function TickForm({ task, close }: { task: Task; close: () => void }) {
+  const { tank } = useAtTank();
+  const helper = useHelper();
+  const tell = useNotice();
+  const tick = useTick(tank.id);
+  const untick = useUntick(tank.id);
+  const [at, setAt] = useState(() => localInput(new Date(), tank.zone));
+  const [note, setNote] = useState('');
+  const send = (found?: Found) =>
+    void tick
+      .mutateAsync({ id: task.id, at, found, note })
+      .then((kept) => {
+        tell('Noted.', helper ? undefined : () => untick.mutate({ id: task.id, doneId: kept.id }));
+        close();
+      })
+      .catch(() => undefined);
+  return (
+    <div className="grid gap-3 pb-2">
+      <div className="flex flex-wrap items-end gap-3">
+        <Field
+          label="Done at"
+          type="datetime-local"
+          value={at}
+          onChange={(e) => setAt(e.target.value)}
+        />
+        <Field
+          label="Note"
+          className="min-w-52 flex-1"
+          maxLength={200}
+          value={note}
+          onChange={(e) => setNote(e.target.value)}
+        />
+      </div>
+      <p className="text-sm text-soft">As it looked:</p>
+      <div className="flex flex-wrap gap-2">
+        {(Object.keys(FOUND) as Found[]).map((found) => (
+          <Button key={found} onClick={() => send(found)} disabled={tick.isPending}>
+            {FOUND[found]}
+          </Button>
+        ))}
+        <Button look="quiet" onClick={() => send()} disabled={tick.isPending}>
+          done, nothing to say
+        </Button>
+      </div>
+      <Refusal message={tick.error?.message} />
+    </div>
+  );
+}
+
+function How({ task }: { task: Task }) {
+  const { tank } = useAtTank();
+  const helper = useHelper();
+  const tell = useNotice();
+  const untick = useUntick(tank.id);
+  const tick = useTick(tank.id);
+  const end = useEndChore(tank.id);
+  const again = useTakeUpAgain(tank.id);
+  const [all, setAll] = useState(false);
+  return (
+    <div className="grid gap-4 pb-2">
+      {task.kind.caution && (
+        <p className="max-w-prose border-l-4 border-danger pl-3">{task.kind.caution}</p>
+      )}
+      <ol className="max-w-prose list-decimal pl-6">
+        {task.kind.steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      {!helper && <HowOften key={`${task.name} ${String(task.ownDays)}`} task={task} />}
+      {task.done.length > 0 && (
+        <ul className="grid gap-x-8 md:grid-cols-2">
+          {(all ? task.done : task.done.slice(0, NEWEST)).map((d) => (
+            <li
+              key={d.id}
+              className="flex items-center justify-between gap-3 border-b border-hairline py-1"
+            >
+              <span>
+                <span className="text-soft">{dayAndTime(d.at, tank.zone)}</span>{' '}
+                {[d.found && FOUND[d.found], d.note].filter(Boolean).join('; ')}
+              </span>
+              {!helper && (
+                <Button
+                  look="quiet"
+                  aria-label={`Forget that of ${dayAndTime(d.at, tank.zone)}`}
+                  onClick={() =>
+                    untick.mutate(
+                      { id: task.id, doneId: d.id },
+                      {
+                        onSuccess: () =>
+                          tell('Forgotten.', () =>
+                            tick.mutate({ id: task.id, at: d.at, found: d.found, note: d.note }),
+                          ),
+                      },
+                    )
+                  }
+                >
+                  ✕
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap gap-4">
+        {task.done.length > NEWEST && !all && (
+          <Button look="quiet" onClick={() => setAll(true)}>
+            all {task.done.length}
+          </Button>
+        )}
+        {!helper && (
+          <Button
+            look="quiet"
+            onClick={() =>
+              end.mutate(task.id, {
+                onSuccess: () =>
+                  tell('It is not looked after any more.', () => again.mutate(task.id)),
+              })
+            }
+          >
+            not looked after any more
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** How often, as its keeper wants it; left empty, what is found moves it. */
+function HowOften({ task }: { task: Task }) {
+  const { tank } = useAtTank();
+  const tell = useNotice();
+  const edit = useEditChore(tank.id);
+  const [days, setDays] = useState(task.ownDays === undefined ? '' : String(task.ownDays));
+  const [name, setName] = useState(task.name);
+  const read = readNumber(days);
+  const wrong = days.trim() !== '' && read === null;
+  const save = () =>
+    void edit
+      .mutateAsync({ id: task.id, name, days: read ?? undefined })
+      .then(() =>
+        tell('Changed.', () => edit.mutate({ id: task.id, name: task.name, days: task.ownDays })),
+      )
+      .catch(() => undefined);
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Field
+        label="Every (empty: by what is found)"
+        unit="days"
+        inputMode="decimal"
+        className="w-56"
+        value={days}
+        error={wrong ? 'A number, please.' : undefined}
+        onChange={(e) => setDays(e.target.value)}
+      />
+      <Field
+        label="Which one, or who"
+        className="w-56"
+        maxLength={80}
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <Button onClick={save} disabled={edit.isPending || wrong}>
+        Keep that
+      </Button>
+      <Refusal message={edit.error?.message} />
+    </div>
+  );
+}
+
+function Ended({ tasks }: { tasks: readonly Task[] }) {
+  const { tank } = useAtTank();
+  const again = useTakeUpAgain(tank.id);
+  return (
+    <section aria-labelledby="ended" className="border-t border-hairline pt-4">
+      <h2 id="ended" className="font-bold">
+        Not looked after any more
+      </h2>
+      <ul>
+        {tasks.map((task) => (
+          <li key={task.id} className="flex flex-wrap items-center gap-x-4">
+            <span>{taskTitle(task)}</span>
+            <Button look="quiet" onClick={() => again.mutate(task.id)}>
+              take it up again
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,75 @@
+import { describe, expect, it, test } from 'vitest';
+import type { Task } from '../../api/types';
+import { dueOn, reason, span, taskTitle, upkeepVerdict } from './upkeepWords';
+
+const NOW = Date.parse('2026-11-12T15:24:00Z');
+
+const task = (over: Partial<Task> = {}): Task => ({
+  id: 't',
+  kind: {
+    chore: 'VENTURI',
+    what: 'rinse the skimmer’s venturi',
+    days: 28,
+    steps: ['One.', 'Two.'],
+  },
+  name: '',
+  days: 21.4,
+  findings: 3,
+  due: '2026-11-20',
+  late: false,
+  putOff: false,
+  done: [{ id: 'd', at: '2026-10-30T10:00:00Z', found: 'SOME', note: '' }],
+  ...over,
+});
+
+test('days are said as people say them', () => {
+  expect(span(1)).toBe('day');
+  expect(span(3.5)).toBe('3.5 days');
+  expect(span(21.4)).toBe('21 days');
+  expect(span(180)).toBe('6 months');
+  expect(span(137)).toBe('4.5 months');
+});
+
+describe('why it is due', () => {
+  it('says what is assumed and what findings made of it', () => {
+    expect(reason(task(), NOW)).toBe(
+      'Done 13 days ago; every 21 days: 28 days assumed, moved by what 3 looks found.',
+    );
+    expect(reason(task({ findings: 1 }), NOW)).toContain('moved by what one look found.');
+    expect(reason(task({ findings: 0, days: 28 }), NOW)).toBe(
+      'Done 13 days ago; every 28 days is assumed.',
+    );
+  });
+  it('says that its keeper wants it so', () => {
+    expect(reason(task({ ownDays: 7, days: 7, findings: 0 }), NOW)).toBe(
+      'Done 13 days ago; every 7 days, as you want it.',
+    );
+  });
+  it('says that nobody knows', () => {
+    expect(reason(task({ done: [], findings: 0, days: 28 }), NOW)).toBe(
+      'Nobody knows when it was done last; every 28 days is assumed.',
+    );
+    const today = task({ done: [{ id: 'd', at: '2026-11-12T08:00:00Z', note: '' }] });
+    expect(reason(today, NOW)).toContain('Done today');
+  });
+});
+
+test('when it is due', () => {
+  expect(dueOn(task(), '2026-11-12')).toBe('due 20 Nov 2026');
+  expect(dueOn(task({ due: '2026-11-12', late: true }), '2026-11-12')).toBe('due today');
+  expect(dueOn(task({ due: '2026-11-03', late: true }), '2026-11-12')).toBe('due since 3 Nov 2026');
+  expect(dueOn(task({ putOff: true }), '2026-11-12')).toBe('put off to 20 Nov 2026');
+});
+
+test('the whole in one sentence', () => {
+  const all = (...tasks: Task[]) => upkeepVerdict({ tasks, ended: [], more: [] });
+  expect(all()).toBe('Nothing is looked after here yet');
+  expect(all(task())).toBe('Nothing is due until 20 Nov 2026');
+  expect(all(task({ late: true }), task())).toBe('One thing is due');
+  expect(all(task({ late: true }), task({ late: true }))).toBe('2 things are due');
+});
+
+test('which of several', () => {
+  expect(taskTitle(task())).toBe('Rinse the skimmer’s venturi');
+  expect(taskTitle(task({ name: 'left' }))).toBe('Rinse the skimmer’s venturi · left');
+});

@@ -1,0 +1,58 @@
+import type { Found, Task, Upkeep } from '../../api/types';
+import { plain } from '../../lib/number';
+import { plainDay } from '../../lib/time';
+
+const DAY_MS = 86_400_000;
+/** From so many days on, months say more. */
+const MONTHS_FROM = 75;
+const DAYS_A_MONTH = 30.44;
+
+export const FOUND: Record<Found, string> = {
+  CLEAN: 'it would have done for longer',
+  SOME: 'it was just right',
+  DIRTY: 'it should have been sooner',
+};
+
+/** Days as people say them. */
+export function span(days: number): string {
+  if (days >= MONTHS_FROM) return `${plain(Math.round((2 * days) / DAYS_A_MONTH) / 2, 1)} months`;
+  const shown = days < 10 ? plain(days, 1) : String(Math.round(days));
+  return shown === '1' ? 'day' : `${shown} days`;
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What it is, and which of several. */
+export const taskTitle = ({ kind, name }: Pick<Task, 'kind' | 'name'>) =>
+  capital(kind.what) + (name === '' ? '' : ` · ${name}`);
+
+/** Why it is due then. */
+export function reason(task: Task, now: number): string {
+  const last = task.done[0];
+  const every =
+    task.ownDays !== undefined
+      ? `every ${span(task.days)}, as you want it`
+      : task.findings === 0
+        ? `every ${span(task.days)} is assumed`
+        : `every ${span(task.days)}: ${span(task.kind.days)} assumed, moved by what ${task.findings === 1 ? 'one look' : `${String(task.findings)} looks`} found`;
+  if (!last) return `Nobody knows when it was done last; ${every}.`;
+  const ago = Math.floor((now - Date.parse(last.at)) / DAY_MS);
+  const done = ago <= 0 ? 'Done today' : ago === 1 ? 'Done yesterday' : `Done ${span(ago)} ago`;
+  return `${done}; ${every}.`;
+}
+
+/** When it is due. */
+export function dueOn(task: Task, today: string): string {
+  if (task.due === today) return 'due today';
+  if (task.late) return `due since ${plainDay(task.due)}`;
+  return task.putOff ? `put off to ${plainDay(task.due)}` : `due ${plainDay(task.due)}`;
+}
+
+/** In one sentence. */
+export function upkeepVerdict({ tasks }: Upkeep): string {
+  const late = tasks.filter((t) => t.late).length;
+  const next = tasks[0];
+  if (!next) return 'Nothing is looked after here yet';
+  if (late === 0) return `Nothing is due until ${plainDay(next.due)}`;
+  return late === 1 ? 'One thing is due' : `${String(late)} things are due`;
+}
