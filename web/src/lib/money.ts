@@ -1,7 +1,8 @@
-/** A round sum in the home's money. */
-export const money = (amount: number, currency: string) =>
+/** A sum in the home's money; a round one unless fractions of it matter. */
+export const money = (amount: number, currency: string, digits = 0) =>
   new Intl.NumberFormat('en', {
     style: 'currency',
     currency,
-    maximumFractionDigits: 0,
+    minimumFractionDigits: 0,
+    maximumFractionDigits: digits,
   }).format(amount);

@@ -38,6 +38,7 @@ class EveryOperationTest extends ServerTest {
             + ",\"name\":\"limewater\",\"solute\":\"LIMEWATER\",\"share\":1,\"vesselMl\":5000,\"mlPerDay\":100}";
     private static final String LINE_NOTE =
             "{" + AT + ",\"kind\":\"LEVEL\",\"value\":900,\"readIn\":\"ML\",\"note\":\"\"}";
+    private static final String CONSUMER = "{\"name\":\"return pump\",\"watts\":25,\"hoursPerDay\":24}";
     private static final String TICK = "{\"at\":\"2026-11-12T08:00\",\"found\":\"SOME\",\"note\":\"\"}";
     private static final String EXPERIMENT = "{\"experiment\":\"SKIMMER_OFF_BEFORE_LIGHT\"}";
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
@@ -83,6 +84,8 @@ class EveryOperationTest extends ServerTest {
             Map.entry("PUT /tanks/{tankId}/upkeep/{id}", "{\"name\":\"\",\"days\":30}"),
             Map.entry("POST /tanks/{tankId}/upkeep/{id}/done", TICK),
             Map.entry("PUT /tanks/{tankId}/upkeep/{id}/later", "{\"until\":null}"),
+            Map.entry("POST /tanks/{tankId}/consumers", CONSUMER),
+            Map.entry("PUT /tanks/{tankId}/consumers/{id}", CONSUMER),
             Map.entry("POST /tanks/{tankId}/experiments", EXPERIMENT),
             Map.entry("POST /tanks/{tankId}/experiments/{id}/end", "{\"ended\":\"DONE\"}"),
             Map.entry("POST /tanks/{tankId}/media", FILL),
@@ -141,6 +144,7 @@ class EveryOperationTest extends ServerTest {
                     "experiments",
                     "doses",
                     "upkeep",
+                    "consumers",
                     "imports",
                     "media",
                     "chapters",
@@ -196,7 +200,7 @@ class EveryOperationTest extends ServerTest {
                         .path("calibration")
                         .path("id")
                         .asString());
-        for (String kind : List.of("events", "media", "experiments", "doses", "upkeep")) {
+        for (String kind : List.of("events", "media", "experiments", "doses", "upkeep", "consumers")) {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }
         ids.put("lineNotes", id(keeper.post("/tanks/" + tank + "/doses/" + ids.get("doses") + "/notes", LINE_NOTE)));

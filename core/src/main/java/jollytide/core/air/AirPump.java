@@ -3,6 +3,7 @@ package jollytide.core.air;
 import static jollytide.core.units.Quantities.within;
 
 import jollytide.core.numerics.Crossing;
+import jollytide.core.units.Electricity;
 
 /**
  * An air pump on a stone. What it gives falls with what it pushes against, along a straight line from its free flow to
@@ -25,7 +26,6 @@ public record AirPump(double freeLPerH, double stallKPa, double watts) {
     private static final double VOLUMES_PER_H = 1;
 
     private static final double ATMOSPHERE_KPA = 101.325;
-    private static final double KWH_PER_YEAR_PER_W = 8.76;
     private static final double ACCURACY_L_PER_H = 1e-6;
 
     public AirPump {
@@ -76,7 +76,7 @@ public record AirPump(double freeLPerH, double stallKPa, double watts) {
 
     /** What it draws in a year of running, kWh. */
     public double kWhPerYear() {
-        return watts * KWH_PER_YEAR_PER_W;
+        return Electricity.kWhPerYear(watts, 24);
     }
 
     /** Cost of running it, in the tariff's money per year. */

@@ -57,6 +57,8 @@ import jollytide.server.tank.TankDescription.WaterSurface;
 import jollytide.server.tank.TankParts;
 import jollytide.server.tank.TankParts.FishGroup;
 import jollytide.server.tank.TankService;
+import jollytide.server.upkeep.RunningCosts;
+import jollytide.server.upkeep.RunningCosts.NewConsumer;
 import jollytide.server.upkeep.UpkeepService;
 import jollytide.server.upkeep.UpkeepViews.NewChore;
 import jollytide.server.upkeep.UpkeepViews.NewTick;
@@ -86,6 +88,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final MediaService media;
     private final DoseService doses;
     private final UpkeepService upkeep;
+    private final RunningCosts costs;
     private final KitService kit;
     private final ProbeBook probes;
     private final Clock clock;
@@ -100,6 +103,7 @@ class DemoHome implements SmartInitializingSingleton {
             MediaService media,
             DoseService doses,
             UpkeepService upkeep,
+            RunningCosts costs,
             KitService kit,
             ProbeBook probes,
             Clock clock) {
@@ -112,6 +116,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.media = media;
         this.doses = doses;
         this.upkeep = upkeep;
+        this.costs = costs;
         this.kit = kit;
         this.probes = probes;
         this.clock = clock;
@@ -166,6 +171,11 @@ class DemoHome implements SmartInitializingSingleton {
         keep(keeper, tank, history);
         limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
         mediaTrial(keeper, tank, zone);
+        draws(keeper, tank, "lamps", 150, 10.5);
+        draws(keeper, tank, "return pump", 38, 24);
+        draws(keeper, tank, "flow pumps", 22, 24);
+        draws(keeper, tank, "heater, as metered", 200, 5.2);
+        draws(keeper, tank, "skimmer", 14, 24);
         weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
         looked(keeper, tank, zone, Chore.VENTURI, "", VENTURI);
         looked(
@@ -250,6 +260,10 @@ class DemoHome implements SmartInitializingSingleton {
             double value = emptyG == null ? n.ml() : Math.round(emptyG + n.ml() * solution.gramsPerMl());
             seen(keeper, tank, line, n, emptyG == null ? ReadIn.ML : ReadIn.G, value);
         }
+    }
+
+    private void draws(UUID keeper, UUID tank, String what, double watts, double hoursPerDay) {
+        costs.add(keeper, tank, new NewConsumer(what, watts, hoursPerDay));
     }
 
     /** A time that it was done, so many days ago. */

@@ -1,9 +1,10 @@
 package jollytide.server.dose;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface DoseReleases extends JpaRepository<DoseRelease, UUID> {
-    List<DoseRelease> findByTankId(UUID tankId);
+    List<DoseRelease> findByTankIdIn(Collection<UUID> tankIds);
 }

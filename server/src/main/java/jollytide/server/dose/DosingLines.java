@@ -3,18 +3,18 @@ package jollytide.server.dose;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface DosingLines extends JpaRepository<DosingLine, UUID> {
     @Query(
-            "select distinct l from DosingLine l left join fetch l.plans where l.tankId = :tankId order by l.endedAt, l.name")
-    List<DosingLine> findAllOf(UUID tankId);
+            "select distinct l from DosingLine l left join fetch l.plans where l.tankId in :tanks order by l.endedAt, l.name")
+    List<DosingLine> findAllOf(Collection<UUID> tanks);
 
-    @Query("select distinct l.tankId from DosingLine l where l.tankId in :tanks")
-    Set<UUID> dosed(Collection<UUID> tanks);
+    default List<DosingLine> findAllOf(UUID tankId) {
+        return findAllOf(List.of(tankId));
+    }
 
     Optional<DosingLine> findByIdAndTankId(UUID id, UUID tankId);
 }

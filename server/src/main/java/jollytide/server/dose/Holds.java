@@ -2,6 +2,8 @@ package jollytide.server.dose;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -10,6 +12,7 @@ import java.util.stream.Collectors;
 import jollytide.core.doses.Hold;
 import jollytide.core.units.InputException;
 import jollytide.server.outage.OutageTimes;
+import jollytide.server.outage.OutageTimes.Away;
 import jollytide.server.tank.Tank;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -31,18 +34,43 @@ class Holds {
     private record Known(UUID outageId, Hold hold) {}
 
     List<Hold> of(Tank tank) {
-        return known(tank).stream().map(Known::hold).toList();
+        return of(List.of(tank)).getOrDefault(tank.id(), List.of());
+    }
+
+    /** By tank; those of one home share its outages. */
+    Map<UUID, List<Hold>> of(Collection<Tank> tanks) {
+        Map<UUID, List<Hold>> held = new HashMap<>();
+        known(tanks)
+                .forEach((tank, known) ->
+                        held.put(tank, known.stream().map(Known::hold).toList()));
+        return held;
     }
 
     private List<Known> known(Tank tank) {
-        Map<UUID, DoseRelease> released = releases.findByTankId(tank.id()).stream()
-                .collect(Collectors.toMap(r -> r.outageId, Function.identity()));
-        return outages.of(tank.home().id()).stream()
-                .map(o -> {
-                    DoseRelease release = released.get(o.id());
-                    return new Known(o.id(), new Hold(o.from(), o.until(), release == null ? null : release.at));
-                })
-                .toList();
+        return known(List.of(tank)).getOrDefault(tank.id(), List.of());
+    }
+
+    private Map<UUID, List<Known>> known(Collection<Tank> tanks) {
+        Map<UUID, List<DoseRelease>> released = releases
+                .findByTankIdIn(tanks.stream().map(Tank::id).toList())
+                .stream()
+                .collect(Collectors.groupingBy(r -> r.tankId));
+        Map<UUID, List<Away>> away = new HashMap<>();
+        Map<UUID, List<Known>> known = new HashMap<>();
+        for (Tank tank : tanks) {
+            Map<UUID, DoseRelease> byOutage = released.getOrDefault(tank.id(), List.of()).stream()
+                    .collect(Collectors.toMap(r -> r.outageId, Function.identity()));
+            known.put(
+                    tank.id(),
+                    away.computeIfAbsent(tank.home().id(), outages::of).stream()
+                            .map(o -> {
+                                DoseRelease release = byOutage.get(o.id());
+                                return new Known(
+                                        o.id(), new Hold(o.from(), o.until(), release == null ? null : release.at));
+                            })
+                            .toList());
+        }
+        return known;
     }
 
     /** The one that lasts; null where doses may be made. */

@@ -34,20 +34,26 @@ class LineBook {
 
     /** Those in use first. */
     List<Known> of(Tank tank) {
-        List<DosingLine> all = lines.findAllOf(tank.id());
-        List<Hold> held = all.isEmpty() ? List.of() : holds.of(tank);
+        return of(List.of(tank)).getOrDefault(tank.id(), List.of());
+    }
+
+    /** By tank, in a handful of statements however many there are; those without lines are missing. */
+    Map<UUID, List<Known>> of(Collection<Tank> tanks) {
+        List<DosingLine> all = lines.findAllOf(tanks.stream().map(Tank::id).toList());
+        if (all.isEmpty()) {
+            return Map.of();
+        }
+        Set<UUID> dosed = all.stream().map(l -> l.tankId).collect(Collectors.toSet());
+        Map<UUID, List<Hold>> held =
+                holds.of(tanks.stream().filter(t -> dosed.contains(t.id())).toList());
         Map<UUID, List<LineNote>> noted =
                 noted(all.stream().map(l -> l.id).toList()).stream().collect(Collectors.groupingBy(n -> n.lineId));
         return all.stream()
                 .sorted(Comparator.comparing((DosingLine l) -> l.endedAt != null)
                         .thenComparing(l -> l.name))
-                .map(line -> known(line, noted.getOrDefault(line.id, List.of()), held))
-                .toList();
-    }
-
-    /** Those of some tanks that have lines at all. */
-    Set<UUID> dosed(Collection<UUID> tanks) {
-        return lines.dosed(tanks);
+                .map(line ->
+                        known(line, noted.getOrDefault(line.id, List.of()), held.getOrDefault(line.tankId, List.of())))
+                .collect(Collectors.groupingBy(known -> known.line().tankId));
     }
 
     /** In their order. */

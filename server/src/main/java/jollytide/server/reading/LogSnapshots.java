@@ -22,8 +22,10 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
 import jollytide.core.probe.ProbeHistory;
 import jollytide.core.probe.ProbeMap;
+import jollytide.core.seawater.Seawater;
 import jollytide.server.probe.ProbeBook;
 import jollytide.server.tank.Tank;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -124,6 +126,28 @@ public class LogSnapshots {
                 .sorted(Comparator.comparing(ReadingRow::at))
                 .forEach(row -> newest.put(wanted.get(row.seriesId()).subjectId, row));
         return newest;
+    }
+
+    /** One quantity in each tank's own water between two times, in the core's unit, in their order, by tank. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<Reading>> inWater(List<Tank> tanks, Quantity quantity, Instant from, Instant to) {
+        Map<Long, Series> wanted = byId(seriesOf(tanks), s -> s.quantity == quantity && s.place == Place.TANK);
+        Map<UUID, Tank> byId = tanks.stream().collect(Collectors.toMap(Tank::id, Function.identity()));
+        return wanted.isEmpty()
+                ? Map.of()
+                : halfHours(wanted, from, to).stream()
+                        .sorted(Comparator.comparing(HalfHour::start))
+                        .collect(Collectors.groupingBy(
+                                h -> wanted.get(h.seriesId()).subjectId,
+                                Collectors.mapping(
+                                        h -> reading(byId.get(wanted.get(h.seriesId()).subjectId), h),
+                                        Collectors.toList())));
+    }
+
+    private static Reading reading(Tank tank, HalfHour h) {
+        Seawater water = new Seawater(
+                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
+        return new Reading(h.start(), h.mean(water, tank.home().pressureHpa()));
     }
 
     private List<Series> seriesOf(List<Tank> tanks) {

@@ -180,4 +180,44 @@ class UpkeepApiTest extends ServerTest {
         assertThat(venturi.path("days").asDouble()).isBetween(26.0, 33.0).isNotEqualTo(28.0);
         assertThat(venturi.path("findings").asInt()).isEqualTo(6);
     }
+
+    /** Common practice, no source: 56 W all year at 0.114 a kWh are 56 a year. */
+    @Test
+    void whatRunsCostsWattsTimesHoursTimesTariff() {
+        JsonNode home = keeper.get("/homes").body().path(0);
+        String described = home.path("description").toString().replaceFirst("\"tariffPerKWh\":[^,}]*,?", "");
+        assertThat(keeper.put(
+                                "/homes/" + home.path("id").asString(),
+                                "{\"version\":" + home.path("version") + ",\"description\":"
+                                        + described.replaceFirst("\\{", "{\"tariffPerKWh\":0.114,") + "}")
+                        .status())
+                .isEqualTo(200);
+        String consumers = tank + "/consumers";
+        String pump = consumers + "/"
+                + keeper.post(consumers, "{\"name\":\"return pump\",\"watts\":56,\"hoursPerDay\":24}")
+                        .body()
+                        .path("id")
+                        .asString();
+        JsonNode costs = keeper.get(consumers).body();
+        assertThat(costs.path("kWhPerYear").asDouble()).isCloseTo(56 * 8.76, within(1e-6));
+        assertThat(costs.path("perYear").asDouble()).isCloseTo(56, within(0.1));
+        assertThat(costs.path("perMonth").asDouble()).isCloseTo(56 / 12.0, within(0.01));
+        assertThat(costs.path("tariffAssumed").asBoolean()).isFalse();
+        keeper.post(consumers, "{\"name\":\"lamps\",\"watts\":150,\"hoursPerDay\":10}");
+        assertThat(keeper.get(consumers).body().path("consumers").findValuesAsString("name"))
+                .containsExactly("lamps", "return pump");
+        assertThat(keeper.put(pump, "{\"name\":\"return pump\",\"watts\":28,\"hoursPerDay\":24}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(keeper.delete(pump).status()).isEqualTo(204);
+        assertThat(keeper.get(consumers).body().path("consumers")).hasSize(1);
+        for (String bad : List.of(
+                "{\"name\":\"\",\"watts\":5,\"hoursPerDay\":24}",
+                "{\"name\":\"x\",\"watts\":-5,\"hoursPerDay\":24}",
+                "{\"name\":\"x\",\"watts\":5,\"hoursPerDay\":25}",
+                "{\"name\":\"x\",\"watts\":1e99,\"hoursPerDay\":24}")) {
+            assertThat(keeper.post(consumers, bad).status()).isEqualTo(422);
+        }
+        assertThat(keeper.get(consumers).body().path("consumers")).hasSize(1);
+    }
 }

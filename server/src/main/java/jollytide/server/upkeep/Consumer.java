@@ -1,0 +1,16 @@
+package jollytide.server.upkeep;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.util.UUID;
+
+@Entity
+class Consumer {
+    @Id
+    UUID id;
+
+    UUID tankId;
+    String name;
+    double watts;
+    double hoursPerDay;
+}
