@@ -27,7 +27,6 @@ class ScreenshotsIT extends BrowserTest {
         bring.getByText("So it would stand in the log").waitFor();
         take("bring", bring);
         take("staircase", demo(visitor(DESKTOP), "Lantern Reef", "Staircase"));
-        take("enter", demo(visitor(DESKTOP), "Lantern Reef", "Enter"));
         Page bench = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
         bench.getByLabel("Outdoor line to the skimmer").check();
         bench.getByText("removes the source").waitFor();
@@ -46,6 +45,7 @@ class ScreenshotsIT extends BrowserTest {
         take("margin", demo(visitor(DESKTOP), "Lantern Reef", "Margin"));
         take("readiness", demo(visitor(DESKTOP), "Lantern Reef", "Readiness"));
         take("doses", demo(visitor(DESKTOP), "Lantern Reef", "Doses"));
+        take("upkeep", demo(visitor(DESKTOP), "Lantern Reef", "Upkeep"));
         take("media", demo(visitor(DESKTOP), "Lantern Reef", "Media"));
         take("haul-phone", demo(visitor(PHONE), "Heron", "Haul"));
         Page outage = demo(visitor(PHONE), "Heron", "Outage");

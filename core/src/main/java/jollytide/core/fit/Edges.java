@@ -13,8 +13,8 @@ import org.hipparchus.linear.RealVector;
 /**
  * A handful of tanks that stands for all that a log leaves open: the most probable one, then pairs at the edges of what
  * is probable. A pair lies where one {@link Decision} is as high and as low as 90 % allow; of all decisions those few
- * are taken that reach nearly as far for the others, too; a pair more where a hose is on. What lies between the lowest and the highest that these tanks
- * give is then the band of a forecast.
+ * are taken that reach nearly as far for the others, too; where a hose is on, one pair more. What lies between the
+ * lowest and the highest that these tanks give is then the band of a forecast.
  */
 public final class Edges {
     /** Both sides of 90 % of a normal distribution. */
