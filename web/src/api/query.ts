@@ -14,16 +14,29 @@ export const queryClient = new QueryClient({
   },
 });
 
-/** A change at the server, after which what it touches is read anew. */
+/** What follows one change: called whatever became of the screen that asked for it. */
+interface Then<Result> {
+  onSuccess?: (result: Result) => void;
+  onError?: (problem: Problem) => void;
+}
+
+/**
+ * A change at the server, after which what it touches is read anew. What follows it goes by its promise: the library calls
+ * nobody back whose part is gone by then, and a row that is deleted is.
+ */
 export function useChange<Body, Result>(
   change: (body: Body) => Promise<Result>,
   touches: readonly QueryKey[],
 ) {
   const client = useQueryClient();
-  return useMutation<Result, Problem, Body>({
+  const mutation = useMutation<Result, Problem, Body>({
     mutationFn: change,
     onSuccess: () => Promise.all(touches.map((queryKey) => client.invalidateQueries({ queryKey }))),
   });
+  const { mutateAsync } = mutation;
+  const mutate = (body: Body, then: Then<Result> = {}) =>
+    void mutateAsync(body).then(then.onSuccess, then.onError ?? (() => undefined));
+  return { ...mutation, mutate };
 }
 
 /** Whoever comes in, sees everything anew: every key begins with nothing. */

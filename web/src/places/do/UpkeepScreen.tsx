@@ -8,7 +8,7 @@ import {
   useUntick,
   useUpkeep,
 } from '../../api/upkeep';
-import type { Found, Task, Upkeep } from '../../api/types';
+import type { Found, Task, Tick, Upkeep } from '../../api/types';
 import { AHEAD_DAYS, BACK_DAYS, UpkeepDrawing } from '../../drawings/UpkeepDrawing';
 import { useHelper } from '../../frame/useHelper';
 import { readNumber } from '../../lib/number';
@@ -77,12 +77,10 @@ function OneTask({ task, now }: { task: Task; now: number }) {
   const today = localDay(now, tank.zone);
   const toggle = (what: 'done' | 'how') => setOpen(open === what ? undefined : what);
   const later = () =>
-    putOff.mutate(
-      { id: task.id, until: shiftDay(today, PUT_OFF_DAYS) },
-      {
-        onSuccess: () => tell('Put off for a week.', () => putOff.mutate({ id: task.id })),
-      },
-    );
+    void putOff
+      .mutateAsync({ id: task.id, until: shiftDay(today, PUT_OFF_DAYS) })
+      .then(() => tell('Put off for a week.', () => putOff.mutate({ id: task.id })))
+      .catch(() => undefined);
   return (
     <li className="grid grid-cols-[minmax(0,1fr)] gap-2 border-t border-hairline py-4">
       <div className="grid items-start gap-x-8 gap-y-2 md:grid-cols-[minmax(0,1fr)_auto]">
@@ -180,6 +178,21 @@ function How({ task }: { task: Task }) {
   const end = useEndChore(tank.id);
   const again = useTakeUpAgain(tank.id);
   const [all, setAll] = useState(false);
+  // By promises: the row may be gone before its mutation's own callbacks are called.
+  const forget = (d: Tick) =>
+    void untick
+      .mutateAsync({ id: task.id, doneId: d.id })
+      .then(() =>
+        tell('Forgotten.', () =>
+          tick.mutate({ id: task.id, at: d.at, found: d.found, note: d.note }),
+        ),
+      )
+      .catch(() => undefined);
+  const stop = () =>
+    void end
+      .mutateAsync(task.id)
+      .then(() => tell('It is not looked after any more.', () => again.mutate(task.id)))
+      .catch(() => undefined);
   return (
     <div className="grid gap-4 pb-2">
       {task.kind.caution && (
@@ -206,17 +219,7 @@ function How({ task }: { task: Task }) {
                 <Button
                   look="quiet"
                   aria-label={`Forget that of ${dayAndTime(d.at, tank.zone)}`}
-                  onClick={() =>
-                    untick.mutate(
-                      { id: task.id, doneId: d.id },
-                      {
-                        onSuccess: () =>
-                          tell('Forgotten.', () =>
-                            tick.mutate({ id: task.id, at: d.at, found: d.found, note: d.note }),
-                          ),
-                      },
-                    )
-                  }
+                  onClick={() => forget(d)}
                 >
                   ✕
                 </Button>
@@ -225,6 +228,7 @@ function How({ task }: { task: Task }) {
           ))}
         </ul>
       )}
+      <Refusal message={(untick.error ?? end.error)?.message} />
       <div className="flex flex-wrap gap-4">
         {task.done.length > NEWEST && !all && (
           <Button look="quiet" onClick={() => setAll(true)}>
@@ -232,15 +236,7 @@ function How({ task }: { task: Task }) {
           </Button>
         )}
         {!helper && (
-          <Button
-            look="quiet"
-            onClick={() =>
-              end.mutate(task.id, {
-                onSuccess: () =>
-                  tell('It is not looked after any more.', () => again.mutate(task.id)),
-              })
-            }
-          >
+          <Button look="quiet" onClick={stop}>
             not looked after any more
           </Button>
         )}

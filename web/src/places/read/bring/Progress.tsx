@@ -29,7 +29,7 @@ export function Progress({ file }: { file: Import }) {
       )}
       <Button
         className="justify-self-start"
-        onClick={() => stop.mutate()}
+        onClick={() => stop.mutate(undefined)}
         disabled={stop.isPending}
       >
         Stop

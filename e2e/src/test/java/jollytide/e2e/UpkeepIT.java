@@ -56,6 +56,10 @@ class UpkeepIT extends BrowserTest {
         button(cup, "not looked after any more").click();
         assertThat(page.getByText("Not looked after any more", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
+        button(page, "Undo").last().click();
+        assertThat(cup).containsText("every 3.5 days, as you want it");
+        button(cup, "how").click();
+        button(cup, "not looked after any more").click();
         button(page, "take it up again").click();
         assertThat(cup).containsText("every 3.5 days, as you want it");
     }

@@ -1,0 +1,35 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { renderHook, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { expect, test } from 'vitest';
+import { useChange } from './query';
+
+const around = ({ children }: { children: ReactNode }) => (
+  <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>
+);
+
+test('what follows a change is called though its part is gone by then', async () => {
+  const heard: string[] = [];
+  let answer: (text: string) => void = () => undefined;
+  const { result, unmount } = renderHook(
+    () => useChange(() => new Promise<string>((resolve) => (answer = resolve)), []),
+    { wrapper: around },
+  );
+  result.current.mutate(undefined, { onSuccess: (text) => heard.push(text) });
+  await waitFor(() => expect(result.current.isPending).toBe(true));
+  unmount();
+  answer('deleted');
+  await waitFor(() => expect(heard).toEqual(['deleted']));
+});
+
+test('what went wrong is heard too, and is no fault of the page where nobody asks', async () => {
+  const heard: string[] = [];
+  const { result } = renderHook(
+    () => useChange((text: string) => Promise.reject(new Error(text)), []),
+    { wrapper: around },
+  );
+  result.current.mutate('refused', { onError: (problem) => heard.push(problem.message) });
+  result.current.mutate('not asked for');
+  await waitFor(() => expect(heard).toEqual(['refused']));
+  await waitFor(() => expect(result.current.error?.message).toBe('not asked for'));
+});
