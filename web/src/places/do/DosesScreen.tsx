@@ -6,6 +6,7 @@ import {
   useEndLine,
   useForgetLineNote,
   useGoOn,
+  useNoteLine,
   usePlanLine,
   useReopenLine,
 } from '../../api/doses';
@@ -13,6 +14,7 @@ import type { Doses, Line, LineNote } from '../../api/types';
 import { ReservoirDrawing } from '../../drawings/ReservoirDrawing';
 import { ROUTE } from '../../frame/places';
 import { show } from '../../lib/measure';
+import { plain } from '../../lib/number';
 import { dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
@@ -293,13 +295,34 @@ const NOTED: Record<LineNote['kind'], string> = {
   LEVEL: 'held',
   FILLED: 'filled to',
   BUBBLES: 'bubbles in the line',
+  CYLINDER: 'gave into a cylinder',
   CHANGED: 'changed',
 };
+
+/** A note once more, as it was. */
+const again = (id: string, { at, kind, ml, askedMl, note }: LineNote) => ({
+  id,
+  at,
+  kind,
+  value: ml,
+  asked: askedMl,
+  note,
+});
+
+/** A cylinder is read to halves; a vessel is not. */
+const amount = ({ ml, askedMl }: LineNote) =>
+  ml === undefined
+    ? ''
+    : askedMl === undefined
+      ? `${Math.round(ml)} mL`
+      : `${plain(ml, 1)} of ${plain(askedMl, 1)} mL`;
 
 /** What was noted last, to be taken back. */
 function Noted({ line }: { line: Line }) {
   const { tank } = useAtTank();
+  const tell = useNotice();
   const forget = useForgetLineNote(tank.id);
+  const note = useNoteLine(tank.id);
   const [all, setAll] = useState(false);
   const newest = [...line.notes].reverse();
   const shown = all ? newest : newest.slice(0, NEWEST);
@@ -311,14 +334,19 @@ function Noted({ line }: { line: Line }) {
           <li key={n.id} className="flex items-baseline gap-3 border-b py-1">
             <span className="text-soft">{dayAndTime(n.at, tank.zone)}</span>
             <span>
-              {NOTED[n.kind]} {n.ml !== undefined && `${Math.round(n.ml)} mL`} {n.note}
+              {NOTED[n.kind]} {amount(n)} {n.note}
             </span>
             <Button
               look="quiet"
               className="ml-auto"
               aria-label={`Forget ${NOTED[n.kind]} of ${dayAndTime(n.at, tank.zone)}`}
               disabled={forget.isPending}
-              onClick={() => forget.mutate({ id: line.id, noteId: n.id })}
+              onClick={() =>
+                forget.mutate(
+                  { id: line.id, noteId: n.id },
+                  { onSuccess: () => tell('Forgotten.', () => note.mutate(again(line.id, n))) },
+                )
+              }
             >
               ✕
             </Button>

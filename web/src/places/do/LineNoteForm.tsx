@@ -13,6 +13,7 @@ const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES', string> = {
   LEVEL: 'a level',
   FILLED: 'filled, up to',
   BUBBLES: 'bubbles in the line',
+  CYLINDER: 'the pump run into a cylinder',
   CHANGED: 'something was changed',
   PLAN: 'another amount a day',
   TIMES: 'other times of the day',
@@ -32,6 +33,7 @@ export function LineNoteForm({ line }: { line: Line }) {
   const [overH, setOverH] = useState(String(line.times?.overH ?? 24));
   const [kind, setKind] = useState<keyof typeof SAID>('LEVEL');
   const [value, setValue] = useState('');
+  const [asked, setAsked] = useState('');
   const [words, setWords] = useState('');
   const [readIn, setReadIn] = useState<LineNoteIn>(
     line.areaCm2 !== undefined ? 'CM' : line.emptyG !== undefined ? 'G' : 'ML',
@@ -46,8 +48,10 @@ export function LineNoteForm({ line }: { line: Line }) {
   const levelled = kind === 'LEVEL' || kind === 'FILLED';
   const send = () => {
     const read = readNumber(value);
-    const asked = levelled || kind === 'PLAN' || (kind === 'TIMES' && value !== '');
-    if (asked && read === null && !(kind === 'FILLED' && value === '')) {
+    const told = kind === 'CYLINDER' ? readNumber(asked) : undefined;
+    const needed =
+      levelled || kind === 'PLAN' || kind === 'CYLINDER' || (kind === 'TIMES' && value !== '');
+    if (told === null || (needed && read === null && !(kind === 'FILLED' && value === ''))) {
       setMissing('A number, please.');
       return;
     }
@@ -72,7 +76,8 @@ export function LineNoteForm({ line }: { line: Line }) {
                 id: line.id,
                 at,
                 kind,
-                value: levelled ? (read ?? undefined) : undefined,
+                value: levelled || kind === 'CYLINDER' ? (read ?? undefined) : undefined,
+                asked: told,
                 readIn: levelled && read !== null ? readIn : undefined,
                 note: kind === 'CHANGED' ? words : '',
               })
@@ -82,6 +87,7 @@ export function LineNoteForm({ line }: { line: Line }) {
     saved
       .then(() => {
         setValue('');
+        setAsked('');
         setWords('');
       })
       .catch(() => undefined);
@@ -121,6 +127,26 @@ export function LineNoteForm({ line }: { line: Line }) {
             ) : (
               <span className="pb-2 text-soft">mL</span>
             )}
+          </>
+        )}
+        {kind === 'CYLINDER' && (
+          <>
+            <Field
+              label="Told to give"
+              inputMode="decimal"
+              unit="mL"
+              value={asked}
+              onChange={(e) => setAsked(e.target.value)}
+              className="w-36"
+            />
+            <Field
+              label="It gave"
+              inputMode="decimal"
+              unit="mL"
+              value={value}
+              onChange={(e) => setValue(e.target.value)}
+              className="w-36"
+            />
           </>
         )}
         {kind === 'PLAN' && (

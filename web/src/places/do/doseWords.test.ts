@@ -51,6 +51,9 @@ test('a line says what arrives of its plan', () => {
   expect(headline(line({ state: 'AS_PLANNED', runs: [run(1)] }))).toContain('98 to 102 %');
   expect(headline(line({ state: 'TOO_MUCH', runs: [run(1.3)] }))).toContain('Stop it');
   expect(headline(line({ state: 'NOT_KNOWN', runs: [] }))).toContain('Note a filling');
+  expect(headline(line({ state: 'SHORT', runs: [], cylinderShare: estimate(0.8, 0.03) }))).toBe(
+    'Only 77 to 83 % of what is planned arrives, by the cylinder.',
+  );
   expect(headline(line({ endedAt: '2026-11-09T08:00:00Z' }))).toBe('It has ended.');
   expect(beforeAndAfter([run(0.74), run(0.99)])).toBe(
     '72 to 76 % in the run before, 97 to 101 % since.',

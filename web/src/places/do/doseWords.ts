@@ -113,15 +113,17 @@ const percent = (share: Estimate) => {
 export function headline(line: Line): string {
   const last = line.runs.at(-1);
   if (line.endedAt) return 'It has ended.';
-  if (line.state === 'NOT_KNOWN' || !last)
+  const arrives = line.cylinderShare ?? last?.share;
+  if (line.state === 'NOT_KNOWN' || !arrives)
     return line.notes.some((n) => n.kind === 'FILLED' || n.kind === 'LEVEL')
       ? 'Read its level once more, and what arrives is known.'
       : 'Note a filling, then a level: then it is known what arrives.';
-  const share = percent(last.share);
-  if (line.state === 'SHORT') return `Only ${share} of what is planned arrives.`;
+  const share = percent(arrives);
+  const by = line.cylinderShare ? ', by the cylinder' : '';
+  if (line.state === 'SHORT') return `Only ${share} of what is planned arrives${by}.`;
   return line.state === 'TOO_MUCH'
-    ? `More than planned arrives: ${share}. Stop it, and look.`
-    : `${share} of what is planned arrives: nothing is wrong with the line.`;
+    ? `More than planned arrives${by}: ${share}. Stop it, and look.`
+    : `${share} of what is planned arrives${by}: nothing is wrong with the line.`;
 }
 
 /** When it will be empty. */

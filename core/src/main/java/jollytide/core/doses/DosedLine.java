@@ -13,13 +13,15 @@ import org.jspecify.annotations.Nullable;
  * @param times null for one that drips all day
  * @param runs between fillings and changes, in their order
  * @param last what the reservoir was read to hold last, or was filled up to; null where nobody looked
+ * @param cylinder into which the pump was run last since something was changed; null where it was not
  */
 public record DosedLine(
         Solution solution,
         Schedule schedule,
         @Nullable DoseTimes times,
         List<Delivered> runs,
-        @Nullable ReservoirLevel last) {
+        @Nullable ReservoirLevel last,
+        @Nullable Cylinder cylinder) {
     /** Share of its plan that a line brings of which nobody read two levels; assumed. */
     public static final Estimate UNSEEN = new Estimate(1, 0.9, 1.05);
 
@@ -27,9 +29,22 @@ public record DosedLine(
         runs = List.copyOf(runs);
     }
 
-    /** Of the run that was read last. */
+    /** Of the run that was read last, or of the cylinder since then. */
     public Estimate share() {
+        Cylinder newest = newestCylinder();
+        return newest != null ? newest.share() : ofRuns();
+    }
+
+    private Estimate ofRuns() {
         return runs.isEmpty() ? UNSEEN : runs.get(runs.size() - 1).share();
+    }
+
+    /** The cylinder, where no levels were read since; else null. */
+    public @Nullable Cylinder newestCylinder() {
+        boolean read = cylinder != null
+                && !runs.isEmpty()
+                && runs.get(runs.size() - 1).until().isAfter(cylinder.at());
+        return read ? null : cylinder;
     }
 
     /** What arrived between two times, mL: by the levels of each run, and from one to the next by the one before. */
@@ -50,8 +65,17 @@ public record DosedLine(
                 then = ends;
             }
         }
-        double rest = schedule.planned(then, until);
-        return new Estimate(value + rest * share.value(), low + rest * share.low(), high + rest * share.high());
+        Cylinder newest = newestCylinder();
+        Instant tried = newest == null || newest.at().isAfter(until)
+                ? until
+                : newest.at().isBefore(then) ? then : newest.at();
+        double rest = schedule.planned(then, tried);
+        double since = schedule.planned(tried, until);
+        Estimate gives = share();
+        return new Estimate(
+                value + rest * share.value() + since * gives.value(),
+                low + rest * share.low() + since * gives.low(),
+                high + rest * share.high() + since * gives.high());
     }
 
     /** What all lines brought a day between two times, of whatever a millilitre of each holds. */

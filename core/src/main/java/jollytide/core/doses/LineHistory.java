@@ -31,12 +31,25 @@ public record LineHistory(List<Seen> seen) {
         FILLED,
         /** Bubbles in the line. */
         BUBBLES,
-        /** Something of the line: a fitting, a tube, the pump's head. */
+        /** The pump was run into a cylinder. */
+        CYLINDER,
+        /** Something of the line: a fitting, a tube, the pump's head, what it is set to. */
         CHANGED
     }
 
-    /** @param level null where nobody looked */
-    public record Seen(Instant at, What what, @Nullable ReservoirLevel level) {}
+    /**
+     * @param level null where nobody looked
+     * @param cylinder null where the pump was not run into one
+     */
+    public record Seen(
+            Instant at,
+            What what,
+            @Nullable ReservoirLevel level,
+            @Nullable Cylinder cylinder) {
+        public Seen(Instant at, What what, @Nullable ReservoirLevel level) {
+            this(at, what, level, null);
+        }
+    }
 
     /** What its levels say of a line. */
     public enum State {
@@ -59,7 +72,16 @@ public record LineHistory(List<Seen> seen) {
                 .flatMap(s -> Stream.ofNullable(s.level))
                 .reduce((earlier, later) -> later)
                 .orElse(null);
-        return new DosedLine(solution, schedule, times, runs(schedule), last);
+        return new DosedLine(solution, schedule, times, runs(schedule), last, cylinder());
+    }
+
+    /** The newest since something was changed: a change makes the ones before it void. */
+    private @Nullable Cylinder cylinder() {
+        Cylinder newest = null;
+        for (Seen s : seen) {
+            newest = s.what == What.CHANGED ? null : s.cylinder == null ? newest : s.cylinder;
+        }
+        return newest;
     }
 
     /** Levels from one filling or change to the next; what was filled in is the first of them. */
@@ -89,6 +111,10 @@ public record LineHistory(List<Seen> seen) {
 
     /** After a change nothing is known of the line yet; a filling leaves it as it was. */
     public State state(DosedLine dosed) {
+        Cylinder cylinder = dosed.newestCylinder();
+        if (cylinder != null) {
+            return cylinder.fallsShort() ? State.SHORT : cylinder.tooMuch() ? State.TOO_MUCH : State.AS_PLANNED;
+        }
         if (dosed.runs().isEmpty()) {
             return State.NOT_KNOWN;
         }

@@ -1,6 +1,7 @@
 package jollytide.core.doses;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
@@ -8,6 +9,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import jollytide.core.evidence.Estimate;
+import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
 
 /** 60 mL a day from 1600 mL: three quarters of it in the first ten days, all of it in the next ten. */
@@ -30,7 +32,8 @@ class DosedLineTest {
             SIXTY,
             null,
             List.of(run(0, 1600, 10, 1150), run(10, 1150, 20, 550)),
-            new ReservoirLevel(day(20), 550, 5));
+            new ReservoirLevel(day(20), 550, 5),
+            null);
 
     @Test
     void saysWhatArrivedByTheLevelsOfEachRun() {
@@ -55,11 +58,52 @@ class DosedLineTest {
     /** Of a line at which nobody looked it is assumed that nine tenths to all of it arrive. */
     @Test
     void whatNobodyLookedAtIsAssumed() {
-        DosedLine unseen = new DosedLine(LIMEWATER, SIXTY, null, List.of(), null);
+        DosedLine unseen = new DosedLine(LIMEWATER, SIXTY, null, List.of(), null, null);
         assertThat(unseen.daysLeft(day(1))).isNull();
         assertThat(unseen.arrivedMl(day(0), day(10))).isEqualTo(new Estimate(600, 540, 630));
-        DosedLine nothing = new DosedLine(LIMEWATER, new Schedule(List.of()), null, List.of(), LINE.last());
+        DosedLine nothing = new DosedLine(LIMEWATER, new Schedule(List.of()), null, List.of(), LINE.last(), null);
         assertThat(nothing.daysLeft(day(1))).isNull();
         assertThat(nothing.arrivedMl(day(0), day(10)).value()).isZero();
+    }
+
+    /** Told to give 20 mL it gave 18: nine tenths arrive from then on, until levels say otherwise. */
+    @Test
+    void aCylinderTellsWhereNoLevelsDo() {
+        DosedLine tried = new DosedLine(LIMEWATER, SIXTY, null, List.of(), null, new Cylinder(day(5), 20, 18));
+        assertThat(tried.share().value()).isCloseTo(0.9, within(1e-9));
+        assertThat(tried.share().high()).isCloseTo(0.9 + 1.645 * Math.hypot(0.5, 0.18) / 20, within(1e-9));
+        // Before that as assumed.
+        assertThat(tried.arrivedMl(day(0), day(10)).value()).isCloseTo(300 + 300 * 0.9, within(1e-6));
+        assertThat(tried.arrivedMl(day(6), day(10)).value()).isCloseTo(240 * 0.9, within(1e-6));
+        assertThat(tried.arrivedMl(day(0), day(4)).value()).isCloseTo(240, within(1e-6));
+        DosedLine readSince = new DosedLine(
+                LIMEWATER, SIXTY, null, List.of(run(0, 1600, 10, 1150)), null, new Cylinder(day(5), 20, 18));
+        assertThat(readSince.newestCylinder()).isNull();
+        assertThat(readSince.share().value()).isCloseTo(0.75, within(1e-6));
+    }
+
+    @Test
+    void aChangeMakesOlderCylindersVoid() {
+        LineHistory.Seen cylinder =
+                new LineHistory.Seen(day(5), LineHistory.What.CYLINDER, null, new Cylinder(day(5), 20, 15));
+        LineHistory history = new LineHistory(List.of(cylinder));
+        DosedLine dosed = history.dosed(LIMEWATER, SIXTY, null);
+        assertThat(history.state(dosed)).isEqualTo(LineHistory.State.SHORT);
+        LineHistory changed =
+                new LineHistory(List.of(cylinder, new LineHistory.Seen(day(5), LineHistory.What.CHANGED, null)));
+        assertThat(changed.state(changed.dosed(LIMEWATER, SIXTY, null))).isEqualTo(LineHistory.State.NOT_KNOWN);
+        LineHistory exact = new LineHistory(
+                List.of(new LineHistory.Seen(day(5), LineHistory.What.CYLINDER, null, new Cylinder(day(5), 50, 50))));
+        assertThat(exact.state(exact.dosed(LIMEWATER, SIXTY, null))).isEqualTo(LineHistory.State.AS_PLANNED);
+        LineHistory much = new LineHistory(
+                List.of(new LineHistory.Seen(day(5), LineHistory.What.CYLINDER, null, new Cylinder(day(5), 50, 60))));
+        assertThat(much.state(much.dosed(LIMEWATER, SIXTY, null))).isEqualTo(LineHistory.State.TOO_MUCH);
+    }
+
+    @Test
+    void noPumpGivesNothingOfNothingOrThreeTimesAsMuch() {
+        assertThatThrownBy(() -> new Cylinder(day(0), 0, 0)).isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> new Cylinder(day(0), 20, 61)).isInstanceOf(InputException.class);
+        assertThat(new Cylinder(day(0), 20, 0).share().low()).isZero();
     }
 }

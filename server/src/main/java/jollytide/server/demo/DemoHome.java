@@ -216,7 +216,8 @@ class DemoHome implements SmartInitializingSingleton {
                 keeper,
                 tank,
                 line,
-                new NewLineNote(can.bled().toString(), LineHistory.What.CHANGED, null, null, "air bled from the line"));
+                new NewLineNote(
+                        can.bled().toString(), LineHistory.What.CHANGED, null, null, null, "air bled from the line"));
     }
 
     private void seen(UUID keeper, UUID tank, UUID line, TankHistory.ReservoirNote n, ReadIn readIn, double value) {
@@ -230,6 +231,7 @@ class DemoHome implements SmartInitializingSingleton {
                         LineHistory.What.valueOf(n.seen().name()),
                         levelled ? value : null,
                         levelled ? readIn : null,
+                        null,
                         n.note()));
     }
 

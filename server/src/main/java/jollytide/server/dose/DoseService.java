@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.doses.Creep;
+import jollytide.core.doses.Cylinder;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.DosedLine;
 import jollytide.core.doses.LineHistory.State;
@@ -252,7 +253,23 @@ public class DoseService {
                 mustNotRise(before, note);
             }
         }
+        if (body.kind() == What.CYLINDER) {
+            cylinder(note, body);
+        }
         return notes.save(note).id;
+    }
+
+    private static void cylinder(LineNote note, NewLineNote body) {
+        if (body.value() == null || body.asked() == null) {
+            throw new InputException(
+                    body.asked() == null ? "asked" : "value",
+                    0,
+                    "what it was told to give, and what it gave",
+                    "What the pump was told to give, and what stood in the cylinder: both, in mL.");
+        }
+        Cylinder checked = new Cylinder(note.at, body.asked(), body.value());
+        note.askedMl = checked.askedMl();
+        note.ml = checked.gaveMl();
     }
 
     private static void level(DosingLine line, LineNote note, NewLineNote body) {
@@ -298,7 +315,7 @@ public class DoseService {
     /** Up to the next filling a reservoir only empties. */
     private static void mustNotRise(List<LineNote> all, LineNote note) {
         LineNote before = all.stream()
-                .filter(n -> n.ml != null && n.at.isBefore(note.at))
+                .filter(n -> n.ml != null && n.askedMl == null && n.at.isBefore(note.at))
                 .reduce((earlier, later) -> later)
                 .orElse(null);
         if (before != null
@@ -355,6 +372,7 @@ public class DoseService {
         List<LineNote> noted = known.noted();
         DosedLine dosed = known.dosed();
         State state = known.history().state(dosed);
+        Cylinder cylinder = dosed.newestCylinder();
         // What is planned, also while a hold lasts.
         double mlPerDay = line.schedule().mlPerDay(clock.instant());
         return new LineView(
@@ -376,10 +394,11 @@ public class DoseService {
                 line.solution().meqPerMl() * mlPerDay / litres,
                 line.solution().calciumMgPerMl() * mlPerDay / litres,
                 noted.stream()
-                        .map(n -> new NoteOfLine(n.id, n.at, n.kind, n.ml, n.note))
+                        .map(n -> new NoteOfLine(n.id, n.at, n.kind, n.ml, n.askedMl, n.note))
                         .toList(),
                 dosed.runs(),
                 state,
+                cylinder == null ? null : cylinder.share(),
                 dosed.daysLeft(clock.instant()),
                 state == State.SHORT ? known.history().lookFor(clock.instant()) : List.of(),
                 next,

@@ -87,7 +87,9 @@ public final class DoseViews {
     /**
      * Something seen or done.
      *
-     * @param value the level afterwards; null for bubbles and changes, and for a vessel filled to its brim
+     * @param value the level afterwards, or what a cylinder held; null for bubbles and changes, and for a vessel filled to its
+     *     brim
+     * @param asked what the pump was told to give into that cylinder, mL; null for everything else
      * @param readIn null where there is no value
      */
     public record NewLineNote(
@@ -95,14 +97,19 @@ public final class DoseViews {
             @NotNull LineHistory.What kind,
             @Nullable Double value,
             @Nullable ReadIn readIn,
+            @Nullable Double asked,
             @NotNull @Size(max = 200) String note) {}
 
-    /** @param ml null for bubbles and changes */
+    /**
+     * @param ml what was held or given; null for bubbles and changes
+     * @param askedMl what a pump was told to give into a cylinder; null for everything else
+     */
     public record NoteOfLine(
             UUID id,
             Instant at,
             LineHistory.What kind,
             @Nullable Double ml,
+            @Nullable Double askedMl,
             String note) {}
 
     /**
@@ -116,6 +123,7 @@ public final class DoseViews {
      * @param daysLeft from now on, at what its levels say; null where that is unknown
      * @param next the plan that would keep up better with what is used; null where nothing shows that
      * @param lookFor likely causes, those first of which something was noted; empty where nothing is wrong
+     * @param cylinderShare of the plan, by the newest cylinder; null where none was run or levels were read since
      */
     public record LineView(
             UUID id,
@@ -136,6 +144,7 @@ public final class DoseViews {
             List<NoteOfLine> notes,
             List<Delivered> runs,
             LineHistory.State state,
+            @Nullable Estimate cylinderShare,
             @Nullable Estimate daysLeft,
             List<String> lookFor,
             @Nullable NextStep next,

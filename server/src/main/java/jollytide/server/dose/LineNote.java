@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import jollytide.core.doses.Cylinder;
 import jollytide.core.doses.LineHistory;
 import jollytide.core.doses.ReservoirLevel;
 import org.jspecify.annotations.Nullable;
@@ -25,14 +26,17 @@ public class LineNote {
 
     Double ml;
     Double deviationMl;
+    /** What the pump was told to give into a cylinder; then {@code ml} is what it gave. */
+    Double askedMl;
+
     String note;
 
     /** What it held then; null where nobody looked. */
     private @Nullable ReservoirLevel level() {
-        return ml == null ? null : new ReservoirLevel(at, ml, deviationMl);
+        return ml == null || askedMl != null ? null : new ReservoirLevel(at, ml, deviationMl);
     }
 
     LineHistory.Seen seen() {
-        return new LineHistory.Seen(at, kind, level());
+        return new LineHistory.Seen(at, kind, level(), askedMl == null ? null : new Cylinder(at, askedMl, ml));
     }
 }

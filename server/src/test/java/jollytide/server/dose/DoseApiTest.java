@@ -77,6 +77,44 @@ class DoseApiTest extends ServerTest {
         assertThat(view.path("daysLeft").path("value").asDouble()).isCloseTo(5000 / 300.0 - 4, within(0.01));
     }
 
+    private Answer cylinder(String line, double daysAgo, Object asked, Object gave) {
+        return keeper.post(line + "/notes", """
+                {"at":"%s","kind":"CYLINDER","value":%s,"asked":%s,"readIn":null,"note":""}""".formatted(before(daysAgo), gave, asked));
+    }
+
+    /** Told to give 30 mL it gave 24: four fifths, until something is changed or levels tell. */
+    @Test
+    void aPumpIsRunIntoACylinder() {
+        String line = limewater(300);
+        assertThat(cylinder(line, 2, 30, 24).status()).isEqualTo(201);
+        JsonNode view = first();
+        assertThat(view.path("state").asString()).isEqualTo("SHORT");
+        assertThat(view.path("cylinderShare").path("value").asDouble()).isCloseTo(0.8, within(1e-9));
+        assertThat(view.path("lookFor")).isNotEmpty();
+        JsonNode noted = view.path("notes").path(0);
+        assertThat(noted.path("askedMl").asDouble()).isEqualTo(30);
+        assertThat(noted.path("ml").asDouble()).isEqualTo(24);
+        // It is no level: what the vessel holds is not known by it.
+        assertThat(view.path("daysLeft").isMissingNode()
+                        || view.path("daysLeft").isNull())
+                .isTrue();
+        noted(line, 1, "CHANGED", null);
+        assertThat(first().path("state").asString()).isEqualTo("NOT_KNOWN");
+        assertThat(cylinder(line, 0.5, 30, 30).status()).isEqualTo(201);
+        assertThat(first().path("state").asString()).isEqualTo("AS_PLANNED");
+    }
+
+    @Test
+    void aCylinderNeedsBothAndHoldsNoMoreThanTwice() {
+        String line = limewater(300);
+        assertThat(cylinder(line, 1, null, 24).status()).isEqualTo(422);
+        assertThat(cylinder(line, 1, 30, null).status()).isEqualTo(422);
+        assertThat(cylinder(line, 1, 30, 61).status()).isEqualTo(422);
+        assertThat(cylinder(line, 1, -30, 20).status()).isEqualTo(422);
+        assertThat(cylinder(line, 1, 0, 0).status()).isEqualTo(422);
+        assertThat(first().path("notes")).isEmpty();
+    }
+
     @Test
     void aLineThatFallsShortIsCalledWithWhereToLook() {
         String line = limewater(300);
