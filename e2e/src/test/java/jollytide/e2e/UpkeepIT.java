@@ -36,7 +36,7 @@ class UpkeepIT extends BrowserTest {
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/upkeep"));
         assertThat(page.getByText("Nothing is looked after here yet")).isVisible();
-        page.getByLabel("What").selectOption("SKIMMER_CUP");
+        page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)).selectOption("SKIMMER_CUP");
         button(page, "Take it up").click();
         Locator cup = task(page, "Empty and wipe the skimmer’s cup");
         assertThat(cup).containsText("due today");

@@ -375,7 +375,7 @@ class DemoHome implements SmartInitializingSingleton {
                                 75.0,
                                 List.of(new WaterSurface("display", 0.24, SurfaceClass.RIPPLED, null)),
                                 new Light("11:00", "20:00", true, 30),
-                                new Band(7.9, 8.4, 7.75, "What can be held with a hatch open and no skimmer."),
+                                new Band(7.9, 8.4, 7.65, "What can be held with a hatch open and no skimmer."),
                                 Stance.STEADY,
                                 null,
                                 NO_OWN,
