@@ -48,10 +48,10 @@ export function LineNoteForm({ line }: { line: Line }) {
   const levelled = kind === 'LEVEL' || kind === 'FILLED';
   const send = () => {
     const read = readNumber(value);
-    const told = kind === 'CYLINDER' ? readNumber(asked) : undefined;
+    const setTo = kind === 'CYLINDER' ? readNumber(asked) : undefined;
     const needed =
       levelled || kind === 'PLAN' || kind === 'CYLINDER' || (kind === 'TIMES' && value !== '');
-    if (told === null || (needed && read === null && !(kind === 'FILLED' && value === ''))) {
+    if (setTo === null || (needed && read === null && !(kind === 'FILLED' && value === ''))) {
       setMissing('A number, please.');
       return;
     }
@@ -77,7 +77,7 @@ export function LineNoteForm({ line }: { line: Line }) {
                 at,
                 kind,
                 value: levelled || kind === 'CYLINDER' ? (read ?? undefined) : undefined,
-                asked: told,
+                asked: setTo,
                 readIn: levelled && read !== null ? readIn : undefined,
                 note: kind === 'CHANGED' ? words : '',
               })
@@ -132,7 +132,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         {kind === 'CYLINDER' && (
           <>
             <Field
-              label="Told to give"
+              label="Set to give"
               inputMode="decimal"
               unit="mL"
               value={asked}

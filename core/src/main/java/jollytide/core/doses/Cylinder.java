@@ -6,9 +6,9 @@ import java.time.Instant;
 import jollytide.core.evidence.Estimate;
 
 /**
- * A pump run into a measuring cylinder: what it gave of what it was told to.
+ * A pump run into a measuring cylinder: what it gave of what it was set to give.
  *
- * @param askedMl what it was told to give
+ * @param askedMl what it was set to give
  * @param gaveMl what stood in the cylinder
  */
 public record Cylinder(Instant at, double askedMl, double gaveMl) {
@@ -17,7 +17,7 @@ public record Cylinder(Instant at, double askedMl, double gaveMl) {
 
     private static final double SHARE = 0.01;
     private static final double NINETY = 1.645;
-    /** No pump gives more than twice what it was told: that is another slip. */
+    /** No pump gives more than twice what it was set to: that is another slip. */
     private static final double MOST_TIMES = 2;
 
     public Cylinder {
@@ -25,7 +25,7 @@ public record Cylinder(Instant at, double askedMl, double gaveMl) {
         within("value", gaveMl, 0, MOST_TIMES * askedMl, "mL");
     }
 
-    /** Of what it was told, with its 90 % band. */
+    /** Of what it was set to give, with its 90 % band. */
     public Estimate share() {
         double share = gaveMl / askedMl;
         double half = NINETY * Math.hypot(READ_ML, SHARE * gaveMl) / askedMl;

@@ -57,42 +57,20 @@ public record Priors(
 
     /** With a probe whose calibration is known. */
     public Priors withProbe(double ph, double phPerDay) {
-        return new Priors(
-                metabolism,
-                surfaces,
-                skimmer,
-                alkalinityMeqPerL,
-                alkalinityUntestedMeqPerL,
-                roomMeterPpm,
-                roomUnmeasured,
-                airChanges,
-                lampsH,
-                use,
-                ph,
-                phPerDay,
-                oxygenMgPerL);
+        return with(airChanges, use, ph, phPerDay);
     }
 
     /** With a room whose air changes its keeper knows. */
     public Priors withAirChanges(double ln) {
-        return new Priors(
-                metabolism,
-                surfaces,
-                skimmer,
-                alkalinityMeqPerL,
-                alkalinityUntestedMeqPerL,
-                roomMeterPpm,
-                roomUnmeasured,
-                ln,
-                lampsH,
-                use,
-                probePh,
-                probePhPerDay,
-                oxygenMgPerL);
+        return with(ln, use, probePh, probePhPerDay);
     }
 
     /** With a use of alkalinity that doses and tests tell. */
     public Priors withUse(double ln) {
+        return with(airChanges, ln, probePh, probePhPerDay);
+    }
+
+    private Priors with(double ofAirChanges, double ofUse, double ph, double phPerDay) {
         return new Priors(
                 metabolism,
                 surfaces,
@@ -101,11 +79,11 @@ public record Priors(
                 alkalinityUntestedMeqPerL,
                 roomMeterPpm,
                 roomUnmeasured,
-                airChanges,
+                ofAirChanges,
                 lampsH,
-                ln,
-                probePh,
-                probePhPerDay,
+                ofUse,
+                ph,
+                phPerDay,
                 oxygenMgPerL);
     }
 

@@ -87,7 +87,7 @@ public enum Chore {
             180,
             Needs.ROOM_METER,
             null,
-            "Lay it outdoors for 20 minutes, in the shade, away from breath and flues.",
+            "Lay it outdoors for 20 minutes, in the shade, away from people and flues.",
             "It should read 400 to 460 ppm.",
             "Set it as its maker says, if it can be set; else note by how much it is off."),
     TEST_KIT(
@@ -104,7 +104,7 @@ public enum Chore {
             180,
             Needs.NOTHING,
             "By daylight, with the animals watched; end it when they gasp.",
-            "Whoever is at home finds the card and the kit without being told.",
+            "Whoever is at home finds the card and the kit without help.",
             "Pull the plug of pumps and lamps; start the battery pump by its card.",
             "Pour water by hand from a jug for five minutes, a litre each few seconds.",
             "Plug in again in the order of the card; note what was missing.",

@@ -66,7 +66,7 @@ class DosedLineTest {
         assertThat(nothing.arrivedMl(day(0), day(10)).value()).isZero();
     }
 
-    /** Told to give 20 mL it gave 18: nine tenths arrive from then on, until levels say otherwise. */
+    /** Set to give 20 mL it gave 18: nine tenths arrive from then on, until levels say otherwise. */
     @Test
     void aCylinderTellsWhereNoLevelsDo() {
         DosedLine tried = new DosedLine(LIMEWATER, SIXTY, null, List.of(), null, new Cylinder(day(5), 20, 18));

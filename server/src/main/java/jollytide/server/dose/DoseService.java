@@ -264,8 +264,8 @@ public class DoseService {
             throw new InputException(
                     body.asked() == null ? "asked" : "value",
                     0,
-                    "what it was told to give, and what it gave",
-                    "What the pump was told to give, and what stood in the cylinder: both, in mL.");
+                    "what it was set to give, and what it gave",
+                    "What the pump was set to give, and what stood in the cylinder: both, in mL.");
         }
         Cylinder checked = new Cylinder(note.at, body.asked(), body.value());
         note.askedMl = checked.askedMl();

@@ -89,7 +89,7 @@ public final class DoseViews {
      *
      * @param value the level afterwards, or what a cylinder held; null for bubbles and changes, and for a vessel filled to its
      *     brim
-     * @param asked what the pump was told to give into that cylinder, mL; null for everything else
+     * @param asked what the pump was set to give into that cylinder, mL; null for everything else
      * @param readIn null where there is no value
      */
     public record NewLineNote(
@@ -102,7 +102,7 @@ public final class DoseViews {
 
     /**
      * @param ml what was held or given; null for bubbles and changes
-     * @param askedMl what a pump was told to give into a cylinder; null for everything else
+     * @param askedMl what a pump was set to give into a cylinder; null for everything else
      */
     public record NoteOfLine(
             UUID id,

@@ -26,7 +26,7 @@ public class LineNote {
 
     Double ml;
     Double deviationMl;
-    /** What the pump was told to give into a cylinder; then {@code ml} is what it gave. */
+    /** What the pump was set to give into a cylinder; then {@code ml} is what it gave. */
     Double askedMl;
 
     String note;

@@ -82,7 +82,7 @@ class DoseApiTest extends ServerTest {
                 {"at":"%s","kind":"CYLINDER","value":%s,"asked":%s,"readIn":null,"note":""}""".formatted(before(daysAgo), gave, asked));
     }
 
-    /** Told to give 30 mL it gave 24: four fifths, until something is changed or levels tell. */
+    /** Set to give 30 mL it gave 24: four fifths, until something is changed or levels tell. */
     @Test
     void aPumpIsRunIntoACylinder() {
         String line = limewater(300);
