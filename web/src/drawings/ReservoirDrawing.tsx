@@ -45,7 +45,7 @@ export function ReservoirDrawing({
     .range([TOP + HEIGHT, TOP]);
   const at = (moment: string) => x(Date.parse(moment));
   const seen = notes.filter((n) => Date.parse(n.at) >= from);
-  const levels = seen.filter((n): n is Levelled => n.ml !== undefined);
+  const levels = seen.filter((n): n is Levelled => n.ml !== undefined && n.askedMl === undefined);
   const shown = runs.filter((run) => Date.parse(run.until) >= from);
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
