@@ -49,14 +49,22 @@ export const useGoOn = (tankId: string) =>
     logged(tankId),
   );
 
-/** @param ml to be mixed; a whole vessel without */
-export const useMixingCard = (tankId: string, id: string, ml: number | undefined) =>
+/**
+ * @param ml to be mixed; a whole vessel without
+ * @param assay share of the powder's weight that counts; all of it without
+ */
+export const useMixingCard = (
+  tankId: string,
+  id: string,
+  ml: number | undefined,
+  assay: number | undefined,
+) =>
   useQuery({
-    queryKey: keys.tank(tankId).log('card', id, ml),
+    queryKey: keys.tank(tankId).log('card', id, ml, assay),
     queryFn: () =>
       bodyOf(
         api.GET('/api/v1/tanks/{tankId}/doses/{id}/card', {
-          params: { path: { tankId, id }, query: { ml } },
+          params: { path: { tankId, id }, query: { ml, assay } },
         }),
       ),
     placeholderData: (previous) => previous,

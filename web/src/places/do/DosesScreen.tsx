@@ -22,6 +22,7 @@ import { Refusal } from '../../parts/Refusal';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { ByHandSection } from './ByHandSection';
 import { DayWithLine } from './DayWithLine';
 import {
   asMeasure,
@@ -95,9 +96,9 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
         ))}
         <p className="max-w-prose text-sm text-soft">
           What arrived, by the levels above (where nothing was read, as planned, 90 to 105 %,
-          assumed), less what tests show was left over. Water changes and single additions are not
-          counted. About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day, assumed
-          from surface and temperature: more limewater than that would make the tank fresher.
+          assumed), less what tests show was left over; what was put in by hand is taken out first.
+          About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day, assumed from
+          surface and temperature: more limewater than that would make the tank fresher.
         </p>
         <p>
           <Link to={ROUTE.sums} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
@@ -110,6 +111,7 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
           </p>
         ))}
       </section>
+      <ByHandSection creep={doses.creep} />
     </div>
   );
 }

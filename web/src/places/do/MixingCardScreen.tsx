@@ -26,7 +26,14 @@ export function MixingCardScreen() {
 function Card({ line }: { line: Line }) {
   const { tank, units } = useAtTank();
   const [ml, setMl] = useState('');
-  const card = useMixingCard(tank.id, line.id, readNumber(ml) ?? undefined);
+  const [pure, setPure] = useState('');
+  const percent = readNumber(pure);
+  const card = useMixingCard(
+    tank.id,
+    line.id,
+    readNumber(ml) ?? undefined,
+    percent === null ? undefined : percent / 100,
+  );
   return (
     <div className="grid max-w-3xl gap-6">
       <h1 className="text-xl font-bold">
@@ -37,7 +44,7 @@ function Card({ line }: { line: Line }) {
         </span>
       </h1>
       {card.data ? (
-        <Mixed card={card.data} />
+        <Mixed card={card.data} pure={pure} />
       ) : (
         <Waiting error={card.error} retry={() => void card.refetch()} />
       )}
@@ -51,6 +58,14 @@ function Card({ line }: { line: Line }) {
           error={card.data ? undefined : card.error?.message}
           className="w-56"
         />
+        <Field
+          label="The powder is pure to (its maker’s analysis)"
+          inputMode="decimal"
+          unit="%"
+          value={pure}
+          onChange={(e) => setPure(e.target.value)}
+          className="w-56"
+        />
         <Button look="main" type="button" onClick={() => window.print()}>
           Print card and label
         </Button>
@@ -62,7 +77,7 @@ function Card({ line }: { line: Line }) {
   );
 }
 
-function Mixed({ card }: { card: MixingCard }) {
+function Mixed({ card, pure }: { card: MixingCard; pure: string }) {
   const { units } = useAtTank();
   return (
     <>
@@ -87,8 +102,8 @@ function Mixed({ card }: { card: MixingCard }) {
         <p className="pt-3">mixed on ______________ by ______________</p>
       </section>
       <p className="text-sm text-soft">
-        For the pure, dry powder; what its maker writes on it comes first, and your place’s rules
-        for keeping and throwing away.
+        {pure ? `For a powder that is pure to ${pure} %` : 'For the pure, dry powder'}; what its
+        maker writes on it comes first, and your place’s rules for keeping and throwing away.
       </p>
     </>
   );

@@ -35,6 +35,11 @@ public final class DemoHistory {
     private static final double OUTDOORS = Household.OUTDOORS_PPM;
 
     /** What 800 mL of saturated limewater a day bring to 420 L, as much as its corals use. */
+    /** At which Heron begins, and is kept. */
+    public static final double HERON_DKH = 8.1;
+
+    public static final double CALCIUM_MG_PER_L = 420;
+
     private static final double LIMEWATER_MEQ_PER_L = new Limewater(1).meqPerLPerDay(LimewaterCan.ML_PER_DAY, 420);
 
     /** Of Room 6's soda ash. */
@@ -197,7 +202,7 @@ public final class DemoHistory {
                 null,
                 0,
                 Life.reef(0.0075, 0.0120).withUse(Bottle.BICARBONATE.meqPerLPerDay(75)));
-        return recorded(tank, household, seed, 8.1, happenings).with(Bottle.BICARBONATE.notes(seed, end, zone));
+        return recorded(tank, household, seed, HERON_DKH, happenings).with(Bottle.BICARBONATE.notes(seed, end, zone));
     }
 
     /** What sensors and keeper made of it; every tank's probe is calibrated on the same days. */

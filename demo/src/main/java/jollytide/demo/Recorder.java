@@ -92,7 +92,7 @@ final class Recorder {
                 logged(truth, begin, RawUnit.CO2_PPM, Place.ROOM, Method.METER, CO2_METER),
                 weeklyAlkalinity(truth),
                 monthly(truth, RawUnit.PSU, Method.REFRACTOMETER, tank.water().salinityPsu()),
-                monthly(truth, RawUnit.CALCIUM_MG_PER_L, Method.TITRATION_KIT, 420));
+                monthly(truth, RawUnit.CALCIUM_MG_PER_L, Method.TITRATION_KIT, DemoHistory.CALCIUM_MG_PER_L));
     }
 
     private Series logged(

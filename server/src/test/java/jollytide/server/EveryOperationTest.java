@@ -44,6 +44,8 @@ class EveryOperationTest extends ServerTest {
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
 
     /** Bodies that would do something for whom it is allowed, by method and path. */
+    private static final String SODA = "{\"what\":\"SODA_ASH\",\"grams\":5,\"assay\":1}";
+
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("POST /homes/{homeId}/helpers", "{\"name\":\"Jonas\"}"),
             Map.entry("POST /homes/{homeId}/kit", KIT),
@@ -68,6 +70,12 @@ class EveryOperationTest extends ServerTest {
             Map.entry(
                     "PUT /tanks/{tankId}/chapters/{id}",
                     "{\"version\":0,\"until\":\"" + PRESENT.minusSeconds(90) + "\"}"),
+            Map.entry("POST /tanks/{tankId}/by-hand/additions", "{" + AT + ",\"amount\":" + SODA + ",\"note\":\"\"}"),
+            Map.entry("POST /tanks/{tankId}/by-hand/additions/sum", SODA),
+            Map.entry(
+                    "POST /tanks/{tankId}/by-hand/water-changes",
+                    "{" + AT + ",\"water\":{\"litres\":9},\"note\":\"\"}"),
+            Map.entry("POST /tanks/{tankId}/by-hand/water-changes/sum", "{\"litres\":9}"),
             Map.entry("POST /tanks/{tankId}/doses", LINE),
             Map.entry("POST /tanks/{tankId}/doses/{id}/notes", LINE_NOTE),
             Map.entry(
@@ -143,6 +151,7 @@ class EveryOperationTest extends ServerTest {
                     "events",
                     "experiments",
                     "doses",
+                    "by-hand",
                     "upkeep",
                     "consumers",
                     "imports",
@@ -204,6 +213,11 @@ class EveryOperationTest extends ServerTest {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }
         ids.put("lineNotes", id(keeper.post("/tanks/" + tank + "/doses/" + ids.get("doses") + "/notes", LINE_NOTE)));
+        ids.put(
+                "by-hand",
+                id(keeper.post(
+                        "/tanks/" + tank + "/by-hand/additions",
+                        BODIES.get("POST /tanks/{tankId}/by-hand/additions"))));
         ids.put("ticks", id(keeper.post("/tanks/" + tank + "/upkeep/" + ids.get("upkeep") + "/done", TICK)));
         ids.put(
                 "sets",

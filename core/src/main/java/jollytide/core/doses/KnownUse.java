@@ -2,15 +2,18 @@ package jollytide.core.doses;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.DoubleStream;
+import jollytide.core.doses.SingleDose.Addition;
 import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.dosing.DoseHours;
 import jollytide.core.evidence.Estimate;
+import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import org.jspecify.annotations.Nullable;
 
@@ -34,10 +37,18 @@ public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySourc
     private static final double MOST_DEVIATION = 1;
 
     /**
+     * @param byHand what was put in at once, in any order
      * @param tests of alkalinity up to then, meq/L, in their order
+     * @param zone whose clock the hours are read on
      * @return null where nothing was dosed, nothing was used, or there are too few tests
      */
-    public static @Nullable KnownUse of(List<DosedLine> lines, List<Reading> tests, double litres, Instant until) {
+    public static @Nullable KnownUse of(
+            List<DosedLine> lines,
+            List<SingleDose> byHand,
+            List<Reading> tests,
+            double litres,
+            Instant until,
+            ZoneId zone) {
         Instant from = until.minus(WINDOW);
         Map<AlkalinitySource, Double> brought = new EnumMap<>(AlkalinitySource.class);
         double[] byHour = new double[DoseHours.HOURS];
@@ -50,14 +61,27 @@ public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySourc
                 Arrays.setAll(byHour, h -> byHour[h] + meq * shares[h]);
             }
         }
+        for (SingleDose dose : byHand) {
+            if (dose instanceof Addition addition
+                    && addition.what().source() != null
+                    && !addition.at().isBefore(from)
+                    && addition.at().isBefore(until)) {
+                double meq = addition.meqPerL() * litres;
+                brought.merge(addition.what().source(), meq, Double::sum);
+                byHour[addition.at().atZone(zone).getHour()] += meq;
+            }
+        }
         if (brought.isEmpty()) {
             return null;
         }
         Estimate arrived = DosedLine.arrivedPerDay(lines, from, until, solution -> solution.meqPerMl() / litres);
         Use use = Use.of(
-                tests.stream()
-                        .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
-                        .toList(),
+                SingleDose.without(
+                        tests.stream()
+                                .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
+                                .toList(),
+                        byHand,
+                        Quantity.ALKALINITY),
                 arrived,
                 Use.ALKALINITY_TEST);
         if (use == null || use.perDay().value() < LEAST_MEQ_PER_L) {

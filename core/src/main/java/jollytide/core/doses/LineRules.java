@@ -36,6 +36,15 @@ public record LineRules(
     private static final double MOST_AT_ONCE_DKH = 1.5;
     private static final int STEPS = 40;
 
+    static final String NO_REMEDY =
+            "Potassium chloride brings potassium and chloride, no alkalinity: it moves no pH. Where a"
+                    + " potassium salt lifts pH, its hydroxide or carbonate does that.";
+    /** What may always be added in a day, dKH. */
+    private static final double LEAST_CLIMB_DKH = 0.1;
+
+    private static final int MOST_PORTIONS = 24;
+    private static final double ROUNDING = 1e-9;
+
     /** Once mixed. Common practice. */
     private static final double MOST_SINGLE_PH = 0.1;
     /** Between alkalinity and calcium. Common practice. */
@@ -93,11 +102,7 @@ public record LineRules(
         Solution solution = line.solution();
         Beside all = others.and(line);
         if (solution.solute() == Solution.Solute.POTASSIUM_CHLORIDE) {
-            stops.add(new Stop(
-                    Stop.Rule.NO_REMEDY,
-                    "Potassium chloride brings potassium and chloride, no alkalinity: it moves no pH. Where a potassium"
-                            + " salt lifts pH, its hydroxide or carbonate does that.",
-                    0));
+            stops.add(new Stop(Stop.Rule.NO_REMEDY, NO_REMEDY, 0));
         }
         double evaporates = evaporationLPerDay * 1000;
         if (isLimewater(solution) && all.limewaterMl() > evaporates) {
@@ -126,7 +131,10 @@ public record LineRules(
                             "All %.1f L of it at once would bring %.1f dKH and pH %.1f: a vessel of at most %.1f L is survivable.",
                             vesselMl / 1000,
                             AlkalinityUnit.DKH.fromMeqPerL(meqPerL(solution, vesselMl)),
-                            Math.max(water.phNbs(), atOnce(solution, vesselMl).phNbs()),
+                            Math.max(
+                                    water.phNbs(),
+                                    atOnce(solution.solute(), meqPerL(solution, vesselMl))
+                                            .phNbs()),
                             most / 1000),
                     most));
         }
@@ -150,6 +158,47 @@ public record LineRules(
         return may.test(wanted) ? wanted : largest(may, wanted);
     }
 
+    /**
+     * What an addition by hand would do, and how it is parted where it is too much at once.
+     *
+     * @param phBefore at the highest of an ordinary day, NBS; {@code phMixed} once it is mixed in, before the air answers
+     * @param because what speaks against all of it at once; empty where nothing does
+     * @param days over which it is spread
+     * @param portionsPerDay into which a day's part is parted
+     */
+    public record Parted(
+            double meqPerL,
+            double calciumMgPerL,
+            double phBefore,
+            double phMixed,
+            List<String> because,
+            int days,
+            int portionsPerDay) {}
+
+    /** Beside what the lines bring meanwhile. */
+    public Parted parted(SingleDose.Addition addition) {
+        List<String> because = new ArrayList<>();
+        double meq = addition.meqPerL();
+        double mayClimb = Math.max(
+                LEAST_CLIMB_DKH, MOST_CLIMB_DKH + AlkalinityUnit.DKH.fromMeqPerL(usePerDay - others.meq() / litres));
+        double dkh = AlkalinityUnit.DKH.fromMeqPerL(meq);
+        int days = Math.max(1, (int) Math.ceil(dkh / mayClimb - ROUNDING));
+        if (days > 1) {
+            because.add(
+                    text("It brings %.1f dKH: beside what is used and dosed, at most %.1f dKH a day.", dkh, mayClimb));
+        }
+        double mixed = rise(addition.what(), meq);
+        double daily = meq / days;
+        int portions = 1;
+        while (portions < MOST_PORTIONS && rise(addition.what(), daily / portions) > MOST_SINGLE_PH) {
+            portions++;
+        }
+        if (mixed > MOST_SINGLE_PH) {
+            because.add(text("All of it would lift the tank by pH %.2f once mixed, more than 0.1.", mixed));
+        }
+        return new Parted(meq, addition.calciumMgPerL(), water.phNbs(), water.phNbs() + mixed, because, days, portions);
+    }
+
     private void single(Planned line, List<Stop> stops) {
         DoseTimes times = line.times();
         if (times == null || rise(line.solution(), line.mlPerDay() / times.perDay()) <= MOST_SINGLE_PH) {
@@ -167,7 +216,11 @@ public record LineRules(
     }
 
     private double rise(Solution solution, double ml) {
-        return atOnce(solution, ml).phNbs() - water.phNbs();
+        return rise(solution.solute(), meqPerL(solution, ml));
+    }
+
+    private double rise(Solution.Solute what, double meqPerL) {
+        return atOnce(what, meqPerL).phNbs() - water.phNbs();
     }
 
     private static boolean isLimewater(Solution solution) {
@@ -180,16 +233,15 @@ public record LineRules(
 
     private boolean survives(Solution solution, double ml) {
         return AlkalinityUnit.DKH.fromMeqPerL(meqPerL(solution, ml)) <= MOST_AT_ONCE_DKH
-                && atOnce(solution, ml).phNbs() <= Math.max(MOST_AT_ONCE_PH, water.phNbs());
+                && atOnce(solution.solute(), meqPerL(solution, ml)).phNbs() <= Math.max(MOST_AT_ONCE_PH, water.phNbs());
     }
 
     /** The water right after so much of it was mixed in. */
-    private CarbonateState atOnce(Solution solution, double ml) {
-        AlkalinitySource source = solution.source();
+    private CarbonateState atOnce(Solution.Solute what, double meqPerL) {
+        AlkalinitySource source = what.source();
         return source == null
                 ? water
-                : new AlkalinityDose(source, Math.min(MOST_COMPUTED, meqPerL(solution, ml)), litres)
-                        .atOnce(system, water);
+                : new AlkalinityDose(source, Math.min(MOST_COMPUTED, meqPerL), litres).atOnce(system, water);
     }
 
     /** What a sum of this kind is good for, meq/L. */

@@ -30,10 +30,9 @@ public record MixingCard(
     /** Weaker limewater has nothing left over. */
     private static final double SATURATED = 0.99;
 
-    /** With its two waters; IUPAC standard atomic weights, as the next one's. */
-    private static final double CALCIUM_CHLORIDE_G_PER_MOL = 147.014;
+    /** Powder that is mostly something else is the wrong powder. Washing soda in crystals is 0.37 soda ash. */
+    public static final double LEAST_ASSAY = 0.3;
 
-    private static final double POTASSIUM_CHLORIDE_G_PER_MOL = 74.551;
     private static final double HEAT_CAPACITY_J_PER_ML_K = 4.18;
     /** From here on warmth needs care. From memory. */
     private static final double WARM_K = 3;
@@ -82,13 +81,19 @@ public record MixingCard(
      * @param name of the line
      * @param ml that are mixed
      * @param mlPerDay that are planned
+     * @param assay share of the powder's weight that is what it is bought for: 1 for pure and dry
      */
-    public static MixingCard of(String name, Solution solution, double ml, double mlPerDay) {
+    public static MixingCard of(String name, Solution solution, double ml, double mlPerDay, double assay) {
         within("ml", ml, 10, 500_000, "mL");
         Powder powder = Powder.of(solution.solute());
         boolean lime = solution.solute() == Solution.Solute.LIMEWATER;
         boolean saturated = lime && solution.molPerL() >= SATURATED * Solution.Solute.LIMEWATER.mostMolPerL();
-        double grams = gramsPerMl(solution) * ml * (saturated ? EXCESS_LIME : 1);
+        double grams = solution.molPerL()
+                / 1000
+                * solution.solute().gramsPerMol()
+                * ml
+                * (saturated ? EXCESS_LIME : 1)
+                / within("assay", assay, LEAST_ASSAY, 1, "of the powder's weight");
         double warms = Math.max(0, powder.kjPerMol * solution.molPerL() / HEAT_CAPACITY_J_PER_ML_K);
         return new MixingCard(
                 powder.name,
@@ -97,17 +102,6 @@ public record MixingCard(
                 warms,
                 steps(solution, powder, ml, warms, saturated),
                 label(name, solution, powder, mlPerDay));
-    }
-
-    private static double gramsPerMl(Solution solution) {
-        AlkalinitySource source = solution.source();
-        return source != null
-                ? solution.meqPerMl() / 1000 * source.gramsPerEquivalent()
-                : solution.molPerL()
-                        / 1000
-                        * (solution.solute() == Solution.Solute.CALCIUM_CHLORIDE
-                                ? CALCIUM_CHLORIDE_G_PER_MOL
-                                : POTASSIUM_CHLORIDE_G_PER_MOL);
     }
 
     private static boolean burns(Solution solution) {

@@ -37,6 +37,41 @@ public record Solution(Solute solute, double molPerL) {
         public double mostMolPerL() {
             return mostMolPerL;
         }
+
+        /** What raises alkalinity in it; null where nothing does. */
+        public @Nullable AlkalinitySource source() {
+            return switch (this) {
+                case LIMEWATER -> AlkalinitySource.LIMEWATER;
+                case SODA_ASH -> AlkalinitySource.SODA_ASH;
+                case BICARBONATE -> AlkalinitySource.BICARBONATE;
+                case SODIUM_HYDROXIDE -> AlkalinitySource.SODIUM_HYDROXIDE;
+                case POTASSIUM_HYDROXIDE -> AlkalinitySource.POTASSIUM_HYDROXIDE;
+                case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> null;
+            };
+        }
+
+        public double meqPerMol() {
+            return switch (this) {
+                case LIMEWATER, SODA_ASH -> 2000;
+                case BICARBONATE, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> 1000;
+                case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> 0;
+            };
+        }
+
+        public double calciumMgPerMol() {
+            return switch (this) {
+                case LIMEWATER, CALCIUM_CHLORIDE -> AlkalinitySource.CALCIUM_MG_PER_MOL;
+                default -> 0;
+            };
+        }
+
+        /** Of the powder as it is usually sold: dry and pure, calcium chloride with its two waters. IUPAC atomic weights. */
+        public double gramsPerMol() {
+            AlkalinitySource source = source();
+            return source != null
+                    ? source.gramsPerEquivalent() * meqPerMol() / 1000
+                    : this == CALCIUM_CHLORIDE ? 147.014 : 74.551;
+        }
     }
 
     private static final double WATER_G_PER_ML = 0.998;
@@ -61,14 +96,7 @@ public record Solution(Solute solute, double molPerL) {
 
     /** What raises alkalinity in it; null where nothing does. */
     public @Nullable AlkalinitySource source() {
-        return switch (solute) {
-            case LIMEWATER -> AlkalinitySource.LIMEWATER;
-            case SODA_ASH -> AlkalinitySource.SODA_ASH;
-            case BICARBONATE -> AlkalinitySource.BICARBONATE;
-            case SODIUM_HYDROXIDE -> AlkalinitySource.SODIUM_HYDROXIDE;
-            case POTASSIUM_HYDROXIDE -> AlkalinitySource.POTASSIUM_HYDROXIDE;
-            case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> null;
-        };
+        return solute.source();
     }
 
     /** Whether it carries carbonate or hydroxide that calcium falls out with. */
@@ -81,18 +109,11 @@ public record Solution(Solute solute, double molPerL) {
 
     /** meq in a millilitre. */
     public double meqPerMl() {
-        return switch (solute) {
-            case LIMEWATER, SODA_ASH -> 2 * molPerL;
-            case BICARBONATE, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> molPerL;
-            case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> 0;
-        };
+        return solute.meqPerMol() / 1000 * molPerL;
     }
 
     /** mg in a millilitre. */
     public double calciumMgPerMl() {
-        return switch (solute) {
-            case LIMEWATER, CALCIUM_CHLORIDE -> molPerL * AlkalinitySource.CALCIUM_G_PER_MOL;
-            default -> 0;
-        };
+        return solute.calciumMgPerMol() / 1000 * molPerL;
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -180,5 +181,38 @@ class LineRulesTest {
         assertThatThrownBy(() -> new Solution(Solution.Solute.LIMEWATER, 0.05)).isInstanceOf(InputException.class);
         assertThatThrownBy(() -> new Solution(Solution.Solute.SODIUM_HYDROXIDE, 2))
                 .isInstanceOf(InputException.class);
+    }
+
+    /**
+     * 31.8 g of soda ash are 600 meq: into 420 L 1.43 meq/L, 4 dKH. At 1 dKH a day that takes four days, and each day's 1 dKH
+     * of carbonate lifts pH by more than 0.1 once mixed, so it is parted.
+     */
+    @Test
+    void anAdditionThatIsTooMuchIsParted() {
+        LineRules.Parted parted =
+                RULES.parted(SingleDose.Addition.ofPowder(Instant.EPOCH, Solution.Solute.SODA_ASH, 31.797, 1, LITRES));
+        assertThat(parted.meqPerL()).isCloseTo(600 / LITRES, within(1e-3));
+        assertThat(parted.because()).hasSize(2);
+        assertThat(parted.days()).isEqualTo(5);
+        assertThat(parted.portionsPerDay()).isGreaterThan(1);
+        assertThat(parted.phMixed()).isGreaterThan(parted.phBefore() + 0.1);
+        LineRules.Parted portion = RULES.parted(SingleDose.Addition.ofPowder(
+                Instant.EPOCH, Solution.Solute.SODA_ASH, 31.797 / parted.days() / parted.portionsPerDay(), 1, LITRES));
+        assertThat(portion.because()).isEmpty();
+        assertThat(portion.days() * portion.portionsPerDay()).isEqualTo(1);
+    }
+
+    @Test
+    void whatLinesBringLeavesLessRoomForAnAddition() {
+        SingleDose.Addition oneDkh = SingleDose.Addition.ofPowder(
+                Instant.EPOCH, Solution.Solute.BICARBONATE, 84.006 * 0.95 / 2.8 * 0.42, 1, LITRES);
+        assertThat(RULES.parted(oneDkh).days()).isEqualTo(1);
+        LineRules.Beside dosed = LineRules.Beside.NOTHING.and(drips(SATURATED, 1000));
+        assertThat(rules(2.5, 0, dosed).parted(oneDkh).days()).isEqualTo(2);
+        // What is used makes the room again.
+        assertThat(rules(2.5, 1000 * SATURATED.meqPerMl() / LITRES, dosed)
+                        .parted(oneDkh)
+                        .days())
+                .isEqualTo(1);
     }
 }

@@ -1,9 +1,11 @@
 package jollytide.core.doses;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Objects;
+import jollytide.core.units.InputException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -13,7 +15,7 @@ class MixingCardTest {
     private static final double GALLON_ML = 3785.41;
 
     private static MixingCard card(Solution.Solute solute, double molPerL, double ml) {
-        return MixingCard.of("can", new Solution(solute, molPerL), ml, 300);
+        return MixingCard.of("can", new Solution(solute, molPerL), ml, 300, 1);
     }
 
     /**
@@ -37,6 +39,17 @@ class MixingCardTest {
     void gramsFollowTheFormula() {
         assertThat(card(Solution.Solute.SODA_ASH, 0.5, 1000).grams()).isCloseTo(52.994, within(0.001));
         assertThat(card(Solution.Solute.BICARBONATE, 0.5, 2000).grams()).isCloseTo(84.006, within(0.001));
+    }
+
+    /** Washing soda, Na2CO3·10H2O, is 105.988 ÷ 286.14 soda ash: 143 g of it hold what 53 g of soda ash do. */
+    @Test
+    void lessPurePowderTakesMoreGrams() {
+        Solution half = new Solution(Solution.Solute.SODA_ASH, 0.5);
+        assertThat(MixingCard.of("can", half, 1000, 300, 105.988 / 286.14).grams())
+                .isCloseTo(143.07, within(0.01));
+        assertThatThrownBy(() -> MixingCard.of("can", half, 1000, 300, 0.1))
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("assay");
     }
 
     /** About 11 K for 1 mol/L of lye, as its largest strength is limited for. From memory. */

@@ -16,6 +16,7 @@ import jollytide.core.measure.Measures;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
+import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Interval.Found;
 import jollytide.demo.Bottle;
@@ -24,6 +25,11 @@ import jollytide.demo.LimewaterCan;
 import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
+import jollytide.server.dose.ByHandService;
+import jollytide.server.dose.ByHandService.Amount;
+import jollytide.server.dose.ByHandService.NewAddition;
+import jollytide.server.dose.ByHandService.NewWaterChange;
+import jollytide.server.dose.ByHandService.Water;
 import jollytide.server.dose.DoseService;
 import jollytide.server.dose.DoseViews.ClockedDoses;
 import jollytide.server.dose.DoseViews.NewLine;
@@ -87,6 +93,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final EventService events;
     private final MediaService media;
     private final DoseService doses;
+    private final ByHandService byHand;
     private final UpkeepService upkeep;
     private final RunningCosts costs;
     private final KitService kit;
@@ -102,6 +109,7 @@ class DemoHome implements SmartInitializingSingleton {
             EventService events,
             MediaService media,
             DoseService doses,
+            ByHandService byHand,
             UpkeepService upkeep,
             RunningCosts costs,
             KitService kit,
@@ -115,6 +123,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.events = events;
         this.media = media;
         this.doses = doses;
+        this.byHand = byHand;
         this.upkeep = upkeep;
         this.costs = costs;
         this.kit = kit;
@@ -132,6 +141,7 @@ class DemoHome implements SmartInitializingSingleton {
     }
 
     private static final double EMPTY_BOTTLE_G = 41;
+    private static final int POURED_SINCE_DAYS = 90;
 
     private void furnish(UUID keeper) {
         lanternReef(keeper);
@@ -170,6 +180,7 @@ class DemoHome implements SmartInitializingSingleton {
         TankHistory history = DemoHistory.lanternReef(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
         limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
+        pouredByHand(keeper, tank, zone);
         mediaTrial(keeper, tank, zone);
         draws(keeper, tank, "lamps", 150, 10.5);
         draws(keeper, tank, "return pump", 38, 24);
@@ -218,6 +229,26 @@ class DemoHome implements SmartInitializingSingleton {
                 line,
                 new NewLineNote(
                         can.bled().toString(), LineHistory.What.CHANGED, null, null, null, "air bled from the line"));
+    }
+
+    /** Before the can, as the history tells: as much each evening as the can brings now. */
+    private void pouredByHand(UUID keeper, UUID tank, ZoneId zone) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        Amount cup = new Amount(Solution.Solute.LIMEWATER, null, null, LimewaterCan.ML_PER_DAY, 1.0);
+        for (int day = POURED_SINCE_DAYS; day > LimewaterCan.SINCE_DAYS; day--) {
+            String at = today.minusDays(day).atTime(21, 30).toString();
+            byHand.add(keeper, tank, new NewAddition(at, cup, ""));
+        }
+    }
+
+    /** A tenth every other week, mixed to what the tank holds. */
+    private void waterChanges(UUID keeper, UUID tank, ZoneId zone) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        Water water = new Water(7.5, AlkalinityUnit.DKH.toMeqPerL(DemoHistory.HERON_DKH), DemoHistory.CALCIUM_MG_PER_L);
+        for (int day = POURED_SINCE_DAYS; day > 0; day -= 14) {
+            String at = today.minusDays(day).atTime(10, 30).toString();
+            byHand.change(keeper, tank, new NewWaterChange(at, water, "mixed to the tank’s alkalinity"));
+        }
     }
 
     private void seen(UUID keeper, UUID tank, UUID line, TankHistory.ReservoirNote n, ReadIn readIn, double value) {
@@ -387,6 +418,7 @@ class DemoHome implements SmartInitializingSingleton {
         TankHistory history = DemoHistory.heron(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
         bottle(keeper, tank, "bicarbonate", Bottle.BICARBONATE, EMPTY_BOTTLE_G, null, history.reservoir());
+        waterChanges(keeper, tank, zone);
         looked(
                 keeper,
                 tank,

@@ -76,8 +76,9 @@ class DoseController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID tankId,
             @PathVariable UUID id,
-            @RequestParam(required = false) @Nullable Double ml) {
-        return doses.card(who.keeperId(), tankId, id, ml);
+            @RequestParam(required = false) @Nullable Double ml,
+            @RequestParam(required = false) @Nullable Double assay) {
+        return doses.card(who.keeperId(), tankId, id, ml, assay);
     }
 
     /** After an outage: the return runs, and somebody saw that. Refused before it has run for half an hour. */

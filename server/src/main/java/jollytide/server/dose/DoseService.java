@@ -19,6 +19,7 @@ import jollytide.core.doses.MixingCard;
 import jollytide.core.doses.NextStep;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
+import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.Use;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Place;
@@ -66,6 +67,7 @@ public class DoseService {
     private final DosingLines lines;
     private final LineNotes notes;
     private final LineBook book;
+    private final HandBook byHand;
     private final TankService tanks;
     private final ReadingService readings;
     private final PlanRules plans;
@@ -76,6 +78,7 @@ public class DoseService {
             DosingLines lines,
             LineNotes notes,
             LineBook book,
+            HandBook byHand,
             TankService tanks,
             ReadingService readings,
             PlanRules plans,
@@ -84,6 +87,7 @@ public class DoseService {
         this.lines = lines;
         this.notes = notes;
         this.book = book;
+        this.byHand = byHand;
         this.tanks = tanks;
         this.readings = readings;
         this.plans = plans;
@@ -159,6 +163,11 @@ public class DoseService {
         return book.of(tank).stream().map(Known::dosed).toList();
     }
 
+    /** What was put in at once, in no order. */
+    public List<SingleDose> byHand(Tank tank) {
+        return byHand.of(tank);
+    }
+
     @Transactional
     public UUID add(UUID keeperId, UUID tankId, NewLine body) {
         Tank tank = tanks.tank(keeperId, tankId);
@@ -205,10 +214,11 @@ public class DoseService {
 
     /** @param ml to be mixed; null for a whole vessel */
     @Transactional(readOnly = true)
-    public MixingCard card(UUID keeperId, UUID tankId, UUID lineId, @Nullable Double ml) {
+    public MixingCard card(UUID keeperId, UUID tankId, UUID lineId, @Nullable Double ml, @Nullable Double assay) {
         DosingLine line = line(tanks.tank(keeperId, tankId), lineId);
         double most = within("ml", ml == null ? line.vesselMl : ml, 10, line.vesselMl, "mL");
-        return MixingCard.of(line.name, line.solution(), most, line.schedule().mlPerDay(clock.instant()));
+        return MixingCard.of(
+                line.name, line.solution(), most, line.schedule().mlPerDay(clock.instant()), assay == null ? 1 : assay);
     }
 
     /** After an outage: the return runs, and somebody saw that. */
@@ -419,8 +429,9 @@ public class DoseService {
 
     private List<Reading> read(Tank tank, Quantity quantity, Duration back) {
         Instant now = clock.instant();
-        return readings.observed(tank, quantity, Place.TANK, now.minus(back), now, 1).stream()
+        List<Reading> tests = readings.observed(tank, quantity, Place.TANK, now.minus(back), now, 1).stream()
                 .map(o -> new Reading(o.at(), o.value()))
                 .toList();
+        return SingleDose.without(tests, byHand.of(tank), quantity);
     }
 }

@@ -5,9 +5,9 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.doses.KnownUse;
+import jollytide.core.doses.SingleDose;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import jollytide.server.reading.LogSnapshots;
@@ -23,17 +23,22 @@ class KnownUses implements Dosed {
     private static final Duration A_DAY = Duration.ofHours(25);
 
     private final LineBook book;
+    private final HandBook byHand;
     private final LogSnapshots log;
 
-    KnownUses(LineBook book, LogSnapshots log) {
+    KnownUses(LineBook book, HandBook byHand, LogSnapshots log) {
         this.book = book;
+        this.byHand = byHand;
         this.log = log;
     }
 
     @Override
     public Map<UUID, KnownUse> use(List<Tank> tanks, Instant then) {
         Map<UUID, List<LineBook.Known>> lines = book.of(tanks);
-        List<Tank> dosed = tanks.stream().filter(t -> lines.containsKey(t.id())).toList();
+        Map<UUID, List<SingleDose>> single = byHand.of(tanks);
+        List<Tank> dosed = tanks.stream()
+                .filter(t -> lines.containsKey(t.id()) || single.containsKey(t.id()))
+                .toList();
         Map<UUID, List<Reading>> tests = dosed.isEmpty()
                 ? Map.of()
                 : log.inWater(
@@ -41,13 +46,15 @@ class KnownUses implements Dosed {
         Map<UUID, KnownUse> known = new HashMap<>();
         for (Tank tank : dosed) {
             KnownUse use = KnownUse.of(
-                    Objects.requireNonNull(lines.get(tank.id())).stream()
+                    lines.getOrDefault(tank.id(), List.of()).stream()
                             .map(LineBook.Known::dosed)
                             .toList(),
+                    single.getOrDefault(tank.id(), List.of()),
                     tests.getOrDefault(tank.id(), List.of()),
                     tank.netVolumeL(),
                     // A twin that changed with every test would be fitted anew with every test.
-                    TwinBook.start(tank, then));
+                    TwinBook.start(tank, then),
+                    tank.home().zone());
             if (use != null) {
                 known.put(tank.id(), use);
             }

@@ -67,13 +67,16 @@ class PlanRules {
 
     /** What the other lines bring at the most, from then on. */
     static LineRules.Beside others(DosingLine line, List<DosingLine> all, Instant from) {
-        LineRules.Beside others = LineRules.Beside.NOTHING;
-        for (DosingLine other : all) {
-            if (!other.id.equals(line.id)) {
-                others = others.and(other.planned(other.schedule().mostMlPerDay(from)));
-            }
+        return all(all.stream().filter(l -> !l.id.equals(line.id)).toList(), from);
+    }
+
+    /** What lines bring at the most, from then on. */
+    static LineRules.Beside all(List<DosingLine> lines, Instant from) {
+        LineRules.Beside all = LineRules.Beside.NOTHING;
+        for (DosingLine line : lines) {
+            all = all.and(line.planned(line.schedule().mostMlPerDay(from)));
         }
-        return others;
+        return all;
     }
 
     LineRules rules(Tank tank) {

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
 import jollytide.core.doses.DosedLine;
+import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.UseStep;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Place;
@@ -43,14 +44,22 @@ class UseAfterSteps {
      *
      * @param moving the steps that move pH
      * @param tests of alkalinity, meq/L, in their order
+     * @param byHand what was put in at once
      */
-    record Known(TankHistory history, List<Step> moving, List<Reading> tests, List<DosedLine> lines, Setup setup) {}
+    record Known(
+            TankHistory history,
+            List<Step> moving,
+            List<Reading> tests,
+            List<SingleDose> byHand,
+            List<DosedLine> lines,
+            Setup setup) {}
 
     Known known(TankHistory history) {
         return new Known(
                 history,
                 history.steps().stream().filter(Step::moves).toList(),
                 histories.read(history, Quantity.ALKALINITY, Place.TANK, Instant.EPOCH, history.now(), 1),
+                doses.byHand(history.tank()),
                 doses.dosed(history.tank()),
                 book.setup(history.tank()));
     }
@@ -70,9 +79,9 @@ class UseAfterSteps {
                 earliest(known.history().now(), Stream.of(step.over().plus(AT_MOST))),
                 known.moving().stream().map(Step::at).filter(t -> t.isAfter(step.over())));
         UseStep use = UseStep.of(
-                tests(known, from, step.at()),
+                level(known, from, step.at()),
                 arrived(known, from, step.at()),
-                tests(known, step.over(), until),
+                level(known, step.over(), until),
                 arrived(known, step.over(), until));
         return use == null
                 ? null
@@ -84,6 +93,10 @@ class UseAfterSteps {
                                 known,
                                 tests(known, step.over(), until),
                                 found.effect().peak().after()));
+    }
+
+    private static List<Reading> level(Known known, Instant from, Instant until) {
+        return SingleDose.without(tests(known, from, until), known.byHand(), Quantity.ALKALINITY);
     }
 
     private static List<Reading> tests(Known known, Instant from, Instant until) {

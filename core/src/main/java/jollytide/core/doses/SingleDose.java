@@ -1,0 +1,156 @@
+package jollytide.core.doses;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
+import jollytide.core.units.AlkalinityUnit;
+import jollytide.core.units.InputException;
+
+/** What was put into the water by hand, at once: an addition, or new water for old. */
+public sealed interface SingleDose {
+    Instant at();
+
+    /**
+     * By how much it moved what tests read: alkalinity in meq/L, calcium in mg/L, anything else by nothing.
+     *
+     * @param before what the water held then
+     */
+    double moves(Quantity quantity, double before);
+
+    /**
+     * Of a powder or a solution.
+     *
+     * @param mol that went in, {@code litres} of the tank that it was mixed into
+     */
+    record Addition(Instant at, Solution.Solute what, double mol, double litres) implements SingleDose {
+        private static final double MOST_MEQ_PER_L = 5;
+        private static final double MOST_CALCIUM_MG_PER_L = 300;
+
+        public Addition {
+            within("mol", mol, 0, 1000, "mol");
+            within("litres", litres, 1, 100_000, "L");
+            if (what == Solution.Solute.POTASSIUM_CHLORIDE) {
+                throw new InputException("what", mol, "a source of alkalinity or calcium", LineRules.NO_REMEDY);
+            }
+            double mayBe = mol
+                    / Math.max(
+                            1,
+                            Math.max(
+                                    mol * what.meqPerMol() / litres / MOST_MEQ_PER_L,
+                                    mol * what.calciumMgPerMol() / litres / MOST_CALCIUM_MG_PER_L));
+            if (mayBe < mol) {
+                throw new InputException(
+                        "amount",
+                        mol * what.gramsPerMol(),
+                        "at most %.0f g".formatted(mayBe * what.gramsPerMol()),
+                        "So much in %.0f L would harm what lives there. No sum is made beyond %.0f g of pure powder."
+                                .formatted(litres, mayBe * what.gramsPerMol()));
+            }
+        }
+
+        /**
+         * @param assay share of the powder's weight that is what it is bought for: 1 for pure and dry
+         */
+        public static Addition ofPowder(Instant at, Solution.Solute what, double grams, double assay, double litres) {
+            return new Addition(
+                    at,
+                    what,
+                    within("grams", grams, 0.01, 50_000, "g")
+                            * within("assay", assay, MixingCard.LEAST_ASSAY, 1, "of the powder's weight")
+                            / what.gramsPerMol(),
+                    litres);
+        }
+
+        public static Addition ofSolution(Instant at, Solution solution, double ml, double litres) {
+            return new Addition(
+                    at, solution.solute(), within("ml", ml, 0.1, 500_000, "mL") / 1000 * solution.molPerL(), litres);
+        }
+
+        public double meqPerL() {
+            return mol * what.meqPerMol() / litres;
+        }
+
+        public double calciumMgPerL() {
+            return mol * what.calciumMgPerMol() / litres;
+        }
+
+        @Override
+        public double moves(Quantity quantity, double before) {
+            return switch (quantity) {
+                case ALKALINITY -> meqPerL();
+                case CALCIUM -> calciumMgPerL();
+                default -> 0;
+            };
+        }
+    }
+
+    /**
+     * New water for old.
+     *
+     * @param share of the tank's water, 0 to 1
+     */
+    record WaterChange(Instant at, double share, NewWater with) implements SingleDose {
+        /** Common practice, as for everything that moves alkalinity. */
+        private static final double MOST_DKH = 1;
+
+        public WaterChange {
+            within("share", share, 0, 1, "of the water");
+        }
+
+        @Override
+        public double moves(Quantity quantity, double before) {
+            return switch (quantity) {
+                case ALKALINITY -> share * (with.meqPerL() - before);
+                case CALCIUM -> share * (with.calciumMgPerL() - before);
+                default -> 0;
+            };
+        }
+
+        /** The most that moves alkalinity no faster than animals bear, from so much, meq/L; 1 for all the water. */
+        public double mostShare(double before) {
+            double apart = Math.abs(AlkalinityUnit.DKH.fromMeqPerL(with.meqPerL() - before));
+            return apart <= MOST_DKH ? 1 : MOST_DKH / apart;
+        }
+
+        /** What speaks against it; empty where nothing does. */
+        public List<String> because(double before) {
+            return share <= mostShare(before)
+                    ? List.of()
+                    : List.of(String.format(
+                            Locale.ROOT,
+                            "It would move alkalinity by %.1f dKH, more than 1 dKH in a day: at most %.0f %% of the water.",
+                            Math.abs(AlkalinityUnit.DKH.fromMeqPerL(moves(Quantity.ALKALINITY, before))),
+                            100 * mostShare(before)));
+        }
+    }
+
+    /**
+     * Tests as they would have read without what was put in by hand meanwhile: what is left of their change is what was
+     * dosed by lines and what was used.
+     *
+     * @param tests in their order
+     * @param doses in any order; what the water held before a dose is what the newest test before it read
+     */
+    static List<Reading> without(List<Reading> tests, List<? extends SingleDose> doses, Quantity quantity) {
+        List<Reading> level = new ArrayList<>();
+        double moved = 0;
+        Reading before = null;
+        for (Reading test : tests) {
+            for (SingleDose dose : doses) {
+                if (before != null
+                        && dose.at().isAfter(before.at())
+                        && !dose.at().isAfter(test.at())) {
+                    moved += dose.moves(quantity, before.value());
+                }
+            }
+            level.add(new Reading(test.at(), test.value() - moved));
+            before = test;
+        }
+        return List.copyOf(level);
+    }
+}
