@@ -287,6 +287,12 @@ const upkeep = createRoute({
   path: 'upkeep',
   component: lazyRouteComponent(() => import('./places/do/UpkeepScreen'), 'UpkeepScreen'),
 });
+
+const stock = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'stock',
+  component: lazyRouteComponent(() => import('./places/do/StockScreen'), 'StockScreen'),
+});
 const margin = createRoute({
   getParentRoute: () => tankRoute,
   path: 'margin',
@@ -359,6 +365,7 @@ export const router = createRouter({
         media,
         doses,
         upkeep,
+        stock,
         readiness,
         outage,
         margin,

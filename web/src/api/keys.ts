@@ -20,6 +20,7 @@ export const keys = {
   home: (id: string) => ({
     guard: (...what: unknown[]) => ['home', id, 'guard', ...what],
     due: ['home', id, 'due'],
+    supplies: ['home', id, 'supplies'],
     calendar: ['home', id, 'calendar'],
     helpers: ['home', id, 'helpers'],
   }),

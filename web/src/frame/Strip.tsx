@@ -60,6 +60,7 @@ const DUE_AT = {
   PROBE: ROUTE.probe,
   EXPERIMENT: ROUTE.experiment,
   UPKEEP: ROUTE.upkeep,
+  STOCK: ROUTE.stock,
 } as const;
 
 function Last({

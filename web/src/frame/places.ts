@@ -14,6 +14,7 @@ export const ROUTE = {
   media: '/tank/$tankId/media',
   doses: '/tank/$tankId/doses',
   upkeep: '/tank/$tankId/upkeep',
+  stock: '/tank/$tankId/stock',
   readiness: '/tank/$tankId/readiness',
   outage: '/tank/$tankId/outage',
   haul: '/tank/$tankId/haul',
@@ -72,6 +73,7 @@ const PLACES: readonly Place[] = [
     screens: [
       { name: 'Doses', path: 'doses' },
       { name: 'Upkeep', path: 'upkeep' },
+      { name: 'Stock', path: 'stock' },
       { name: 'Media', path: 'media' },
     ],
   },

@@ -38,9 +38,12 @@ function Loaded({ costs }: { costs: RunningCosts }) {
         What it costs to run
       </h2>
       {costs.consumers.length === 0 ? (
-        <p className="max-w-prose text-soft">
-          Note what draws power: its watts at the plug and for how many hours a day.
-        </p>
+        <>
+          <p className="max-w-prose text-soft">
+            Note what draws power: its watts at the plug and for how many hours a day.
+          </p>
+          <Consumed costs={costs} />
+        </>
       ) : (
         <>
           <p className="text-2xl font-semibold">
@@ -51,6 +54,7 @@ function Loaded({ costs }: { costs: RunningCosts }) {
               each{costs.tariffAssumed ? ', which is assumed' : ''}
             </span>
           </p>
+          <Consumed costs={costs} />
           <div ref={ref}>
             {width > 0 && (
               <RunningDrawing
@@ -77,6 +81,16 @@ function Loaded({ costs }: { costs: RunningCosts }) {
         close={() => setEdited(undefined)}
       />
     </section>
+  );
+}
+
+/** What is used up has its part in it. */
+function Consumed({ costs }: { costs: RunningCosts }) {
+  return costs.consumed.length === 0 ? null : (
+    <p className="max-w-prose">
+      {money(costs.powerPerMonth, costs.currency)} a month go into power; what is used up takes{' '}
+      {costs.consumed.map((c) => `${c.name} ${money(c.perMonth, costs.currency, 1)}`).join(', ')}.
+    </p>
   );
 }
 

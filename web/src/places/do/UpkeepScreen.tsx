@@ -21,7 +21,6 @@ import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { NewChoreForm } from './NewChoreForm';
-import { RunningCost } from './RunningCost';
 import { dueOn, FOUND, reason, taskTitle, upkeepVerdict } from './upkeepWords';
 
 const PUT_OFF_DAYS = 7;
@@ -61,7 +60,6 @@ function Loaded({ upkeep, now }: { upkeep: Upkeep; now: number }) {
         ))}
       </ul>
       {!helper && <NewChoreForm more={upkeep.more} />}
-      {!helper && <RunningCost />}
       {!helper && upkeep.ended.length > 0 && <Ended tasks={upkeep.ended} />}
     </div>
   );

@@ -19,8 +19,7 @@ public final class LimewaterCan {
     public static final double CATCHING_UP_ML_PER_DAY = 1200;
 
     private static final double SHORT_SHARE = 0.75;
-    /** Before the end. */
-    public static final int SINCE_DAYS = 60;
+    private static final int SINCE_DAYS = 60;
 
     private static final double READ_ML = 15;
     private static final double DAY_SCATTER = 0.05;

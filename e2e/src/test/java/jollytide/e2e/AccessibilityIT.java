@@ -43,6 +43,8 @@ class AccessibilityIT extends BrowserTest {
         "upkeep, desktop, day",
         "upkeep, phone, night",
         "upkeep done, phone, day",
+        "stock, desktop, night",
+        "stock, phone, day",
         "new line, desktop, night",
         "mixing card, desktop, day",
         "mixing card, phone, night",

@@ -114,6 +114,7 @@ abstract class BrowserTest {
             Map.entry("Sums", "Try"),
             Map.entry("Doses", "Do"),
             Map.entry("Upkeep", "Do"),
+            Map.entry("Stock", "Do"),
             Map.entry("Media", "Do"),
             Map.entry("Readiness", "Guard"),
             Map.entry("Outage", "Guard"),

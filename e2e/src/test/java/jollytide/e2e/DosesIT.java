@@ -47,12 +47,12 @@ class DosesIT extends BrowserTest {
         assertThat(made).containsText("Note a filling, then a level");
         made.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("FILLED");
         made.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("2025-10-01T08:00");
-        button(page, "Note it").click();
+        button(made, "Note it").click();
         assertThat(made).containsText("filled to 1600 mL");
         made.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("LEVEL");
         made.getByLabel("It holds").fill("60");
         made.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("2025-11-06T20:00");
-        button(page, "Note it").click();
+        button(made, "Note it").click();
         assertThat(made).containsText(Pattern.compile("Only 6[89] to 7[12] % of what is planned arrives"));
         assertThat(made).containsText("Air in the line");
         button(page, "Undo").first().click();
@@ -79,6 +79,32 @@ class DosesIT extends BrowserTest {
         assertThat(page.getByText("4.9 g, about 1.5 level teaspoons")).isVisible();
     }
 
+    /** Washing soda by the spoon and a water change: what they would do, kept, and taken back. */
+    @Test
+    void whatIsPutInByHandIsPartedAndKept() {
+        Page page = visitor(PHONE);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/doses"));
+        Locator byHand = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Put in by hand"));
+        byHand.getByLabel("How much").fill("60");
+        byHand.getByLabel("Pure (washing soda: 37)").fill("37");
+        assertThat(byHand).containsText(Pattern.compile("Put in [0-9.]+ g at a time"));
+        byHand.getByLabel("How much").fill("9000");
+        assertThat(byHand).containsText("would harm what lives there");
+        byHand.getByLabel("How much").fill("6");
+        assertThat(byHand).containsText("Only dissolved, a little at a time");
+        button(byHand, "Note it as put in").click();
+        assertThat(byHand).containsText("6 g of soda ash (37 % pure)");
+        button(page, "Undo").last().click();
+        assertThat(byHand).not().containsText("6 g of soda ash");
+        byHand.getByLabel("Put in", new Locator.GetByLabelOptions().setExact(true))
+                .selectOption("WATER");
+        byHand.getByLabel("How much").fill("20");
+        assertThat(byHand).containsText("of the water: alkalinity goes from");
+        button(byHand, "Note it as put in").click();
+        assertThat(byHand).containsText("20 L of new water");
+    }
+
     /** Calcium that would meet soda is refused until both have their times. */
     @Test
     void calciumIsPlannedApart() {
@@ -94,7 +120,7 @@ class DosesIT extends BrowserTest {
         soda.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("TIMES");
         soda.getByLabel("Doses a day").fill("12");
         soda.getByLabel("The first at").fill("00:00");
-        button(page, "Note it").click();
+        button(soda, "Note it").click();
         assertThat(soda).containsText("12 doses from 00:00");
         planned(page, "calcium", "CALCIUM_CHLORIDE", "01:00");
         assertThat(line(page, "calcium")).containsText("12 doses from 01:00");

@@ -44,12 +44,19 @@ class EveryOperationTest extends ServerTest {
     private static final String READING = Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1);
 
     /** Bodies that would do something for whom it is allowed, by method and path. */
+    private static final String SUPPLY =
+            "{\"name\":\"salt\",\"uses\":\"OWN\",\"ownPerDay\":9,\"unit\":\"G\",\"packageAmount\":900,\"deliveryDays\":3}";
+
+    private static final String SUPPLY_ENTRY = "{" + AT + ",\"what\":\"BOUGHT\",\"amount\":900,\"unit\":\"G\"}";
     private static final String SODA = "{\"what\":\"SODA_ASH\",\"grams\":5,\"assay\":1}";
 
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("POST /homes/{homeId}/helpers", "{\"name\":\"Jonas\"}"),
             Map.entry("POST /homes/{homeId}/kit", KIT),
             Map.entry("PUT /homes/{homeId}/kit/{id}", edit(KIT)),
+            Map.entry("POST /homes/{homeId}/supplies", SUPPLY),
+            Map.entry("PUT /homes/{homeId}/supplies/{id}", SUPPLY),
+            Map.entry("POST /homes/{homeId}/supplies/{id}/entries", SUPPLY_ENTRY),
             Map.entry("POST /homes/{homeId}/mains", "{\"on\":false}"),
             Map.entry("POST /homes/{homeId}/mains/tokens", "{\"label\":\"mains\"}"),
             Map.entry("POST /homes/{homeId}/outages/{id}/began", "{" + AT + "}"),
@@ -137,6 +144,7 @@ class EveryOperationTest extends ServerTest {
                     .replace("{check}", "BUFFERS")
                     .replace("{code}", "cal-nothing");
             return filled.replace("{noteId}", nested.get("lineNotes"))
+                    .replace("{entryId}", nested.get("supplyEntries"))
                     .replace("{doneId}", nested.get("ticks"))
                     .replace("{id}", nested.get(kind(path)));
         }
@@ -152,6 +160,7 @@ class EveryOperationTest extends ServerTest {
                     "experiments",
                     "doses",
                     "by-hand",
+                    "supplies",
                     "upkeep",
                     "consumers",
                     "imports",
@@ -213,6 +222,11 @@ class EveryOperationTest extends ServerTest {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }
         ids.put("lineNotes", id(keeper.post("/tanks/" + tank + "/doses/" + ids.get("doses") + "/notes", LINE_NOTE)));
+        ids.put("supplies", id(keeper.post("/homes/" + ids.get("home") + "/supplies", SUPPLY)));
+        ids.put(
+                "supplyEntries",
+                id(keeper.post(
+                        "/homes/" + ids.get("home") + "/supplies/" + ids.get("supplies") + "/entries", SUPPLY_ENTRY)));
         ids.put(
                 "by-hand",
                 id(keeper.post(

@@ -10,12 +10,15 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import jollytide.core.doses.LineHistory;
 import jollytide.core.doses.Solution;
+import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
 import jollytide.core.measure.Measures;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
+import jollytide.core.stock.Stock.What;
+import jollytide.core.stock.SupplyUnit;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Interval.Found;
@@ -25,6 +28,8 @@ import jollytide.demo.LimewaterCan;
 import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
+import jollytide.server.cost.RunningCosts;
+import jollytide.server.cost.RunningCosts.NewConsumer;
 import jollytide.server.dose.ByHandService;
 import jollytide.server.dose.ByHandService.Amount;
 import jollytide.server.dose.ByHandService.NewAddition;
@@ -55,6 +60,10 @@ import jollytide.server.probe.ProbeBook;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.TimedValue;
 import jollytide.server.setup.Settings;
+import jollytide.server.stock.StockService;
+import jollytide.server.stock.StockViews.NewSupply;
+import jollytide.server.stock.StockViews.NewSupplyEntry;
+import jollytide.server.stock.Supply.Uses;
 import jollytide.server.tank.OwnAssumptions;
 import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankDescription.Band;
@@ -63,8 +72,6 @@ import jollytide.server.tank.TankDescription.WaterSurface;
 import jollytide.server.tank.TankParts;
 import jollytide.server.tank.TankParts.FishGroup;
 import jollytide.server.tank.TankService;
-import jollytide.server.upkeep.RunningCosts;
-import jollytide.server.upkeep.RunningCosts.NewConsumer;
 import jollytide.server.upkeep.UpkeepService;
 import jollytide.server.upkeep.UpkeepViews.NewChore;
 import jollytide.server.upkeep.UpkeepViews.NewTick;
@@ -94,6 +101,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final MediaService media;
     private final DoseService doses;
     private final ByHandService byHand;
+    private final StockService stock;
     private final UpkeepService upkeep;
     private final RunningCosts costs;
     private final KitService kit;
@@ -110,6 +118,7 @@ class DemoHome implements SmartInitializingSingleton {
             MediaService media,
             DoseService doses,
             ByHandService byHand,
+            StockService stock,
             UpkeepService upkeep,
             RunningCosts costs,
             KitService kit,
@@ -124,6 +133,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.media = media;
         this.doses = doses;
         this.byHand = byHand;
+        this.stock = stock;
         this.upkeep = upkeep;
         this.costs = costs;
         this.kit = kit;
@@ -141,7 +151,7 @@ class DemoHome implements SmartInitializingSingleton {
     }
 
     private static final double EMPTY_BOTTLE_G = 41;
-    private static final int POURED_SINCE_DAYS = 90;
+    private static final int CHANGED_SINCE_DAYS = 90;
 
     private void furnish(UUID keeper) {
         lanternReef(keeper);
@@ -180,8 +190,8 @@ class DemoHome implements SmartInitializingSingleton {
         TankHistory history = DemoHistory.lanternReef(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
         limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
-        pouredByHand(keeper, tank, zone);
         mediaTrial(keeper, tank, zone);
+        cupboard(keeper, home, zone);
         draws(keeper, tank, "lamps", 150, 10.5);
         draws(keeper, tank, "return pump", 38, 24);
         draws(keeper, tank, "flow pumps", 22, 24);
@@ -231,21 +241,21 @@ class DemoHome implements SmartInitializingSingleton {
                         can.bled().toString(), LineHistory.What.CHANGED, null, null, null, "air bled from the line"));
     }
 
-    /** Before the can, as the history tells: as much each evening as the can brings now. */
-    private void pouredByHand(UUID keeper, UUID tank, ZoneId zone) {
-        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
-        Amount cup = new Amount(Solution.Solute.LIMEWATER, null, null, LimewaterCan.ML_PER_DAY, 1.0);
-        for (int day = POURED_SINCE_DAYS; day > LimewaterCan.SINCE_DAYS; day--) {
-            String at = today.minusDays(day).atTime(21, 30).toString();
-            byHand.add(keeper, tank, new NewAddition(at, cup, ""));
-        }
+    /** By the class, on its scale: too little for a test to show. */
+    private void calciumByHand(UUID keeper, UUID tank, ZoneId zone) {
+        String at = LocalDate.ofInstant(clock.instant(), zone)
+                .minusDays(45)
+                .atTime(9, 40)
+                .toString();
+        Amount spoonful = new Amount(Solution.Solute.CALCIUM_CHLORIDE, 2.0, 1.0, null, null);
+        byHand.add(keeper, tank, new NewAddition(at, spoonful, "weighed by the class"));
     }
 
     /** A tenth every other week, mixed to what the tank holds. */
     private void waterChanges(UUID keeper, UUID tank, ZoneId zone) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
         Water water = new Water(7.5, AlkalinityUnit.DKH.toMeqPerL(DemoHistory.HERON_DKH), DemoHistory.CALCIUM_MG_PER_L);
-        for (int day = POURED_SINCE_DAYS; day > 0; day -= 14) {
+        for (int day = CHANGED_SINCE_DAYS; day > 0; day -= 14) {
             String at = today.minusDays(day).atTime(10, 30).toString();
             byHand.change(keeper, tank, new NewWaterChange(at, water, "mixed to the tank’s alkalinity"));
         }
@@ -297,6 +307,62 @@ class DemoHome implements SmartInitializingSingleton {
 
     private void draws(UUID keeper, UUID tank, String what, double watts, double hoursPerDay) {
         costs.add(keeper, tank, new NewConsumer(what, watts, hoursPerDay));
+    }
+
+    /** A cupboard that was counted now and then: lime as the can takes it, reagent as the tests do. */
+    private void cupboard(UUID keeper, UUID home, ZoneId zone) {
+        UUID lime =
+                kept(keeper, home, "lime for limewater", Uses.POWDER, Solution.Solute.LIMEWATER, SupplyUnit.G, 250, 9);
+        had(keeper, home, zone, lime, SupplyUnit.G, 60, What.COUNTED, 170);
+        had(keeper, home, zone, lime, SupplyUnit.G, 12, What.COUNTED, 95);
+        UUID media = kept(keeper, home, "scrubber media", Uses.MEDIA, null, SupplyUnit.KG, 1, 16);
+        had(keeper, home, zone, media, SupplyUnit.KG, 11, What.BOUGHT, 1);
+        had(keeper, home, zone, media, SupplyUnit.KG, 9, What.COUNTED, 0.6);
+        UUID reagent = kept(keeper, home, "alkalinity reagent", Uses.TESTS, null, SupplyUnit.PIECES, 50, 14);
+        had(keeper, home, zone, reagent, SupplyUnit.PIECES, 340, What.BOUGHT, 50);
+        had(keeper, home, zone, reagent, SupplyUnit.PIECES, 6, What.COUNTED, 4);
+        UUID reference = kept(keeper, home, "reference solution", Uses.CHORE, null, SupplyUnit.PIECES, 1, 7);
+        had(keeper, home, zone, reference, SupplyUnit.PIECES, 101, What.COUNTED, 1);
+        UUID food = kept(keeper, home, "fish food", Uses.OWN, null, SupplyUnit.G, 100, 8);
+        for (int day = 350; day > 0; day -= 35) {
+            had(keeper, home, zone, food, SupplyUnit.G, day, What.BOUGHT, 100);
+            had(keeper, home, zone, food, SupplyUnit.G, day - 1, What.COUNTED, 112);
+        }
+    }
+
+    private UUID kept(
+            UUID keeper,
+            UUID home,
+            String name,
+            Uses uses,
+            Solution.@Nullable Solute solute,
+            SupplyUnit unit,
+            double packageAmount,
+            double price) {
+        return stock.add(
+                keeper,
+                home,
+                new NewSupply(
+                        name,
+                        uses,
+                        solute,
+                        uses == Uses.TESTS ? Quantity.ALKALINITY : null,
+                        uses == Uses.CHORE ? Chore.TEST_KIT : null,
+                        uses == Uses.OWN ? 3.0 : null,
+                        null,
+                        unit,
+                        packageAmount,
+                        price,
+                        4.0));
+    }
+
+    private void had(
+            UUID keeper, UUID home, ZoneId zone, UUID supply, SupplyUnit unit, int daysAgo, What what, double amount) {
+        String at = LocalDate.ofInstant(clock.instant(), zone)
+                .minusDays(daysAgo)
+                .atTime(18, 30)
+                .toString();
+        stock.note(keeper, home, supply, new NewSupplyEntry(at, what, amount, unit));
     }
 
     /** A time that it was done, so many days ago. */
@@ -381,6 +447,7 @@ class DemoHome implements SmartInitializingSingleton {
         ClockedDoses atNight =
                 new ClockedDoses(6, DemoHistory.FIRST_DOSE.toString(), (double) DemoHistory.DOSES_OVER_H);
         bottle(keeper, tank, "soda ash", Bottle.SODA_ASH, null, atNight, history.reservoir());
+        calciumByHand(keeper, tank, zone);
         weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
         looked(
                 keeper,

@@ -20,6 +20,8 @@ import jollytide.core.doses.NextStep;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.SingleDose;
+import jollytide.core.doses.SingleDose.Addition;
+import jollytide.core.doses.Solution;
 import jollytide.core.doses.Use;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Place;
@@ -52,6 +54,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class DoseService {
     private static final int USE_DAYS = 28;
+    private static final double A_LITRE = 1000;
     private static final int MOST_LINES = 20;
     private static final int MOST_NOTES = 2000;
     private static final Duration UNDONE_WITHIN = Duration.ofMinutes(10);
@@ -166,6 +169,27 @@ public class DoseService {
     /** What was put in at once, in no order. */
     public List<SingleDose> byHand(Tank tank) {
         return byHand.of(tank);
+    }
+
+    /** Of a powder, as it is bought: what lines take as they are planned, and what was put in by hand of late. */
+    public double powderGPerDay(Tank tank, Solution.Solute solute) {
+        Instant now = clock.instant();
+        double lined = lines.findAllOf(tank.id()).stream()
+                .filter(line -> line.solute == solute && line.endedAt == null)
+                .mapToDouble(line -> {
+                    double mlPerDay = line.schedule().mlPerDay(now);
+                    return MixingCard.of(line.name, line.solution(), A_LITRE, mlPerDay, 1)
+                                    .grams()
+                            * mlPerDay
+                            / A_LITRE;
+                })
+                .sum();
+        Instant since = now.minus(Duration.ofDays(USE_DAYS));
+        double byHandMol = byHand.of(tank).stream()
+                .filter(dose -> dose.at().isAfter(since))
+                .mapToDouble(dose -> dose instanceof Addition a && a.what() == solute ? a.mol() : 0)
+                .sum();
+        return lined + byHandMol * solute.gramsPerMol() / USE_DAYS;
     }
 
     @Transactional

@@ -35,6 +35,7 @@ public record Due(
         DOSES,
         PROBE,
         EXPERIMENT,
-        UPKEEP
+        UPKEEP,
+        STOCK
     }
 }

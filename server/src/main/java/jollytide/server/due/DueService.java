@@ -23,13 +23,15 @@ import jollytide.server.outage.KitDescription;
 import jollytide.server.outage.KitService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.probe.ProbeBook;
+import jollytide.server.stock.StockService;
+import jollytide.server.stock.StockViews.SupplyView;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import jollytide.server.upkeep.UpkeepService;
 import jollytide.server.upkeep.UpkeepViews.TaskView;
 import org.springframework.stereotype.Service;
 
-/** Collects what is due: upkeep, tests and dates of the kit, changes of media, reservoirs, probes into their buffers, chosen experiments. */
+/** Collects what is due: upkeep, orders, tests and dates of the kit, changes of media, reservoirs, probes into their buffers, chosen experiments. */
 @Service
 class DueService {
     /** A test older than this is no longer one. Common practice: yearly. */
@@ -43,6 +45,7 @@ class DueService {
     private final ProbeBook probes;
     private final ExperimentService experiments;
     private final UpkeepService upkeep;
+    private final StockService stock;
     private final Clock clock;
 
     DueService(
@@ -54,6 +57,7 @@ class DueService {
             ProbeBook probes,
             ExperimentService experiments,
             UpkeepService upkeep,
+            StockService stock,
             Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
@@ -63,6 +67,7 @@ class DueService {
         this.probes = probes;
         this.experiments = experiments;
         this.upkeep = upkeep;
+        this.stock = stock;
         this.clock = clock;
     }
 
@@ -75,6 +80,15 @@ class DueService {
         if (!all.isEmpty()) {
             UUID any = all.get(0).id();
             kits.list(keeperId, homeId).forEach(item -> ofKit(item, today, any, due));
+            for (SupplyView supply : stock.ordered(keeperId, homeId)) {
+                due.add(new Due(
+                        "order-" + supply.id(),
+                        "Order " + supply.supply().name() + ".",
+                        supply.orderBy(),
+                        supply.late(),
+                        Subject.STOCK,
+                        any));
+            }
         }
         for (Tank tank : all) {
             for (FillView fill : media.list(keeperId, tank.id()).fills()) {

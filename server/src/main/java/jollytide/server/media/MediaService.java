@@ -37,6 +37,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps the fills of a tank, predicts their end, and learns from those that are done. */
 @Service
 public class MediaService {
+    private static final Duration A_QUARTER = Duration.ofDays(90);
+
     /** Room air assumed where none was measured while a fill was in use, dry ppm. */
     private static final double ROOM_ASSUMED_PPM = 800;
     /** The skimmer's exhaust: water of an ordinary reef. From memory. */
@@ -140,6 +142,25 @@ public class MediaService {
                 capacity.assumed().capacityLPerKg(),
                 capacity.learnt(),
                 tank.skimmerAirDrawLPerH() != null);
+    }
+
+    /** Grams of media that are used up a day: of the fill that is in, else of those of the last quarter. */
+    public double gPerDay(Tank tank) {
+        Instant now = clock.instant();
+        List<MediaFill> all = fills.findAllOf(tank.id());
+        Capacity capacity = capacity(tank, all);
+        double running = 0;
+        double lately = 0;
+        for (MediaFill fill : all) {
+            Ahead ahead = view(tank, fill, capacity).ahead();
+            if (ahead != null) {
+                running += 1000 * fill.massKg / Math.max(1, days(fill.filledAt, ahead.changeAt()));
+            }
+            if (fill.filledAt.isAfter(now.minus(A_QUARTER))) {
+                lately += 1000 * fill.massKg / A_QUARTER.toDays();
+            }
+        }
+        return running > 0 ? running : lately;
     }
 
     public Capacity capacity(Tank tank) {

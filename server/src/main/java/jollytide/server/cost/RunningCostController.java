@@ -1,11 +1,10 @@
-package jollytide.server.upkeep;
+package jollytide.server.cost;
 
 import jakarta.validation.Valid;
 import java.util.UUID;
 import jollytide.server.account.SignedIn;
-import jollytide.server.upkeep.RunningCosts.NewConsumer;
-import jollytide.server.upkeep.RunningCosts.RunningCostView;
-import jollytide.server.upkeep.UpkeepController.Kept;
+import jollytide.server.cost.RunningCosts.NewConsumer;
+import jollytide.server.cost.RunningCosts.RunningCostView;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -28,6 +27,8 @@ class RunningCostController {
         this.costs = costs;
     }
 
+    record KeptConsumer(UUID id) {}
+
     @GetMapping
     RunningCostView list(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
         return costs.list(who.keeperId(), tankId);
@@ -35,8 +36,9 @@ class RunningCostController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    Kept add(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewConsumer body) {
-        return new Kept(costs.add(who.keeperId(), tankId, body));
+    KeptConsumer add(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewConsumer body) {
+        return new KeptConsumer(costs.add(who.keeperId(), tankId, body));
     }
 
     @PutMapping("/{id}")

@@ -1,4 +1,4 @@
-package jollytide.server.upkeep;
+package jollytide.server.cost;
 
 import java.util.List;
 import java.util.Optional;

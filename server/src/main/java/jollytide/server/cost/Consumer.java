@@ -1,4 +1,4 @@
-package jollytide.server.upkeep;
+package jollytide.server.cost;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;

@@ -1,4 +1,4 @@
-package jollytide.server.upkeep;
+package jollytide.server.cost;
 
 import static jollytide.core.units.Quantities.within;
 
@@ -13,6 +13,8 @@ import jollytide.core.units.Electricity;
 import jollytide.core.units.InputException;
 import jollytide.server.home.Home;
 import jollytide.server.problem.Problem;
+import jollytide.server.stock.StockService;
+import jollytide.server.stock.StockViews.Consumed;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Service;
@@ -25,10 +27,12 @@ public class RunningCosts {
 
     private final Consumers consumers;
     private final TankService tanks;
+    private final StockService stock;
 
-    RunningCosts(Consumers consumers, TankService tanks) {
+    RunningCosts(Consumers consumers, TankService tanks, StockService stock) {
         this.consumers = consumers;
         this.tanks = tanks;
+        this.stock = stock;
     }
 
     /**
@@ -58,13 +62,18 @@ public class RunningCosts {
      * @param tariffPerKWh in the home's money
      * @param tariffAssumed whether the home does not say it
      * @param consumers the dearest first
+     * @param consumed what is used up, of which a price is known; the dearest first
+     * @param powerPerMonth of consumers alone
+     * @param perMonth of both, {@code perYear} likewise
      */
     record RunningCostView(
             double tariffPerKWh,
             boolean tariffAssumed,
             String currency,
             List<ConsumerView> consumers,
+            List<Consumed> consumed,
             double kWhPerYear,
+            double powerPerMonth,
             double perMonth,
             double perYear) {}
 
@@ -80,14 +89,21 @@ public class RunningCosts {
                         .thenComparing(ConsumerView::name))
                 .toList();
         double kWh = all.stream().mapToDouble(ConsumerView::kWhPerYear).sum();
+        List<Consumed> consumed = stock.consumed(keeperId, tank).stream()
+                .sorted(Comparator.comparingDouble(Consumed::perMonth).reversed())
+                .toList();
+        double power = kWh * tariff / Electricity.MONTHS_PER_YEAR;
+        double both = power + consumed.stream().mapToDouble(Consumed::perMonth).sum();
         return new RunningCostView(
                 tariff,
                 own == null,
                 home.currency(),
                 all,
+                consumed,
                 kWh,
-                kWh * tariff / Electricity.MONTHS_PER_YEAR,
-                kWh * tariff);
+                power,
+                both,
+                both * Electricity.MONTHS_PER_YEAR);
     }
 
     private static ConsumerView view(Consumer c, double tariff) {

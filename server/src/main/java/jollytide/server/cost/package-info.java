@@ -1,0 +1,2 @@
+/** What it costs to run a tank. */
+package jollytide.server.cost;
