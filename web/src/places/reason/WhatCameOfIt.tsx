@@ -9,7 +9,7 @@ import { useNotice } from '../../parts/Notices';
 import { ShareButton } from '../../parts/ShareButton';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
-import { beside, besideTrial, headline, troughs, usedSince, worth } from './effectWords';
+import { beside, besideTrial, costs, headline, troughs, usedSince, worth } from './effectWords';
 import { sharedCard } from './shareEffects';
 import { unnotedHeadline, within } from './unnotedWords';
 
@@ -29,6 +29,7 @@ export function WhatCameOfIt({
   const { tank, units } = useAtTank();
   const [ref, width] = useWidth();
   const found = card.found;
+  const cost = [costs(card, tank.currency) ?? []].flat();
   const between = within(card, useOpenUnnoted(tank.id));
   const wide = width >= 860;
   const bars = wide ? Math.min(520, Math.floor(width * 0.42)) : width;
@@ -63,7 +64,7 @@ export function WhatCameOfIt({
         </div>
       )}
       <div className="grid max-w-prose gap-1">
-        {[...beside(card), ...usedSince(card, units)].map((sentence) => (
+        {[...beside(card), ...usedSince(card, units), ...cost].map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
         {between.map((u) => (

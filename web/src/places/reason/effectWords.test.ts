@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { EffectCard, EffectFound, EffectTrial, Units, UseBeside } from '../../api/types';
-import { beside, besideTrial, headline, since, title, usedSince, word } from './effectWords';
+import { beside, besideTrial, costs, headline, since, title, usedSince, word } from './effectWords';
 
 const comparison = {
   before: 7.85,
@@ -218,4 +218,23 @@ test('tests that leave a step of use open say so', () => {
     'Use of alkalinity: −0.03 to +0.08 dKH a day since, so tests show no step of it (6 tests before, 5 since, what is dosed taken as the same).',
   ]);
   expect(usedSince(card(), METRIC)).toEqual([]);
+});
+
+test('a step is held against what it costs a month', () => {
+  expect(costs(card(), 'EUR')).toBeUndefined();
+  expect(costs(card({ perMonth: 0.2 }), 'EUR')).toBe('It costs next to nothing to run.');
+  // 0.10 to 0.16 for 48 a month: 30 to 48 for each tenth.
+  expect(costs(card({ perMonth: 48 }), 'EUR')).toBe(
+    'It costs about €48 a month to run, at assumed prices: €30 to €48 a month for each 0.1 of pH at the trough.',
+  );
+  const band = (low: number, high: number) => {
+    const made = found();
+    const trough = { ...made.effect.trough, left: { ...made.effect.trough.left, low, high } };
+    return card({ perMonth: 48, found: { ...made, effect: { ...made.effect, trough } } });
+  };
+  expect(costs(band(-0.02, 0.08), 'EUR')).toContain('at least €60 a month');
+  expect(costs(band(-0.05, -0.02), 'EUR')).toContain('nothing came of it');
+  expect(costs(card({ perMonth: 48, found: undefined }), 'EUR')).toBe(
+    'It costs about €48 a month to run, at assumed prices.',
+  );
 });

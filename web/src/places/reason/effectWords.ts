@@ -6,6 +6,7 @@ import type {
   Units,
   UseBeside,
 } from '../../api/types';
+import { money } from '../../lib/money';
 import { range, signed, signedRange } from '../../lib/number';
 import { plainDay } from '../../lib/time';
 import { PARTS } from '../../lib/tankParts';
@@ -268,6 +269,22 @@ function usedWords(
         ]
       : []),
   ];
+}
+
+/** What it costs to run, and what a tenth of pH at the trough costs by what was found. */
+export function costs(card: EffectCard, currency: string): string | undefined {
+  const { perMonth, found } = card;
+  if (perMonth === undefined) return undefined;
+  if (perMonth < 0.5) return 'It costs next to nothing to run.';
+  const month = `It costs about ${money(perMonth, currency)} a month to run, at assumed prices`;
+  if (!found) return `${month}.`;
+  const { low, high } = bandOf(found);
+  const tenth = (gain: number) => money((0.1 * perMonth) / gain, currency);
+  if (low > 0.005)
+    return `${month}: ${tenth(high)} to ${tenth(low)} a month for each 0.1 of pH at the trough.`;
+  return high > 0.005
+    ? `${month}: at least ${tenth(high)} a month for each 0.1 of pH at the trough.`
+    : `${month}, and nothing came of it.`;
 }
 
 /** Several changes that nothing parts. */

@@ -19,10 +19,14 @@ import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
 import jollytide.server.effect.EffectViews.Found;
 import jollytide.server.effect.EffectViews.Made;
+import jollytide.server.measure.SetRequest;
+import jollytide.server.measure.SetRequest.PutMeasure;
+import jollytide.server.media.MediaService;
 import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import jollytide.server.twin.TankCosts;
 import jollytide.server.twin.TwinBook;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -36,6 +40,7 @@ public class EffectService {
     private final EffectMaker maker;
     private final EffectStore store;
     private final UseAfterSteps uses;
+    private final MediaService media;
     private final Clock clock;
     /** Tanks, and fingerprints of cards. Whoever looks has a card made at once. */
     private final Resting resting = new Resting();
@@ -47,6 +52,7 @@ public class EffectService {
             EffectMaker maker,
             EffectStore store,
             UseAfterSteps uses,
+            MediaService media,
             Clock clock) {
         this.tanks = tanks;
         this.histories = histories;
@@ -54,6 +60,7 @@ public class EffectService {
         this.maker = maker;
         this.store = store;
         this.uses = uses;
+        this.media = media;
         this.clock = clock;
     }
 
@@ -117,7 +124,7 @@ public class EffectService {
                 .flatMap(List::stream)
                 .distinct()
                 .toList();
-        return new EffectCard(over, changes, windows, beside, false, found, null, null, null);
+        return new EffectCard(over, changes, windows, beside, false, found, null, null, null, null);
     }
 
     /** Makes one card that is missing, of whichever tank; false when none is. */
@@ -195,7 +202,20 @@ public class EffectService {
                 found,
                 made == null ? null : made.hours(),
                 found == null ? null : uses.of(known, one.step(), found),
+                perMonth(known, one.step()),
                 null);
+    }
+
+    private @Nullable Double perMonth(UseAfterSteps.Known known, Step step) {
+        List<PutMeasure> began = step.changes().stream()
+                .filter(change -> change.what() == Step.What.BEGAN && change.measures() != null)
+                .flatMap(change -> change.measures().stream())
+                .toList();
+        Tank tank = known.history().tank();
+        return began.isEmpty()
+                ? null
+                : Double.valueOf(
+                        TankCosts.perMonth(tank, known.setup(), new SetRequest(began), media.lasted(tank, step.at())));
     }
 
     private static List<Beside> beside(

@@ -75,6 +75,7 @@ final class EffectViews {
      * @param found null where it is not made yet, or there are no whole days to compare
      * @param trial null where it is not made yet, or there are whole days, or too few hours
      * @param use null where pH made no step, or too few tests stand beside it
+     * @param perMonth what its measures cost to run, in the home's money at assumed prices; null where nothing was put on
      * @param stands whether its change is still one when all cards are counted together; null where none is claimed
      */
     record EffectCard(
@@ -86,9 +87,10 @@ final class EffectViews {
             @Nullable Found found,
             @Nullable FoundTrial trial,
             @Nullable UseBeside use,
+            @Nullable Double perMonth,
             @Nullable Boolean stands) {
         EffectCard standing(boolean it) {
-            return new EffectCard(at, changes, windows, beside, missing, found, trial, use, it);
+            return new EffectCard(at, changes, windows, beside, missing, found, trial, use, perMonth, it);
         }
     }
 

@@ -38,6 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class MediaService {
     private static final Duration A_QUARTER = Duration.ofDays(90);
+    private static final Duration ABOUT = Duration.ofDays(1);
 
     /** Room air assumed where none was measured while a fill was in use, dry ppm. */
     private static final double ROOM_ASSUMED_PPM = 800;
@@ -161,6 +162,20 @@ public class MediaService {
             }
         }
         return running > 0 ? running : lately;
+    }
+
+    /** How long the fill lasted, or will, that was put in about then, days; null where none was. */
+    public @Nullable Double lasted(Tank tank, Instant about) {
+        List<MediaFill> all = fills.findAllOf(tank.id());
+        Capacity capacity = capacity(tank, all);
+        for (MediaFill fill : all) {
+            if (Duration.between(about, fill.filledAt).abs().compareTo(ABOUT) <= 0) {
+                Ahead ahead = view(tank, fill, capacity).ahead();
+                Instant until = fill.endedAt != null ? fill.endedAt : ahead == null ? null : ahead.changeAt();
+                return until == null ? null : Double.valueOf(Math.max(1, days(fill.filledAt, until)));
+            }
+        }
+        return null;
     }
 
     public Capacity capacity(Tank tank) {

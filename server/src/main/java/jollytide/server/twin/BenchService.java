@@ -22,7 +22,6 @@ import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Measures;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.measure.Parameter;
-import jollytide.core.measure.Prices;
 import jollytide.core.measure.Rig;
 import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerRig;
@@ -54,7 +53,6 @@ class BenchService {
     /** A fortnight is drawn by the hour. */
     private static final int QUARTERS_OF_AN_HOUR = 4;
     /** Room assumed where its volume is not known, for costs only, m³. */
-    private static final double ORDINARY_ROOM_M3 = 100;
     /** Moves smaller than a test kit can tell are not drawn: dKH, mg/L, mg/L. */
     private static final double MOVED_DKH = 0.05;
 
@@ -307,7 +305,6 @@ class BenchService {
             List<Variant> asked,
             List<TankParameters> tanks,
             @Nullable Integer drawnDays) {
-        Double roomM3 = tank.room().volumeM3();
         MediaAssumptions capacity = media.capacity(tank).assumed();
         int days = drawnDays == null ? DRAWN_DAYS : drawnDays;
         Duration run = days > DRAWN_DAYS ? Duration.ofDays(days) : RUN;
@@ -323,10 +320,6 @@ class BenchService {
         List<SettledDay> today = tanks.stream()
                 .map(living -> OrdinaryDays.settled(book.asItIs(setup, living, at, run)))
                 .toList();
-        Double tariff = tank.home().tariffPerKWh();
-        double perEuro = tank.home().perEuro();
-        Prices prices = Prices.ASSUMED.withElectricity(tariff == null ? null : tariff / perEuro);
-        double volumeM3 = roomM3 == null ? ORDINARY_ROOM_M3 : roomM3;
         return IntStream.range(0, variants.size())
                 .mapToObj(i -> view(
                         setup,
@@ -336,7 +329,7 @@ class BenchService {
                         today,
                         tanks,
                         days,
-                        mediaDays -> new CostBasis(prices, variants.get(i).setup(), volumeM3, perEuro, mediaDays)))
+                        mediaDays -> TankCosts.basis(tank, variants.get(i).setup(), mediaDays)))
                 .toList();
     }
 

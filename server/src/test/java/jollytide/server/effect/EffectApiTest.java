@@ -281,6 +281,20 @@ class EffectApiTest extends ServerTest {
         assertThat(cards().path(0).path("stands").asBoolean()).isTrue();
     }
 
+    /** A kilogram of media at 16 euros that lasted four days: 16 × 30.44 ÷ 4 a month. */
+    @Test
+    void aStepHasWhatItCostsAMonth() {
+        logged(1);
+        did("media", Sets.measure("scrubber", "massKg=1"));
+        Answer filled = keeper.post(tank + "/media", """
+                {"at":"%s","massKg":1,"intake":"ROOM","freshShare":1,"hours":"ALWAYS","driesBetween":false}""".formatted(CHANGED));
+        assertThat(filled.status()).as(filled.text()).isEqualTo(201);
+        keeper.post(tank + "/media/" + filled.body().path("id").asString() + "/end", """
+                {"at":"%s","by":"COLOUR"}""".formatted(
+                        CHANGED.plus(4, ChronoUnit.DAYS)));
+        assertThat(cards().path(0).path("perMonth").asDouble()).isCloseTo(16 * 30.44 / 4, within(0.1));
+    }
+
     /** A hose was fitted, and nothing came of it. */
     @Test
     void whatDidLessThanItCouldIsSaidSo() {
