@@ -143,3 +143,4 @@ export type Supply = Schemas['SupplyView'];
 export type NewSupply = Schemas['NewSupply'];
 export type SupplyEntry = Schemas['EntryOfSupply'];
 export type NewSupplyEntry = Schemas['NewSupplyEntry'];
+export type Due = Schemas['Due'];

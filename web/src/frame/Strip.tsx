@@ -3,7 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useDue } from '../api/guard';
 import { useTanks } from '../api/homes';
 import { useGlance } from '../api/log';
-import type { Reading, Tank } from '../api/types';
+import type { Due, Reading, Tank } from '../api/types';
 import { clockTime, plainDay, shortTime } from '../lib/time';
 import { METHOD, RAW_UNIT } from '../lib/units';
 import { Mark, markOf } from '../parts/Mark';
@@ -41,7 +41,7 @@ export function Strip({ tank }: { tank: Tank }) {
         <div className="shrink-0">
           <p className="text-sm text-soft">due {due.late ? 'now' : plainDay(due.on)}</p>
           <Link
-            to={helper && due.subject !== 'UPKEEP' ? ROUTE.readiness : DUE_AT[due.subject]}
+            to={helper && !HELPS_WITH.includes(due.subject) ? ROUTE.readiness : DUE_AT[due.subject]}
             params={{ tankId: due.tankId }}
             className="block max-w-60 truncate text-lg font-semibold underline decoration-hairline underline-offset-4"
           >
@@ -53,6 +53,8 @@ export function Strip({ tank }: { tank: Tank }) {
   );
 }
 
+const HELPS_WITH: readonly Due['subject'][] = ['UPKEEP', 'TEST'];
+
 const DUE_AT = {
   KIT: ROUTE.readiness,
   MEDIA: ROUTE.media,
@@ -61,6 +63,8 @@ const DUE_AT = {
   EXPERIMENT: ROUTE.experiment,
   UPKEEP: ROUTE.upkeep,
   STOCK: ROUTE.stock,
+  TEST: ROUTE.enter,
+  SPIKE: ROUTE.doses,
 } as const;
 
 function Last({

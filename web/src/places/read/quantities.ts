@@ -59,6 +59,21 @@ export const IN_THE_TANK: readonly Measurable[] = [
     methods: ['TITRATION_KIT', 'METER', 'ESTIMATE'],
   },
   {
+    key: 'ammonia',
+    label: 'Ammonia, all of it',
+    place: 'TANK',
+    units: ['AMMONIUM_MG_PER_L', 'AMMONIA_N_MG_PER_L'],
+    methods: ['COLOUR_KIT', 'METER', 'ESTIMATE'],
+    hint: 'After long outages daily, until it is zero twice. A binder in the water confuses some kits.',
+  },
+  {
+    key: 'nitrite',
+    label: 'Nitrite',
+    place: 'TANK',
+    units: ['NITRITE_MG_PER_L', 'NITRITE_N_MG_PER_L'],
+    methods: ['COLOUR_KIT', 'METER', 'ESTIMATE'],
+  },
+  {
     key: 'oxygen',
     label: 'Oxygen',
     place: 'TANK',

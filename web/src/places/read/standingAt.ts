@@ -14,7 +14,13 @@ export function standingAt(history: History, ms: number): string[] {
   });
 }
 
-const DIGITS: Partial<Record<Track['quantity'], number>> = { PH: 2, CO2: 0, CALCIUM: 0 };
+const DIGITS: Partial<Record<Track['quantity'], number>> = {
+  PH: 2,
+  CO2: 0,
+  CALCIUM: 0,
+  AMMONIA: 2,
+  NITRITE: 2,
+};
 
 function valueAt(track: Track, ms: number, near: number): string | null {
   let best: string | null = null;

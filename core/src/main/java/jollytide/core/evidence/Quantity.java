@@ -7,6 +7,9 @@ public enum Quantity {
     TEMPERATURE,
     SALINITY,
     CALCIUM,
+    /** All of it, poisonous or not. */
+    AMMONIA,
+    NITRITE,
     OXYGEN,
     CO2
 }

@@ -27,6 +27,11 @@ public enum RawUnit {
     SG_20(Quantity.SALINITY, "SG 20/20 °C", 1, 1.034),
     MS_PER_CM(Quantity.SALINITY, "mS/cm at 25 °C", 0, 66),
     CALCIUM_MG_PER_L(Quantity.CALCIUM, "mg/L Ca", 0, 1500),
+    /** As most kits read it: all of it, weighed as the ammonium ion. */
+    AMMONIUM_MG_PER_L(Quantity.AMMONIA, "mg/L NH3/NH4", 0, 50),
+    AMMONIA_N_MG_PER_L(Quantity.AMMONIA, "mg/L NH3-N", 0, 40),
+    NITRITE_MG_PER_L(Quantity.NITRITE, "mg/L NO2", 0, 100),
+    NITRITE_N_MG_PER_L(Quantity.NITRITE, "mg/L NO2-N", 0, 30),
     OXYGEN_MG_PER_L(Quantity.OXYGEN, "mg/L O2", 0, 30),
     /** From a meter that has no salinity setting, or has it at zero. */
     OXYGEN_MG_PER_L_FRESH(Quantity.OXYGEN, "mg/L O2, meter set to fresh water", 0, 30),
@@ -35,6 +40,12 @@ public enum RawUnit {
     CO2_PPM(Quantity.CO2, "ppm CO2", 200, 20000),
     /** A meter that takes sea-level pressure for granted. */
     CO2_PPM_UNCOMPENSATED(Quantity.CO2, "ppm CO2, no pressure compensation", 200, 20000);
+
+    /** Of a mole, g; IUPAC standard atomic weights. */
+    private static final double NITROGEN = 14.007;
+
+    private static final double AMMONIUM = 18.039;
+    private static final double NITRITE = 46.005;
 
     private final Quantity quantity;
     private final String symbol;
@@ -74,14 +85,24 @@ public enum RawUnit {
     }
 
     /**
-     * The reading in the core's unit: pH NBS, meq/L, °C, psu, mg/L, dry ppm.
+     * The reading in the core's unit: pH NBS, meq/L, °C, psu, mg/L (ammonia and nitrite as nitrogen), dry ppm.
      *
      * @param water salinity and temperature at the reading, for units whose meaning hangs on them
      * @param pressureHpa air pressure, for oxygen in percent and CO2 without compensation
      */
     public double toStandard(double raw, Seawater water, double pressureHpa) {
         return switch (this) {
-            case PH_NBS, MEQ_PER_L, CELSIUS, PSU, CALCIUM_MG_PER_L, OXYGEN_MG_PER_L, CO2_PPM -> raw;
+            case PH_NBS,
+                    MEQ_PER_L,
+                    CELSIUS,
+                    PSU,
+                    CALCIUM_MG_PER_L,
+                    AMMONIA_N_MG_PER_L,
+                    NITRITE_N_MG_PER_L,
+                    OXYGEN_MG_PER_L,
+                    CO2_PPM -> raw;
+            case AMMONIUM_MG_PER_L -> raw * NITROGEN / AMMONIUM;
+            case NITRITE_MG_PER_L -> raw * NITROGEN / NITRITE;
             case PH_TOTAL ->
                 EquilibriumConstants.of(water)
                         .toNbs(EquilibriumConstants.of(water).toTotal(raw, PhScale.TOTAL));

@@ -25,6 +25,8 @@ final class ChannelGuess {
             words(Quantity.TEMPERATURE, "temp|\\bwt\\b|°c|°f|celsius|fahrenheit"),
             words(Quantity.ALKALINITY, "alk|\\bkh\\b|dkh|carbonate hardness"),
             words(Quantity.SALINITY, "salin|\\bsal\\b|\\bsg\\b|gravity|conduct|leitf|salzgehalt|zoutgehalte"),
+            words(Quantity.AMMONIA, "ammoni|\\bnh[34]"),
+            words(Quantity.NITRITE, "nitrit|\\bno2\\b"),
             words(Quantity.CALCIUM, "calcium|\\bca\\b|kalzium"));
 
     private record UnitWords(RawUnit unit, Pattern pattern) {}
@@ -40,6 +42,10 @@ final class ChannelGuess {
             unit(RawUnit.MS_PER_CM, "ms/cm|conduct|leitf"),
             unit(RawUnit.PSU, "psu|ppt|‰"),
             unit(RawUnit.OXYGEN_PERCENT, "%|percent"),
+            unit(RawUnit.AMMONIA_N_MG_PER_L, "\\bn\\b|nitrogen"),
+            unit(RawUnit.AMMONIUM_MG_PER_L, "mg|ppm|nh4"),
+            unit(RawUnit.NITRITE_N_MG_PER_L, "\\bn\\b|nitrogen"),
+            unit(RawUnit.NITRITE_MG_PER_L, "mg|ppm|no2"),
             unit(RawUnit.CALCIUM_MG_PER_L, "mg|ppm"));
 
     private static Words words(Quantity quantity, String regex) {
@@ -135,6 +141,7 @@ final class ChannelGuess {
         return switch (quantity) {
             case PH -> Method.PROBE;
             case ALKALINITY, CALCIUM -> Method.TITRATION_KIT;
+            case AMMONIA, NITRITE -> Method.COLOUR_KIT;
             case TEMPERATURE, SALINITY, OXYGEN, CO2 -> Method.METER;
         };
     }

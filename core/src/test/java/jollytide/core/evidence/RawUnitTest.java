@@ -22,6 +22,8 @@ class RawUnitTest {
         "FAHRENHEIT, 77, 25, 1e-9", // definition
         "SG_25, 1.0264, 35, 0.05", // EOS-80
         "MS_PER_CM, 53.07, 35, 0.05", // PSS-78, from memory
+        "AMMONIUM_MG_PER_L, 1.288, 1, 0.001", // NH4+ is 18.039 g/mol, N 14.007
+        "NITRITE_MG_PER_L, 3.284, 1, 0.001", // NO2- is 46.005 g/mol
         "OXYGEN_PERCENT, 100, 6.75, 0.05", // Garcia and Gordon (1992): 206 µmol/kg at S 35, 25 °C
         "OXYGEN_MG_PER_L_FRESH, 8.26, 6.75, 0.05",
         "CO2_PPM_UNCOMPENSATED, 400, 480, 6" // 844 hPa, about 1500 m

@@ -203,6 +203,17 @@ class LogFileTest {
         assertThat(heard.times).containsExactly(expected);
     }
 
+    /** As kits' notes name them; nitrate is another thing. */
+    @Test
+    void ammoniaAndNitriteAreKnownByTheirNames() {
+        Proposal proposal = propose("time,NH4 mg/L,NO2-N mg/L,nitrate mg/L\n2026-11-12 09:00,0.1,0.02,5\n");
+        assertThat(proposal.channels())
+                .extracting(c -> c.guess().quantity())
+                .containsExactly(Quantity.AMMONIA, Quantity.NITRITE, null);
+        assertThat(proposal.channels().get(0).guess().units()).containsExactly(RawUnit.AMMONIUM_MG_PER_L);
+        assertThat(proposal.channels().get(1).guess().units()).containsExactly(RawUnit.NITRITE_N_MG_PER_L);
+    }
+
     @Test
     void headerlessFilesAreReadByTheirNumbers() {
         Proposal proposal = propose("2026-11-12 09:00,8.05,25.4,812,x\n2026-11-12 09:05,8.06,25.4,815,x\n");

@@ -36,6 +36,10 @@ public record Due(
         PROBE,
         EXPERIMENT,
         UPKEEP,
-        STOCK
+        STOCK,
+        /** Of the water. */
+        TEST,
+        /** Something in the water that harms the animals now: before everything else. */
+        SPIKE
     }
 }

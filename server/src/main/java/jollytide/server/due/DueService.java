@@ -46,6 +46,7 @@ class DueService {
     private final ExperimentService experiments;
     private final UpkeepService upkeep;
     private final StockService stock;
+    private final Aftermaths aftermaths;
     private final Clock clock;
 
     DueService(
@@ -58,6 +59,7 @@ class DueService {
             ExperimentService experiments,
             UpkeepService upkeep,
             StockService stock,
+            Aftermaths aftermaths,
             Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
@@ -68,6 +70,7 @@ class DueService {
         this.experiments = experiments;
         this.upkeep = upkeep;
         this.stock = stock;
+        this.aftermaths = aftermaths;
         this.clock = clock;
     }
 
@@ -107,6 +110,7 @@ class DueService {
                         Subject.DOSES,
                         tank.id()));
             }
+            due.addAll(aftermaths.of(tank));
             for (TaskView task : upkeep.due(tank)) {
                 String which = task.name().isEmpty() ? "" : " (" + task.name() + ")";
                 due.add(new Due(
@@ -144,7 +148,9 @@ class DueService {
                     ahead.tankId(),
                     new Due.Hours(ahead.from(), ahead.until())));
         }
-        due.sort(Comparator.comparing(Due::on).thenComparing(Due::what));
+        due.sort(Comparator.comparing((Due d) -> d.subject() != Subject.SPIKE)
+                .thenComparing(Due::on)
+                .thenComparing(Due::what));
         return due;
     }
 
