@@ -111,6 +111,18 @@ export const useReopenLine = (tankId: string) =>
     logged(tankId),
   );
 
+/** Undo of a deletion. */
+export const useRememberLine = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/doses/{id}/remembered', {
+          params: { path: { tankId, id } },
+        }),
+      ),
+    logged(tankId),
+  );
+
 export const useDeleteLine = (tankId: string) =>
   useChange(
     (id: string) =>

@@ -8,6 +8,7 @@ import {
   useGoOn,
   useNoteLine,
   usePlanLine,
+  useRememberLine,
   useReopenLine,
 } from '../../api/doses';
 import type { Doses, Line, LineNote } from '../../api/types';
@@ -156,6 +157,7 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
   const end = useEndLine(tank.id);
   const reopen = useReopenLine(tank.id);
   const drop = useDeleteLine(tank.id);
+  const remember = useRememberLine(tank.id);
   const levels = line.notes.filter((n) => n.ml !== undefined);
   const first = Date.parse(levels[0]?.at ?? '');
   const worth = beforeAndAfter(line.runs);
@@ -239,7 +241,14 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
             <Button look="quiet" onClick={() => reopen.mutate(line.id)}>
               it goes on
             </Button>
-            <Button look="quiet" onClick={() => drop.mutate(line.id)}>
+            <Button
+              look="quiet"
+              onClick={() =>
+                drop.mutate(line.id, {
+                  onSuccess: () => tell('Forgotten.', () => remember.mutate(line.id)),
+                })
+              }
+            >
               forget this line and all its levels
             </Button>
           </>

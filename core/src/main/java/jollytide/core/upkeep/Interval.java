@@ -4,6 +4,8 @@ import static jollytide.core.units.Quantities.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -74,9 +76,24 @@ public record Interval(double days, int findings) {
         return new Interval(Math.max(LEAST_DAYS, Math.min(MOST_DAYS, assumedDays * times)), findings);
     }
 
-    /** When it is due after it was done last. */
-    public Instant after(Instant last) {
+    private Instant after(Instant last) {
         return last.plus(Duration.ofMinutes(Math.round(days * 1440)));
+    }
+
+    /**
+     * When something is due.
+     *
+     * @param putOff whether it was due earlier but for its keeper's wish
+     */
+    public record Due(LocalDate on, boolean putOff) {}
+
+    /**
+     * @param last when it was done; null where it never was: then it is due today
+     * @param notBefore as its keeper wishes; null without a wish
+     */
+    public Due due(@Nullable Instant last, @Nullable LocalDate notBefore, LocalDate today, ZoneId zone) {
+        LocalDate byUse = last == null ? today : LocalDate.ofInstant(after(last), zone);
+        return notBefore != null && notBefore.isAfter(byUse) ? new Due(notBefore, true) : new Due(byUse, false);
     }
 
     private static double days(Instant from, Instant until) {

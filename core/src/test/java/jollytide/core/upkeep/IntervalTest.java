@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -79,7 +82,16 @@ class IntervalTest {
 
     @Test
     void itIsDueAnIntervalAfterTheLastTime() {
-        assertThat(new Interval(10.5, 0).after(FIRST)).isEqualTo(FIRST.plus(Duration.ofHours(252)));
+        ZoneId zone = ZoneOffset.UTC;
+        LocalDate first = LocalDate.ofInstant(FIRST, zone);
+        Interval interval = new Interval(10, 0);
+        assertThat(interval.due(FIRST, null, first, zone)).isEqualTo(new Interval.Due(first.plusDays(10), false));
+        assertThat(interval.due(FIRST, first.plusDays(12), first, zone))
+                .isEqualTo(new Interval.Due(first.plusDays(12), true));
+        // A wish for a day before it is due moves nothing.
+        assertThat(interval.due(FIRST, first.plusDays(3), first, zone))
+                .isEqualTo(new Interval.Due(first.plusDays(10), false));
+        assertThat(interval.due(null, null, first, zone)).isEqualTo(new Interval.Due(first, false));
     }
 
     @ParameterizedTest

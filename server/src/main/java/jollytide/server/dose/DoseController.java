@@ -128,4 +128,11 @@ class DoseController {
     void delete(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
         doses.delete(who.keeperId(), tankId, id);
     }
+
+    /** Takes a deletion back. */
+    @PostMapping("/{id}/remembered")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remember(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        doses.remember(who.keeperId(), tankId, id);
+    }
 }

@@ -57,6 +57,7 @@ public class DoseService {
     private static final double A_LITRE = 1000;
     private static final int MOST_LINES = 20;
     private static final int MOST_NOTES = 2000;
+    private static final Duration REMEMBERED = Duration.ofDays(30);
     private static final Duration UNDONE_WITHIN = Duration.ofMinutes(10);
     /** A kitchen scale, g, and the solution's density, as a share. From memory. */
     private static final double SCALE_G = 2;
@@ -199,6 +200,8 @@ public class DoseService {
             throw new InputException(
                     "name", MOST_LINES, "at most " + MOST_LINES, "A tank has at most " + MOST_LINES + " lines.");
         }
+        lines.deleteAll(lines.findByTankIdAndForgottenAtBefore(
+                tank.id(), clock.instant().minus(REMEMBERED)));
         within("share", body.share(), 0.01, 1, "of what dissolves");
         DosingLine line = new DosingLine();
         line.id = UUID.randomUUID();
@@ -394,7 +397,17 @@ public class DoseService {
 
     @Transactional
     public void delete(UUID keeperId, UUID tankId, UUID lineId) {
-        lines.delete(line(tanks.tank(keeperId, tankId), lineId));
+        DosingLine line = line(tanks.tank(keeperId, tankId), lineId);
+        if (line.endedAt == null) {
+            line.endedAt = clock.instant();
+        }
+        line.forgottenAt = clock.instant();
+    }
+
+    /** Undo of that: it is there again, and has ended. */
+    @Transactional
+    public void remember(UUID keeperId, UUID tankId, UUID lineId) {
+        line(tanks.tank(keeperId, tankId), lineId).forgottenAt = null;
     }
 
     private DosingLine line(Tank tank, UUID id) {

@@ -58,6 +58,8 @@ public class DosingLine {
     Double overH;
 
     Instant endedAt;
+    /** With its levels it comes back by undo, until that is done away with. */
+    Instant forgottenAt;
 
     @ElementCollection
     @CollectionTable(name = "dose_plan", joinColumns = @JoinColumn(name = "line_id"))

@@ -1,5 +1,6 @@
 package jollytide.server.dose;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -9,12 +10,14 @@ import org.springframework.data.jpa.repository.Query;
 
 interface DosingLines extends JpaRepository<DosingLine, UUID> {
     @Query(
-            "select distinct l from DosingLine l left join fetch l.plans where l.tankId in :tanks order by l.endedAt, l.name")
+            "select distinct l from DosingLine l left join fetch l.plans where l.tankId in :tanks and l.forgottenAt is null order by l.endedAt, l.name")
     List<DosingLine> findAllOf(Collection<UUID> tanks);
 
     default List<DosingLine> findAllOf(UUID tankId) {
         return findAllOf(List.of(tankId));
     }
+
+    List<DosingLine> findByTankIdAndForgottenAtBefore(UUID tankId, Instant then);
 
     Optional<DosingLine> findByIdAndTankId(UUID id, UUID tankId);
 }

@@ -129,10 +129,8 @@ public class UpkeepService {
                 : Interval.of(
                         task.chore.days(),
                         done.stream().map(d -> new Interval.Done(d.at, d.found)).toList());
-        LocalDate byUse =
-                done.isEmpty() ? today : LocalDate.ofInstant(interval.after(done.get(done.size() - 1).at), zone);
-        boolean putOff = task.notBefore != null && task.notBefore.isAfter(byUse);
-        LocalDate due = putOff ? task.notBefore : byUse;
+        Interval.Due due =
+                interval.due(done.isEmpty() ? null : done.get(done.size() - 1).at, task.notBefore, today, zone);
         List<TickView> newest = new ArrayList<>();
         done.forEach(d -> newest.add(0, new TickView(d.id, d.at, d.found, d.note)));
         return new TaskView(
@@ -142,9 +140,9 @@ public class UpkeepService {
                 task.ownDays,
                 interval.days(),
                 interval.findings(),
-                due,
-                !due.isAfter(today),
-                putOff,
+                due.on(),
+                !due.on().isAfter(today),
+                due.putOff(),
                 newest);
     }
 

@@ -392,5 +392,8 @@ class DoseApiTest extends ServerTest {
         assertThat(first().path("mlPerDay").asDouble()).isEqualTo(300);
         assertThat(keeper.delete(line).status()).isEqualTo(204);
         assertThat(first().isMissingNode()).isTrue();
+        assertThat(keeper.post(line + "/remembered", "").status()).isEqualTo(204);
+        assertThat(first().path("mlPerDay").asDouble()).as("it has ended").isZero();
+        assertThat(first().path("plans")).isNotEmpty();
     }
 }

@@ -1,0 +1,3 @@
+-- A line that its keeper forgot can be taken back for a while.
+ALTER TABLE dosing_line
+    ADD COLUMN forgotten_at DATETIME(6) NULL;
