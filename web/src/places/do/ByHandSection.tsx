@@ -158,8 +158,18 @@ function HandForm({
           .catch(() => undefined);
       }}
     >
+      <div className="flex flex-wrap items-end gap-3">{fields}</div>
+      {says.map((sentence) => (
+        <p key={sentence} className="max-w-prose text-lg leading-snug">
+          {sentence}
+        </p>
+      ))}
+      {cautions.map((caution) => (
+        <p key={caution} className="max-w-prose border-l-4 border-danger pl-3">
+          ■ {caution}
+        </p>
+      ))}
       <div className="flex flex-wrap items-end gap-3">
-        {fields}
         <Field
           label="at"
           type="datetime-local"
@@ -177,16 +187,6 @@ function HandForm({
           Note it as put in
         </Button>
       </div>
-      {says.map((sentence) => (
-        <p key={sentence} className="max-w-prose text-lg leading-snug">
-          {sentence}
-        </p>
-      ))}
-      {cautions.map((caution) => (
-        <p key={caution} className="max-w-prose border-l-4 border-danger pl-3">
-          ■ {caution}
-        </p>
-      ))}
       <Refusal message={refused} />
     </form>
   );
