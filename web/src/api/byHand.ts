@@ -2,7 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf, type Problem } from './client';
 import { keys, logged } from './keys';
 import { useChange } from './query';
-import type { Amount, ChangeSum, NewAddition, NewWaterChange, Parted, WaterPutIn } from './types';
+import type {
+  Amount,
+  ChangeSum,
+  NewAddition,
+  NewTopOff,
+  NewWaterChange,
+  Parted,
+  WaterPutIn,
+} from './types';
 
 export const useByHand = (tankId: string) =>
   useQuery({
@@ -60,6 +68,18 @@ export const useChangeWater = (tankId: string) =>
     (body: NewWaterChange) =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/by-hand/water-changes', {
+          params: { path: { tankId } },
+          body,
+        }),
+      ),
+    logged(tankId),
+  );
+
+export const useTopOff = (tankId: string) =>
+  useChange(
+    (body: NewTopOff) =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/by-hand/top-offs', {
           params: { path: { tankId } },
           body,
         }),

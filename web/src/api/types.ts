@@ -134,6 +134,7 @@ export type ByHand = Schemas['ByHandView'];
 export type DoseByHand = Schemas['DoseByHand'];
 export type Amount = Schemas['Amount'];
 export type NewAddition = Schemas['NewAddition'];
+export type NewTopOff = Schemas['NewTopOff'];
 export type NewWaterChange = Schemas['NewWaterChange'];
 export type WaterPutIn = NewWaterChange['water'];
 export type Parted = Schemas['Parted'];

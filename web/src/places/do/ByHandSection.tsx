@@ -6,8 +6,16 @@ import {
   useChangeWater,
   useForgetByHand,
   usePartedAddition,
+  useTopOff,
 } from '../../api/byHand';
-import type { Amount, Creep, DoseByHand, NewWaterChange, WaterPutIn } from '../../api/types';
+import type {
+  Amount,
+  ByHand,
+  Creep,
+  DoseByHand,
+  NewWaterChange,
+  WaterPutIn,
+} from '../../api/types';
 import { measure, readAs } from '../../lib/measure';
 import { readNumber } from '../../lib/number';
 import { dayAndTime, localInput } from '../../lib/time';
@@ -19,7 +27,7 @@ import { Refusal } from '../../parts/Refusal';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { CAUSTIC, SOLUTES } from './doseWords';
-import { additionWords, changeWords, keepsUp, putIn } from './handWords';
+import { additionWords, changeWords, evaporates, keepsUp, putIn } from './handWords';
 
 const NEWEST = 6;
 type What = Amount['what'];
@@ -31,10 +39,10 @@ const WHAT = (Object.keys(SOLUTES) as What[])
 export function ByHandSection({ creep }: { creep: Creep }) {
   const { tank, units } = useAtTank();
   const all = useByHand(tank.id);
-  const [kind, setKind] = useState<'ADDITION' | 'WATER'>('ADDITION');
+  const [kind, setKind] = useState<DoseByHand['put']>('ADDITION');
   const [more, setMore] = useState(false);
   if (!all.data) return <Waiting error={all.error} retry={() => void all.refetch()} />;
-  const { doses, weeklyShare, sea } = all.data;
+  const { doses, weeklyShare, evaporated, sea } = all.data;
   const enough = keepsUp(creep, weeklyShare);
   return (
     <section aria-labelledby="by-hand" className="grid gap-3 border-t pt-4">
@@ -56,10 +64,13 @@ export function ByHandSection({ creep }: { creep: Creep }) {
           options={[
             { value: 'ADDITION', label: 'an addition' },
             { value: 'WATER', label: 'new water for old' },
+            { value: 'TOP_OFF', label: 'fresh water for what evaporated' },
           ]}
         />
       </div>
-      {kind === 'ADDITION' ? <Addition /> : <NewWaterForm seaMeqPerL={sea.meqPerL} />}
+      {kind === 'ADDITION' && <Addition />}
+      {kind === 'WATER' && <NewWaterForm seaMeqPerL={sea.meqPerL} />}
+      {kind === 'TOP_OFF' && <TopOffForm evaporated={evaporated} />}
       <ul className="grid">
         {(more ? doses : doses.slice(0, NEWEST)).map((dose) => (
           <PutIn key={dose.id} dose={dose} says={putIn(dose, units)} />
@@ -80,9 +91,11 @@ function PutIn({ dose, says }: { dose: DoseByHand; says: string }) {
   const forget = useForgetByHand(tank.id);
   const add = useAddByHand(tank.id);
   const change = useChangeWater(tank.id);
+  const topOff = useTopOff(tank.id);
   const again = () => {
     const { at, note } = dose;
-    if (dose.what === undefined) change.mutate(waterAgain(dose));
+    if (dose.put === 'TOP_OFF') topOff.mutate({ at, note, litres: dose.litres ?? 0 });
+    else if (dose.what === undefined) change.mutate(waterAgain(dose));
     else
       add.mutate({
         at,
@@ -259,6 +272,33 @@ function Addition() {
             className="w-48"
           />
         </>
+      }
+    />
+  );
+}
+
+/** Each time as much as was gone since the time before: after three times what evaporates is measured. */
+function TopOffForm({ evaporated }: { evaporated: ByHand['evaporated'] }) {
+  const { tank, units } = useAtTank();
+  const topOff = useTopOff(tank.id);
+  const [volume, setVolume] = useState('');
+  const litres = readAs(volume, 'volume', units);
+  return (
+    <HandForm
+      ready={litres !== undefined}
+      says={[evaporates(evaporated, units)]}
+      cautions={[]}
+      refused={topOff.error?.message}
+      note={(at, note) => topOff.mutateAsync({ at, note, litres: litres ?? 0 })}
+      fields={
+        <Field
+          label="How much"
+          inputMode="decimal"
+          unit={measure('volume', units).label}
+          value={volume}
+          onChange={(e) => setVolume(e.target.value)}
+          className="w-32"
+        />
       }
     />
   );

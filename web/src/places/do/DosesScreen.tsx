@@ -98,8 +98,11 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
         <p className="max-w-prose text-sm text-soft">
           What arrived, by the levels above (where nothing was read, as planned, 90 to 105 %,
           assumed), less what tests show was left over; what was put in by hand is taken out first.
-          About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day, assumed from
-          surface and temperature: more limewater than that would make the tank fresher.
+          About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day,{' '}
+          {doses.evaporationMeasured
+            ? 'by the fresh water that was put in'
+            : 'assumed from surface and temperature'}
+          : more limewater than that would make the tank fresher.
         </p>
         <p>
           <Link to={ROUTE.sums} params={{ tankId: tank.id }} className={buttonLook('quiet')}>

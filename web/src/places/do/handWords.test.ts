@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Creep, DoseByHand, Parted, Units } from '../../api/types';
-import { additionWords, changeWords, keepsUp, putIn } from './handWords';
+import { additionWords, changeWords, evaporates, keepsUp, putIn } from './handWords';
 
 const units: Units = {
   alkalinity: 'DKH',
@@ -75,6 +75,7 @@ describe('changeWords', () => {
 describe('putIn', () => {
   const dose: DoseByHand = {
     id: 'a',
+    put: 'ADDITION',
     at: '2026-11-01T10:00:00Z',
     what: 'SODA_ASH',
     grams: 30,
@@ -89,8 +90,20 @@ describe('putIn', () => {
       putIn({ ...dose, grams: undefined, ml: 500, what: 'LIMEWATER', calciumMgPerL: 2 }, units),
     ).toBe('500 mL of limewater: alkalinity by 0.70 dKH and calcium by 2.0 mg/L');
     expect(
-      putIn({ ...dose, what: undefined, litres: 40, share: 0.1, meqPerL: 8 / 2.80428 }, units),
+      putIn(
+        { ...dose, put: 'WATER', what: undefined, litres: 40, share: 0.1, meqPerL: 8 / 2.80428 },
+        units,
+      ),
     ).toBe('40 L of new water (10 %) at 8.0 dKH');
+  });
+});
+
+describe('evaporates', () => {
+  it('says what is measured, or how it would be', () => {
+    expect(evaporates({ litresPerDay: 1.5, times: 4 }, units)).toBe(
+      '1.5 L evaporate a day, by 4 times of fresh water in four weeks, limewater counted along.',
+    );
+    expect(evaporates(undefined, units)).toContain('after three times over five days');
   });
 });
 

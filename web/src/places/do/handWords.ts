@@ -1,4 +1,4 @@
-import type { Amount, ChangeSum, Creep, DoseByHand, Parted, Units } from '../../api/types';
+import type { Amount, ByHand, ChangeSum, Creep, DoseByHand, Parted, Units } from '../../api/types';
 import { show } from '../../lib/measure';
 import { plain } from '../../lib/number';
 import { ALKALINITY, alkalinityFromMeq, showAlkalinity } from '../../lib/units';
@@ -63,6 +63,8 @@ export function changeWords(sum: ChangeSum, units: Units): string[] {
 
 /** One line of what was put in. */
 export function putIn(dose: DoseByHand, units: Units): string {
+  if (dose.put === 'TOP_OFF')
+    return `${show(dose.litres ?? 0, 'volume', units)} of fresh water for what evaporated`;
   if (dose.what === undefined)
     return `${show(dose.litres ?? 0, 'volume', units)} of new water (${Math.round(100 * dose.share)} %) at ${showAlkalinity(dose.meqPerL, units.alkalinity)}`;
   const much =
@@ -71,6 +73,12 @@ export function putIn(dose: DoseByHand, units: Units): string {
       : `${plain(dose.ml ?? 0, 0)} mL of ${SOLUTES[dose.what]}`;
   return `${much}: ${lifts(dose.meqPerL, dose.calciumMgPerL, units)}`;
 }
+
+/** What evaporates, where it was measured; else what would measure it. */
+export const evaporates = (of: ByHand['evaporated'], units: Units) =>
+  of
+    ? `${show(of.litresPerDay, 'volume', units)} evaporate a day, by ${of.times} times of fresh water in four weeks, limewater counted along.`
+    : 'Up to the same mark each time: after three times over five days it is known what evaporates, and the most limewater that fits into a day.';
 
 /** Whether the water that is changed takes away what stays behind of the doses; nothing where nothing stays. */
 export function keepsUp(creep: Creep, weeklyShare: number): string | undefined {

@@ -82,6 +82,7 @@ class EveryOperationTest extends ServerTest {
             Map.entry(
                     "POST /tanks/{tankId}/by-hand/water-changes",
                     "{" + AT + ",\"water\":{\"litres\":9},\"note\":\"\"}"),
+            Map.entry("POST /tanks/{tankId}/by-hand/top-offs", "{" + AT + ",\"litres\":2,\"note\":\"\"}"),
             Map.entry("POST /tanks/{tankId}/by-hand/water-changes/sum", "{\"litres\":9}"),
             Map.entry("POST /tanks/{tankId}/doses", LINE),
             Map.entry("POST /tanks/{tankId}/doses/{id}/notes", LINE_NOTE),

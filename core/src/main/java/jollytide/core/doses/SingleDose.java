@@ -11,7 +11,7 @@ import jollytide.core.fit.Reading;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.units.InputException;
 
-/** What was put into the water by hand, at once: an addition, or new water for old. */
+/** What was put into the water by hand, at once: an addition, new water for old, or fresh water. */
 public sealed interface SingleDose {
     Instant at();
 
@@ -126,6 +126,18 @@ public sealed interface SingleDose {
                             "It would move alkalinity by %.1f dKH, more than 1 dKH in a day: at most %.0f %% of the water.",
                             Math.abs(AlkalinityUnit.DKH.fromMeqPerL(moves(Quantity.ALKALINITY, before))),
                             100 * mostShare(before)));
+        }
+    }
+
+    /** Fresh water for what evaporated: salt and all stay as they were before it went. */
+    record TopOff(Instant at, double litres) implements SingleDose {
+        public TopOff {
+            within("litres", litres, 0.01, 5000, "L");
+        }
+
+        @Override
+        public double moves(Quantity quantity, double before) {
+            return 0;
         }
     }
 

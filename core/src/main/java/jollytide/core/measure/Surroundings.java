@@ -13,6 +13,11 @@ import org.jspecify.annotations.Nullable;
  * @param evaporationLPerDay the most limewater that fits into a day
  */
 public record Surroundings(Setup setup, @Nullable Double roomM3, MediaAssumptions media, double evaporationLPerDay) {
+    /** The same where so much evaporates, as it was measured. */
+    public Surroundings evaporating(double litresPerDay) {
+        return new Surroundings(setup, roomM3, media, litresPerDay);
+    }
+
     double useDkhPerDay() {
         return AlkalinityUnit.DKH.fromMeqPerL(setup.useMeqPerLPerDay());
     }

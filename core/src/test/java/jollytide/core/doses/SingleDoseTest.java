@@ -110,4 +110,24 @@ class SingleDoseTest {
                 .toList();
         assertThat(SingleDose.without(tests, outside, Quantity.ALKALINITY)).isEqualTo(tests);
     }
+
+    /** Every third day 4 L: 1.33 a day; what was put in at first was for days that nobody counted. */
+    @Test
+    void freshWaterIsWhatEvaporated() {
+        List<SingleDose> topOffs = IntStream.rangeClosed(0, 4)
+                .<SingleDose>mapToObj(i -> new SingleDose.TopOff(day(3 * i), i == 0 ? 20 : 4))
+                .toList();
+        Evaporated evaporated = Objects.requireNonNull(Evaporated.of(topOffs, List.of(), day(13)));
+        assertThat(evaporated.litresPerDay()).isCloseTo(4 / 3.0, within(1e-9));
+        assertThat(evaporated.times()).isEqualTo(5);
+        assertThat(Evaporated.of(topOffs.subList(0, 2), List.of(), day(13))).isNull();
+        assertThat(Evaporated.of(topOffs, List.of(), day(60)))
+                .as("too long ago")
+                .isNull();
+        List<SingleDose> hourly = IntStream.range(0, 4)
+                .<SingleDose>mapToObj(i -> new SingleDose.TopOff(day(i / 24.0), 1))
+                .toList();
+        assertThat(Evaporated.of(hourly, List.of(), day(1))).isNull();
+        assertThat(topOffs.get(0).moves(Quantity.ALKALINITY, 3)).isZero();
+    }
 }

@@ -33,6 +33,7 @@ import jollytide.server.cost.RunningCosts.NewConsumer;
 import jollytide.server.dose.ByHandService;
 import jollytide.server.dose.ByHandService.Amount;
 import jollytide.server.dose.ByHandService.NewAddition;
+import jollytide.server.dose.ByHandService.NewTopOff;
 import jollytide.server.dose.ByHandService.NewWaterChange;
 import jollytide.server.dose.ByHandService.Water;
 import jollytide.server.dose.DoseService;
@@ -249,6 +250,16 @@ class DemoHome implements SmartInitializingSingleton {
                 .toString();
         Amount spoonful = new Amount(Solution.Solute.CALCIUM_CHLORIDE, 2.0, 1.0, null, null);
         byHand.add(keeper, tank, new NewAddition(at, spoonful, "weighed by the class"));
+    }
+
+    /** Twice a week up to the mark. */
+    private void freshWater(UUID keeper, UUID tank, ZoneId zone) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        List<Double> litres = List.of(4.6, 4.2, 4.5, 4.1);
+        for (int day = 60, i = 0; day > 0; day -= 3 + i % 2, i++) {
+            String at = today.minusDays(day).atTime(9, 15).toString();
+            byHand.topOff(keeper, tank, new NewTopOff(at, litres.get(i % litres.size()), ""));
+        }
     }
 
     /** A tenth every other week, mixed to what the tank holds. */
@@ -486,6 +497,7 @@ class DemoHome implements SmartInitializingSingleton {
         keep(keeper, tank, history);
         bottle(keeper, tank, "bicarbonate", Bottle.BICARBONATE, EMPTY_BOTTLE_G, null, history.reservoir());
         waterChanges(keeper, tank, zone);
+        freshWater(keeper, tank, zone);
         looked(
                 keeper,
                 tank,

@@ -11,10 +11,11 @@ import java.util.UUID;
 import jollytide.core.doses.NewWater;
 import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.SingleDose.Addition;
+import jollytide.core.doses.SingleDose.TopOff;
 import jollytide.core.doses.SingleDose.WaterChange;
 import jollytide.core.doses.Solution;
 
-/** Something that was put into a tank's water at once; new water where it has no solute. */
+/** Something that was put into a tank's water at once; new or fresh water where it has no solute. */
 @Entity
 @Table(name = "single_dose")
 public class ByHand {
@@ -49,10 +50,17 @@ public class ByHand {
     @Column(name = "calcium_mg_per_l")
     Double calciumMgPerL;
 
+    /** Of fresh water for what evaporated. */
+    @Column(name = "top_off_l")
+    Double topOffL;
+
     String note;
 
     /** @param litres the tank's net volume */
     SingleDose dose(double litres) {
+        if (topOffL != null) {
+            return new TopOff(at, topOffL);
+        }
         if (solute == null) {
             return new WaterChange(at, Math.min(1, newWaterL / litres), new NewWater(meqPerL, calciumMgPerL));
         }

@@ -8,6 +8,7 @@ import jollytide.server.dose.ByHandService.Amount;
 import jollytide.server.dose.ByHandService.ByHandView;
 import jollytide.server.dose.ByHandService.ChangeSum;
 import jollytide.server.dose.ByHandService.NewAddition;
+import jollytide.server.dose.ByHandService.NewTopOff;
 import jollytide.server.dose.ByHandService.NewWaterChange;
 import jollytide.server.dose.ByHandService.Water;
 import jollytide.server.dose.DoseController.Made;
@@ -57,6 +58,12 @@ class ByHandController {
     Made change(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewWaterChange body) {
         return new Made(byHand.change(who.keeperId(), tankId, body));
+    }
+
+    @PostMapping("/top-offs")
+    @ResponseStatus(HttpStatus.CREATED)
+    Made topOff(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody NewTopOff body) {
+        return new Made(byHand.topOff(who.keeperId(), tankId, body));
     }
 
     @PostMapping("/water-changes/sum")

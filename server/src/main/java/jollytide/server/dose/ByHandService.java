@@ -10,11 +10,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.doses.Evaporated;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.MixingCard;
 import jollytide.core.doses.NewWater;
 import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.SingleDose.Addition;
+import jollytide.core.doses.SingleDose.TopOff;
 import jollytide.core.doses.SingleDose.WaterChange;
 import jollytide.core.doses.Solution;
 import jollytide.core.evidence.Place;
@@ -46,6 +48,7 @@ public class ByHandService {
     private final PlanRules rules;
     private final DosingLines lines;
     private final ReadingService readings;
+    private final KnownUses uses;
     private final Clock clock;
 
     ByHandService(
@@ -55,6 +58,7 @@ public class ByHandService {
             PlanRules rules,
             DosingLines lines,
             ReadingService readings,
+            KnownUses uses,
             Clock clock) {
         this.kept = kept;
         this.tanks = tanks;
@@ -62,6 +66,7 @@ public class ByHandService {
         this.rules = rules;
         this.lines = lines;
         this.readings = readings;
+        this.uses = uses;
         this.clock = clock;
     }
 
@@ -96,21 +101,35 @@ public class ByHandService {
             @Nullable Double meqPerL,
             @Nullable Double calciumMgPerL) {}
 
+    /** Fresh water for what evaporated since the time before. */
+    public record NewTopOff(
+            @NotNull @Size(max = 40) String at,
+            @NotNull Double litres,
+            @NotNull @Size(max = 200) String note) {}
+
     public record NewWaterChange(
             @NotNull @Size(max = 40) String at,
             @Valid @NotNull Water water,
             @NotNull @Size(max = 200) String note) {}
 
+    /** What it was. */
+    enum Put {
+        ADDITION,
+        WATER,
+        TOP_OFF
+    }
+
     /**
      * What was put in.
      *
-     * @param what null for new water
+     * @param what null for water
      * @param share of the powder's weight that counts, or of what a solution holds at most, or of the tank's water
      * @param meqPerL by which an addition lifted alkalinity, or that new water held; {@code calciumMgPerL} likewise
      */
     record DoseByHand(
             UUID id,
             Instant at,
+            Put put,
             Solution.@Nullable Solute what,
             @Nullable Double grams,
             @Nullable Double ml,
@@ -124,9 +143,14 @@ public class ByHandService {
      * All of it.
      *
      * @param weeklyShare of the water that was changed a week, over the last four
+     * @param evaporated as fresh water was put in for it; null with too little noted
      * @param sea what new water holds that is mixed to the tank's salinity
      */
-    record ByHandView(List<DoseByHand> doses, double weeklyShare, NewWater sea) {}
+    record ByHandView(
+            List<DoseByHand> doses,
+            double weeklyShare,
+            @Nullable Evaporated evaporated,
+            NewWater sea) {}
 
     /** What new water would do. */
     record ChangeSum(
@@ -150,6 +174,7 @@ public class ByHandService {
         return new ByHandView(
                 all.stream().map(d -> view(d, tank.netVolumeL())).toList(),
                 changed / WEEKS,
+                uses.evaporated(tank),
                 NewWater.likeTheSea(book.setup(tank).water()));
     }
 
@@ -158,12 +183,36 @@ public class ByHandService {
         if (dose instanceof Addition a) {
             double share = d.grams == null ? d.molPerL / d.solute.mostMolPerL() : d.assay;
             return new DoseByHand(
-                    d.id, d.at, d.solute, d.grams, d.ml, null, share, a.meqPerL(), a.calciumMgPerL(), d.note);
+                    d.id,
+                    d.at,
+                    Put.ADDITION,
+                    d.solute,
+                    d.grams,
+                    d.ml,
+                    null,
+                    share,
+                    a.meqPerL(),
+                    a.calciumMgPerL(),
+                    d.note);
+        }
+        if (dose instanceof TopOff t) {
+            return new DoseByHand(
+                    d.id, d.at, Put.TOP_OFF, null, null, null, t.litres(), t.litres() / litres, 0, 0, d.note);
         }
         WaterChange c = (WaterChange) dose;
         NewWater with = c.with();
         return new DoseByHand(
-                d.id, d.at, null, null, null, d.newWaterL, c.share(), with.meqPerL(), with.calciumMgPerL(), d.note);
+                d.id,
+                d.at,
+                Put.WATER,
+                null,
+                null,
+                null,
+                d.newWaterL,
+                c.share(),
+                with.meqPerL(),
+                with.calciumMgPerL(),
+                d.note);
     }
 
     LineRules.Parted sum(UUID keeperId, UUID tankId, Amount amount) {
@@ -207,6 +256,15 @@ public class ByHandService {
     public UUID change(UUID keeperId, UUID tankId, NewWaterChange body) {
         Tank tank = room(keeperId, tankId);
         return keep(tank, set(new ByHand(), tank, at(tank, body.at()), body.water()), body.note());
+    }
+
+    @Transactional
+    public UUID topOff(UUID keeperId, UUID tankId, NewTopOff body) {
+        Tank tank = room(keeperId, tankId);
+        ByHand dose = new ByHand();
+        dose.at = at(tank, body.at());
+        dose.topOffL = within("litres", body.litres(), 0.01, tank.netVolumeL(), "L");
+        return keep(tank, dose, body.note());
     }
 
     @Transactional

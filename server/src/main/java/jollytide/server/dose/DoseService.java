@@ -72,6 +72,7 @@ public class DoseService {
     private final LineNotes notes;
     private final LineBook book;
     private final HandBook byHand;
+    private final KnownUses uses;
     private final TankService tanks;
     private final ReadingService readings;
     private final PlanRules plans;
@@ -83,6 +84,7 @@ public class DoseService {
             LineNotes notes,
             LineBook book,
             HandBook byHand,
+            KnownUses uses,
             TankService tanks,
             ReadingService readings,
             PlanRules plans,
@@ -92,6 +94,7 @@ public class DoseService {
         this.notes = notes;
         this.book = book;
         this.byHand = byHand;
+        this.uses = uses;
         this.tanks = tanks;
         this.readings = readings;
         this.plans = plans;
@@ -117,6 +120,7 @@ public class DoseService {
                         .toList(),
                 use,
                 rules.evaporationLPerDay(),
+                uses.evaporated(tank) != null,
                 CreepView.of(Creep.of(
                         all.stream()
                                 .map(known -> known.line()

@@ -202,12 +202,14 @@ public final class DoseViews {
     /**
      * All lines, those in use first.
      *
+     * @param evaporationMeasured by the fresh water that was put in for it; else assumed from surface and temperature
      * @param hold null where doses may be made
      */
     public record DosesView(
             List<LineView> lines,
             UseView use,
             double evaporationLPerDay,
+            boolean evaporationMeasured,
             CreepView creep,
             @Nullable HoldView hold) {}
 }

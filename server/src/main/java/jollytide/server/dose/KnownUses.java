@@ -1,11 +1,13 @@
 package jollytide.server.dose;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import jollytide.core.doses.Evaporated;
 import jollytide.core.doses.KnownUse;
 import jollytide.core.doses.SingleDose;
 import jollytide.core.evidence.Quantity;
@@ -14,6 +16,7 @@ import jollytide.server.reading.LogSnapshots;
 import jollytide.server.tank.Tank;
 import jollytide.server.twin.Dosed;
 import jollytide.server.twin.TwinBook;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Tells the twin what arrived of the doses, and so what the animals use. */
@@ -25,8 +28,10 @@ class KnownUses implements Dosed {
     private final LineBook book;
     private final HandBook byHand;
     private final LogSnapshots log;
+    private final Clock clock;
 
-    KnownUses(LineBook book, HandBook byHand, LogSnapshots log) {
+    KnownUses(LineBook book, HandBook byHand, LogSnapshots log, Clock clock) {
+        this.clock = clock;
         this.book = book;
         this.byHand = byHand;
         this.log = log;
@@ -60,5 +65,22 @@ class KnownUses implements Dosed {
             }
         }
         return known;
+    }
+
+    @Override
+    public @Nullable Double evaporationLPerDay(Tank tank) {
+        Evaporated measured = evaporated(tank);
+        return measured == null ? null : Double.valueOf(measured.litresPerDay());
+    }
+
+    @Nullable
+    Evaporated evaporated(Tank tank) {
+        List<SingleDose> single = byHand.of(tank);
+        return single.stream().noneMatch(SingleDose.TopOff.class::isInstance)
+                ? null
+                : Evaporated.of(
+                        single,
+                        book.of(tank).stream().map(LineBook.Known::dosed).toList(),
+                        clock.instant());
     }
 }

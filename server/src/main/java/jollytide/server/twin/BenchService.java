@@ -87,7 +87,7 @@ class BenchService {
      * @param fitProblem why it is not, or what is doubtful about it; null when nothing is to be said
      * @param alkalinityUseDkhPerDay as described, or what the reactor brings; 0 when neither is known
      * @param contradiction in the description, in words; null when there is none
-     * @param evaporationLPerDay assumed from surface and temperature: the most limewater that fits into a day
+     * @param evaporationLPerDay measured, or assumed from surface and temperature: the most limewater that fits into a day
      * @param mediaCapacityLPerKg assumed, or taught by this tank's own fills
      * @param measures what can be tried on it
      * @param standing events that put on what stands on it: every variant has it, too, or something in its place
@@ -246,7 +246,7 @@ class BenchService {
         Setup setup = known.setup();
         Skimmer skimmer = setup.skimmer();
         MediaService.Capacity capacity = media.capacity(tank);
-        Surroundings around = SetupOfTank.surroundings(tank, setup, capacity.assumed());
+        Surroundings around = book.around(tank, setup, capacity.assumed());
         return new BenchView(
                 setup.alkalinityMeqPerL(),
                 known.alkalinityMeasured(),
@@ -308,8 +308,15 @@ class BenchService {
         MediaAssumptions capacity = media.capacity(tank).assumed();
         int days = drawnDays == null ? DRAWN_DAYS : drawnDays;
         Duration run = days > DRAWN_DAYS ? Duration.ofDays(days) : RUN;
+        double evaporationLPerDay = book.around(tank, setup, capacity).evaporationLPerDay();
         List<Tried> variants = asked.parallelStream()
-                .map(variant -> tried(tank, variant, capacity, book.settled(setup, tanks.get(0), at), tanks.get(0)))
+                .map(variant -> tried(
+                        tank,
+                        variant,
+                        capacity,
+                        evaporationLPerDay,
+                        book.settled(setup, tanks.get(0), at),
+                        tanks.get(0)))
                 .toList();
         // Tanks and variants are run side by side.
         List<List<Run>> byVariant = variants.parallelStream()
@@ -334,8 +341,14 @@ class BenchService {
     }
 
     private static Tried tried(
-            Tank tank, Variant variant, MediaAssumptions capacity, TwinState today, TankParameters living) {
-        Surroundings around = SetupOfTank.surroundings(tank, variant.setup(), capacity);
+            Tank tank,
+            Variant variant,
+            MediaAssumptions capacity,
+            double evaporationLPerDay,
+            TwinState today,
+            TankParameters living) {
+        Surroundings around =
+                SetupOfTank.surroundings(tank, variant.setup(), capacity).evaporating(evaporationLPerDay);
         MeasureSet asked = variant.asked().on(around);
         OrdinaryDays days = new OrdinaryDays(variant.setup(), living);
         return new Tried(

@@ -65,7 +65,7 @@ class DoneService {
     private Forecast forecast(Tank tank, Instant at, SetRequest asked) {
         Instant before = at.minusMillis(1);
         TwinBook.Described then = book.describe(tank, before);
-        Surroundings around = SetupOfTank.surroundings(tank, then.setup(), MediaAssumptions.DEFAULT);
+        Surroundings around = book.around(tank, then.setup(), MediaAssumptions.DEFAULT);
         VariantView view = bench.forecast(
                         tank,
                         then.setup(),

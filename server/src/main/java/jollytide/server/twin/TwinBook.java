@@ -369,10 +369,17 @@ public class TwinBook {
 
     /** What measures are set for. */
     Surroundings surroundings(Tank tank) {
-        return SetupOfTank.surroundings(tank, setup(tank), MediaAssumptions.DEFAULT);
+        return around(tank, setup(tank), MediaAssumptions.DEFAULT);
     }
 
-    /** Assumed from surface and temperature, L a day. */
+    /** The same of another setup, with what evaporates as it was measured, if it was. */
+    Surroundings around(Tank tank, Setup setup, MediaAssumptions media) {
+        Surroundings assumed = SetupOfTank.surroundings(tank, setup, media);
+        Double measured = dosed.evaporationLPerDay(tank);
+        return measured == null ? assumed : assumed.evaporating(measured);
+    }
+
+    /** As it was measured, else assumed from surface and temperature, L a day. */
     public double evaporationLPerDay(Tank tank) {
         return surroundings(tank).evaporationLPerDay();
     }

@@ -115,4 +115,39 @@ class ByHandApiTest extends ServerTest {
                 .isEqualTo(404);
         assertThat(keeper.get(byHand).body().path("doses")).isEmpty();
     }
+
+    private void toppedOff(double daysAgo, double litres) {
+        Answer made = keeper.post(byHand + "/top-offs", """
+                {"at":"%s","litres":%s,"note":""}""".formatted(before(daysAgo), litres));
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+    }
+
+    /** 12 L in twelve days, and 0.5 L of limewater each day: 1.5 L evaporate, whatever surface and warmth let expect. */
+    @Test
+    void freshWaterSaysWhatEvaporates() {
+        JsonNode assumed = keeper.get(tank + "/doses").body();
+        assertThat(assumed.path("evaporationMeasured").asBoolean()).isFalse();
+        keeper.post(tank + "/doses", """
+                {"name":"limewater","solute":"LIMEWATER","share":1,"vesselMl":5000,"mlPerDay":500,"at":"%s"}""".formatted(before(40)));
+        toppedOff(13, 9);
+        toppedOff(7, 6);
+        assertThat(keeper.get(tank + "/doses")
+                        .body()
+                        .path("evaporationMeasured")
+                        .asBoolean())
+                .as("twice is too little")
+                .isFalse();
+        toppedOff(1, 6);
+        JsonNode measured = keeper.get(tank + "/doses").body();
+        assertThat(measured.path("evaporationMeasured").asBoolean()).isTrue();
+        assertThat(measured.path("evaporationLPerDay").asDouble()).isCloseTo(1.5, within(1e-6));
+        assertThat(keeper.get(tank + "/bench").body().path("evaporationLPerDay").asDouble())
+                .isCloseTo(1.5, within(1e-6));
+        Answer more = keeper.post(tank + "/doses", """
+                {"name":"more","solute":"LIMEWATER","share":1,"vesselMl":5000,"mlPerDay":1100,"at":"%s"}""".formatted(before(0)));
+        assertThat(more.text()).contains("more than evaporates here, about 1500 mL");
+        JsonNode newest = keeper.get(byHand).body().path("doses").path(0);
+        assertThat(newest.path("put").asString()).isEqualTo("TOP_OFF");
+        assertThat(newest.path("litres").asDouble()).isEqualTo(6);
+    }
 }
