@@ -1,0 +1,25 @@
+package jollytide.core.programme;
+
+/** What hangs on a lane. */
+public enum LaneKind {
+    LAMPS,
+    REFUGIUM,
+    RETURN_PUMP,
+    FLOW_PUMP,
+    SKIMMER,
+    AIR_PUMP,
+    /** The way that the skimmer's air takes: fresh, through media, or its own exhaust led back. */
+    AIR_PATH,
+    DOSER,
+    FAN;
+
+    /** Whether it brings air to the water while it runs. */
+    public boolean aerates() {
+        return this == SKIMMER || this == AIR_PUMP;
+    }
+
+    /** Whether it moves the water while it runs. */
+    public boolean movesWater() {
+        return this == RETURN_PUMP || this == FLOW_PUMP;
+    }
+}

@@ -1,0 +1,71 @@
+package jollytide.core.programme;
+
+import static jollytide.core.units.Quantities.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
+
+/**
+ * A side of a measured value, replayed over what was read: never a switch that was or was not seen.
+ *
+ * @param above whether it is the side above the value, else below
+ * @param hysteresis it is left only so far on the other side
+ * @param leastOn it holds at least so long once it holds, {@code leastOff} likewise
+ * @param staleAfter without a reading for so long nothing is known
+ */
+public record Limit(
+        Quantity quantity,
+        boolean above,
+        double value,
+        double hysteresis,
+        Duration leastOn,
+        Duration leastOff,
+        Duration staleAfter) {
+    /** What readings say of it. */
+    public enum Said {
+        HOLDS,
+        DOES_NOT,
+        /** The newest reading is too old, or there is none. */
+        NOT_KNOWN
+    }
+
+    public Limit {
+        within("hysteresis", hysteresis, 0, 1000, "");
+        within("staleAfter", staleAfter.toSeconds() / 60.0, 1, 14_400, "min");
+    }
+
+    /** @param readings of its quantity, in their order, from long enough before */
+    public Said at(Instant t, List<Reading> readings) {
+        boolean holds = false;
+        Instant since = Instant.MIN;
+        Instant newest = null;
+        for (Reading reading : readings) {
+            if (reading.at().isAfter(t)) {
+                break;
+            }
+            newest = reading.at();
+            boolean turns = holds ? left(reading.value()) : beyond(reading.value());
+            Duration least = holds ? leastOn : leastOff;
+            boolean may = since.equals(Instant.MIN) || !reading.at().isBefore(since.plus(least));
+            if (turns && may) {
+                holds = !holds;
+                since = reading.at();
+            }
+        }
+        if (newest == null || newest.plus(staleAfter).isBefore(t)) {
+            return Said.NOT_KNOWN;
+        }
+        return holds ? Said.HOLDS : Said.DOES_NOT;
+    }
+
+    private boolean beyond(double read) {
+        return above ? read > value : read < value;
+    }
+
+    private boolean left(double read) {
+        return above ? read < value - hysteresis : read > value + hysteresis;
+    }
+}

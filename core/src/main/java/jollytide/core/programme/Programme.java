@@ -1,0 +1,248 @@
+package jollytide.core.programme;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import jollytide.core.programme.Rule.CutOut;
+import jollytide.core.programme.Rule.FollowUp;
+import jollytide.core.programme.Rule.Gate;
+import jollytide.core.programme.Rule.Special;
+import jollytide.core.programme.Rule.Strength;
+import jollytide.core.programme.Rule.Usual;
+import jollytide.core.programme.Verdict.Claim;
+import jollytide.core.programme.Window.Span;
+import jollytide.core.units.InputException;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A day of every device. What a lane does is a function of this, the moment and what was stored: right at once after a
+ * restart, at any second, and over a change of the clocks.
+ *
+ * @param rules of one lane and one strength the first in this list wins
+ */
+public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window> windows, List<Rule> rules) {
+    /** Once the mains are back lanes do this long what they do after power: as long as a return must run before doses. */
+    public static final Duration AFTER_POWER = Duration.ofMinutes(30);
+
+    private static final int MOST_LANES = 100;
+    private static final int MOST_WINDOWS = 200;
+    private static final int MOST_RULES = 1000;
+
+    public Programme {
+        lanes = List.copyOf(lanes);
+        windows = List.copyOf(windows);
+        rules = List.copyOf(rules);
+        atMost("lanes", lanes.size(), MOST_LANES);
+        atMost("windows", windows.size(), MOST_WINDOWS);
+        atMost("rules", rules.size(), MOST_RULES);
+        Map<String, Lane> byId = new HashMap<>();
+        for (Lane lane : lanes) {
+            if (byId.put(lane.id(), lane) != null) {
+                throw wrong("lanes", "each lane once", "“" + lane.id() + "” is there twice.");
+            }
+        }
+        Set<String> named = new HashSet<>();
+        for (Window window : windows) {
+            if (!named.add(window.id())) {
+                throw wrong("windows", "each window once", "“" + window.id() + "” is there twice.");
+            }
+        }
+        for (Rule rule : rules) {
+            Lane lane = byId.get(rule.lane());
+            if (lane == null) {
+                throw wrong("lane", "one of the lanes", "There is no lane “" + rule.lane() + "”.");
+            }
+            String window = window(rule);
+            if (window != null && !named.contains(window)) {
+                throw wrong("window", "one of the windows", "There is no window “" + window + "”.");
+            }
+            states(rule).filter(state -> !state.fits(lane.kind())).findFirst().ifPresent(state -> {
+                throw wrong("state", "what such a lane can do", "“" + lane.name() + "” cannot do that.");
+            });
+        }
+    }
+
+    private static void atMost(String field, int size, int most) {
+        if (size > most) {
+            throw new InputException(
+                    field, size, "at most " + most, "A programme has at most " + most + " " + field + ".");
+        }
+    }
+
+    private static InputException wrong(String field, String allowed, String sentence) {
+        return new InputException(field, 0, allowed, sentence);
+    }
+
+    static @Nullable String window(Rule rule) {
+        if (rule instanceof FollowUp f) {
+            return f.window();
+        }
+        if (rule instanceof Gate g) {
+            return g.window();
+        }
+        if (rule instanceof Special s) {
+            return s.window();
+        }
+        return rule instanceof Usual u ? u.window() : null;
+    }
+
+    private static Stream<LaneState> states(Rule rule) {
+        if (rule instanceof FollowUp f) {
+            return f.steps().stream().map(FollowUp.Step::state);
+        }
+        if (rule instanceof Gate g) {
+            return g.whenNotKnown() == null ? Stream.of(g.state()) : Stream.of(g.state(), g.whenNotKnown());
+        }
+        if (rule instanceof CutOut c) {
+            return Stream.of(c.state());
+        }
+        return Stream.of(rule instanceof Special s ? s.state() : ((Usual) rule).state());
+    }
+
+    /** With what is needed for moments of some days worked out once. */
+    public Running over(LocalDate first, LocalDate last) {
+        return new Running(this, first, last);
+    }
+
+    /** What a lane does at a moment. */
+    public Verdict at(String lane, Instant t, Known known) {
+        LocalDate day = LocalDate.ofInstant(t, zone);
+        return over(day, day).at(lane, t, known);
+    }
+
+    /** A programme over some days. */
+    public static final class Running {
+        private final Map<String, Lane> lanes;
+        private final Map<String, List<Rule>> rules;
+        private final Map<String, List<Span>> spans;
+        private final Map<String, String> names;
+
+        private Running(Programme p, LocalDate first, LocalDate last) {
+            lanes = p.lanes.stream().collect(Collectors.toMap(Lane::id, lane -> lane));
+            rules = p.rules.stream().collect(Collectors.groupingBy(Rule::lane));
+            names = p.windows.stream().collect(Collectors.toMap(Window::id, Window::name));
+            // What began the day before goes over midnight, and has its follow-up after that.
+            spans = p.windows.stream()
+                    .collect(Collectors.toMap(
+                            Window::id, w -> w.spans(first.minusDays(2), last.plusDays(1), p.lamps, p.zone)));
+        }
+
+        List<Span> spans(String window) {
+            return spans.getOrDefault(window, List.of());
+        }
+
+        /** Of those days only. */
+        public Verdict at(String lane, Instant t, Known known) {
+            Lane at = lanes.get(lane);
+            if (at == null) {
+                throw wrong("lane", "one of the lanes", "There is no lane “" + lane + "”.");
+            }
+            List<Claim> claims = new ArrayList<>();
+            power(at, t, known, claims);
+            for (Known.Hold hold : known.holds()) {
+                if (hold.lane().equals(lane) && new Span(hold.from(), hold.until()).holds(t)) {
+                    claims.add(new Claim(Strength.HOLD, "held by hand", hold.state(), hold.from()));
+                }
+            }
+            for (Rule rule : rules.getOrDefault(lane, List.of())) {
+                claim(rule, t, known, claims);
+            }
+            claims.add(new Claim(Strength.REST, "at rest", at.rest(), Instant.EPOCH));
+            // Stable: of one strength the first said wins.
+            claims.sort(Comparator.comparing(Claim::strength));
+            Claim winner = claims.get(0);
+            return new Verdict(
+                    winner.state(),
+                    winner.state().runs(Duration.between(winner.since(), t)),
+                    winner,
+                    claims.subList(1, claims.size()));
+        }
+
+        private static void power(Lane lane, Instant t, Known known, List<Claim> claims) {
+            for (Known.Cut cut : known.cuts()) {
+                Instant until = cut.until();
+                if (!t.isBefore(cut.from()) && (until == null || t.isBefore(until))) {
+                    LaneState still = lane.kind() == LaneKind.AIR_PATH ? lane.afterPower() : LaneState.OFF;
+                    claims.add(new Claim(Strength.POWER, "the mains are away", still, cut.from()));
+                } else if (until != null && new Span(until, until.plus(AFTER_POWER)).holds(t)) {
+                    claims.add(new Claim(Strength.POWER, "the mains are back", lane.afterPower(), until));
+                }
+            }
+        }
+
+        private void claim(Rule rule, Instant t, Known known, List<Claim> claims) {
+            if (rule instanceof CutOut c) {
+                if (c.limit().at(t, known.of(c.limit().quantity())) == Limit.Said.HOLDS) {
+                    claims.add(new Claim(rule.strength(), words(c.limit()), c.state(), Instant.EPOCH));
+                }
+            } else if (rule instanceof FollowUp f) {
+                followUp(f, t, claims);
+            } else if (rule instanceof Gate g) {
+                gate(g, t, known, claims);
+            } else if (rule instanceof Special special) {
+                inWindow(rule, special.window(), special.state(), t, claims);
+            } else if (rule instanceof Usual usual) {
+                inWindow(rule, usual.window(), usual.state(), t, claims);
+            }
+        }
+
+        private void inWindow(Rule rule, String window, LaneState state, Instant t, List<Claim> claims) {
+            spans(window).stream()
+                    .filter(span -> span.holds(t))
+                    .findFirst()
+                    .ifPresent(span -> claims.add(new Claim(rule.strength(), name(window), state, span.from())));
+        }
+
+        private void followUp(FollowUp rule, Instant t, List<Claim> claims) {
+            for (Span span : spans(rule.window())) {
+                for (FollowUp.Step step : rule.steps()) {
+                    Instant from = span.until().plus(step.after());
+                    if (new Span(from, from.plus(step.lasts())).holds(t)) {
+                        claims.add(new Claim(rule.strength(), "after " + name(rule.window()), step.state(), from));
+                    }
+                }
+            }
+        }
+
+        private void gate(Gate rule, Instant t, Known known, List<Claim> claims) {
+            String window = rule.window();
+            if (window != null && spans(window).stream().noneMatch(span -> span.holds(t))) {
+                return;
+            }
+            Limit limit = rule.limit();
+            switch (limit.at(t, known.of(limit.quantity()))) {
+                case HOLDS -> claims.add(new Claim(rule.strength(), words(limit), rule.state(), Instant.EPOCH));
+                case NOT_KNOWN -> {
+                    if (rule.whenNotKnown() != null) {
+                        claims.add(new Claim(rule.strength(), "no reading lately", rule.whenNotKnown(), Instant.EPOCH));
+                    }
+                }
+                case DOES_NOT -> {
+                    // It says nothing: what is weaker holds.
+                }
+            }
+        }
+
+        private String name(String window) {
+            return Objects.requireNonNull(names.get(window));
+        }
+
+        private static String words(Limit limit) {
+            return limit.quantity().name().toLowerCase(Locale.ROOT)
+                    + (limit.above() ? " above " : " below ")
+                    + limit.value();
+        }
+    }
+}

@@ -1,0 +1,67 @@
+package jollytide.core.programme;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.stream.Stream;
+import jollytide.core.programme.Edge.AtClock;
+import jollytide.core.units.InputException;
+
+/**
+ * A part of the day that has a name and is used by as many lanes as want to: no time is said twice. One that ends before
+ * it begins goes over midnight, and belongs to the day on which it begins.
+ *
+ * @param allDay from midnight to midnight, whatever its edges say
+ */
+public record Window(String id, String name, Edge from, Edge until, boolean allDay, Days days) {
+    /** A time in which it is. */
+    public record Span(Instant from, Instant until) {
+        public boolean holds(Instant t) {
+            return !t.isBefore(from) && t.isBefore(until);
+        }
+    }
+
+    public Window {
+        if (!allDay && from.equals(until)) {
+            throw new InputException(
+                    "until",
+                    0,
+                    "another time than its beginning",
+                    "“" + name + "” ends when it begins: no time at all. For all day say so.");
+        }
+    }
+
+    public static Window daily(String id, String name, Edge from, Edge until) {
+        return new Window(id, name, from, until, false, Days.ALL);
+    }
+
+    /** Those that begin from the one day to the other, both included. */
+    List<Span> spans(LocalDate first, LocalDate last, Lamps lamps, ZoneId zone) {
+        return first.datesUntil(last.plusDays(1))
+                .filter(days::hold)
+                .flatMap(day -> span(day, lamps, zone))
+                .toList();
+    }
+
+    private Stream<Span> span(LocalDate day, Lamps lamps, ZoneId zone) {
+        if (allDay) {
+            return Stream.of(new Span(
+                    day.atStartOfDay(zone).toInstant(),
+                    day.plusDays(1).atStartOfDay(zone).toInstant()));
+        }
+        Instant begins = from.on(day, lamps, zone);
+        Instant ends = until.on(day, lamps, zone);
+        if (overMidnight(begins, ends)) {
+            ends = until.on(day.plusDays(1), lamps, zone);
+        }
+        // Both may lie in an hour that is skipped: then it is not there on that day.
+        return begins.isBefore(ends) ? Stream.of(new Span(begins, ends)) : Stream.empty();
+    }
+
+    private boolean overMidnight(Instant begins, Instant ends) {
+        return (from instanceof AtClock a && until instanceof AtClock b)
+                ? b.time().isBefore(a.time())
+                : !ends.isAfter(begins);
+    }
+}
