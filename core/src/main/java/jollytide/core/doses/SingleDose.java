@@ -34,23 +34,6 @@ public sealed interface SingleDose {
         public Addition {
             within("mol", mol, 0, 1000, "mol");
             within("litres", litres, 1, 100_000, "L");
-            if (what == Solution.Solute.POTASSIUM_CHLORIDE) {
-                throw new InputException("what", mol, "a source of alkalinity or calcium", LineRules.NO_REMEDY);
-            }
-            double mayBe = mol
-                    / Math.max(
-                            1,
-                            Math.max(
-                                    mol * what.meqPerMol() / litres / MOST_MEQ_PER_L,
-                                    mol * what.calciumMgPerMol() / litres / MOST_CALCIUM_MG_PER_L));
-            if (mayBe < mol) {
-                throw new InputException(
-                        "amount",
-                        mol * what.gramsPerMol(),
-                        "at most %.0f g".formatted(mayBe * what.gramsPerMol()),
-                        "So much in %.0f L would harm what lives there. No sum is made beyond %.0f g of pure powder."
-                                .formatted(litres, mayBe * what.gramsPerMol()));
-            }
         }
 
         /**
@@ -69,6 +52,31 @@ public sealed interface SingleDose {
         public static Addition ofSolution(Instant at, Solution solution, double ml, double litres) {
             return new Addition(
                     at, solution.solute(), within("ml", ml, 0.1, 500_000, "mL") / 1000 * solution.molPerL(), litres);
+        }
+
+        /**
+         * This, unless it does nothing, or harms whatever lives in so much water.
+         *
+         * @throws InputException with the most that a sum is made for
+         */
+        public Addition bearable() {
+            if (what == Solution.Solute.POTASSIUM_CHLORIDE) {
+                throw new InputException("what", mol, "a source of alkalinity or calcium", LineRules.NO_REMEDY);
+            }
+            double times = Math.max(meqPerL() / MOST_MEQ_PER_L, calciumMgPerL() / MOST_CALCIUM_MG_PER_L);
+            if (times > 1) {
+                double most = mol / times * what.gramsPerMol();
+                throw new InputException(
+                        "amount",
+                        mol * what.gramsPerMol(),
+                        String.format(Locale.ROOT, "at most %.0f g", most),
+                        String.format(
+                                Locale.ROOT,
+                                "So much in %.0f L would harm what lives there. No sum is made beyond %.0f g of pure powder.",
+                                litres,
+                                most));
+            }
+            return this;
         }
 
         public double meqPerL() {

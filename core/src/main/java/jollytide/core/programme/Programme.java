@@ -98,7 +98,7 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
         return rule instanceof Usual u ? u.window() : null;
     }
 
-    private static Stream<LaneState> states(Rule rule) {
+    static Stream<LaneState> states(Rule rule) {
         if (rule instanceof FollowUp f) {
             return f.steps().stream().map(FollowUp.Step::state);
         }
@@ -109,6 +109,49 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
             return Stream.of(c.state());
         }
         return Stream.of(rule instanceof Special s ? s.state() : ((Usual) rule).state());
+    }
+
+    /** With one more rule. */
+    public Programme and(Rule rule) {
+        return new Programme(
+                zone,
+                lamps,
+                lanes,
+                windows,
+                Stream.concat(rules.stream(), Stream.of(rule)).toList());
+    }
+
+    public Programme without(Rule rule) {
+        return new Programme(
+                zone,
+                lamps,
+                lanes,
+                windows,
+                rules.stream().filter(r -> !r.equals(rule)).toList());
+    }
+
+    /** One rule in another's place. */
+    public Programme with(Rule instead, Rule of) {
+        return new Programme(
+                zone,
+                lamps,
+                lanes,
+                windows,
+                rules.stream().map(r -> r.equals(of) ? instead : r).toList());
+    }
+
+    /** A lane as it is described anew. */
+    public Programme with(Lane lane) {
+        return new Programme(
+                zone,
+                lamps,
+                lanes.stream().map(l -> l.id().equals(lane.id()) ? lane : l).toList(),
+                windows,
+                rules);
+    }
+
+    public Programme with(Lamps other) {
+        return new Programme(zone, other, lanes, windows, rules);
     }
 
     /** With what is needed for moments of some days worked out once. */
@@ -185,7 +228,7 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
         private void claim(Rule rule, Instant t, Known known, List<Claim> claims) {
             if (rule instanceof CutOut c) {
                 if (c.limit().at(t, known.of(c.limit().quantity())) == Limit.Said.HOLDS) {
-                    claims.add(new Claim(rule.strength(), words(c.limit()), c.state(), Instant.EPOCH));
+                    claims.add(new Claim(rule.strength(), words(c.limit()), c.state(), Instant.EPOCH, c));
                 }
             } else if (rule instanceof FollowUp f) {
                 followUp(f, t, claims);
@@ -202,7 +245,7 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
             spans(window).stream()
                     .filter(span -> span.holds(t))
                     .findFirst()
-                    .ifPresent(span -> claims.add(new Claim(rule.strength(), name(window), state, span.from())));
+                    .ifPresent(span -> claims.add(new Claim(rule.strength(), name(window), state, span.from(), rule)));
         }
 
         private void followUp(FollowUp rule, Instant t, List<Claim> claims) {
@@ -210,7 +253,8 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
                 for (FollowUp.Step step : rule.steps()) {
                     Instant from = span.until().plus(step.after());
                     if (new Span(from, from.plus(step.lasts())).holds(t)) {
-                        claims.add(new Claim(rule.strength(), "after " + name(rule.window()), step.state(), from));
+                        claims.add(
+                                new Claim(rule.strength(), "after " + name(rule.window()), step.state(), from, rule));
                     }
                 }
             }
@@ -223,10 +267,11 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
             }
             Limit limit = rule.limit();
             switch (limit.at(t, known.of(limit.quantity()))) {
-                case HOLDS -> claims.add(new Claim(rule.strength(), words(limit), rule.state(), Instant.EPOCH));
+                case HOLDS -> claims.add(new Claim(rule.strength(), words(limit), rule.state(), Instant.EPOCH, rule));
                 case NOT_KNOWN -> {
                     if (rule.whenNotKnown() != null) {
-                        claims.add(new Claim(rule.strength(), "no reading lately", rule.whenNotKnown(), Instant.EPOCH));
+                        claims.add(new Claim(
+                                rule.strength(), "no reading lately", rule.whenNotKnown(), Instant.EPOCH, rule));
                     }
                 }
                 case DOES_NOT -> {

@@ -3,6 +3,7 @@ package jollytide.core.programme;
 import java.time.Instant;
 import java.util.List;
 import jollytide.core.programme.Rule.Strength;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a lane does at a moment, and why.
@@ -17,8 +18,18 @@ public record Verdict(LaneState state, boolean runs, Claim winner, List<Claim> l
      *
      * @param by in a few words: the window, the hold, what was measured
      * @param since when it says that: a wave counts from there
+     * @param rule null for a hold, the mains, and rest
      */
-    public record Claim(Strength strength, String by, LaneState state, Instant since) {}
+    public record Claim(
+            Strength strength,
+            String by,
+            LaneState state,
+            Instant since,
+            @Nullable Rule rule) {
+        Claim(Strength strength, String by, LaneState state, Instant since) {
+            this(strength, by, state, since, null);
+        }
+    }
 
     public Verdict {
         losers = List.copyOf(losers);

@@ -30,6 +30,8 @@ public record Stock(List<Entry> entries) {
     private static final double SCALE_SHARE = 0.05;
 
     private static final double MOST = 1e7;
+    /** What lasts longer need not be ordered by any day. */
+    private static final double FURTHEST_DAYS = 3650;
 
     /**
      * Something that was seen or brought home.
@@ -129,7 +131,7 @@ public record Stock(List<Entry> entries) {
     /** On the early side, so that it comes before the last is gone; null where it is not known how long it lasts. */
     public @Nullable Instant orderBy(Rate rate, double deliveryDays, Instant now) {
         Estimate daysLeft = daysLeft(rate, now);
-        return daysLeft == null
+        return daysLeft == null || daysLeft.low() > FURTHEST_DAYS
                 ? null
                 : now.plus(Duration.ofMinutes(Math.round(1440 * (daysLeft.low() - deliveryDays))));
     }

@@ -69,6 +69,12 @@ class StockTest {
     }
 
     @Test
+    void whatLastsForEverIsNotOrdered() {
+        Stock stock = new Stock(List.of(counted(1, 1e6)));
+        assertThat(stock.orderBy(stock.rate(1e-9, NOW), 5, NOW)).isNull();
+    }
+
+    @Test
     void whatWasBoughtAloneIsKnown() {
         Stock stock = new Stock(List.of(bought(10, 1000)));
         assertThat(Objects.requireNonNull(stock.left(stock.rate(20, NOW), NOW)).value())

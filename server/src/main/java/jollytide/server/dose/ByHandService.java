@@ -221,7 +221,7 @@ public class ByHandService {
         ByHand dose = set(new ByHand(), now, amount);
         return rules.rules(tank)
                 .with(PlanRules.all(lines.findAllOf(tank.id()), now))
-                .parted((Addition) dose.dose(tank.netVolumeL()));
+                .parted(((Addition) dose.dose(tank.netVolumeL())).bearable());
     }
 
     ChangeSum sum(UUID keeperId, UUID tankId, Water water) {
@@ -286,7 +286,9 @@ public class ByHandService {
     }
 
     private UUID keep(Tank tank, ByHand dose, String note) {
-        dose.dose(tank.netVolumeL());
+        if (dose.dose(tank.netVolumeL()) instanceof Addition addition) {
+            addition.bearable();
+        }
         dose.id = UUID.randomUUID();
         dose.tankId = tank.id();
         dose.note = note.strip();

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import jollytide.core.doses.Solution;
 import jollytide.core.evidence.Estimate;
@@ -116,7 +117,8 @@ public class StockService {
         if (all.isEmpty()) {
             return List.of();
         }
-        List<Tank> here = tanks.ofHome(keeperId, homeId);
+        Map<UUID, ToDoubleFunction<Supply>> used =
+                tanks.ofHome(keeperId, homeId).stream().collect(Collectors.toMap(Tank::id, usedUp::of));
         Map<UUID, List<SupplyEntry>> byId =
                 entries
                         .findBySupplyIdInOrderByAtDesc(
@@ -128,8 +130,9 @@ public class StockService {
                 .map(s -> {
                     List<SupplyEntry> noted = byId.getOrDefault(s.id, List.of());
                     Stock stock = stock(noted);
-                    Map<UUID, Double> byTank =
-                            here.stream().collect(Collectors.toMap(Tank::id, tank -> usedUp.perDay(s, tank)));
+                    Map<UUID, Double> byTank = used.entrySet().stream()
+                            .collect(Collectors.toMap(
+                                    Map.Entry::getKey, tank -> tank.getValue().applyAsDouble(s)));
                     double computed = s.uses == Supply.Uses.OWN
                             ? s.ownPerDay
                             : byTank.values().stream()

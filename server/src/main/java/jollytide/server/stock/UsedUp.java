@@ -4,9 +4,13 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumSet;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Place;
+import jollytide.core.upkeep.Chore;
 import jollytide.server.dose.DoseService;
 import jollytide.server.media.MediaService;
 import jollytide.server.reading.ReadingService;
@@ -34,18 +38,16 @@ class UsedUp {
         this.clock = clock;
     }
 
-    /** Grams, millilitres or pieces; what its keeper says is the home's, and no tank's. */
-    double perDay(Supply supply, Tank tank) {
-        return switch (supply.uses) {
+    /** Of one tank, for any supply: grams, millilitres or pieces a day. What its keeper says is the home's, and no tank's. */
+    ToDoubleFunction<Supply> of(Tank tank) {
+        Map<Chore, Double> perDay = upkeep.due(tank).stream()
+                .collect(Collectors.groupingBy(
+                        task -> task.kind().chore(), Collectors.summingDouble(task -> 1 / task.days())));
+        return supply -> switch (supply.uses) {
             case POWDER -> doses.powderGPerDay(tank, supply.solute);
             case MEDIA -> media.gPerDay(tank);
             case TESTS -> supply.perUse * tests(supply, tank);
-            case CHORE ->
-                supply.perUse
-                        * upkeep.due(tank).stream()
-                                .filter(task -> task.kind().chore() == supply.chore)
-                                .mapToDouble(task -> 1 / task.days())
-                                .sum();
+            case CHORE -> supply.perUse * perDay.getOrDefault(supply.chore, 0.0);
             case OWN -> 0;
         };
     }

@@ -150,4 +150,21 @@ class ByHandApiTest extends ServerTest {
         assertThat(newest.path("put").asString()).isEqualTo("TOP_OFF");
         assertThat(newest.path("litres").asDouble()).isEqualTo(6);
     }
+
+    /** What was noted stays readable when the tank turns out to be a tenth of what was described. */
+    @Test
+    void aSmallerTankBreaksNothing() {
+        assertThat(powder(3, "SODA_ASH", 60, 1).status()).isEqualTo(201);
+        assertThat(change(2, "{\"litres\":100}").status()).isEqualTo(201);
+        JsonNode view = keeper.get(tank).body();
+        String smaller = view.path("description").toString().replace("\"netVolumeL\":420.0", "\"netVolumeL\":42.0");
+        assertThat(smaller).contains("42.0");
+        Answer edited = keeper.put(
+                tank, "{\"version\":" + view.path("version") + ",\"since\":null,\"description\":" + smaller + "}");
+        assertThat(edited.status()).as(edited.text()).isEqualTo(200);
+        assertThat(keeper.get(byHand).status()).isEqualTo(200);
+        assertThat(keeper.get(tank + "/doses").status()).isEqualTo(200);
+        assertThat(keeper.get(byHand).body().path("doses").path(0).path("share").asDouble())
+                .isEqualTo(1);
+    }
 }

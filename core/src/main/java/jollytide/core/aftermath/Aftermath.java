@@ -1,4 +1,4 @@
-package jollytide.core.outage;
+package jollytide.core.aftermath;
 
 import static jollytide.core.units.Quantities.within;
 
@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
 import jollytide.core.fit.Reading;
+import jollytide.core.outage.Ammonia;
 import jollytide.core.seawater.PhScale;
 import jollytide.core.seawater.Seawater;
 import org.jspecify.annotations.Nullable;

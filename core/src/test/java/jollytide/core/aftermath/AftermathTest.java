@@ -1,4 +1,4 @@
-package jollytide.core.outage;
+package jollytide.core.aftermath;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

@@ -1,0 +1,575 @@
+package jollytide.core.programme;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import jollytide.core.doses.Solution.Solute;
+import jollytide.core.programme.Conflict.Kind;
+import jollytide.core.programme.Conflict.WayOut;
+import jollytide.core.programme.LaneState.Does;
+import jollytide.core.programme.Rule.FollowUp;
+import jollytide.core.programme.Rule.Gate;
+import jollytide.core.programme.Rule.Special;
+import jollytide.core.programme.Verdict.Claim;
+import jollytide.core.programme.Window.Span;
+import org.jspecify.annotations.Nullable;
+
+/** Finds what harms in a day's programme, or cannot be meant, before it happens. All limits are common practice. */
+public final class Conflicts {
+    /** Less fresh air than this is a closed loop. */
+    private static final double LEAST_FRESH_SHARE = 0.02;
+    /** Exhaust led back for longer than a long night wets media faster than fresh air dries them. */
+    private static final Duration MOST_LED_BACK = Duration.ofHours(15);
+    /** Water that stands still for longer takes its oxygen from nowhere. */
+    private static final Duration MOST_STILL = Duration.ofMinutes(5);
+    /** A pause for feeding that lasts longer was forgotten. */
+    private static final Duration MOST_HOLD = Duration.ofMinutes(30);
+
+    private static final Duration APART = Duration.ofMinutes(15);
+    private static final int LEAST_SURGES = 2;
+    private static final List<FollowUp.Step> SURGES = List.of(
+            new FollowUp.Step(Duration.ZERO, Duration.ofMinutes(1), LaneState.ON),
+            new FollowUp.Step(Duration.ofMinutes(5), Duration.ofMinutes(1), LaneState.ON));
+
+    private final Programme p;
+    private final Known known;
+    private final Programme.Running running;
+    private final List<Span> pieces;
+    /** What each lane does in each piece of the day. */
+    private final Map<String, List<Verdict>> verdicts = new HashMap<>();
+
+    private final List<Conflict> found = new ArrayList<>();
+
+    private Conflicts(Programme p, LocalDate day, Known known) {
+        this.p = p;
+        this.known = known;
+        running = p.over(day, day);
+        pieces = pieces(day);
+        for (Lane lane : p.lanes()) {
+            verdicts.put(
+                    lane.id(),
+                    pieces.stream()
+                            .map(piece -> running.at(lane.id(), piece.from(), known))
+                            .toList());
+        }
+    }
+
+    /** Of one day, in no order that matters. */
+    public static List<Conflict> of(Programme p, LocalDate day, Known known) {
+        Conflicts c = new Conflicts(p, day, known);
+        c.disagree();
+        c.doses();
+        c.air();
+        c.bubbles();
+        c.still();
+        c.holds();
+        c.clocks();
+        c.gates();
+        c.unwatched();
+        return List.copyOf(c.found);
+    }
+
+    /** The day, cut wherever anything may change. */
+    private List<Span> pieces(LocalDate day) {
+        Instant begins = day.atStartOfDay(p.zone()).toInstant();
+        Instant ends = day.plusDays(1).atStartOfDay(p.zone()).toInstant();
+        TreeSet<Instant> cuts = new TreeSet<>(List.of(begins, ends));
+        for (Window window : p.windows()) {
+            running.spans(window.id()).forEach(span -> {
+                cuts.add(span.from());
+                cuts.add(span.until());
+            });
+        }
+        for (Rule rule : p.rules()) {
+            if (rule instanceof FollowUp f) {
+                for (Span span : running.spans(f.window())) {
+                    f.steps().forEach(step -> {
+                        cuts.add(span.until().plus(step.after()));
+                        cuts.add(span.until().plus(step.after()).plus(step.lasts()));
+                    });
+                }
+            }
+        }
+        known.holds().forEach(hold -> {
+            cuts.add(hold.from());
+            cuts.add(hold.until());
+        });
+        List<Instant> inDay = List.copyOf(cuts.subSet(begins, true, ends, true));
+        List<Span> pieces = new ArrayList<>();
+        for (int i = 1; i < inDay.size(); i++) {
+            pieces.add(new Span(inDay.get(i - 1), inDay.get(i)));
+        }
+        return List.copyOf(pieces);
+    }
+
+    private List<Lane> of(LaneKind kind) {
+        return p.lanes().stream().filter(lane -> lane.kind() == kind).toList();
+    }
+
+    private Verdict verdict(Lane lane, int piece) {
+        return Objects.requireNonNull(verdicts.get(lane.id())).get(piece);
+    }
+
+    /** A wave rests between, and still runs. */
+    private boolean runs(Lane lane, int piece) {
+        LaneState state = verdict(lane, piece).state();
+        return state.does() == Does.WAVE || state.runs(Duration.ZERO);
+    }
+
+    /** Where something is so, piece after piece put together; what it says there, of the first. */
+    private void wherever(Function<Integer, @Nullable Conflict> at) {
+        Conflict open = null;
+        for (int i = 0; i < pieces.size(); i++) {
+            Conflict here = at.apply(i);
+            if (open != null && here != null && open.because().equals(here.because())) {
+                open = new Conflict(
+                        open.kind(), open.from(), here.until(), open.lanes(), open.because(), open.waysOut());
+            } else {
+                if (open != null) {
+                    found.add(open);
+                }
+                open = here;
+            }
+        }
+        if (open != null) {
+            found.add(open);
+        }
+    }
+
+    private Conflict at(int piece, Kind kind, List<Lane> lanes, String because, List<WayOut> waysOut) {
+        return new Conflict(
+                kind,
+                pieces.get(piece).from(),
+                pieces.get(piece).until(),
+                lanes.stream().map(Lane::id).toList(),
+                because,
+                waysOut);
+    }
+
+    private void always(Kind kind, List<Lane> lanes, String because, List<WayOut> waysOut) {
+        found.add(new Conflict(kind, null, null, lanes.stream().map(Lane::id).toList(), because, waysOut));
+    }
+
+    private void disagree() {
+        for (Lane lane : p.lanes()) {
+            wherever(i -> {
+                Verdict verdict = verdict(lane, i);
+                Claim winner = verdict.winner();
+                Claim other = verdict.losers().stream()
+                        .filter(l -> l.strength() == winner.strength()
+                                && !l.state().equals(winner.state())
+                                && l.rule() != null)
+                        .findFirst()
+                        .orElse(null);
+                Rule kept = winner.rule();
+                if (other == null || other.rule() == null || kept == null) {
+                    return null;
+                }
+                return at(
+                        i,
+                        Kind.DISAGREE,
+                        List.of(lane),
+                        text("“%s” and “%s” want different things of %s.", winner.by(), other.by(), lane.name()),
+                        List.of(
+                                new WayOut(text("only “%s” on this lane", winner.by()), p.without(other.rule())),
+                                new WayOut(text("only “%s” on this lane", other.by()), p.without(kept))));
+            });
+        }
+    }
+
+    private void doses() {
+        List<Lane> returns = of(LaneKind.RETURN_PUMP);
+        for (Lane doser : of(LaneKind.DOSER)) {
+            wherever(i -> {
+                boolean stands = !returns.isEmpty() && returns.stream().noneMatch(r -> runs(r, i));
+                if (!stands || !runs(doser, i)) {
+                    return null;
+                }
+                List<WayOut> out = new ArrayList<>();
+                for (Lane still : returns) {
+                    Rule stops = verdict(still, i).winner().rule();
+                    if (stops != null) {
+                        out.add(new WayOut(text("%s goes on then", still.name()), p.without(stops)));
+                        String window = Programme.window(stops);
+                        Rule doses = verdict(doser, i).winner().rule();
+                        if (doses instanceof Special) {
+                            out.add(new WayOut(text("%s not then", doser.name()), p.without(doses)));
+                        } else if (window != null && !(stops instanceof FollowUp)) {
+                            out.add(new WayOut(
+                                    text("%s pauses then", doser.name()),
+                                    p.and(new Special(doser.id(), window, LaneState.OFF))));
+                        }
+                    }
+                }
+                return at(
+                        i,
+                        Kind.DOSE_WITHOUT_RETURN,
+                        List.of(doser),
+                        text("%s doses while the return stands still.", doser.name()),
+                        out);
+            });
+        }
+        beside();
+    }
+
+    private void beside() {
+        List<Lane> basic = of(LaneKind.DOSER).stream()
+                .filter(lane ->
+                        lane.doses() != null && lane.doses().source() != null && lane.doses() != Solute.LIMEWATER)
+                .toList();
+        List<Lane> calcium = of(LaneKind.DOSER).stream()
+                .filter(lane -> lane.doses() != null && lane.doses().calciumMgPerMol() > 0)
+                .toList();
+        for (Lane a : basic) {
+            for (Lane b : calcium) {
+                for (int i = 0; i < pieces.size(); i++) {
+                    if (runs(a, i) && meets(b, pieces.get(i))) {
+                        Rule doses = verdict(a, i).winner().rule();
+                        found.add(at(
+                                i,
+                                Kind.ALKALINITY_BESIDE_CALCIUM,
+                                List.of(a, b),
+                                text(
+                                        "%s and %s less than %d minutes apart: calcium carbonate falls out where they meet.",
+                                        a.name(), b.name(), APART.toMinutes()),
+                                doses == null
+                                        ? List.of()
+                                        : List.of(new WayOut(text("%s not then", a.name()), p.without(doses)))));
+                        break;
+                    }
+                }
+            }
+        }
+    }
+
+    private boolean meets(Lane lane, Span with) {
+        for (int i = 0; i < pieces.size(); i++) {
+            Span piece = pieces.get(i);
+            if (runs(lane, i)
+                    && piece.from().isBefore(with.until().plus(APART))
+                    && piece.until().isAfter(with.from().minus(APART))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void air() {
+        for (Lane path : of(LaneKind.AIR_PATH)) {
+            p.rules().stream()
+                    .filter(rule -> rule.lane().equals(path.id()))
+                    .forEach(rule -> Programme.states(rule)
+                            .filter(state -> state.does() == Does.LED_BACK && state.share() < LEAST_FRESH_SHARE)
+                            .findFirst()
+                            .ifPresent(state -> always(
+                                    Kind.CLOSED_LOOP,
+                                    List.of(path),
+                                    "Exhaust led back without fresh air renews no oxygen, above all at night.",
+                                    closedLoop(rule))));
+            Duration ledBack = Duration.ZERO;
+            for (int i = 0; i < pieces.size(); i++) {
+                if (verdict(path, i).state().does() == Does.LED_BACK) {
+                    ledBack = ledBack.plus(
+                            Duration.between(pieces.get(i).from(), pieces.get(i).until()));
+                }
+            }
+            if (ledBack.compareTo(MOST_LED_BACK) > 0) {
+                always(
+                        Kind.MEDIA_DROWN,
+                        List.of(path),
+                        text(
+                                "Exhaust is led back for %d hours a day: media that are never dried drown within days.",
+                                ledBack.toHours()),
+                        List.of());
+            }
+            withoutSkimmer(path);
+        }
+    }
+
+    private List<WayOut> closedLoop(Rule rule) {
+        LaneState open = LaneState.ledBack(0.05);
+        Rule mended = rule instanceof Special s
+                ? new Special(s.lane(), s.window(), open)
+                : rule instanceof Rule.Usual u ? new Rule.Usual(u.lane(), u.window(), open) : null;
+        return mended == null
+                ? List.of(new WayOut("without this rule", p.without(rule)))
+                : List.of(new WayOut("5 % fresh air in it", p.with(mended, rule)));
+    }
+
+    private void withoutSkimmer(Lane path) {
+        List<Lane> skimmers = of(LaneKind.SKIMMER);
+        wherever(i -> {
+            Does does = verdict(path, i).state().does();
+            boolean used = does == Does.MEDIA || does == Does.LED_BACK;
+            if (!used || skimmers.isEmpty() || skimmers.stream().anyMatch(s -> runs(s, i))) {
+                return null;
+            }
+            Rule stops = verdict(skimmers.get(0), i).winner().rule();
+            return at(
+                    i,
+                    Kind.SKIMMER_OFF_WITH_MEDIA,
+                    List.of(path, skimmers.get(0)),
+                    "The skimmer is off while its air goes through media: they do nothing then.",
+                    stops == null ? List.of() : List.of(new WayOut("the skimmer goes on then", p.without(stops))));
+        });
+    }
+
+    /** An hour of fine bubbles is a window in which a stone bubbles while pumps rest or swell. */
+    private void bubbles() {
+        for (Window window : p.windows()) {
+            List<Special> here = p.rules().stream()
+                    .filter(Special.class::isInstance)
+                    .map(Special.class::cast)
+                    .filter(s -> s.window().equals(window.id()))
+                    .toList();
+            List<Special> stones = here.stream()
+                    .filter(s -> kind(s) == LaneKind.AIR_PUMP && s.state().runs(Duration.ZERO))
+                    .toList();
+            List<Special> pumps = here.stream()
+                    .filter(s -> kind(s) == LaneKind.FLOW_PUMP
+                            && (s.state().does() == Does.WAVE || s.state().does() == Does.OFF))
+                    .toList();
+            if (!stones.isEmpty() && !pumps.isEmpty() && surges(window) < LEAST_SURGES) {
+                noSurges(window, pumps);
+            }
+            if (pumps.stream().anyMatch(s -> s.state().does() == Does.WAVE) && stones.isEmpty()) {
+                apart(window, pumps);
+            }
+        }
+    }
+
+    private LaneKind kind(Rule rule) {
+        return lane(rule.lane()).kind();
+    }
+
+    private Lane lane(String id) {
+        return p.lanes().stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private long surges(Window window) {
+        return p.rules().stream()
+                .filter(FollowUp.class::isInstance)
+                .map(FollowUp.class::cast)
+                .filter(f -> f.window().equals(window.id()) && kind(f).movesWater())
+                .mapToLong(f -> f.steps().stream()
+                        .filter(s -> s.state().runs(Duration.ZERO))
+                        .count())
+                .max()
+                .orElse(0);
+    }
+
+    private void noSurges(Window window, List<Special> pumps) {
+        Programme mended = p;
+        for (Special pump : pumps) {
+            Rule few = mended.rules().stream()
+                    .filter(r -> r instanceof FollowUp f
+                            && f.window().equals(window.id())
+                            && f.lane().equals(pump.lane()))
+                    .findFirst()
+                    .orElse(null);
+            Rule surges = new FollowUp(pump.lane(), window.id(), SURGES);
+            mended = few == null ? mended.and(surges) : mended.with(surges, few);
+        }
+        List<Span> spans = running.spans(window.id());
+        Instant ends = spans.isEmpty() ? null : spans.get(spans.size() - 1).until();
+        found.add(new Conflict(
+                Kind.NO_SURGES,
+                ends,
+                ends,
+                pumps.stream().map(Special::lane).distinct().toList(),
+                text(
+                        "After “%s” two surges at full power are missing: air stays trapped under plates and in pumps.",
+                        window.name()),
+                List.of(new WayOut("two surges after it, five minutes apart", mended))));
+    }
+
+    private void apart(Window pumps, List<Special> moved) {
+        for (Rule rule : p.rules()) {
+            if (rule instanceof Special stone
+                    && kind(stone) == LaneKind.AIR_PUMP
+                    && stone.state().runs(Duration.ZERO)
+                    && !stone.window().equals(pumps.id())
+                    && running.spans(stone.window()).stream()
+                            .anyMatch(s -> running.spans(pumps.id()).stream()
+                                    .anyMatch(t -> s.from().isBefore(t.until())
+                                            && t.from().isBefore(s.until())))) {
+                found.add(new Conflict(
+                        Kind.STONE_APART,
+                        null,
+                        null,
+                        Stream.concat(Stream.of(stone.lane()), moved.stream().map(Special::lane))
+                                .distinct()
+                                .toList(),
+                        text(
+                                "Stone and pumps do not share one window (“%s”): one begins or ends without the other.",
+                                pumps.name()),
+                        List.of(new WayOut(
+                                text("the stone bubbles in “%s”", pumps.name()),
+                                p.with(new Special(stone.lane(), pumps.id(), stone.state()), stone)))));
+            }
+        }
+    }
+
+    private void still() {
+        List<Lane> movers =
+                p.lanes().stream().filter(lane -> lane.kind().movesWater()).toList();
+        if (movers.isEmpty()) {
+            return;
+        }
+        List<Conflict> before = List.copyOf(found);
+        wherever(i -> movers.stream().anyMatch(mover -> runs(mover, i))
+                ? null
+                : at(
+                        i,
+                        Kind.STILL_WATER,
+                        movers,
+                        "All water stands still, the return's too, for over five minutes.",
+                        goOn(movers, i)));
+        found.removeIf(c -> !before.contains(c)
+                && c.from() != null
+                && c.until() != null
+                && Duration.between(c.from(), c.until()).compareTo(MOST_STILL) <= 0);
+    }
+
+    private List<WayOut> goOn(List<Lane> movers, int piece) {
+        return movers.stream()
+                .flatMap(mover -> {
+                    Rule stops = verdict(mover, piece).winner().rule();
+                    return stops == null
+                            ? Stream.<WayOut>empty()
+                            : Stream.of(new WayOut(text("%s goes on then", mover.name()), p.without(stops)));
+                })
+                .toList();
+    }
+
+    private void holds() {
+        for (Known.Hold hold : known.holds()) {
+            Lane lane = lane(hold.lane());
+            boolean stops = (lane.kind().movesWater() || lane.kind().aerates())
+                    && !hold.state().runs(Duration.ZERO);
+            if (stops && Duration.between(hold.from(), hold.until()).compareTo(MOST_HOLD) > 0) {
+                found.add(new Conflict(
+                        Kind.HOLD_TOO_LONG,
+                        hold.from(),
+                        hold.until(),
+                        List.of(lane.id()),
+                        text("%s is held off for over half an hour: a pause that was forgotten?", lane.name()),
+                        List.of()));
+            }
+        }
+    }
+
+    private void clocks() {
+        boolean byTheClock = p.windows().stream()
+                .anyMatch(w -> w.from() instanceof Edge.AtClock || w.until() instanceof Edge.AtClock);
+        boolean changes = !p.zone().getRules().isFixedOffset()
+                && !p.zone().getRules().getTransitionRules().isEmpty();
+        if (!p.lamps().followClock() && byTheClock && changes && !p.rules().isEmpty()) {
+            always(
+                    Kind.LAMPS_DO_NOT_FOLLOW,
+                    of(LaneKind.LAMPS),
+                    "The lamps' timers stay when the clocks change, the windows do not: an hour between them.",
+                    List.of(new WayOut(
+                            "the lamps follow",
+                            p.with(new Lamps(p.lamps().on(), p.lamps().off(), true)))));
+        }
+    }
+
+    private void gates() {
+        for (Rule rule : p.rules()) {
+            if (rule instanceof Gate gate && gate.whenNotKnown() == null) {
+                Lane lane = lane(gate.lane());
+                always(
+                        Kind.GATE_WITHOUT_FALLBACK,
+                        List.of(lane),
+                        text("Nobody said what %s does when its reading is too old.", lane.name()),
+                        List.of(new WayOut(
+                                "as at rest",
+                                p.with(
+                                        new Gate(gate.lane(), gate.window(), gate.limit(), gate.state(), lane.rest()),
+                                        gate))));
+            }
+        }
+    }
+
+    /** When its server is lost, and when the mains come back: nobody watches then. */
+    private void unwatched() {
+        List<Lane> aerating =
+                p.lanes().stream().filter(lane -> lane.kind().aerates()).toList();
+        if (!aerating.isEmpty()
+                && aerating.stream().noneMatch(lane -> lane.rest().runs(Duration.ZERO))) {
+            always(
+                    Kind.REST_WITHOUT_AIR,
+                    aerating,
+                    "At rest nothing brings air: a device that loses its server would leave the animals without.",
+                    aerating.stream()
+                            .map(lane -> new WayOut(
+                                    text("%s on at rest", lane.name()),
+                                    p.with(new Lane(
+                                            lane.id(),
+                                            lane.kind(),
+                                            lane.name(),
+                                            LaneState.ON,
+                                            lane.afterPower(),
+                                            lane.doses()))))
+                            .toList());
+        }
+        if (!aerating.isEmpty()
+                && aerating.stream().noneMatch(lane -> lane.afterPower().runs(Duration.ZERO))) {
+            always(
+                    Kind.AFTER_POWER_UNSAFE,
+                    aerating,
+                    "Nothing brings air once the mains are back, when the animals need it most.",
+                    aerating.stream()
+                            .map(lane -> new WayOut(
+                                    text("%s on once the mains are back", lane.name()),
+                                    p.with(new Lane(
+                                            lane.id(),
+                                            lane.kind(),
+                                            lane.name(),
+                                            lane.rest(),
+                                            LaneState.ON,
+                                            lane.doses()))))
+                            .toList());
+        }
+        for (Lane lane : p.lanes()) {
+            LaneState safe = lane.kind() == LaneKind.DOSER ? LaneState.OFF : LaneState.FRESH;
+            if (!lane.kind().safe(lane.rest())) {
+                unsafe(
+                        Kind.REST_UNSAFE,
+                        lane,
+                        "at rest",
+                        new Lane(lane.id(), lane.kind(), lane.name(), safe, lane.afterPower(), lane.doses()));
+            }
+            if (!lane.kind().safe(lane.afterPower())) {
+                unsafe(
+                        Kind.AFTER_POWER_UNSAFE,
+                        lane,
+                        "once the mains are back",
+                        new Lane(lane.id(), lane.kind(), lane.name(), lane.rest(), safe, lane.doses()));
+            }
+        }
+    }
+
+    private void unsafe(Kind kind, Lane lane, String when, Lane mended) {
+        String safe = lane.kind() == LaneKind.DOSER ? "off" : "on fresh air";
+        always(
+                kind,
+                List.of(lane),
+                text("%s must be %s %s.", lane.name(), safe, when),
+                List.of(new WayOut(text("%s %s", safe, when), p.with(mended))));
+    }
+
+    private static String text(String format, Object... args) {
+        return String.format(Locale.ROOT, format, args);
+    }
+}
