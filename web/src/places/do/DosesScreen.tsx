@@ -14,6 +14,7 @@ import {
 import type { Doses, Line, LineNote } from '../../api/types';
 import { ReservoirDrawing } from '../../drawings/ReservoirDrawing';
 import { ROUTE } from '../../frame/places';
+import { Spike } from '../../frame/Spike';
 import { show } from '../../lib/measure';
 import { plain } from '../../lib/number';
 import { dayAndTime, localInput } from '../../lib/time';
@@ -58,6 +59,7 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
   const [adding, setAdding] = useState(false);
   return (
     <div className="grid max-w-5xl gap-8">
+      <Spike />
       {doses.hold && doses.lines.some((l) => !l.endedAt) && <Wait hold={doses.hold} />}
       {doses.lines.length === 0 && (
         <section aria-labelledby="none">

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type SyntheticEvent } from 'react';
 import { Problem } from '../../api/client';
 import { useDeleteReadings, useSaveReadings } from '../../api/log';
 import type { NewReadings } from '../../api/types';
+import { Spike } from '../../frame/Spike';
 import { useHelper } from '../../frame/useHelper';
 import { readNumber } from '../../lib/number';
 import { clockTime, localInput } from '../../lib/time';
@@ -127,6 +128,7 @@ export function Enter() {
         }}
         noValidate
       >
+        <Spike />
         <div className="flex flex-wrap items-end justify-between gap-4 pb-2">
           <div>
             <h1 className="text-xl font-bold">Enter what you measured</h1>
