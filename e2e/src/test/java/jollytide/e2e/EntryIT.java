@@ -46,6 +46,24 @@ class EntryIT extends BrowserTest {
                 .hasValue("8.1");
     }
 
+    /** It stands in the strip, where it was tested, and where new water is noted; another test follows tomorrow. */
+    @Test
+    void ammoniaThatHarmsIsSaidWhereItIsMended() {
+        enter(page, "Ammonia, all of it", "6");
+        button(page, "Save").click();
+        assertThat(page.getByText("ammonia harms").last()).isVisible();
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/doses"));
+        Locator harm = page.locator("p").filter(new Locator.FilterOptions().setHasText("ammonia harms"));
+        assertThat(harm).containsText("of the water");
+        page.getByLabel("Put in", new Page.GetByLabelOptions().setExact(true)).selectOption("WATER");
+        for (int i = 0; i < 4; i++) {
+            page.getByLabel("How much").fill("200");
+            button(page, "Note it as put in").click();
+            assertThat(page.getByText("200 L of new water")).hasCount(i + 1);
+        }
+        assertThat(harm).hasCount(0);
+    }
+
     @Test
     void correctingAndTakingOutCanBeTakenBack() {
         enter(page, "pH", "8.1");
