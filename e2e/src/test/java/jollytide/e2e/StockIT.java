@@ -52,6 +52,9 @@ class StockIT extends BrowserTest {
         button(salt, "Note it").click();
         assertThat(salt).containsText("About 907 g left");
         assertThat(page.getByText("salt: 2 × 5000 g")).isVisible();
+        assertThat(page.getByText("Noted.", new Page.GetByTextOptions().setExact(true))
+                        .last())
+                .isVisible();
         button(page, "Undo").last().click();
         assertThat(salt).containsText("Nobody has counted it yet");
         button(salt, "not kept any more").click();

@@ -56,6 +56,8 @@ class UpkeepIT extends BrowserTest {
         button(cup, "not looked after any more").click();
         assertThat(page.getByText("Not looked after any more", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
+        // What was changed before may be undone still, too.
+        assertThat(page.getByText("It is not looked after any more.").last()).isVisible();
         button(page, "Undo").last().click();
         assertThat(cup).containsText("every 3.5 days, as you want it");
         button(cup, "how").click();

@@ -126,23 +126,24 @@ public final class Conflicts {
     }
 
     /** Where something is so, piece after piece put together; what it says there, of the first. */
-    private void wherever(Function<Integer, @Nullable Conflict> at) {
-        Conflict open = null;
+    private List<Conflict> wherever(Function<Integer, @Nullable Conflict> at) {
+        List<Conflict> all = new ArrayList<>();
         for (int i = 0; i < pieces.size(); i++) {
             Conflict here = at.apply(i);
-            if (open != null && here != null && open.because().equals(here.because())) {
-                open = new Conflict(
-                        open.kind(), open.from(), here.until(), open.lanes(), open.because(), open.waysOut());
-            } else {
-                if (open != null) {
-                    found.add(open);
-                }
-                open = here;
+            Conflict last = all.isEmpty() ? null : all.get(all.size() - 1);
+            if (here != null
+                    && last != null
+                    && Objects.equals(last.until(), here.from())
+                    && last.because().equals(here.because())) {
+                all.set(
+                        all.size() - 1,
+                        new Conflict(
+                                last.kind(), last.from(), here.until(), last.lanes(), last.because(), last.waysOut()));
+            } else if (here != null) {
+                all.add(here);
             }
         }
-        if (open != null) {
-            found.add(open);
-        }
+        return all;
     }
 
     private Conflict at(int piece, Kind kind, List<Lane> lanes, String because, List<WayOut> waysOut) {
@@ -161,7 +162,7 @@ public final class Conflicts {
 
     private void disagree() {
         for (Lane lane : p.lanes()) {
-            wherever(i -> {
+            found.addAll(wherever(i -> {
                 Verdict verdict = verdict(lane, i);
                 Claim winner = verdict.winner();
                 Claim other = verdict.losers().stream()
@@ -182,14 +183,14 @@ public final class Conflicts {
                         List.of(
                                 new WayOut(text("only “%s” on this lane", winner.by()), p.without(other.rule())),
                                 new WayOut(text("only “%s” on this lane", other.by()), p.without(kept))));
-            });
+            }));
         }
     }
 
     private void doses() {
         List<Lane> returns = of(LaneKind.RETURN_PUMP);
         for (Lane doser : of(LaneKind.DOSER)) {
-            wherever(i -> {
+            found.addAll(wherever(i -> {
                 boolean stands = !returns.isEmpty() && returns.stream().noneMatch(r -> runs(r, i));
                 if (!stands || !runs(doser, i)) {
                     return null;
@@ -216,7 +217,7 @@ public final class Conflicts {
                         List.of(doser),
                         text("%s doses while the return stands still.", doser.name()),
                         out);
-            });
+            }));
         }
         beside();
     }
@@ -307,7 +308,7 @@ public final class Conflicts {
 
     private void withoutSkimmer(Lane path) {
         List<Lane> skimmers = of(LaneKind.SKIMMER);
-        wherever(i -> {
+        found.addAll(wherever(i -> {
             Does does = verdict(path, i).state().does();
             boolean used = does == Does.MEDIA || does == Does.LED_BACK;
             if (!used || skimmers.isEmpty() || skimmers.stream().anyMatch(s -> runs(s, i))) {
@@ -320,7 +321,7 @@ public final class Conflicts {
                     List.of(path, skimmers.get(0)),
                     "The skimmer is off while its air goes through media: they do nothing then.",
                     stops == null ? List.of() : List.of(new WayOut("the skimmer goes on then", p.without(stops))));
-        });
+        }));
     }
 
     /** An hour of fine bubbles is a window in which a stone bubbles while pumps rest or swell. */
@@ -425,19 +426,17 @@ public final class Conflicts {
         if (movers.isEmpty()) {
             return;
         }
-        List<Conflict> before = List.copyOf(found);
         wherever(i -> movers.stream().anyMatch(mover -> runs(mover, i))
-                ? null
-                : at(
-                        i,
-                        Kind.STILL_WATER,
-                        movers,
-                        "All water stands still, the return's too, for over five minutes.",
-                        goOn(movers, i)));
-        found.removeIf(c -> !before.contains(c)
-                && c.from() != null
-                && c.until() != null
-                && Duration.between(c.from(), c.until()).compareTo(MOST_STILL) <= 0);
+                        ? null
+                        : at(
+                                i,
+                                Kind.STILL_WATER,
+                                movers,
+                                "All water stands still, the return's too, for over five minutes.",
+                                goOn(movers, i)))
+                .stream()
+                .filter(c -> Duration.between(c.from(), c.until()).compareTo(MOST_STILL) > 0)
+                .forEach(found::add);
     }
 
     private List<WayOut> goOn(List<Lane> movers, int piece) {
