@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import jollytide.core.doses.Solution.Solute;
 import jollytide.core.programme.Conflict.Kind;
@@ -125,35 +126,36 @@ public final class Conflicts {
         return state.does() == Does.WAVE || state.runs(Duration.ZERO);
     }
 
-    /** Where something is so, piece after piece put together; what it says there, of the first. */
-    private List<Conflict> wherever(Function<Integer, @Nullable Conflict> at) {
+    /** What is so in a piece; its ways out are worked out once for all pieces that it goes over. */
+    private record Here(Kind kind, List<Lane> lanes, String because, Supplier<List<WayOut>> waysOut) {}
+
+    /** Where something is so, piece after piece put together. */
+    private List<Conflict> wherever(Function<Integer, @Nullable Here> at) {
         List<Conflict> all = new ArrayList<>();
-        for (int i = 0; i < pieces.size(); i++) {
-            Conflict here = at.apply(i);
-            Conflict last = all.isEmpty() ? null : all.get(all.size() - 1);
-            if (here != null
-                    && last != null
-                    && Objects.equals(last.until(), here.from())
-                    && last.because().equals(here.because())) {
-                all.set(
-                        all.size() - 1,
-                        new Conflict(
-                                last.kind(), last.from(), here.until(), last.lanes(), last.because(), last.waysOut()));
-            } else if (here != null) {
-                all.add(here);
+        Here open = null;
+        int since = 0;
+        for (int i = 0; i <= pieces.size(); i++) {
+            Here here = i < pieces.size() ? at.apply(i) : null;
+            boolean goesOn = open != null && here != null && open.because.equals(here.because);
+            if (open != null && !goesOn) {
+                all.add(conflict(open, since, i - 1));
+            }
+            if (!goesOn) {
+                open = here;
+                since = i;
             }
         }
         return all;
     }
 
-    private Conflict at(int piece, Kind kind, List<Lane> lanes, String because, List<WayOut> waysOut) {
+    private Conflict conflict(Here here, int first, int last) {
         return new Conflict(
-                kind,
-                pieces.get(piece).from(),
-                pieces.get(piece).until(),
-                lanes.stream().map(Lane::id).toList(),
-                because,
-                waysOut);
+                here.kind,
+                pieces.get(first).from(),
+                pieces.get(last).until(),
+                here.lanes.stream().map(Lane::id).toList(),
+                here.because,
+                here.waysOut.get());
     }
 
     private void always(Kind kind, List<Lane> lanes, String because, List<WayOut> waysOut) {
@@ -172,16 +174,16 @@ public final class Conflicts {
                         .findFirst()
                         .orElse(null);
                 Rule kept = winner.rule();
-                if (other == null || other.rule() == null || kept == null) {
+                Rule lost = other == null ? null : other.rule();
+                if (other == null || lost == null || kept == null) {
                     return null;
                 }
-                return at(
-                        i,
+                return new Here(
                         Kind.DISAGREE,
                         List.of(lane),
                         text("“%s” and “%s” want different things of %s.", winner.by(), other.by(), lane.name()),
-                        List.of(
-                                new WayOut(text("only “%s” on this lane", winner.by()), p.without(other.rule())),
+                        () -> List.of(
+                                new WayOut(text("only “%s” on this lane", winner.by()), p.without(lost)),
                                 new WayOut(text("only “%s” on this lane", other.by()), p.without(kept))));
             }));
         }
@@ -195,31 +197,34 @@ public final class Conflicts {
                 if (!stands || !runs(doser, i)) {
                     return null;
                 }
-                List<WayOut> out = new ArrayList<>();
-                for (Lane still : returns) {
-                    Rule stops = verdict(still, i).winner().rule();
-                    if (stops != null) {
-                        out.add(new WayOut(text("%s goes on then", still.name()), p.without(stops)));
-                        String window = Programme.window(stops);
-                        Rule doses = verdict(doser, i).winner().rule();
-                        if (doses instanceof Special) {
-                            out.add(new WayOut(text("%s not then", doser.name()), p.without(doses)));
-                        } else if (window != null && !(stops instanceof FollowUp)) {
-                            out.add(new WayOut(
-                                    text("%s pauses then", doser.name()),
-                                    p.and(new Special(doser.id(), window, LaneState.OFF))));
-                        }
-                    }
-                }
-                return at(
-                        i,
+                return new Here(
                         Kind.DOSE_WITHOUT_RETURN,
                         List.of(doser),
                         text("%s doses while the return stands still.", doser.name()),
-                        out);
+                        () -> withReturn(doser, returns, i));
             }));
         }
         beside();
+    }
+
+    private List<WayOut> withReturn(Lane doser, List<Lane> returns, int i) {
+        List<WayOut> out = new ArrayList<>();
+        for (Lane still : returns) {
+            Rule stops = verdict(still, i).winner().rule();
+            if (stops != null) {
+                out.add(new WayOut(text("%s goes on then", still.name()), p.without(stops)));
+                String window = Programme.window(stops);
+                Rule doses = verdict(doser, i).winner().rule();
+                if (doses instanceof Special) {
+                    out.add(new WayOut(text("%s not then", doser.name()), p.without(doses)));
+                } else if (window != null && !(stops instanceof FollowUp)) {
+                    out.add(new WayOut(
+                            text("%s pauses then", doser.name()),
+                            p.and(new Special(doser.id(), window, LaneState.OFF))));
+                }
+            }
+        }
+        return out;
     }
 
     private void beside() {
@@ -235,16 +240,18 @@ public final class Conflicts {
                 for (int i = 0; i < pieces.size(); i++) {
                     if (runs(a, i) && meets(b, pieces.get(i))) {
                         Rule doses = verdict(a, i).winner().rule();
-                        found.add(at(
+                        found.add(conflict(
+                                new Here(
+                                        Kind.ALKALINITY_BESIDE_CALCIUM,
+                                        List.of(a, b),
+                                        text(
+                                                "%s and %s less than %d minutes apart: calcium carbonate falls out where they meet.",
+                                                a.name(), b.name(), APART.toMinutes()),
+                                        () -> doses == null
+                                                ? List.of()
+                                                : List.of(new WayOut(text("%s not then", a.name()), p.without(doses)))),
                                 i,
-                                Kind.ALKALINITY_BESIDE_CALCIUM,
-                                List.of(a, b),
-                                text(
-                                        "%s and %s less than %d minutes apart: calcium carbonate falls out where they meet.",
-                                        a.name(), b.name(), APART.toMinutes()),
-                                doses == null
-                                        ? List.of()
-                                        : List.of(new WayOut(text("%s not then", a.name()), p.without(doses)))));
+                                i));
                         break;
                     }
                 }
@@ -315,12 +322,13 @@ public final class Conflicts {
                 return null;
             }
             Rule stops = verdict(skimmers.get(0), i).winner().rule();
-            return at(
-                    i,
+            return new Here(
                     Kind.SKIMMER_OFF_WITH_MEDIA,
                     List.of(path, skimmers.get(0)),
                     "The skimmer is off while its air goes through media: they do nothing then.",
-                    stops == null ? List.of() : List.of(new WayOut("the skimmer goes on then", p.without(stops))));
+                    () -> stops == null
+                            ? List.of()
+                            : List.of(new WayOut("the skimmer goes on then", p.without(stops))));
         }));
     }
 
@@ -428,12 +436,11 @@ public final class Conflicts {
         }
         wherever(i -> movers.stream().anyMatch(mover -> runs(mover, i))
                         ? null
-                        : at(
-                                i,
+                        : new Here(
                                 Kind.STILL_WATER,
                                 movers,
                                 "All water stands still, the return's too, for over five minutes.",
-                                goOn(movers, i)))
+                                () -> goOn(movers, i)))
                 .stream()
                 .filter(c -> Duration.between(c.from(), c.until()).compareTo(MOST_STILL) > 0)
                 .forEach(found::add);
