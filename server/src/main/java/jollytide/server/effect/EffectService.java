@@ -214,8 +214,7 @@ public class EffectService {
         Tank tank = known.history().tank();
         return began.isEmpty()
                 ? null
-                : Double.valueOf(
-                        TankCosts.perMonth(tank, known.setup(), new SetRequest(began), media.lasted(tank, step.at())));
+                : TankCosts.perMonth(tank, known.setup(), new SetRequest(began), media.lasted(tank, step.at()));
     }
 
     private static List<Beside> beside(

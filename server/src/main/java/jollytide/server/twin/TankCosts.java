@@ -1,5 +1,6 @@
 package jollytide.server.twin;
 
+import jollytide.core.measure.Cost;
 import jollytide.core.measure.CostBasis;
 import jollytide.core.measure.Prices;
 import jollytide.core.measure.Setup;
@@ -14,11 +15,14 @@ public final class TankCosts {
 
     private TankCosts() {}
 
-    /** What measures cost a month on a tank as it stands, in the home's money; assumed prices but for its tariff. */
-    public static double perMonth(Tank tank, Setup setup, SetRequest put, @Nullable Double mediaDays) {
-        return basis(tank, setup, mediaDays)
-                .of(put.on(SetupOfTank.surroundings(tank, setup, MediaAssumptions.DEFAULT)))
-                .perMonth();
+    /**
+     * What measures cost a month on a tank as it stands, in the home's money; assumed prices but for its tariff. Null for
+     * what costs nothing at all, like people who are away.
+     */
+    public static @Nullable Double perMonth(Tank tank, Setup setup, SetRequest put, @Nullable Double mediaDays) {
+        Cost cost = basis(tank, setup, mediaDays)
+                .of(put.on(SetupOfTank.surroundings(tank, setup, MediaAssumptions.DEFAULT)));
+        return cost.equals(Cost.NOTHING) ? null : Double.valueOf(cost.perMonth());
     }
 
     /** @param mediaDays how long a fill of media lasts; null without media */

@@ -195,6 +195,10 @@ class EffectApiTest extends ServerTest {
         JsonNode absence =
                 keeper.get(tank + "/effects/absences").body().path("absences").path(0);
         assertThat(absence.path("title").asString()).isEqualTo("away");
+        // Nobody pays for being away.
+        assertThat(cards().path(0).path("perMonth").isMissingNode()
+                        || cards().path(0).path("perMonth").isNull())
+                .isTrue();
         assertThat(absence.path("ph").path("cameTo").path("mean").asDouble()).isNotZero();
         assertThat(absence.path("ph").path("away").path("half").path("value").asDouble())
                 .isBetween(1.0, 36.0);
