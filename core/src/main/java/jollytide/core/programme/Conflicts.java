@@ -4,25 +4,19 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Objects;
-import java.util.TreeSet;
-import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.stream.Stream;
 import jollytide.core.doses.Solution.Solute;
 import jollytide.core.programme.Conflict.Kind;
 import jollytide.core.programme.Conflict.WayOut;
+import jollytide.core.programme.CutDay.Here;
 import jollytide.core.programme.LaneState.Does;
 import jollytide.core.programme.Rule.FollowUp;
 import jollytide.core.programme.Rule.Gate;
 import jollytide.core.programme.Rule.Special;
 import jollytide.core.programme.Verdict.Claim;
 import jollytide.core.programme.Window.Span;
-import org.jspecify.annotations.Nullable;
 
 /** Finds what harms in a day's programme, or cannot be meant, before it happens. All limits are common practice. */
 public final class Conflicts {
@@ -43,25 +37,13 @@ public final class Conflicts {
 
     private final Programme p;
     private final Known known;
-    private final Programme.Running running;
-    private final List<Span> pieces;
-    /** What each lane does in each piece of the day. */
-    private final Map<String, List<Verdict>> verdicts = new HashMap<>();
-
+    private final CutDay day;
     private final List<Conflict> found = new ArrayList<>();
 
     private Conflicts(Programme p, LocalDate day, Known known) {
         this.p = p;
         this.known = known;
-        running = p.over(day, day);
-        pieces = pieces(day);
-        for (Lane lane : p.lanes()) {
-            verdicts.put(
-                    lane.id(),
-                    pieces.stream()
-                            .map(piece -> running.at(lane.id(), piece.from(), known))
-                            .toList());
-        }
+        this.day = new CutDay(p, day, known);
     }
 
     /** Of one day, in no order that matters. */
@@ -79,83 +61,8 @@ public final class Conflicts {
         return List.copyOf(c.found);
     }
 
-    /** The day, cut wherever anything may change. */
-    private List<Span> pieces(LocalDate day) {
-        Instant begins = day.atStartOfDay(p.zone()).toInstant();
-        Instant ends = day.plusDays(1).atStartOfDay(p.zone()).toInstant();
-        TreeSet<Instant> cuts = new TreeSet<>(List.of(begins, ends));
-        for (Window window : p.windows()) {
-            running.spans(window.id()).forEach(span -> {
-                cuts.add(span.from());
-                cuts.add(span.until());
-            });
-        }
-        for (Rule rule : p.rules()) {
-            if (rule instanceof FollowUp f) {
-                for (Span span : running.spans(f.window())) {
-                    f.steps().forEach(step -> {
-                        cuts.add(span.until().plus(step.after()));
-                        cuts.add(span.until().plus(step.after()).plus(step.lasts()));
-                    });
-                }
-            }
-        }
-        known.holds().forEach(hold -> {
-            cuts.add(hold.from());
-            cuts.add(hold.until());
-        });
-        List<Instant> inDay = List.copyOf(cuts.subSet(begins, true, ends, true));
-        List<Span> pieces = new ArrayList<>();
-        for (int i = 1; i < inDay.size(); i++) {
-            pieces.add(new Span(inDay.get(i - 1), inDay.get(i)));
-        }
-        return List.copyOf(pieces);
-    }
-
     private List<Lane> of(LaneKind kind) {
         return p.lanes().stream().filter(lane -> lane.kind() == kind).toList();
-    }
-
-    private Verdict verdict(Lane lane, int piece) {
-        return Objects.requireNonNull(verdicts.get(lane.id())).get(piece);
-    }
-
-    /** A wave rests between, and still runs. */
-    private boolean runs(Lane lane, int piece) {
-        LaneState state = verdict(lane, piece).state();
-        return state.does() == Does.WAVE || state.runs(Duration.ZERO);
-    }
-
-    /** What is so in a piece; its ways out are worked out once for all pieces that it goes over. */
-    private record Here(Kind kind, List<Lane> lanes, String because, Supplier<List<WayOut>> waysOut) {}
-
-    /** Where something is so, piece after piece put together. */
-    private List<Conflict> wherever(Function<Integer, @Nullable Here> at) {
-        List<Conflict> all = new ArrayList<>();
-        Here open = null;
-        int since = 0;
-        for (int i = 0; i <= pieces.size(); i++) {
-            Here here = i < pieces.size() ? at.apply(i) : null;
-            boolean goesOn = open != null && here != null && open.because.equals(here.because);
-            if (open != null && !goesOn) {
-                all.add(conflict(open, since, i - 1));
-            }
-            if (!goesOn) {
-                open = here;
-                since = i;
-            }
-        }
-        return all;
-    }
-
-    private Conflict conflict(Here here, int first, int last) {
-        return new Conflict(
-                here.kind,
-                pieces.get(first).from(),
-                pieces.get(last).until(),
-                here.lanes.stream().map(Lane::id).toList(),
-                here.because,
-                here.waysOut.get());
     }
 
     private void always(Kind kind, List<Lane> lanes, String because, List<WayOut> waysOut) {
@@ -164,8 +71,8 @@ public final class Conflicts {
 
     private void disagree() {
         for (Lane lane : p.lanes()) {
-            found.addAll(wherever(i -> {
-                Verdict verdict = verdict(lane, i);
+            found.addAll(day.wherever(i -> {
+                Verdict verdict = day.verdict(lane, i);
                 Claim winner = verdict.winner();
                 Claim other = verdict.losers().stream()
                         .filter(l -> l.strength() == winner.strength()
@@ -192,9 +99,9 @@ public final class Conflicts {
     private void doses() {
         List<Lane> returns = of(LaneKind.RETURN_PUMP);
         for (Lane doser : of(LaneKind.DOSER)) {
-            found.addAll(wherever(i -> {
-                boolean stands = !returns.isEmpty() && returns.stream().noneMatch(r -> runs(r, i));
-                if (!stands || !runs(doser, i)) {
+            found.addAll(day.wherever(i -> {
+                boolean stands = !returns.isEmpty() && returns.stream().noneMatch(r -> day.runs(r, i));
+                if (!stands || !day.runs(doser, i)) {
                     return null;
                 }
                 return new Here(
@@ -210,11 +117,11 @@ public final class Conflicts {
     private List<WayOut> withReturn(Lane doser, List<Lane> returns, int i) {
         List<WayOut> out = new ArrayList<>();
         for (Lane still : returns) {
-            Rule stops = verdict(still, i).winner().rule();
+            Rule stops = day.verdict(still, i).winner().rule();
             if (stops != null) {
                 out.add(new WayOut(text("%s goes on then", still.name()), p.without(stops)));
                 String window = Programme.window(stops);
-                Rule doses = verdict(doser, i).winner().rule();
+                Rule doses = day.verdict(doser, i).winner().rule();
                 if (doses instanceof Special) {
                     out.add(new WayOut(text("%s not then", doser.name()), p.without(doses)));
                 } else if (window != null && !(stops instanceof FollowUp)) {
@@ -237,10 +144,10 @@ public final class Conflicts {
                 .toList();
         for (Lane a : basic) {
             for (Lane b : calcium) {
-                for (int i = 0; i < pieces.size(); i++) {
-                    if (runs(a, i) && meets(b, pieces.get(i))) {
-                        Rule doses = verdict(a, i).winner().rule();
-                        found.add(conflict(
+                for (int i = 0; i < day.pieces().size(); i++) {
+                    if (day.runs(a, i) && meets(b, day.pieces().get(i))) {
+                        Rule doses = day.verdict(a, i).winner().rule();
+                        found.add(day.conflict(
                                 new Here(
                                         Kind.ALKALINITY_BESIDE_CALCIUM,
                                         List.of(a, b),
@@ -260,9 +167,9 @@ public final class Conflicts {
     }
 
     private boolean meets(Lane lane, Span with) {
-        for (int i = 0; i < pieces.size(); i++) {
-            Span piece = pieces.get(i);
-            if (runs(lane, i)
+        for (int i = 0; i < day.pieces().size(); i++) {
+            Span piece = day.pieces().get(i);
+            if (day.runs(lane, i)
                     && piece.from().isBefore(with.until().plus(APART))
                     && piece.until().isAfter(with.from().minus(APART))) {
                 return true;
@@ -284,10 +191,10 @@ public final class Conflicts {
                                     "Exhaust led back without fresh air renews no oxygen, above all at night.",
                                     closedLoop(rule))));
             Duration ledBack = Duration.ZERO;
-            for (int i = 0; i < pieces.size(); i++) {
-                if (verdict(path, i).state().does() == Does.LED_BACK) {
-                    ledBack = ledBack.plus(
-                            Duration.between(pieces.get(i).from(), pieces.get(i).until()));
+            for (int i = 0; i < day.pieces().size(); i++) {
+                if (day.verdict(path, i).state().does() == Does.LED_BACK) {
+                    ledBack = ledBack.plus(Duration.between(
+                            day.pieces().get(i).from(), day.pieces().get(i).until()));
                 }
             }
             if (ledBack.compareTo(MOST_LED_BACK) > 0) {
@@ -315,13 +222,13 @@ public final class Conflicts {
 
     private void withoutSkimmer(Lane path) {
         List<Lane> skimmers = of(LaneKind.SKIMMER);
-        found.addAll(wherever(i -> {
-            Does does = verdict(path, i).state().does();
+        found.addAll(day.wherever(i -> {
+            Does does = day.verdict(path, i).state().does();
             boolean used = does == Does.MEDIA || does == Does.LED_BACK;
-            if (!used || skimmers.isEmpty() || skimmers.stream().anyMatch(s -> runs(s, i))) {
+            if (!used || skimmers.isEmpty() || skimmers.stream().anyMatch(s -> day.runs(s, i))) {
                 return null;
             }
-            Rule stops = verdict(skimmers.get(0), i).winner().rule();
+            Rule stops = day.verdict(skimmers.get(0), i).winner().rule();
             return new Here(
                     Kind.SKIMMER_OFF_WITH_MEDIA,
                     List.of(path, skimmers.get(0)),
@@ -388,7 +295,7 @@ public final class Conflicts {
             Rule surges = new FollowUp(pump.lane(), window.id(), SURGES);
             mended = few == null ? mended.and(surges) : mended.with(surges, few);
         }
-        List<Span> spans = running.spans(window.id());
+        List<Span> spans = day.spans(window.id());
         Instant ends = spans.isEmpty() ? null : spans.get(spans.size() - 1).until();
         found.add(new Conflict(
                 Kind.NO_SURGES,
@@ -407,8 +314,8 @@ public final class Conflicts {
                     && kind(stone) == LaneKind.AIR_PUMP
                     && stone.state().runs(Duration.ZERO)
                     && !stone.window().equals(pumps.id())
-                    && running.spans(stone.window()).stream()
-                            .anyMatch(s -> running.spans(pumps.id()).stream()
+                    && day.spans(stone.window()).stream()
+                            .anyMatch(s -> day.spans(pumps.id()).stream()
                                     .anyMatch(t -> s.from().isBefore(t.until())
                                             && t.from().isBefore(s.until())))) {
                 found.add(new Conflict(
@@ -434,7 +341,8 @@ public final class Conflicts {
         if (movers.isEmpty()) {
             return;
         }
-        wherever(i -> movers.stream().anyMatch(mover -> runs(mover, i))
+        day
+                .wherever(i -> movers.stream().anyMatch(mover -> day.runs(mover, i))
                         ? null
                         : new Here(
                                 Kind.STILL_WATER,
@@ -449,7 +357,7 @@ public final class Conflicts {
     private List<WayOut> goOn(List<Lane> movers, int piece) {
         return movers.stream()
                 .flatMap(mover -> {
-                    Rule stops = verdict(mover, piece).winner().rule();
+                    Rule stops = day.verdict(mover, piece).winner().rule();
                     return stops == null
                             ? Stream.<WayOut>empty()
                             : Stream.of(new WayOut(text("%s goes on then", mover.name()), p.without(stops)));

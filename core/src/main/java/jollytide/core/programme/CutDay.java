@@ -1,0 +1,121 @@
+package jollytide.core.programme;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import jollytide.core.programme.Conflict.Kind;
+import jollytide.core.programme.Conflict.WayOut;
+import jollytide.core.programme.LaneState.Does;
+import jollytide.core.programme.Rule.FollowUp;
+import jollytide.core.programme.Window.Span;
+import org.jspecify.annotations.Nullable;
+
+/** A day of a programme, cut wherever anything may change, with what each lane does in each piece. */
+final class CutDay {
+    private final Programme.Running running;
+    private final List<Span> pieces;
+    private final Map<String, List<Verdict>> verdicts = new HashMap<>();
+
+    CutDay(Programme p, LocalDate day, Known known) {
+        running = p.over(day, day);
+        pieces = cut(p, running, day, known);
+        for (Lane lane : p.lanes()) {
+            verdicts.put(
+                    lane.id(),
+                    pieces.stream()
+                            .map(piece -> running.at(lane.id(), piece.from(), known))
+                            .toList());
+        }
+    }
+
+    private static List<Span> cut(Programme p, Programme.Running running, LocalDate day, Known known) {
+        Instant begins = day.atStartOfDay(p.zone()).toInstant();
+        Instant ends = day.plusDays(1).atStartOfDay(p.zone()).toInstant();
+        TreeSet<Instant> cuts = new TreeSet<>(List.of(begins, ends));
+        for (Window window : p.windows()) {
+            running.spans(window.id()).forEach(span -> {
+                cuts.add(span.from());
+                cuts.add(span.until());
+            });
+        }
+        for (Rule rule : p.rules()) {
+            if (rule instanceof FollowUp f) {
+                for (Span span : running.spans(f.window())) {
+                    f.steps().forEach(step -> {
+                        cuts.add(span.until().plus(step.after()));
+                        cuts.add(span.until().plus(step.after()).plus(step.lasts()));
+                    });
+                }
+            }
+        }
+        known.holds().forEach(hold -> {
+            cuts.add(hold.from());
+            cuts.add(hold.until());
+        });
+        List<Instant> inDay = List.copyOf(cuts.subSet(begins, true, ends, true));
+        List<Span> pieces = new ArrayList<>();
+        for (int i = 1; i < inDay.size(); i++) {
+            pieces.add(new Span(inDay.get(i - 1), inDay.get(i)));
+        }
+        return List.copyOf(pieces);
+    }
+
+    List<Span> pieces() {
+        return pieces;
+    }
+
+    /** Of a window, and of the days beside. */
+    List<Span> spans(String window) {
+        return running.spans(window);
+    }
+
+    Verdict verdict(Lane lane, int piece) {
+        return Objects.requireNonNull(verdicts.get(lane.id())).get(piece);
+    }
+
+    /** A wave rests between, and still runs. */
+    boolean runs(Lane lane, int piece) {
+        LaneState state = verdict(lane, piece).state();
+        return state.does() == Does.WAVE || state.runs(Duration.ZERO);
+    }
+
+    /** What is so in a piece; its ways out are worked out once for all pieces that it goes over. */
+    record Here(Kind kind, List<Lane> lanes, String because, Supplier<List<WayOut>> waysOut) {}
+
+    /** Where something is so, piece after piece put together. */
+    List<Conflict> wherever(Function<Integer, @Nullable Here> at) {
+        List<Conflict> all = new ArrayList<>();
+        Here open = null;
+        int since = 0;
+        for (int i = 0; i <= pieces.size(); i++) {
+            Here here = i < pieces.size() ? at.apply(i) : null;
+            boolean goesOn = open != null && here != null && open.because.equals(here.because);
+            if (open != null && !goesOn) {
+                all.add(conflict(open, since, i - 1));
+            }
+            if (!goesOn) {
+                open = here;
+                since = i;
+            }
+        }
+        return all;
+    }
+
+    Conflict conflict(Here here, int first, int last) {
+        return new Conflict(
+                here.kind,
+                pieces.get(first).from(),
+                pieces.get(last).until(),
+                here.lanes.stream().map(Lane::id).toList(),
+                here.because,
+                here.waysOut.get());
+    }
+}
