@@ -7,19 +7,12 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.IntStream;
-import jollytide.core.doses.LineHistory;
-import jollytide.core.doses.Solution;
-import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.logfile.Meaning;
 import jollytide.core.measure.Measures;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.reef.Livestock;
 import jollytide.core.reef.Stance;
-import jollytide.core.stock.Stock.What;
-import jollytide.core.stock.SupplyUnit;
-import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Interval.Found;
 import jollytide.demo.Bottle;
@@ -28,20 +21,7 @@ import jollytide.demo.LimewaterCan;
 import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
-import jollytide.server.cost.RunningCosts;
-import jollytide.server.cost.RunningCosts.NewConsumer;
-import jollytide.server.dose.ByHandService;
-import jollytide.server.dose.ByHandService.Amount;
-import jollytide.server.dose.ByHandService.NewAddition;
-import jollytide.server.dose.ByHandService.NewTopOff;
-import jollytide.server.dose.ByHandService.NewWaterChange;
-import jollytide.server.dose.ByHandService.Water;
-import jollytide.server.dose.DoseService;
 import jollytide.server.dose.DoseViews.ClockedDoses;
-import jollytide.server.dose.DoseViews.NewLine;
-import jollytide.server.dose.DoseViews.NewLineNote;
-import jollytide.server.dose.DoseViews.NewPlan;
-import jollytide.server.dose.DoseViews.ReadIn;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventService;
 import jollytide.server.event.NewEvent;
@@ -61,10 +41,6 @@ import jollytide.server.probe.ProbeBook;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.TimedValue;
 import jollytide.server.setup.Settings;
-import jollytide.server.stock.StockService;
-import jollytide.server.stock.StockViews.NewSupply;
-import jollytide.server.stock.StockViews.NewSupplyEntry;
-import jollytide.server.stock.Supply.Uses;
 import jollytide.server.tank.OwnAssumptions;
 import jollytide.server.tank.TankDescription;
 import jollytide.server.tank.TankDescription.Band;
@@ -73,9 +49,6 @@ import jollytide.server.tank.TankDescription.WaterSurface;
 import jollytide.server.tank.TankParts;
 import jollytide.server.tank.TankParts.FishGroup;
 import jollytide.server.tank.TankService;
-import jollytide.server.upkeep.UpkeepService;
-import jollytide.server.upkeep.UpkeepViews.NewChore;
-import jollytide.server.upkeep.UpkeepViews.NewTick;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnClass;
@@ -100,11 +73,7 @@ class DemoHome implements SmartInitializingSingleton {
     private final ReadingService readings;
     private final EventService events;
     private final MediaService media;
-    private final DoseService doses;
-    private final ByHandService byHand;
-    private final StockService stock;
-    private final UpkeepService upkeep;
-    private final RunningCosts costs;
+    private final DemoCare care;
     private final KitService kit;
     private final ProbeBook probes;
     private final Clock clock;
@@ -117,11 +86,7 @@ class DemoHome implements SmartInitializingSingleton {
             ReadingService readings,
             EventService events,
             MediaService media,
-            DoseService doses,
-            ByHandService byHand,
-            StockService stock,
-            UpkeepService upkeep,
-            RunningCosts costs,
+            DemoCare care,
             KitService kit,
             ProbeBook probes,
             Clock clock) {
@@ -132,11 +97,7 @@ class DemoHome implements SmartInitializingSingleton {
         this.readings = readings;
         this.events = events;
         this.media = media;
-        this.doses = doses;
-        this.byHand = byHand;
-        this.stock = stock;
-        this.upkeep = upkeep;
-        this.costs = costs;
+        this.care = care;
         this.kit = kit;
         this.probes = probes;
         this.clock = clock;
@@ -152,7 +113,6 @@ class DemoHome implements SmartInitializingSingleton {
     }
 
     private static final double EMPTY_BOTTLE_G = 41;
-    private static final int CHANGED_SINCE_DAYS = 90;
 
     private void furnish(UUID keeper) {
         lanternReef(keeper);
@@ -190,225 +150,54 @@ class DemoHome implements SmartInitializingSingleton {
                 .id();
         TankHistory history = DemoHistory.lanternReef(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
-        limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
+        care.limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
         mediaTrial(keeper, tank, zone);
-        cupboard(keeper, home, zone);
-        draws(keeper, tank, "lamps", 150, 10.5);
-        draws(keeper, tank, "return pump", 38, 24);
-        draws(keeper, tank, "flow pumps", 22, 24);
-        draws(keeper, tank, "heater, as metered", 200, 5.2);
-        draws(keeper, tank, "skimmer", 14, 24);
-        weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
-        looked(keeper, tank, zone, Chore.VENTURI, "", VENTURI);
-        looked(
+        care.cupboard(keeper, home, zone);
+        care.draws(keeper, tank, "lamps", 150, 10.5);
+        care.draws(keeper, tank, "return pump", 38, 24);
+        care.draws(keeper, tank, "flow pumps", 22, 24);
+        care.draws(keeper, tank, "heater, as metered", 200, 5.2);
+        care.draws(keeper, tank, "skimmer", 14, 24);
+        care.weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
+        care.looked(keeper, tank, zone, Chore.VENTURI, "", DemoCare.VENTURI);
+        care.looked(
                 keeper,
                 tank,
                 zone,
                 Chore.SKIMMER_PUMP,
                 "",
-                List.of(new Look(301, Found.DIRTY), new Look(163, Found.SOME)));
-        looked(keeper, tank, zone, Chore.DOSING_PUMP, "", List.of(new Look(60, null), new Look(20, null)));
-        looked(keeper, tank, zone, Chore.ROOM_METER, "", List.of(new Look(360, null), new Look(176, Found.SOME)));
-        looked(keeper, tank, zone, Chore.TEST_KIT, "", List.of(new Look(290, null), new Look(101, null)));
-        looked(keeper, tank, zone, Chore.PRACTISE, "Mira", List.of(new Look(322, null), new Look(139, null)));
-        looked(keeper, tank, zone, Chore.PRACTISE, "Jonas", List.of(new Look(322, null)));
+                List.of(new DemoCare.Look(301, Found.DIRTY), new DemoCare.Look(163, Found.SOME)));
+        care.looked(
+                keeper,
+                tank,
+                zone,
+                Chore.DOSING_PUMP,
+                "",
+                List.of(new DemoCare.Look(60, null), new DemoCare.Look(20, null)));
+        care.looked(
+                keeper,
+                tank,
+                zone,
+                Chore.ROOM_METER,
+                "",
+                List.of(new DemoCare.Look(360, null), new DemoCare.Look(176, Found.SOME)));
+        care.looked(
+                keeper,
+                tank,
+                zone,
+                Chore.TEST_KIT,
+                "",
+                List.of(new DemoCare.Look(290, null), new DemoCare.Look(101, null)));
+        care.looked(
+                keeper,
+                tank,
+                zone,
+                Chore.PRACTISE,
+                "Mira",
+                List.of(new DemoCare.Look(322, null), new DemoCare.Look(139, null)));
+        care.looked(keeper, tank, zone, Chore.PRACTISE, "Jonas", List.of(new DemoCare.Look(322, null)));
         kit.add(keeper, home, cells("battery air pump", "red box under the stairs", "Mira, Jonas", 60, 0.6, 4));
         kit.add(keeper, home, ups("air pump on the desk’s UPS", "beside the tank", "Mira", 180, 3.4));
-    }
-
-    /** The can that the history tells of: its pump fell short for a fortnight, and was made good for in a week. */
-    private void limewater(UUID keeper, UUID tank, LimewaterCan can, List<TankHistory.ReservoirNote> notes) {
-        UUID line = doses.add(
-                keeper,
-                tank,
-                new NewLine(
-                        "limewater",
-                        Solution.Solute.LIMEWATER,
-                        1.0,
-                        LimewaterCan.VESSEL_ML,
-                        null,
-                        null,
-                        LimewaterCan.ML_PER_DAY,
-                        null,
-                        notes.get(0).at().toString()));
-        doses.plan(keeper, tank, line, new NewPlan(can.bled().toString(), LimewaterCan.CATCHING_UP_ML_PER_DAY));
-        doses.plan(keeper, tank, line, new NewPlan(can.caughtUp().toString(), LimewaterCan.ML_PER_DAY));
-        notes.forEach(n -> seen(keeper, tank, line, n, ReadIn.ML, n.ml()));
-        doses.note(
-                keeper,
-                tank,
-                line,
-                new NewLineNote(
-                        can.bled().toString(), LineHistory.What.CHANGED, null, null, null, "air bled from the line"));
-    }
-
-    /** By the class, on its scale: too little for a test to show. */
-    private void calciumByHand(UUID keeper, UUID tank, ZoneId zone) {
-        String at = LocalDate.ofInstant(clock.instant(), zone)
-                .minusDays(45)
-                .atTime(9, 40)
-                .toString();
-        Amount spoonful = new Amount(Solution.Solute.CALCIUM_CHLORIDE, 2.0, 1.0, null, null);
-        byHand.add(keeper, tank, new NewAddition(at, spoonful, "weighed by the class"));
-    }
-
-    /** Twice a week up to the mark. */
-    private void freshWater(UUID keeper, UUID tank, ZoneId zone) {
-        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
-        List<Double> litres = List.of(4.6, 4.2, 4.5, 4.1);
-        for (int day = 60, i = 0; day > 0; day -= 3 + i % 2, i++) {
-            String at = today.minusDays(day).atTime(9, 15).toString();
-            byHand.topOff(keeper, tank, new NewTopOff(at, litres.get(i % litres.size()), ""));
-        }
-    }
-
-    /** A tenth every other week, mixed to what the tank holds. */
-    private void waterChanges(UUID keeper, UUID tank, ZoneId zone) {
-        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
-        Water water = new Water(7.5, AlkalinityUnit.DKH.toMeqPerL(DemoHistory.HERON_DKH), DemoHistory.CALCIUM_MG_PER_L);
-        for (int day = CHANGED_SINCE_DAYS; day > 0; day -= 14) {
-            String at = today.minusDays(day).atTime(10, 30).toString();
-            byHand.change(keeper, tank, new NewWaterChange(at, water, "mixed to the tank’s alkalinity"));
-        }
-    }
-
-    private void seen(UUID keeper, UUID tank, UUID line, TankHistory.ReservoirNote n, ReadIn readIn, double value) {
-        boolean levelled = n.seen() != TankHistory.Seen.BUBBLES;
-        doses.note(
-                keeper,
-                tank,
-                line,
-                new NewLineNote(
-                        n.at().toString(),
-                        LineHistory.What.valueOf(n.seen().name()),
-                        levelled ? value : null,
-                        levelled ? readIn : null,
-                        null,
-                        n.note()));
-    }
-
-    /** @param emptyG of a bottle that is weighed; null for one with marks */
-    private void bottle(
-            UUID keeper,
-            UUID tank,
-            String name,
-            Bottle bottle,
-            @Nullable Double emptyG,
-            @Nullable ClockedDoses times,
-            List<TankHistory.ReservoirNote> notes) {
-        Solution solution = bottle.solution();
-        UUID line = doses.add(
-                keeper,
-                tank,
-                new NewLine(
-                        name,
-                        solution.solute(),
-                        solution.molPerL() / solution.solute().mostMolPerL(),
-                        bottle.vesselMl(),
-                        null,
-                        emptyG,
-                        bottle.mlPerDay(),
-                        times,
-                        notes.get(0).at().toString()));
-        for (TankHistory.ReservoirNote n : notes) {
-            double value = emptyG == null ? n.ml() : Math.round(emptyG + n.ml() * solution.gramsPerMl());
-            seen(keeper, tank, line, n, emptyG == null ? ReadIn.ML : ReadIn.G, value);
-        }
-    }
-
-    private void draws(UUID keeper, UUID tank, String what, double watts, double hoursPerDay) {
-        costs.add(keeper, tank, new NewConsumer(what, watts, hoursPerDay));
-    }
-
-    /** A cupboard that was counted now and then: lime as the can takes it, reagent as the tests do. */
-    private void cupboard(UUID keeper, UUID home, ZoneId zone) {
-        UUID lime =
-                kept(keeper, home, "lime for limewater", Uses.POWDER, Solution.Solute.LIMEWATER, SupplyUnit.G, 250, 9);
-        had(keeper, home, zone, lime, SupplyUnit.G, 60, What.COUNTED, 170);
-        had(keeper, home, zone, lime, SupplyUnit.G, 12, What.COUNTED, 95);
-        UUID media = kept(keeper, home, "scrubber media", Uses.MEDIA, null, SupplyUnit.KG, 1, 16);
-        had(keeper, home, zone, media, SupplyUnit.KG, 11, What.BOUGHT, 1);
-        had(keeper, home, zone, media, SupplyUnit.KG, 9, What.COUNTED, 0.6);
-        UUID reagent = kept(keeper, home, "alkalinity reagent", Uses.TESTS, null, SupplyUnit.PIECES, 50, 14);
-        had(keeper, home, zone, reagent, SupplyUnit.PIECES, 340, What.BOUGHT, 50);
-        had(keeper, home, zone, reagent, SupplyUnit.PIECES, 6, What.COUNTED, 4);
-        UUID reference = kept(keeper, home, "reference solution", Uses.CHORE, null, SupplyUnit.PIECES, 1, 7);
-        had(keeper, home, zone, reference, SupplyUnit.PIECES, 101, What.COUNTED, 1);
-        UUID food = kept(keeper, home, "fish food", Uses.OWN, null, SupplyUnit.G, 100, 8);
-        for (int day = 350; day > 0; day -= 35) {
-            had(keeper, home, zone, food, SupplyUnit.G, day, What.BOUGHT, 100);
-            had(keeper, home, zone, food, SupplyUnit.G, day - 1, What.COUNTED, 112);
-        }
-    }
-
-    private UUID kept(
-            UUID keeper,
-            UUID home,
-            String name,
-            Uses uses,
-            Solution.@Nullable Solute solute,
-            SupplyUnit unit,
-            double packageAmount,
-            double price) {
-        return stock.add(
-                keeper,
-                home,
-                new NewSupply(
-                        name,
-                        uses,
-                        solute,
-                        uses == Uses.TESTS ? Quantity.ALKALINITY : null,
-                        uses == Uses.CHORE ? Chore.TEST_KIT : null,
-                        uses == Uses.OWN ? 3.0 : null,
-                        null,
-                        unit,
-                        packageAmount,
-                        price,
-                        4.0));
-    }
-
-    private void had(
-            UUID keeper, UUID home, ZoneId zone, UUID supply, SupplyUnit unit, int daysAgo, What what, double amount) {
-        String at = LocalDate.ofInstant(clock.instant(), zone)
-                .minusDays(daysAgo)
-                .atTime(18, 30)
-                .toString();
-        stock.note(keeper, home, supply, new NewSupplyEntry(at, what, amount, unit));
-    }
-
-    /** A time that it was done, so many days ago. */
-    private record Look(int daysAgo, @Nullable Found found) {}
-
-    /** Crusted nearly shut on day 71, as the history tells; about every four weeks otherwise. */
-    private static final List<Look> VENTURI = List.of(
-            new Look(340, Found.SOME),
-            new Look(312, Found.SOME),
-            new Look(285, Found.DIRTY),
-            new Look(266, Found.SOME),
-            new Look(240, Found.SOME),
-            new Look(215, Found.CLEAN),
-            new Look(181, Found.SOME),
-            new Look(152, Found.SOME),
-            new Look(125, Found.SOME),
-            new Look(71, Found.DIRTY),
-            new Look(45, Found.SOME),
-            new Look(19, Found.SOME));
-
-    /** Through a year. */
-    private void weekly(UUID keeper, UUID tank, ZoneId zone, Chore chore) {
-        List<Look> looks = IntStream.iterate(360, day -> day > 0, day -> day - 7)
-                .mapToObj(day -> new Look(day, null))
-                .toList();
-        looked(keeper, tank, zone, chore, "", looks);
-    }
-
-    private void looked(UUID keeper, UUID tank, ZoneId zone, Chore chore, String name, List<Look> looks) {
-        UUID task = upkeep.add(keeper, tank, new NewChore(chore, name, null, null));
-        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
-        for (Look look : looks) {
-            String at = today.minusDays(look.daysAgo()).atTime(11, 30).toString();
-            upkeep.done(keeper, tank, task, new NewTick(at, look.found(), ""));
-        }
     }
 
     /** The 400 g on room air that the history tells of, with the colours that Mira read. */
@@ -457,16 +246,16 @@ class DemoHome implements SmartInitializingSingleton {
         keep(keeper, tank, history);
         ClockedDoses atNight =
                 new ClockedDoses(6, DemoHistory.FIRST_DOSE.toString(), (double) DemoHistory.DOSES_OVER_H);
-        bottle(keeper, tank, "soda ash", Bottle.SODA_ASH, null, atNight, history.reservoir());
-        calciumByHand(keeper, tank, zone);
-        weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
-        looked(
+        care.bottle(keeper, tank, "soda ash", Bottle.SODA_ASH, null, atNight, history.reservoir());
+        care.calciumByHand(keeper, tank, zone);
+        care.weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
+        care.looked(
                 keeper,
                 tank,
                 zone,
                 Chore.RETURN_PUMP,
                 "",
-                List.of(new Look(311, Found.SOME), new Look(128, Found.CLEAN)));
+                List.of(new DemoCare.Look(311, Found.SOME), new DemoCare.Look(128, Found.CLEAN)));
     }
 
     private void heron(UUID keeper) {
@@ -495,16 +284,16 @@ class DemoHome implements SmartInitializingSingleton {
                 .id();
         TankHistory history = DemoHistory.heron(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
-        bottle(keeper, tank, "bicarbonate", Bottle.BICARBONATE, EMPTY_BOTTLE_G, null, history.reservoir());
-        waterChanges(keeper, tank, zone);
-        freshWater(keeper, tank, zone);
-        looked(
+        care.bottle(keeper, tank, "bicarbonate", Bottle.BICARBONATE, EMPTY_BOTTLE_G, null, history.reservoir());
+        care.waterChanges(keeper, tank, zone);
+        care.freshWater(keeper, tank, zone);
+        care.looked(
                 keeper,
                 tank,
                 zone,
                 Chore.QUARANTINE_GEAR,
                 "",
-                List.of(new Look(250, null), new Look(158, null), new Look(66, null)));
+                List.of(new DemoCare.Look(250, null), new DemoCare.Look(158, null), new DemoCare.Look(66, null)));
         kit.add(keeper, home, boatBattery());
     }
 
