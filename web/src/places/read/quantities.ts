@@ -91,7 +91,7 @@ export const IN_THE_AIR: readonly Measurable[] = [
     units: CO2_UNITS,
     methods: METER_OR_TOLD,
     feeds: 'ROOM_CO2',
-    hint: 'Beside the tank, an arm’s length from anybody’s breath.',
+    hint: 'Beside the tank, an arm’s length from anybody’s face.',
   },
   {
     key: 'intake',
