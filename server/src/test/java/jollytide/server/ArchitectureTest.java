@@ -1,5 +1,6 @@
 package jollytide.server;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -8,7 +9,9 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnClass;
 import org.springframework.data.repository.Repository;
+import org.springframework.stereotype.Component;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Dependencies point one way. */
@@ -78,6 +81,20 @@ class ArchitectureTest {
             .resideInAPackage("jollytide.server..")
             .should()
             .bePackagePrivate();
+
+    /** The demo's jar stands beside the application: without it, its beans are not looked at. */
+    @ArchTest
+    static final ArchRule IT_STARTS_WITHOUT_THE_DEMO = classes()
+            .that()
+            .resideInAPackage("jollytide.server..")
+            .and()
+            .areAnnotatedWith(Component.class)
+            .and(describe(
+                    "use the demo's jar",
+                    c -> c.getDirectDependenciesFromSelf().stream()
+                            .anyMatch(d -> d.getTargetClass().getPackageName().equals("jollytide.demo"))))
+            .should()
+            .beAnnotatedWith(ConditionalOnClass.class);
 
     @ArchTest
     static final ArchRule NOBODY_ASKS_THE_DEMO = noClasses()

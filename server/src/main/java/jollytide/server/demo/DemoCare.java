@@ -40,10 +40,12 @@ import jollytide.server.upkeep.UpkeepService;
 import jollytide.server.upkeep.UpkeepViews.NewChore;
 import jollytide.server.upkeep.UpkeepViews.NewTick;
 import org.jspecify.annotations.Nullable;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnClass;
 import org.springframework.stereotype.Component;
 
 /** How the demo's tanks are looked after: what is dosed, put in by hand, kept in the cupboard, and cleaned. */
 @Component
+@ConditionalOnClass(name = "jollytide.demo.DemoHistory")
 class DemoCare {
     private static final int CHANGED_SINCE_DAYS = 90;
 
