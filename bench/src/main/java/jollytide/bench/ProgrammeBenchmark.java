@@ -14,7 +14,6 @@ import jollytide.core.programme.Conflict;
 import jollytide.core.programme.Conflicts;
 import jollytide.core.programme.Edge;
 import jollytide.core.programme.Known;
-import jollytide.core.programme.Lamps;
 import jollytide.core.programme.Lane;
 import jollytide.core.programme.LaneKind;
 import jollytide.core.programme.LaneState;
@@ -22,6 +21,7 @@ import jollytide.core.programme.Programme;
 import jollytide.core.programme.Rule;
 import jollytide.core.programme.Verdict;
 import jollytide.core.programme.Window;
+import jollytide.core.reef.LightClock;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -70,7 +70,7 @@ public class ProgrammeBenchmark {
             LaneState state = LaneState.wave(Duration.ofMinutes(5), Duration.ofSeconds(30 + random.nextInt(30)));
             rules.add(i % 2 == 0 ? new Rule.Usual(lane, window, state) : new Rule.Special(lane, window, state));
         }
-        Lamps lamps = new Lamps(LocalTime.of(10, 0), LocalTime.of(21, 0), true);
+        LightClock lamps = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 0);
         return new Programme(ZONE, lamps, lanes, windows, rules);
     }
 

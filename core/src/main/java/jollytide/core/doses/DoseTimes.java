@@ -2,6 +2,7 @@ package jollytide.core.doses;
 
 import static jollytide.core.units.Quantities.within;
 
+import java.time.Duration;
 import java.time.LocalTime;
 import java.util.Arrays;
 import java.util.stream.IntStream;
@@ -15,12 +16,15 @@ import org.jspecify.annotations.Nullable;
  * @param overH the hours that they are spread over: 24 for all day, the hours of darkness for the night alone
  */
 public record DoseTimes(int perDay, LocalTime first, double overH) {
+    /** Doses are spread over at least so long. */
+    public static final Duration LEAST_OVER = Duration.ofMinutes(15);
+
     private static final int DAY_MIN = 1440;
     private static final int HOUR_MIN = 60;
 
     public DoseTimes {
         within("dosesPerDay", perDay, 1, 288, "a day");
-        within("overH", overH, 0.25, 24, "h");
+        within("overH", overH, LEAST_OVER.toMinutes() / 60.0, 24, "h");
     }
 
     /** Minutes after midnight, in the order of the doses. */

@@ -48,7 +48,7 @@ public record LineRules(
     /** Once mixed. Common practice. */
     private static final double MOST_SINGLE_PH = 0.1;
     /** Between alkalinity and calcium. Common practice. */
-    private static final int LEAST_APART_MIN = 15;
+    public static final int LEAST_APART_MIN = 15;
 
     /**
      * What is planned of a line.

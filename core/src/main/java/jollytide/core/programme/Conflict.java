@@ -31,6 +31,8 @@ public record Conflict(
         SKIMMER_OFF_WITH_MEDIA,
         HOLD_TOO_LONG,
         ALKALINITY_BESIDE_CALCIUM,
+        /** Doses whose time comes while their line may not dose: they are not made up. */
+        DOSES_LEFT_OUT,
         LAMPS_DO_NOT_FOLLOW,
         GATE_WITHOUT_FALLBACK,
         STILL_WATER,

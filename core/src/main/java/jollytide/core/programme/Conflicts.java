@@ -3,10 +3,16 @@ package jollytide.core.programme;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import jollytide.core.doses.DoseTimes;
+import jollytide.core.doses.LineRules;
 import jollytide.core.doses.Solution.Solute;
 import jollytide.core.programme.Conflict.Kind;
 import jollytide.core.programme.Conflict.WayOut;
@@ -17,6 +23,7 @@ import jollytide.core.programme.Rule.Gate;
 import jollytide.core.programme.Rule.Special;
 import jollytide.core.programme.Verdict.Claim;
 import jollytide.core.programme.Window.Span;
+import jollytide.core.reef.LightClock;
 
 /** Finds what harms in a day's programme, or cannot be meant, before it happens. All limits are common practice. */
 public final class Conflicts {
@@ -29,7 +36,7 @@ public final class Conflicts {
     /** A pause for feeding that lasts longer was forgotten. */
     private static final Duration MOST_HOLD = Duration.ofMinutes(30);
 
-    private static final Duration APART = Duration.ofMinutes(15);
+    private static final Duration APART = Duration.ofMinutes(LineRules.LEAST_APART_MIN);
     private static final int LEAST_SURGES = 2;
     private static final List<FollowUp.Step> SURGES = List.of(
             new FollowUp.Step(Duration.ZERO, Duration.ofMinutes(1), LaneState.ON),
@@ -51,6 +58,7 @@ public final class Conflicts {
         Conflicts c = new Conflicts(p, day, known);
         c.disagree();
         c.doses();
+        c.leftOut();
         c.air();
         c.bubbles();
         c.still();
@@ -101,7 +109,7 @@ public final class Conflicts {
         for (Lane doser : of(LaneKind.DOSER)) {
             found.addAll(day.wherever(i -> {
                 boolean stands = !returns.isEmpty() && returns.stream().noneMatch(r -> day.runs(r, i));
-                if (!stands || !day.runs(doser, i)) {
+                if (!stands || day.dosed(doser, i).isEmpty()) {
                     return null;
                 }
                 return new Here(
@@ -135,47 +143,104 @@ public final class Conflicts {
     }
 
     private void beside() {
-        List<Lane> basic = of(LaneKind.DOSER).stream()
-                .filter(lane ->
-                        lane.doses() != null && lane.doses().source() != null && lane.doses() != Solute.LIMEWATER)
-                .toList();
-        List<Lane> calcium = of(LaneKind.DOSER).stream()
-                .filter(lane -> lane.doses() != null && lane.doses().calciumMgPerMol() > 0)
-                .toList();
-        for (Lane a : basic) {
-            for (Lane b : calcium) {
-                for (int i = 0; i < day.pieces().size(); i++) {
-                    if (day.runs(a, i) && meets(b, day.pieces().get(i))) {
-                        Rule doses = day.verdict(a, i).winner().rule();
-                        found.add(day.conflict(
-                                new Here(
-                                        Kind.ALKALINITY_BESIDE_CALCIUM,
-                                        List.of(a, b),
-                                        text(
-                                                "%s and %s less than %d minutes apart: calcium carbonate falls out where they meet.",
-                                                a.name(), b.name(), APART.toMinutes()),
-                                        () -> doses == null
-                                                ? List.of()
-                                                : List.of(new WayOut(text("%s not then", a.name()), p.without(doses)))),
-                                i,
-                                i));
-                        break;
-                    }
+        List<Lane> dosers =
+                of(LaneKind.DOSER).stream().filter(lane -> lane.doses() != null).toList();
+        for (Lane a : dosers) {
+            for (Lane b : dosers) {
+                if (solute(a).source() != null
+                        && solute(a) != Solute.LIMEWATER
+                        && solute(b).calciumMgPerMol() > 0) {
+                    firstMeeting(a, b);
+                }
+            }
+        }
+    }
+
+    private static Solute solute(Lane doser) {
+        return Objects.requireNonNull(doser.doses()).solute();
+    }
+
+    private void firstMeeting(Lane a, Lane b) {
+        for (int i = 0; i < day.pieces().size(); i++) {
+            for (Span dosed : day.dosed(a, i)) {
+                if (meets(b, dosed)) {
+                    Rule doses = day.verdict(a, i).winner().rule();
+                    found.add(new Conflict(
+                            Kind.ALKALINITY_BESIDE_CALCIUM,
+                            dosed.from(),
+                            dosed.until(),
+                            List.of(a.id(), b.id()),
+                            text(
+                                    "%s and %s less than %d minutes apart: calcium carbonate falls out where they meet.",
+                                    a.name(), b.name(), APART.toMinutes()),
+                            doses == null
+                                    ? List.of()
+                                    : List.of(new WayOut(text("%s not then", a.name()), p.without(doses)))));
+                    return;
                 }
             }
         }
     }
 
     private boolean meets(Lane lane, Span with) {
+        Span near = new Span(with.from().minus(APART), with.until().plus(APART));
         for (int i = 0; i < day.pieces().size(); i++) {
-            Span piece = day.pieces().get(i);
-            if (day.runs(lane, i)
-                    && piece.from().isBefore(with.until().plus(APART))
-                    && piece.until().isAfter(with.from().minus(APART))) {
+            if (day.dosed(lane, i).stream()
+                    .anyMatch(d -> d.from().isBefore(near.until()) && d.until().isAfter(near.from()))) {
                 return true;
             }
         }
         return false;
+    }
+
+    private void leftOut() {
+        for (Lane doser : of(LaneKind.DOSER)) {
+            List<Instant> times = day.times(doser);
+            long made = IntStream.range(0, day.pieces().size())
+                    .mapToLong(i -> day.dosed(doser, i).size())
+                    .sum();
+            if (!times.isEmpty() && made < times.size()) {
+                always(
+                        Kind.DOSES_LEFT_OUT,
+                        List.of(doser),
+                        text(
+                                "%d of the %d doses of %s fall where it may not dose: they are not made up.",
+                                times.size() - made, times.size(), doser.name()),
+                        spread(doser, times.size()));
+            }
+        }
+    }
+
+    /** Its doses over the longest time in which it may dose, round the clock. */
+    private List<WayOut> spread(Lane doser, int doses) {
+        int pieces = day.pieces().size();
+        Span longest = null;
+        Instant since = null;
+        for (int i = 0; i < 2 * pieces; i++) {
+            Duration turn = Duration.ofDays(i / pieces);
+            if (!day.runs(doser, i % pieces)) {
+                since = null;
+                continue;
+            }
+            Span piece = day.pieces().get(i % pieces);
+            since = since == null ? piece.from().plus(turn) : since;
+            Span run = new Span(since, piece.until().plus(turn));
+            if (longest == null || length(run).compareTo(length(longest)) > 0) {
+                longest = run;
+            }
+        }
+        if (longest == null || length(longest).compareTo(DoseTimes.LEAST_OVER) < 0) {
+            return List.of();
+        }
+        LocalTime first = longest.from().atZone(p.zone()).toLocalTime().truncatedTo(ChronoUnit.MINUTES);
+        double overH = Math.min(24, Math.floor(length(longest).toMinutes() / 6.0) / 10);
+        return List.of(new WayOut(
+                text("%d doses over %.1f hours from %s on", doses, overH, first),
+                p.with(doser.at(new DoseTimes(doses, first, overH)))));
+    }
+
+    private static Duration length(Span span) {
+        return Duration.between(span.from(), span.until());
     }
 
     private void air() {
@@ -387,14 +452,21 @@ public final class Conflicts {
                 .anyMatch(w -> w.from() instanceof Edge.AtClock || w.until() instanceof Edge.AtClock);
         boolean changes = !p.zone().getRules().isFixedOffset()
                 && !p.zone().getRules().getTransitionRules().isEmpty();
-        if (!p.lamps().followClock() && byTheClock && changes && !p.rules().isEmpty()) {
+        if (!p.lamps().followsClockChanges()
+                && byTheClock
+                && changes
+                && !p.rules().isEmpty()) {
             always(
                     Kind.LAMPS_DO_NOT_FOLLOW,
                     of(LaneKind.LAMPS),
                     "The lamps' timers stay when the clocks change, the windows do not: an hour between them.",
                     List.of(new WayOut(
                             "the lamps follow",
-                            p.with(new Lamps(p.lamps().on(), p.lamps().off(), true)))));
+                            p.with(new LightClock(
+                                    p.lamps().on(),
+                                    p.lamps().off(),
+                                    true,
+                                    p.lamps().rampMinutes())))));
         }
     }
 
@@ -426,15 +498,8 @@ public final class Conflicts {
                     aerating,
                     "At rest nothing brings air: a device that loses its server would leave the animals without.",
                     aerating.stream()
-                            .map(lane -> new WayOut(
-                                    text("%s on at rest", lane.name()),
-                                    p.with(new Lane(
-                                            lane.id(),
-                                            lane.kind(),
-                                            lane.name(),
-                                            LaneState.ON,
-                                            lane.afterPower(),
-                                            lane.doses()))))
+                            .map(lane ->
+                                    new WayOut(text("%s on at rest", lane.name()), p.with(lane.atRest(LaneState.ON))))
                             .toList());
         }
         if (!aerating.isEmpty()
@@ -446,30 +511,16 @@ public final class Conflicts {
                     aerating.stream()
                             .map(lane -> new WayOut(
                                     text("%s on once the mains are back", lane.name()),
-                                    p.with(new Lane(
-                                            lane.id(),
-                                            lane.kind(),
-                                            lane.name(),
-                                            lane.rest(),
-                                            LaneState.ON,
-                                            lane.doses()))))
+                                    p.with(lane.afterPower(LaneState.ON))))
                             .toList());
         }
         for (Lane lane : p.lanes()) {
             LaneState safe = lane.kind() == LaneKind.DOSER ? LaneState.OFF : LaneState.FRESH;
             if (!lane.kind().safe(lane.rest())) {
-                unsafe(
-                        Kind.REST_UNSAFE,
-                        lane,
-                        "at rest",
-                        new Lane(lane.id(), lane.kind(), lane.name(), safe, lane.afterPower(), lane.doses()));
+                unsafe(Kind.REST_UNSAFE, lane, "at rest", lane.atRest(safe));
             }
             if (!lane.kind().safe(lane.afterPower())) {
-                unsafe(
-                        Kind.AFTER_POWER_UNSAFE,
-                        lane,
-                        "once the mains are back",
-                        new Lane(lane.id(), lane.kind(), lane.name(), lane.rest(), safe, lane.doses()));
+                unsafe(Kind.AFTER_POWER_UNSAFE, lane, "once the mains are back", lane.afterPower(safe));
             }
         }
     }

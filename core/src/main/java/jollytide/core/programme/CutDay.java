@@ -3,6 +3,8 @@ package jollytide.core.programme;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -11,6 +13,9 @@ import java.util.Objects;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import jollytide.core.doses.DoseTimes;
 import jollytide.core.programme.Conflict.Kind;
 import jollytide.core.programme.Conflict.WayOut;
 import jollytide.core.programme.LaneState.Does;
@@ -21,10 +26,14 @@ import org.jspecify.annotations.Nullable;
 /** A day of a programme, cut wherever anything may change, with what each lane does in each piece. */
 final class CutDay {
     private final Programme.Running running;
+    private final LocalDate day;
+    private final ZoneId zone;
     private final List<Span> pieces;
     private final Map<String, List<Verdict>> verdicts = new HashMap<>();
 
     CutDay(Programme p, LocalDate day, Known known) {
+        this.day = day;
+        zone = p.zone();
         running = p.over(day, day);
         pieces = cut(p, running, day, known);
         for (Lane lane : p.lanes()) {
@@ -56,6 +65,12 @@ final class CutDay {
                 }
             }
         }
+        known.cuts().forEach(cut -> {
+            cuts.add(cut.from());
+            Stream.of(cut.until(), cut.fromDoses().earliest(), cut.released())
+                    .filter(Objects::nonNull)
+                    .forEach(cuts::add);
+        });
         known.holds().forEach(hold -> {
             cuts.add(hold.from());
             cuts.add(hold.until());
@@ -85,6 +100,31 @@ final class CutDay {
     boolean runs(Lane lane, int piece) {
         LaneState state = verdict(lane, piece).state();
         return state.does() == Does.WAVE || state.runs(Duration.ZERO);
+    }
+
+    /** Times of a doser's doses on this day, whether it may dose then or not; empty for one that doses while it is on. */
+    List<Instant> times(Lane doser) {
+        DoseTimes times = doser.doses() == null ? null : doser.doses().times();
+        return times == null
+                ? List.of()
+                : IntStream.of(times.minutes())
+                        .sorted()
+                        .mapToObj(m -> Edge.byTheClock(day.atTime(LocalTime.MIN.plusMinutes(m)), zone))
+                        .toList();
+    }
+
+    /** In which a doser puts something into the water, in a piece: each of its doses, or all the while. */
+    List<Span> dosed(Lane doser, int piece) {
+        Span all = pieces.get(piece);
+        if (!runs(doser, piece)) {
+            return List.of();
+        }
+        return doser.doses() == null || doser.doses().times() == null
+                ? List.of(all)
+                : times(doser).stream()
+                        .filter(all::holds)
+                        .map(t -> new Span(t, t))
+                        .toList();
     }
 
     /** What is so in a piece; its ways out are worked out once for all pieces that it goes over. */

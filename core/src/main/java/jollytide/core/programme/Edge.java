@@ -7,16 +7,17 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.zone.ZoneOffsetTransition;
+import jollytide.core.reef.LightClock;
 
 /** Where a window begins or ends. */
 public sealed interface Edge {
     /** On that day. */
-    Instant on(LocalDate day, Lamps lamps, ZoneId zone);
+    Instant on(LocalDate day, LightClock lamps, ZoneId zone);
 
     /** By the home's clock. */
     record AtClock(LocalTime time) implements Edge {
         @Override
-        public Instant on(LocalDate day, Lamps lamps, ZoneId zone) {
+        public Instant on(LocalDate day, LightClock lamps, ZoneId zone) {
             return byTheClock(day.atTime(time), zone);
         }
     }
@@ -30,15 +31,15 @@ public sealed interface Edge {
     /** @param minutes after the lamps go on or off; below 0 before */
     record FromLight(Light light, int minutes) implements Edge {
         @Override
-        public Instant on(LocalDate day, Lamps lamps, ZoneId zone) {
+        public Instant on(LocalDate day, LightClock lamps, ZoneId zone) {
             LocalDateTime at = day.atTime(light == Light.ON ? lamps.on() : lamps.off());
-            Instant switched = lamps.followClock() ? byTheClock(at, zone) : byStandardTime(at, zone);
+            Instant switched = lamps.followsClockChanges() ? byTheClock(at, zone) : byStandardTime(at, zone);
             return switched.plusSeconds(60L * minutes);
         }
     }
 
     /** A time that is skipped is when it is skipped; one that comes twice is the first of both. */
-    private static Instant byTheClock(LocalDateTime at, ZoneId zone) {
+    static Instant byTheClock(LocalDateTime at, ZoneId zone) {
         ZoneOffsetTransition transition = zone.getRules().getTransition(at);
         return transition != null && transition.isGap()
                 ? transition.getInstant()

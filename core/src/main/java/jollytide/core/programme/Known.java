@@ -20,8 +20,17 @@ public record Known(Map<Quantity, List<Reading>> readings, List<Hold> holds, Lis
     /** A lane held by hand, to an end that is known. */
     public record Hold(String lane, LaneState state, Instant from, Instant until) {}
 
-    /** @param until null while it lasts */
-    public record Cut(Instant from, @Nullable Instant until) {}
+    /**
+     * @param until null while it lasts
+     * @param released when somebody saw that the return runs and let doses go on; null while nobody has
+     */
+    public record Cut(
+            Instant from, @Nullable Instant until, @Nullable Instant released) {
+        /** In which nothing is dosed. */
+        jollytide.core.doses.Hold fromDoses() {
+            return new jollytide.core.doses.Hold(from, until, released);
+        }
+    }
 
     public Known {
         readings = Map.copyOf(readings);

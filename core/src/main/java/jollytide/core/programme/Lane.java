@@ -1,6 +1,7 @@
 package jollytide.core.programme;
 
-import jollytide.core.doses.Solution;
+import jollytide.core.doses.DoseTimes;
+import jollytide.core.doses.Solution.Solute;
 import jollytide.core.units.InputException;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +13,19 @@ import org.jspecify.annotations.Nullable;
  * @param doses what a doser brings; null for every other lane, and where it is not said
  */
 public record Lane(
-        String id, LaneKind kind, String name, LaneState rest, LaneState afterPower, Solution.@Nullable Solute doses) {
+        String id,
+        LaneKind kind,
+        String name,
+        LaneState rest,
+        LaneState afterPower,
+        @Nullable Doses doses) {
+    /**
+     * What a doser brings. On says that it may dose; what it then doses is not said by the programme.
+     *
+     * @param times of its doses; null for one that doses all the while that it is on
+     */
+    public record Doses(Solute solute, @Nullable DoseTimes times) {}
+
     public Lane(String id, LaneKind kind, String name, LaneState rest, LaneState afterPower) {
         this(id, kind, name, rest, afterPower, null);
     }
@@ -21,5 +34,17 @@ public record Lane(
         if (!rest.fits(kind) || !afterPower.fits(kind)) {
             throw new InputException("rest", 0, "what such a lane can do", "“" + name + "” cannot do that.");
         }
+    }
+
+    Lane atRest(LaneState other) {
+        return new Lane(id, kind, name, other, afterPower, doses);
+    }
+
+    Lane afterPower(LaneState other) {
+        return new Lane(id, kind, name, rest, other, doses);
+    }
+
+    Lane at(DoseTimes times) {
+        return doses == null ? this : new Lane(id, kind, name, rest, afterPower, new Doses(doses.solute(), times));
     }
 }

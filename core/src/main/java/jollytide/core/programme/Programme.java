@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import jollytide.core.doses.Hold;
 import jollytide.core.programme.Rule.CutOut;
 import jollytide.core.programme.Rule.FollowUp;
 import jollytide.core.programme.Rule.Gate;
@@ -23,6 +24,7 @@ import jollytide.core.programme.Rule.Strength;
 import jollytide.core.programme.Rule.Usual;
 import jollytide.core.programme.Verdict.Claim;
 import jollytide.core.programme.Window.Span;
+import jollytide.core.reef.LightClock;
 import jollytide.core.units.InputException;
 import org.jspecify.annotations.Nullable;
 
@@ -32,9 +34,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rules of one lane and one strength the first in this list wins
  */
-public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window> windows, List<Rule> rules) {
-    /** Once the mains are back lanes do this long what they do after power: as long as a return must run before doses. */
-    public static final Duration AFTER_POWER = Duration.ofMinutes(30);
+public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Window> windows, List<Rule> rules) {
+    /** Once the mains are back lanes do this long what they do after power. */
+    public static final Duration AFTER_POWER = Hold.RUNS_AGAIN;
 
     private static final int MOST_LANES = 100;
     private static final int MOST_WINDOWS = 200;
@@ -150,7 +152,7 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
                 rules);
     }
 
-    public Programme with(Lamps other) {
+    public Programme with(LightClock other) {
         return new Programme(zone, other, lanes, windows, rules);
     }
 
@@ -216,9 +218,13 @@ public record Programme(ZoneId zone, Lamps lamps, List<Lane> lanes, List<Window>
         private static void power(Lane lane, Instant t, Known known, List<Claim> claims) {
             for (Known.Cut cut : known.cuts()) {
                 Instant until = cut.until();
-                if (!t.isBefore(cut.from()) && (until == null || t.isBefore(until))) {
+                boolean away = !t.isBefore(cut.from()) && (until == null || t.isBefore(until));
+                if (away) {
                     LaneState still = lane.kind() == LaneKind.AIR_PATH ? lane.afterPower() : LaneState.OFF;
                     claims.add(new Claim(Strength.POWER, "the mains are away", still, cut.from()));
+                } else if (lane.kind() == LaneKind.DOSER && cut.fromDoses().lasts(t)) {
+                    claims.add(new Claim(
+                            Strength.POWER, "until somebody saw that the return runs", LaneState.OFF, cut.from()));
                 } else if (until != null && new Span(until, until.plus(AFTER_POWER)).holds(t)) {
                     claims.add(new Claim(Strength.POWER, "the mains are back", lane.afterPower(), until));
                 }

@@ -6,6 +6,8 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.stream.Stream;
 import jollytide.core.programme.Edge.AtClock;
+import jollytide.core.programme.Edge.FromLight;
+import jollytide.core.reef.LightClock;
 import jollytide.core.units.InputException;
 
 /**
@@ -37,18 +39,22 @@ public record Window(String id, String name, Edge from, Edge until, boolean allD
     }
 
     /** Those that begin from the one day to the other, both included. */
-    List<Span> spans(LocalDate first, LocalDate last, Lamps lamps, ZoneId zone) {
+    List<Span> spans(LocalDate first, LocalDate last, LightClock lamps, ZoneId zone) {
         return first.datesUntil(last.plusDays(1))
                 .filter(days::hold)
                 .flatMap(day -> span(day, lamps, zone))
                 .toList();
     }
 
-    private Stream<Span> span(LocalDate day, Lamps lamps, ZoneId zone) {
+    private Stream<Span> span(LocalDate day, LightClock lamps, ZoneId zone) {
         if (allDay) {
             return Stream.of(new Span(
                     day.atStartOfDay(zone).toInstant(),
                     day.plusDays(1).atStartOfDay(zone).toInstant()));
+        }
+        if (!lamps.switches() && (from instanceof FromLight || until instanceof FromLight)) {
+            // Lamps that never go on or off give no moment to count from.
+            return Stream.empty();
         }
         Instant begins = from.on(day, lamps, zone);
         Instant ends = until.on(day, lamps, zone);

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.Supplier;
+import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.Solution.Solute;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.programme.Conflict.Kind;
@@ -19,15 +20,16 @@ import jollytide.core.programme.Rule.FollowUp;
 import jollytide.core.programme.Rule.Gate;
 import jollytide.core.programme.Rule.Special;
 import jollytide.core.programme.Rule.Usual;
+import jollytide.core.reef.LightClock;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** Each of the fifteen is found where it is, mended by its ways out, and none is found where none is. */
+/** Each of them is found where it is, mended by its ways out, and none is found where none is. */
 class ConflictsTest {
     private static final ZoneId PARIS = ZoneId.of("Europe/Paris");
     private static final LocalDate DAY = LocalDate.of(2026, 11, 12);
-    private static final Lamps LAMPS = new Lamps(LocalTime.of(10, 0), LocalTime.of(21, 0), true);
+    private static final LightClock LAMPS = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 0);
     private static final LaneState WAVE = LaneState.wave(Duration.ofMinutes(5), Duration.ofSeconds(30));
     private static final Limit LOW_PH =
             new Limit(Quantity.PH, false, 8.2, 0.05, Duration.ZERO, Duration.ZERO, Duration.ofMinutes(30));
@@ -37,10 +39,15 @@ class ConflictsTest {
     private static final Lane SKIMMER = new Lane("skimmer", LaneKind.SKIMMER, "skimmer", LaneState.ON, LaneState.ON);
     private static final Lane STONE = new Lane("stone", LaneKind.AIR_PUMP, "stone", LaneState.OFF, LaneState.OFF);
     private static final Lane PATH = new Lane("path", LaneKind.AIR_PATH, "air", LaneState.FRESH, LaneState.FRESH);
-    private static final Lane SODA =
-            new Lane("soda", LaneKind.DOSER, "soda", LaneState.OFF, LaneState.OFF, Solute.SODA_ASH);
-    private static final Lane CALCIUM =
-            new Lane("calcium", LaneKind.DOSER, "calcium", LaneState.OFF, LaneState.OFF, Solute.CALCIUM_CHLORIDE);
+    private static final Lane SODA = new Lane(
+            "soda", LaneKind.DOSER, "soda", LaneState.OFF, LaneState.OFF, new Lane.Doses(Solute.SODA_ASH, null));
+    private static final Lane CALCIUM = new Lane(
+            "calcium",
+            LaneKind.DOSER,
+            "calcium",
+            LaneState.OFF,
+            LaneState.OFF,
+            new Lane.Doses(Solute.CALCIUM_CHLORIDE, null));
     private static final List<Lane> LANES = List.of(RETURN, FLOW, SKIMMER, STONE, PATH, SODA, CALCIUM);
 
     private static final List<Window> WINDOWS = List.of(
@@ -69,6 +76,10 @@ class ConflictsTest {
     private static Programme instead(Lane lane) {
         return programme(
                 LANES.stream().map(l -> l.id().equals(lane.id()) ? lane : l).toList());
+    }
+
+    private static Lane dosed(Lane lane, int perDay, String first, double overH) {
+        return lane.at(new DoseTimes(perDay, LocalTime.parse(first), overH));
     }
 
     private static FollowUp surges(String lane) {
@@ -117,9 +128,12 @@ class ConflictsTest {
                     () -> rules(
                             new Special("soda", "soda", LaneState.ON), new Special("calcium", "soon", LaneState.ON))),
             Map.entry(
+                    Kind.DOSES_LEFT_OUT,
+                    () -> instead(dosed(SODA, 24, "00:00", 24)).and(new Special("soda", "night", LaneState.ON))),
+            Map.entry(
                     Kind.LAMPS_DO_NOT_FOLLOW,
                     () -> rules(new Special("flow", "night", LaneState.share(0.3)))
-                            .with(new Lamps(LAMPS.on(), LAMPS.off(), false))),
+                            .with(new LightClock(LAMPS.on(), LAMPS.off(), false, 0))),
             Map.entry(Kind.GATE_WITHOUT_FALLBACK, () -> rules(new Gate("path", null, LOW_PH, LaneState.media(), null))),
             Map.entry(
                     Kind.STILL_WATER,
@@ -196,11 +210,38 @@ class ConflictsTest {
 
     @Test
     void limewaterBringsItsOwnCalcium() {
-        Lane lime = new Lane("soda", LaneKind.DOSER, "lime", LaneState.OFF, LaneState.OFF, Solute.LIMEWATER);
+        Lane lime = new Lane(
+                "soda", LaneKind.DOSER, "lime", LaneState.OFF, LaneState.OFF, new Lane.Doses(Solute.LIMEWATER, null));
         Programme p = instead(lime)
                 .and(new Special("soda", "soda", LaneState.ON))
                 .and(new Special("calcium", "soon", LaneState.ON));
         assertThat(of(p)).isEmpty();
+    }
+
+    /** From lamps-off at 21 to lamps-on at 10 are thirteen hours, over midnight: 24 doses by the hour leave eleven out. */
+    @Test
+    void dosesAreSpreadOverTheTimeThatTheyMayHave() {
+        Conflict found = of(CASES.get(Kind.DOSES_LEFT_OUT).get()).get(0);
+        assertThat(found.because()).startsWith("11 of the 24 doses of soda");
+        Lane spread = found.waysOut().get(0).mended().lanes().stream()
+                .filter(l -> l.id().equals("soda"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(spread).isEqualTo(dosed(SODA, 24, "21:00", 13));
+    }
+
+    /** At 22:00 soda and at 22:14 calcium; at 22:15 they are far enough apart. */
+    @Test
+    void singleDosesMeetWithinAQuarterOfAnHour() {
+        for (String calcium : List.of("22:14", "22:15", "21:46", "21:45")) {
+            Programme p = instead(dosed(SODA, 1, "22:00", 1))
+                    .with(dosed(CALCIUM, 1, calcium, 1))
+                    .and(new Usual("soda", "night", LaneState.ON))
+                    .and(new Usual("calcium", "night", LaneState.ON));
+            assertThat(of(p).stream().anyMatch(c -> c.kind() == Kind.ALKALINITY_BESIDE_CALCIUM))
+                    .as(calcium)
+                    .isEqualTo(calcium.endsWith("4") || calcium.endsWith("6"));
+        }
     }
 
     /** 200 programmes as keepers have them: whatever their hours, nothing is found. */

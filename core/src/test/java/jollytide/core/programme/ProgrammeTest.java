@@ -29,14 +29,16 @@ import jollytide.core.programme.Rule.Gate;
 import jollytide.core.programme.Rule.Special;
 import jollytide.core.programme.Rule.Strength;
 import jollytide.core.programme.Rule.Usual;
+import jollytide.core.reef.LightClock;
 import jollytide.core.units.InputException;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
 /** What every lane does at a moment, worked out by hand. */
 class ProgrammeTest {
     private static final ZoneId PARIS = ZoneId.of("Europe/Paris");
     private static final LocalDate DAY = LocalDate.of(2026, 11, 12);
-    private static final Lamps LAMPS = new Lamps(LocalTime.of(10, 0), LocalTime.of(21, 0), true);
+    private static final LightClock LAMPS = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 0);
     private static final Duration MINUTE = Duration.ofMinutes(1);
 
     private static final Lane RIGHT = lane("right", LaneKind.FLOW_PUMP, LaneState.ON);
@@ -219,12 +221,22 @@ class ProgrammeTest {
         Window before = Window.daily("dawn", "dawn", new FromLight(Light.ON, -30), new FromLight(Light.ON, 0));
         List<Rule> rules = List.of(new Special("stone", "dawn", LaneState.ON));
         Programme follows = new Programme(PARIS, LAMPS, List.of(STONE), List.of(before), rules);
-        Programme does =
-                new Programme(PARIS, new Lamps(LAMPS.on(), LAMPS.off(), false), List.of(STONE), List.of(before), rules);
+        Programme does = new Programme(
+                PARIS, new LightClock(LAMPS.on(), LAMPS.off(), false, 0), List.of(STONE), List.of(before), rules);
         assertThat(atLocal(follows, "stone", "2026-07-01T09:45:00").runs()).isTrue();
         assertThat(atLocal(does, "stone", "2026-07-01T09:45:00").runs()).isFalse();
         assertThat(atLocal(does, "stone", "2026-07-01T10:45:00").runs()).isTrue();
         assertThat(atLocal(does, "stone", "2026-12-01T09:45:00").runs()).isTrue();
+    }
+
+    /** A tank that is never lit has no lights-on to count from. */
+    @Test
+    void withoutLampsNothingFollowsThem() {
+        Window dawn = Window.daily("dawn", "dawn", new FromLight(Light.ON, -30), new FromLight(Light.ON, 0));
+        LightClock never = new LightClock(LocalTime.NOON, LocalTime.NOON, true, 0);
+        Programme p = new Programme(
+                PARIS, never, List.of(STONE), List.of(dawn), List.of(new Special("stone", "dawn", LaneState.ON)));
+        assertThat(minutesOn(p, DAY)).isZero();
     }
 
     @Test
@@ -301,6 +313,13 @@ class ProgrammeTest {
         assertThat(p.at("doser", today("12:30:00"), held).winner().strength()).isEqualTo(Strength.HOLD);
     }
 
+    private static Known cut(String until, @Nullable String released) {
+        return new Known(
+                Map.of(),
+                List.of(),
+                List.of(new Known.Cut(today("03:00:00"), today(until), released == null ? null : today(released))));
+    }
+
     @Test
     void powerThatFailsAndReturns() {
         Lane returns = new Lane("return", LaneKind.RETURN_PUMP, "return", LaneState.ON, LaneState.ON);
@@ -310,13 +329,22 @@ class ProgrammeTest {
                 List.of(returns, DOSER),
                 List.of(USUAL_DAY),
                 List.of(new Usual("doser", "day", LaneState.ON)));
-        Known cut = new Known(Map.of(), List.of(), List.of(new Known.Cut(today("03:00:00"), today("04:10:00"))));
+        Known cut = cut("04:10:00", null);
         assertThat(p.at("return", today("03:30:00"), cut).runs()).isFalse();
         assertThat(p.at("doser", today("03:30:00"), cut).runs()).isFalse();
         assertThat(p.at("return", today("04:10:00"), cut).runs()).isTrue();
         assertThat(p.at("doser", today("04:39:59"), cut).runs()).isFalse();
-        assertThat(p.at("doser", today("04:40:00"), cut).runs()).isTrue();
-        Known lasts = new Known(Map.of(), List.of(), List.of(new Known.Cut(today("03:00:00"), null)));
+        Verdict waits = p.at("doser", today("23:00:00"), cut);
+        assertThat(waits.runs()).as("nobody saw that the return runs").isFalse();
+        assertThat(waits.winner().by()).isEqualTo("until somebody saw that the return runs");
+        assertThat(p.at("doser", today("06:29:59"), cut("04:10:00", "06:30:00")).runs())
+                .isFalse();
+        assertThat(p.at("doser", today("06:30:00"), cut("04:10:00", "06:30:00")).runs())
+                .isTrue();
+        assertThat(p.at("doser", today("04:39:59"), cut("04:10:00", "04:11:00")).runs())
+                .as("half an hour at least, whoever has looked")
+                .isFalse();
+        Known lasts = new Known(Map.of(), List.of(), List.of(new Known.Cut(today("03:00:00"), null, null)));
         assertThat(p.at("return", today("23:00:00"), lasts).winner().strength()).isEqualTo(Strength.POWER);
     }
 
