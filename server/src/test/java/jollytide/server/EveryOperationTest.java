@@ -50,6 +50,8 @@ class EveryOperationTest extends ServerTest {
     private static final String SUPPLY_ENTRY = "{" + AT + ",\"what\":\"BOUGHT\",\"amount\":900,\"unit\":\"G\"}";
     private static final String SODA = "{\"what\":\"SODA_ASH\",\"grams\":5,\"assay\":1}";
 
+    private static final String PROGRAMME = "{\"lanes\":[],\"windows\":[],\"rules\":[]}";
+
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("POST /homes/{homeId}/helpers", "{\"name\":\"Jonas\"}"),
             Map.entry("POST /homes/{homeId}/kit", KIT),
@@ -110,6 +112,8 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/probe/air", "{\"shownPh\":8.2,\"glassC\":22}"),
             Map.entry("POST /tanks/{tankId}/probe/calibrations", CALIBRATION),
             Map.entry("POST /tanks/{tankId}/probe/look", CALIBRATION),
+            Map.entry("PUT /tanks/{tankId}/programme", "{\"version\":null,\"programme\":" + PROGRAMME + "}"),
+            Map.entry("POST /tanks/{tankId}/programme/day", "{\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/readings", READING),
             Map.entry("PUT /tanks/{tankId}/suspects/checks/{check}", "{\"answer\":0}"),
             Map.entry("PUT /tanks/{tankId}/readings/{id}", READING));

@@ -1,5 +1,7 @@
 package jollytide.core.programme;
 
+import static jollytide.core.units.Quantities.within;
+
 import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -40,7 +42,12 @@ public sealed interface Rule {
         /**
          * @param after the window's end
          */
-        public record Step(Duration after, Duration lasts, LaneState state) {}
+        public record Step(Duration after, Duration lasts, LaneState state) {
+            public Step {
+                within("after", (double) after.toSeconds(), 0, 86_400, "s");
+                within("lasts", (double) lasts.toSeconds(), 1, 86_400, "s");
+            }
+        }
 
         public FollowUp {
             steps = List.copyOf(steps);

@@ -258,6 +258,22 @@ public class DoseService {
         holds.release(tanks.tank(keeperId, tankId));
     }
 
+    /** @param times null for one that drips all day */
+    public record LineOfTank(
+            UUID id,
+            String name,
+            Solution.Solute solute,
+            @Nullable ClockedDoses times) {}
+
+    /** The lines of a tank that have not ended. */
+    @Transactional(readOnly = true)
+    public List<LineOfTank> lines(Tank tank) {
+        return lines.findAllOf(tank.id()).stream()
+                .filter(line -> line.endedAt == null)
+                .map(line -> new LineOfTank(line.id, line.name, line.solute, ClockedDoses.of(line.times())))
+                .toList();
+    }
+
     /** Whether doses of a tank wait for somebody to look. */
     public boolean wait(Tank tank) {
         return holds.now(tank) != null && doses(tank);

@@ -58,13 +58,13 @@ public final class DoseViews {
             String first,
 
             @NotNull Double overH) {
-        static @Nullable ClockedDoses of(@Nullable DoseTimes times) {
+        public static @Nullable ClockedDoses of(@Nullable DoseTimes times) {
             return times == null
                     ? null
                     : new ClockedDoses(times.perDay(), times.first().toString(), times.overH());
         }
 
-        DoseTimes toCore() {
+        public DoseTimes toCore() {
             return new DoseTimes(perDay, LocalTime.parse(first), overH);
         }
     }

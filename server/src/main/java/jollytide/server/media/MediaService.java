@@ -145,6 +145,21 @@ public class MediaService {
                 tank.skimmerAirDrawLPerH() != null);
     }
 
+    /** How media are used; {@code gatePh} is read with BELOW_PH only. */
+    public record InUse(
+            MediaUse.Hours hours,
+            double freshShare,
+            @Nullable Double gatePh) {}
+
+    /** Of the fill that is in; null where none is. */
+    public @Nullable InUse inUse(Tank tank) {
+        return fills.findAllOf(tank.id()).stream()
+                .filter(fill -> fill.endedAt == null)
+                .findFirst()
+                .map(fill -> new InUse(fill.hours, fill.freshShare, fill.gatePh))
+                .orElse(null);
+    }
+
     /** Grams of media that are used up a day: of the fill that is in, else of those of the last quarter. */
     public double gPerDay(Tank tank) {
         Instant now = clock.instant();

@@ -1,0 +1,101 @@
+package jollytide.server.programme;
+
+import java.time.Duration;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.measure.MediaUse;
+import jollytide.core.programme.Days;
+import jollytide.core.programme.Edge;
+import jollytide.core.programme.Edge.AtClock;
+import jollytide.core.programme.Edge.FromLight;
+import jollytide.core.programme.Edge.Light;
+import jollytide.core.programme.Lane;
+import jollytide.core.programme.LaneKind;
+import jollytide.core.programme.LaneState;
+import jollytide.core.programme.Limit;
+import jollytide.core.programme.Programme;
+import jollytide.core.programme.Rule;
+import jollytide.core.programme.Rule.Gate;
+import jollytide.core.programme.Rule.Usual;
+import jollytide.core.programme.Window;
+import jollytide.server.media.MediaService.InUse;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankParts;
+import org.jspecify.annotations.Nullable;
+
+/** The day of a tank as it is described, before anybody wrote a programme. */
+final class FirstProgramme {
+    static final Window ALL_DAY = new Window(
+            "all-day", "all day", new AtClock(LocalTime.MIDNIGHT), new AtClock(LocalTime.MIDNIGHT), true, Days.ALL);
+    private static final Window LIT =
+            Window.daily("lit", "lamps on", new FromLight(Light.ON, 0), new FromLight(Light.OFF, 0));
+    private static final Window DARK =
+            Window.daily("dark", "lamps off", new FromLight(Light.OFF, 0), new FromLight(Light.ON, 0));
+
+    /** Media are switched by pH at most so often. Assumed. */
+    private static final Duration LEAST = Duration.ofMinutes(10);
+    /** A pH older than this says nothing of now. Assumed. */
+    private static final Duration STALE = Duration.ofMinutes(30);
+
+    private final List<Lane> lanes = new ArrayList<>();
+    private final List<Window> windows = new ArrayList<>(List.of(ALL_DAY));
+    private final List<Rule> rules = new ArrayList<>();
+
+    private FirstProgramme() {}
+
+    /** @param media that are in use; null without */
+    static Programme of(Tank tank, @Nullable InUse media) {
+        FirstProgramme first = new FirstProgramme();
+        boolean switches = tank.light().switches();
+        first.lane("display", LaneKind.LAMPS, "display light", LaneState.OFF);
+        if (switches) {
+            first.windows.add(LIT);
+            first.windows.add(DARK);
+            first.rules.add(new Usual("display", LIT.id(), LaneState.ON));
+        }
+        TankParts.RefugiumPart refugium = tank.parts().refugium();
+        if (refugium != null && !refugium.on().equals(refugium.off())) {
+            first.lane("refugium", LaneKind.REFUGIUM, "refugium light", LaneState.OFF);
+            first.windows.add(Window.daily("refugium", "refugium lit", clock(refugium.on()), clock(refugium.off())));
+            first.rules.add(new Usual("refugium", "refugium", LaneState.ON));
+        }
+        first.lane("return", LaneKind.RETURN_PUMP, "return pump", LaneState.ON);
+        first.lane("flow-left", LaneKind.FLOW_PUMP, "flow pumps, left", LaneState.ON);
+        first.lane("flow-right", LaneKind.FLOW_PUMP, "flow pumps, right", LaneState.ON);
+        if (tank.skimmerAirDrawLPerH() != null) {
+            first.lane("skimmer", LaneKind.SKIMMER, "skimmer", LaneState.ON);
+            first.lane("air", LaneKind.AIR_PATH, "its air", LaneState.FRESH);
+            if (media != null) {
+                first.media(media, switches);
+            }
+        }
+        int stones = tank.parts().stoneParts().size();
+        for (int i = 1; i <= stones; i++) {
+            first.lane("stone-" + i, LaneKind.AIR_PUMP, stones == 1 ? "air stone" : "air stone " + i, LaneState.ON);
+        }
+        return new Programme(tank.home().zone(), tank.light(), first.lanes, first.windows, first.rules);
+    }
+
+    private void lane(String id, LaneKind kind, String name, LaneState rest) {
+        lanes.add(new Lane(id, kind, name, rest, rest));
+    }
+
+    private static Edge clock(String time) {
+        return new AtClock(LocalTime.parse(time));
+    }
+
+    private void media(InUse media, boolean lampsSwitch) {
+        LaneState state = media.freshShare() < 1 ? LaneState.ledBack(media.freshShare()) : LaneState.media();
+        if (media.hours() == MediaUse.Hours.BELOW_PH && media.gatePh() != null) {
+            Limit low = new Limit(Quantity.PH, false, media.gatePh(), MediaUse.HYSTERESIS_PH, LEAST, LEAST, STALE);
+            rules.add(new Gate("air", null, low, state, LaneState.FRESH));
+            return;
+        }
+        Window in = media.hours() == MediaUse.Hours.ALWAYS || !lampsSwitch
+                ? ALL_DAY
+                : media.hours() == MediaUse.Hours.LAMPS_OFF ? DARK : LIT;
+        rules.add(new Usual("air", in.id(), state));
+    }
+}

@@ -1,0 +1,49 @@
+package jollytide.server.programme;
+
+import jakarta.validation.Valid;
+import java.util.UUID;
+import jollytide.server.account.SignedIn;
+import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
+import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
+import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
+import jollytide.server.programme.ProgrammeViews.ProgrammeView;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A tank's programme. */
+@RestController
+@RequestMapping("/api/v1/tanks/{tankId}/programme")
+class ProgrammeController {
+    private final ProgrammeService programmes;
+
+    ProgrammeController(ProgrammeService programmes) {
+        this.programmes = programmes;
+    }
+
+    @GetMapping
+    ProgrammeView get(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return programmes.get(who.keeperId(), tankId);
+    }
+
+    /** Refused where it would harm, and with what is saved now where it was changed from something older. */
+    @PutMapping
+    ProgrammeView save(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody ProgrammeEdit body) {
+        return programmes.save(who.keeperId(), tankId, body);
+    }
+
+    /** What each lane does over a day by a programme that need not be saved, and what is wrong with it. */
+    @PostMapping("/day")
+    ProgrammeDay day(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @Valid @RequestBody ProgrammeDayAsked body) {
+        return programmes.day(who.keeperId(), tankId, body);
+    }
+}

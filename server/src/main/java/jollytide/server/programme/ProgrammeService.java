@@ -1,0 +1,260 @@
+package jollytide.server.programme;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import jollytide.core.programme.Conflict;
+import jollytide.core.programme.Conflicts;
+import jollytide.core.programme.DayCourse;
+import jollytide.core.programme.Known;
+import jollytide.core.programme.LaneKind;
+import jollytide.core.programme.LaneState.Does;
+import jollytide.core.programme.Programme;
+import jollytide.core.units.InputException;
+import jollytide.server.dose.DoseService;
+import jollytide.server.dose.DoseService.LineOfTank;
+import jollytide.server.dose.DoseViews.NewTimes;
+import jollytide.server.media.MediaService;
+import jollytide.server.problem.FieldError;
+import jollytide.server.problem.Problem;
+import jollytide.server.programme.ProgrammeDocument.DosesEntry;
+import jollytide.server.programme.ProgrammeDocument.LaneEntry;
+import jollytide.server.programme.ProgrammeDocument.RuleEntry;
+import jollytide.server.programme.ProgrammeDocument.RuleKind;
+import jollytide.server.programme.ProgrammeDocument.StateEntry;
+import jollytide.server.programme.ProgrammeDocument.WindowEntry;
+import jollytide.server.programme.ProgrammeViews.CutAsked;
+import jollytide.server.programme.ProgrammeViews.LaneDay;
+import jollytide.server.programme.ProgrammeViews.LaneTime;
+import jollytide.server.programme.ProgrammeViews.ProgrammeConflict;
+import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
+import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
+import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
+import jollytide.server.programme.ProgrammeViews.ProgrammeView;
+import jollytide.server.programme.ProgrammeViews.WindowTimes;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The programmes of tanks. Lines that dose are Doses' own: their times are kept there and only there. */
+@Service
+@Transactional
+class ProgrammeService {
+    private static final int FORMAT = 1;
+    /** Each goes along with whole programmes; more than so many are read by nobody. */
+    private static final int MOST_CONFLICTS = 30;
+
+    private static final StateEntry OFF = new StateEntry(Does.OFF, null, null, null);
+    private static final StateEntry ON = new StateEntry(Does.ON, null, null, null);
+
+    private final StoredProgrammes programmes;
+    private final TankService tanks;
+    private final DoseService doses;
+    private final MediaService media;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    ProgrammeService(
+            StoredProgrammes programmes,
+            TankService tanks,
+            DoseService doses,
+            MediaService media,
+            JsonMapper json,
+            Clock clock) {
+        this.programmes = programmes;
+        this.tanks = tanks;
+        this.doses = doses;
+        this.media = media;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    ProgrammeView get(UUID keeperId, UUID tankId) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        return view(tank, stored(tank));
+    }
+
+    ProgrammeView save(UUID keeperId, UUID tankId, ProgrammeEdit edit) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        StoredProgramme stored = stored(tank);
+        if (!Objects.equals(stored == null ? null : stored.version, edit.version())) {
+            throw Problem.savedElsewhere(view(tank, stored));
+        }
+        Programme checked = core(tank, edit.programme());
+        LocalDate today = LocalDate.ofInstant(clock.instant(), tank.home().zone());
+        Conflicts.of(checked, today, Known.NOTHING).stream()
+                .filter(c -> c.kind().forbids())
+                .findFirst()
+                .ifPresent(c -> {
+                    throw Problem.refused(new FieldError(
+                            "programme", c.kind().name(), "one that keeps the animals in air", c.because()));
+                });
+        timesOfLines(keeperId, tank, edit.programme());
+        StoredProgramme row = stored == null ? new StoredProgramme() : stored;
+        row.tankId = tank.id();
+        row.format = FORMAT;
+        row.document = json.convertValue(edit.programme(), new TypeReference<>() {});
+        row.savedAt = clock.instant();
+        return view(tank, programmes.saveAndFlush(row));
+    }
+
+    private void timesOfLines(UUID keeperId, Tank tank, ProgrammeDocument document) {
+        Map<String, LineOfTank> lines = lines(tank);
+        for (LaneEntry lane : document.lanes()) {
+            LineOfTank line = lines.get(lane.id());
+            DosesEntry wanted = lane.doses();
+            if (line != null && wanted != null && !Objects.equals(line.times(), wanted.times())) {
+                doses.times(keeperId, tank.id(), line.id(), new NewTimes(wanted.times()));
+            }
+        }
+    }
+
+    @Transactional(readOnly = true)
+    ProgrammeDay day(UUID keeperId, UUID tankId, ProgrammeDayAsked asked) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        Programme programme = core(tank, asked.programme());
+        LocalDate day = asked.day() != null ? asked.day() : LocalDate.ofInstant(clock.instant(), programme.zone());
+        if (Math.abs(day.getYear() - 2000) > 100) {
+            throw new InputException("day", day.getYear(), "1900 to 2100", "That is too far away.");
+        }
+        Known known = new Known(Map.of(), List.of(), cuts(asked.cut()));
+        DayCourse course = DayCourse.of(programme, day, known);
+        // What forbids saving comes first.
+        List<Conflict> found = Conflicts.of(programme, day, known).stream()
+                .sorted(Comparator.comparing((Conflict c) -> !c.kind().forbids()))
+                .toList();
+        return new ProgrammeDay(
+                day,
+                course.day().from(),
+                course.day().until(),
+                tank.light().litBetween(course.day().from(), course.day().until(), programme.zone()).stream()
+                        .map(LaneTime::of)
+                        .toList(),
+                windows(programme, course),
+                course.lanes().stream().map(LaneDay::of).toList(),
+                found.stream()
+                        .limit(MOST_CONFLICTS)
+                        .map(c -> ProgrammeConflict.of(c, asked.programme()))
+                        .toList(),
+                Math.max(0, found.size() - MOST_CONFLICTS));
+    }
+
+    private static List<WindowTimes> windows(Programme programme, DayCourse course) {
+        List<WindowTimes> all = new ArrayList<>();
+        for (int i = 0; i < programme.windows().size(); i++) {
+            all.add(new WindowTimes(
+                    programme.windows().get(i).id(),
+                    course.windows().get(i).stream().map(LaneTime::of).toList()));
+        }
+        return all;
+    }
+
+    private static List<Known.Cut> cuts(@Nullable CutAsked cut) {
+        if (cut == null) {
+            return List.of();
+        }
+        if (cut.until() != null && !cut.until().isAfter(cut.from())) {
+            throw new InputException("cut.until", 0, "after its beginning", "The mains come back after they failed.");
+        }
+        return List.of(new Known.Cut(cut.from(), cut.until(), cut.released()));
+    }
+
+    private Programme core(Tank tank, ProgrammeDocument document) {
+        Set<String> lines = lines(tank).keySet();
+        document.lanes().stream()
+                .filter(lane -> isLine(lane.id()) && !lines.contains(lane.id()))
+                .findFirst()
+                .ifPresent(lane -> {
+                    throw Problem.refused(new FieldError(
+                            "lanes",
+                            lane.id(),
+                            "the lines of this tank, and lanes with other ids",
+                            "Doses has no line for “" + lane.name() + "”: take the lane out, or plan the line first."));
+                });
+        return document.toCore(tank.home().zone(), tank.light());
+    }
+
+    private @Nullable StoredProgramme stored(Tank tank) {
+        return programmes.findById(tank.id()).orElse(null);
+    }
+
+    private ProgrammeView view(Tank tank, @Nullable StoredProgramme stored) {
+        if (stored == null) {
+            ProgrammeDocument first = ProgrammeDocument.of(FirstProgramme.of(tank, media.inUse(tank)));
+            return new ProgrammeView(null, withLines(tank, first), null);
+        }
+        ProgrammeDocument document = json.convertValue(stored.document, ProgrammeDocument.class);
+        return new ProgrammeView(stored.version, withLines(tank, document), stored.savedAt);
+    }
+
+    private Map<String, LineOfTank> lines(Tank tank) {
+        return doses.lines(tank).stream()
+                .collect(Collectors.toMap(line -> line.id().toString(), Function.identity()));
+    }
+
+    /** With the tank's lines as they are now: those that have ended leave, new ones may dose all day. */
+    private ProgrammeDocument withLines(Tank tank, ProgrammeDocument kept) {
+        Map<String, LineOfTank> lines = lines(tank);
+        Set<String> gone = kept.lanes().stream()
+                .filter(lane -> isLine(lane.id()) && !lines.containsKey(lane.id()))
+                .map(LaneEntry::id)
+                .collect(Collectors.toSet());
+        Set<String> known = kept.lanes().stream().map(LaneEntry::id).collect(Collectors.toCollection(HashSet::new));
+        List<LineOfTank> fresh = lines.values().stream()
+                .filter(line -> known.add(line.id().toString()))
+                .sorted(Comparator.comparing(LineOfTank::name))
+                .toList();
+        Stream<WindowEntry> allDay =
+                kept.windows().stream().anyMatch(w -> w.id().equals(FirstProgramme.ALL_DAY.id())) || fresh.isEmpty()
+                        ? Stream.empty()
+                        : Stream.of(WindowEntry.of(FirstProgramme.ALL_DAY));
+        return new ProgrammeDocument(
+                Stream.concat(
+                                kept.lanes().stream()
+                                        .filter(lane -> !gone.contains(lane.id()))
+                                        .map(lane -> lines.containsKey(lane.id())
+                                                ? lane(lines.get(lane.id()), lane.rest(), lane.afterPower())
+                                                : lane),
+                                fresh.stream().map(line -> lane(line, OFF, OFF)))
+                        .toList(),
+                Stream.concat(kept.windows().stream(), allDay).toList(),
+                Stream.concat(
+                                kept.rules().stream().filter(rule -> !gone.contains(rule.lane())),
+                                fresh.stream().map(line -> mayAllDay(line.id())))
+                        .toList());
+    }
+
+    /** Lines' ids are the only ones that are made by this machine. */
+    private static boolean isLine(String id) {
+        return id.matches("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+    }
+
+    private static LaneEntry lane(LineOfTank line, StateEntry rest, StateEntry afterPower) {
+        return new LaneEntry(
+                line.id().toString(),
+                LaneKind.DOSER,
+                line.name(),
+                rest,
+                afterPower,
+                new DosesEntry(line.solute(), line.times()));
+    }
+
+    private static RuleEntry mayAllDay(UUID line) {
+        return new RuleEntry(line.toString(), RuleKind.USUAL, FirstProgramme.ALL_DAY.id(), ON, null, null, null);
+    }
+}

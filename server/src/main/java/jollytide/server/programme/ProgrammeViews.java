@@ -1,0 +1,153 @@
+package jollytide.server.programme;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import jollytide.core.programme.Conflict;
+import jollytide.core.programme.DayCourse;
+import jollytide.core.programme.LaneKind;
+import jollytide.core.programme.Rule.Strength;
+import jollytide.core.programme.Verdict.Claim;
+import jollytide.core.programme.Window.Span;
+import jollytide.core.reef.LightClock;
+import jollytide.server.programme.ProgrammeDocument.StateEntry;
+import org.jspecify.annotations.Nullable;
+
+/** What is asked and said of a programme. */
+public final class ProgrammeViews {
+    private ProgrammeViews() {}
+
+    /**
+     * A tank's programme.
+     *
+     * @param version null while none was saved: then it is one as the tank is described
+     */
+    public record ProgrammeView(
+            @Nullable Long version,
+            ProgrammeDocument programme,
+            @Nullable Instant savedAt) {}
+
+    /** @param version that it was changed from; null for the first */
+    public record ProgrammeEdit(
+            @Nullable Long version, @Valid @NotNull ProgrammeDocument programme) {}
+
+    /**
+     * @param day today when null
+     * @param cut a power cut that is only thought of
+     */
+    public record ProgrammeDayAsked(
+            @Valid @NotNull ProgrammeDocument programme,
+            @Nullable LocalDate day,
+            @Valid @Nullable CutAsked cut) {}
+
+    /**
+     * @param from with an offset, like the others
+     * @param until null while it lasts
+     * @param released when somebody saw that the return runs
+     */
+    public record CutAsked(
+            @NotNull Instant from,
+            @Nullable Instant until,
+            @Nullable Instant released) {}
+
+    /**
+     * A day of it.
+     *
+     * @param more conflicts that are not listed
+     */
+    public record ProgrammeDay(
+            LocalDate day,
+            Instant from,
+            Instant until,
+            List<LaneTime> lit,
+            List<WindowTimes> windows,
+            List<LaneDay> lanes,
+            List<ProgrammeConflict> conflicts,
+            int more) {}
+
+    public record LaneTime(Instant from, Instant until) {
+        static LaneTime of(Span span) {
+            return new LaneTime(span.from(), span.until());
+        }
+
+        static LaneTime of(LightClock.Lit lit) {
+            return new LaneTime(lit.from(), lit.to());
+        }
+    }
+
+    public record WindowTimes(String id, List<LaneTime> times) {}
+
+    /**
+     * @param doses when each is due; empty for one that doses while it may, and for what is no doser
+     */
+    public record LaneDay(String id, String name, LaneKind kind, List<LanePiece> pieces, List<Instant> doses) {
+        static LaneDay of(DayCourse.LaneCourse course) {
+            return new LaneDay(
+                    course.lane().id(),
+                    course.lane().name(),
+                    course.lane().kind(),
+                    course.pieces().stream().map(LanePiece::of).toList(),
+                    course.doses());
+        }
+    }
+
+    /** A time in which neither what a lane does nor why changes. */
+    public record LanePiece(Instant from, Instant until, ClaimView winner, List<ClaimView> losers) {
+        static LanePiece of(DayCourse.Piece piece) {
+            return new LanePiece(
+                    piece.from(),
+                    piece.until(),
+                    ClaimView.of(piece.verdict().winner()),
+                    piece.verdict().losers().stream().map(ClaimView::of).toList());
+        }
+    }
+
+    /**
+     * What a rule says.
+     *
+     * @param since when it says that: a wave counts from there
+     */
+    public record ClaimView(Strength strength, String by, StateEntry state, Instant since) {
+        static ClaimView of(Claim claim) {
+            return new ClaimView(claim.strength(), claim.by(), StateEntry.of(claim.state()), claim.since());
+        }
+    }
+
+    /**
+     * Something that harms, or that cannot be meant.
+     *
+     * @param from null for what is always so, like {@code until}
+     * @param forbids whether such a programme is not saved
+     */
+    public record ProgrammeConflict(
+            Conflict.Kind kind,
+            @Nullable Instant from,
+            @Nullable Instant until,
+            List<String> lanes,
+            String because,
+            boolean forbids,
+            List<WayOutView> waysOut) {
+        static ProgrammeConflict of(Conflict c, ProgrammeDocument of) {
+            return new ProgrammeConflict(
+                    c.kind(),
+                    c.from(),
+                    c.until(),
+                    c.lanes(),
+                    c.because(),
+                    c.kind().forbids(),
+                    c.waysOut().stream().map(out -> WayOutView.of(out, of)).toList());
+        }
+    }
+
+    /**
+     * @param mended the whole programme; null where it is mended in the tank's setup
+     */
+    public record WayOutView(String what, @Nullable ProgrammeDocument mended) {
+        static WayOutView of(Conflict.WayOut out, ProgrammeDocument of) {
+            ProgrammeDocument mended = ProgrammeDocument.of(out.mended());
+            return new WayOutView(out.what(), mended.equals(of) ? null : mended);
+        }
+    }
+}

@@ -1,0 +1,6 @@
+package jollytide.server.programme;
+
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface StoredProgrammes extends JpaRepository<StoredProgramme, UUID> {}

@@ -1,0 +1,227 @@
+package jollytide.server.programme;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.StreamSupport;
+import jollytide.server.Samples;
+import jollytide.server.ServerTest;
+import jollytide.server.Visitor;
+import jollytide.server.Visitor.Answer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The programme of one tank: as it is described, saved, read in, and looked through. */
+class ProgrammeApiTest extends ServerTest {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private Visitor keeper;
+    private String tank;
+    private String programme;
+
+    @BeforeEach
+    void aTank() {
+        keeper = visitor().asNewKeeper();
+        tank = "/tanks/" + Samples.tank(keeper);
+        programme = tank + "/programme";
+    }
+
+    private ObjectNode today() {
+        Answer answer = keeper.get(programme);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return (ObjectNode) answer.body().path("programme");
+    }
+
+    private Answer save(String version, JsonNode document) {
+        return keeper.put(programme, "{\"version\":" + version + ",\"programme\":" + document + "}");
+    }
+
+    private JsonNode day(JsonNode document, String rest) {
+        Answer answer = keeper.post(programme + "/day", "{\"programme\":" + document + rest + "}");
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static void add(ObjectNode document, String list, String entry) {
+        ((ArrayNode) document.path(list)).add(JSON.readTree(entry));
+    }
+
+    private static List<String> each(JsonNode list, String field) {
+        return StreamSupport.stream(list.spliterator(), false)
+                .map(n -> n.path(field).asString())
+                .toList();
+    }
+
+    private static JsonNode of(JsonNode list, String field, String value) {
+        return StreamSupport.stream(list.spliterator(), false)
+                .filter(n -> n.path(field).asString().equals(value))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A stone that rests, and an hour in which it bubbles while the right pumps swell and the left ones rest. */
+    private ObjectNode withBubbleHour() {
+        ObjectNode document = today();
+        add(document, "lanes", """
+                {"id":"stone","kind":"AIR_PUMP","name":"stone at the return","rest":{"does":"OFF"},"afterPower":{"does":"OFF"}}""");
+        add(document, "windows", """
+                {"id":"bubbles","name":"bubble hour","allDay":false,"from":{"time":"19:00"},"until":{"time":"20:00"}}""");
+        add(document, "rules", """
+                {"lane":"stone","kind":"SPECIAL","window":"bubbles","state":{"does":"ON"}}""");
+        add(document, "rules", """
+                {"lane":"flow-right","kind":"SPECIAL","window":"bubbles","state":{"does":"WAVE","onS":300,"offS":30}}""");
+        add(document, "rules", """
+                {"lane":"flow-left","kind":"SPECIAL","window":"bubbles","state":{"does":"OFF"}}""");
+        return document;
+    }
+
+    @Test
+    void firstItIsTheTankAsItIsDescribed() {
+        Answer answer = keeper.get(programme);
+        assertThat(answer.body().path("version").isMissingNode()).isTrue();
+        ObjectNode document = today();
+        assertThat(each(document.path("lanes"), "id")).contains("display", "return", "flow-left", "skimmer", "air");
+        JsonNode day = day(document, ",\"day\":\"2026-11-12\"");
+        assertThat(day.path("conflicts")).isEmpty();
+        JsonNode display = of(day.path("lanes"), "id", "display");
+        assertThat(display.path("pieces")).hasSize(3);
+        assertThat(display.path("pieces").path(1).path("winner").path("by").asString())
+                .isEqualTo("lamps on");
+        assertThat(display.path("pieces").path(1).path("from"))
+                .isEqualTo(day.path("lit").path(0).path("from"));
+    }
+
+    @Test
+    void theHourWithoutSurgesIsFoundAndMendedByWhatIsOffered() {
+        JsonNode day = day(withBubbleHour(), "");
+        assertThat(each(day.path("conflicts"), "kind")).containsExactly("NO_SURGES");
+        JsonNode out = day.path("conflicts").path(0).path("waysOut").path(0);
+        assertThat(out.path("what").asString()).startsWith("two surges");
+        JsonNode mended = out.path("mended");
+        assertThat(day(mended, "").path("conflicts")).isEmpty();
+        Answer saved = save("null", mended);
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        // What was saved is what is read again, in a file as well.
+        assertThat(today()).isEqualTo(mended);
+    }
+
+    @Test
+    void whoChangesAnOlderOneIsShownBoth() {
+        ObjectNode first = today();
+        String version = save("null", first).body().path("version").toString();
+        assertThat(save(version, withBubbleHour()).status()).isEqualTo(200);
+        Answer late = save(version, first);
+        assertThat(late.status()).isEqualTo(409);
+        assertThat(each(late.body().path("current").path("programme").path("windows"), "id"))
+                .contains("bubbles");
+        assertThat(save("null", first).status()).isEqualTo(409);
+    }
+
+    @Test
+    void whatLeavesAnimalsWithoutAirIsNotSaved() {
+        ObjectNode document = today();
+        ((ObjectNode) of(document.path("lanes"), "id", "air"))
+                .set("rest", JSON.readTree("{\"does\":\"LED_BACK\",\"share\":0.1}"));
+        assertThat(day(document, "").path("conflicts").path(0).path("forbids").asBoolean())
+                .isTrue();
+        Answer refused = save("null", document);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("must be on fresh air at rest");
+    }
+
+    @Test
+    void whatDoesNotFitIsSaidWithItsPlace() {
+        ObjectNode document = today();
+        add(document, "rules", """
+                {"lane":"nobody","kind":"SPECIAL","window":"all-day","state":{"does":"ON"}}""");
+        refused(document, "There is no lane “nobody”");
+        document = today();
+        add(document, "windows", """
+                {"id":"none","name":"none","allDay":false,"from":{"time":"08:00"},"until":{"time":"08:00"}}""");
+        refused(document, "no time at all");
+        document = today();
+        add(document, "windows", """
+                {"id":"none","name":"none","allDay":false,"from":{"time":"25:00"},"until":{"time":"08:00"}}""");
+        refused(document, "must be a time such as 19:05");
+        document = today();
+        add(document, "windows", """
+                {"id":"leap","name":"leap","allDay":true,"from":{"time":"00:00"},"until":{"time":"00:00"},
+                 "seasonFrom":"02-30","seasonUntil":"03-01"}""");
+        refused(document, "no such day");
+        document = today();
+        add(document, "rules", """
+                {"lane":"return","kind":"FOLLOW_UP","window":"all-day"}""");
+        refused(document, "has a steps");
+        document = today();
+        add(document, "rules", """
+                {"lane":"return","kind":"USUAL","window":"all-day","state":{"does":"WAVE","onS":0,"offS":30}}""");
+        refused(document, "A wave is on for some seconds");
+        document = today();
+        add(document, "lanes", """
+                {"id":"%s","kind":"DOSER","name":"soda","rest":{"does":"OFF"},"afterPower":{"does":"OFF"}}""".formatted(java.util.UUID.randomUUID()));
+        refused(document, "Doses has no line for “soda”");
+    }
+
+    private void refused(ObjectNode document, String words) {
+        Answer answer = save("null", document);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(422);
+        assertThat(answer.text()).contains(words);
+    }
+
+    private String line() {
+        Answer made = keeper.post(tank + "/doses", """
+                {"at":"%s","name":"soda","solute":"SODA_ASH","share":0.5,"vesselMl":140,"mlPerDay":5,
+                 "times":{"perDay":24,"first":"00:00","overH":24}}""".formatted(PRESENT.minusSeconds(7200)));
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        return made.body().path("id").asString();
+    }
+
+    /** Its times are Doses' and nowhere else: what is changed here is changed there. */
+    @Test
+    void aLineOfDosesIsALaneAndKeepsItsTimes() {
+        save("null", today());
+        String line = line();
+        ObjectNode document = today();
+        assertThat(each(document.path("lanes"), "id")).contains(line);
+        of(document.path("rules"), "lane", line);
+        ((ObjectNode) of(document.path("rules"), "lane", line)).put("window", "dark");
+        JsonNode day = day(document, "");
+        assertThat(of(day.path("lanes"), "id", line).path("doses")).hasSize(24);
+        JsonNode left = of(day.path("conflicts"), "kind", "DOSES_LEFT_OUT");
+        JsonNode mended = left.path("waysOut").path(0).path("mended");
+        String version = keeper.get(programme).body().path("version").toString();
+        Answer saved = save(version, mended);
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        JsonNode times =
+                keeper.get(tank + "/doses").body().path("lines").path(0).path("times");
+        assertThat(times.path("overH").asDouble()).isLessThan(24);
+        assertThat(times)
+                .isEqualTo(of(today().path("lanes"), "id", line).path("doses").path("times"));
+        // An end in Doses takes the lane and its rules away.
+        keeper.delete(tank + "/doses/" + line);
+        assertThat(each(today().path("lanes"), "id")).doesNotContain(line);
+        assertThat(each(today().path("rules"), "lane")).doesNotContain(line);
+    }
+
+    @Test
+    void aCutIsThoughtOf() {
+        String line = line();
+        JsonNode day = day(today(), """
+                ,"day":"2026-11-12","cut":{"from":"2026-11-12T02:00:00Z","until":"2026-11-12T03:10:00Z"}""");
+        JsonNode pieces = of(day.path("lanes"), "id", "return").path("pieces");
+        assertThat(each(pieces, "from"))
+                .contains("2026-11-12T02:00:00Z", "2026-11-12T03:10:00Z", "2026-11-12T03:40:00Z");
+        JsonNode doser = of(day.path("lanes"), "id", line).path("pieces");
+        assertThat(doser.path(doser.size() - 1).path("winner").path("by").asString())
+                .isEqualTo("until somebody saw that the return runs");
+        Answer backwards = keeper.post(
+                programme + "/day",
+                "{\"programme\":" + today()
+                        + ",\"cut\":{\"from\":\"2026-11-12T02:00:00Z\",\"until\":\"2026-11-12T01:00:00Z\"}}");
+        assertThat(backwards.status()).isEqualTo(422);
+    }
+}
