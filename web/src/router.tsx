@@ -277,6 +277,14 @@ const media = createRoute({
   path: 'media',
   component: lazyRouteComponent(() => import('./places/do/MediaScreen'), 'MediaScreen'),
 });
+const programme = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'programme',
+  component: lazyRouteComponent(
+    () => import('./places/do/programme/ProgrammeScreen'),
+    'ProgrammeScreen',
+  ),
+});
 const doses = createRoute({
   getParentRoute: () => tankRoute,
   path: 'doses',
@@ -363,6 +371,7 @@ export const router = createRouter({
         bench,
         sums,
         media,
+        programme,
         doses,
         upkeep,
         stock,

@@ -11,6 +11,7 @@ export const ROUTE = {
   experiment: '/tank/$tankId/experiment',
   bench: '/tank/$tankId/bench',
   sums: '/tank/$tankId/sums',
+  programme: '/tank/$tankId/programme',
   media: '/tank/$tankId/media',
   doses: '/tank/$tankId/doses',
   upkeep: '/tank/$tankId/upkeep',
@@ -71,6 +72,7 @@ const PLACES: readonly Place[] = [
     name: 'Do',
     question: 'what runs, what is due?',
     screens: [
+      { name: 'Programme', path: 'programme' },
       { name: 'Doses', path: 'doses' },
       { name: 'Upkeep', path: 'upkeep' },
       { name: 'Stock', path: 'stock' },

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { type Part, SharedDrawing } from '../drawings/SharedDrawing';
-import { download, toPng, toSvg } from '../lib/picture';
+import { download } from '../lib/file';
+import { toPng, toSvg } from '../lib/picture';
 import { sharedPage, type Shared } from '../lib/sharedPage';
 import { Button } from './Button';
 import { Field } from './Field';

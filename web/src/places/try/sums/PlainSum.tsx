@@ -4,12 +4,13 @@ import type { Problem } from '../../../api/client';
 import { keys } from '../../../api/keys';
 import type { Units } from '../../../api/types';
 import { measure, readAs, typed as typedAs, type Measure } from '../../../lib/measure';
+import { saveText } from '../../../lib/file';
 import { readNumber } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { Choice, Field } from '../../../parts/Field';
 import { useAtTank } from '../../../TankContext';
 import { Answers, Source } from './Answers';
-import { saveText, sumCsv } from './csv';
+import { sumCsv } from './csv';
 
 /** A number that a sum asks for. */
 export interface Asked {

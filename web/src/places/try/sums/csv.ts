@@ -18,12 +18,3 @@ function flat(value: unknown, path = ''): [string, string][] {
 
 /** Quoted where commas or quotes would break it; a formula sign is no danger, for every cell is a name or a number. */
 const cell = (text: string) => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
-
-/** Hands a text to the browser as a file. */
-export function saveText(name: string, type: string, text: string) {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type }));
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}

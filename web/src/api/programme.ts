@@ -1,0 +1,46 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { api, bodyOf } from './client';
+import { keys, logged } from './keys';
+import { useChange } from './query';
+import type { Programme } from './types';
+
+export const useProgramme = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('programme'),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/programme', { params: { path: { tankId } } })),
+  });
+
+/** A power cut that is only thought of. */
+export interface Cut {
+  from: string;
+  until?: string;
+}
+
+/** A day of a programme that need not be saved; what was drawn stays until the next is there. */
+export const useProgrammeDay = (
+  tankId: string,
+  programme: Programme,
+  day?: string,
+  cut?: Cut,
+  asked = true,
+) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('programme', 'day', programme, day, cut),
+    queryFn: () =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/programme/day', {
+          params: { path: { tankId } },
+          body: { programme, day, cut },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    enabled: asked,
+  });
+
+export const useSaveProgramme = (tankId: string) =>
+  useChange(
+    (body: { version?: number; programme: Programme }) =>
+      bodyOf(api.PUT('/api/v1/tanks/{tankId}/programme', { params: { path: { tankId } }, body })),
+    logged(tankId),
+  );

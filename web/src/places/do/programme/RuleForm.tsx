@@ -1,0 +1,236 @@
+import { useState } from 'react';
+import type { LaneRule, Programme } from '../../../api/types';
+import { readNumber } from '../../../lib/number';
+import { Button } from '../../../parts/Button';
+import { Choice, Field } from '../../../parts/Field';
+import { Refusal } from '../../../parts/Refusal';
+import { Sheet } from '../../../parts/Sheet';
+import { withoutRule, withRule } from './changes';
+import { draftOf, readState, readSurges, surgesOf, usualRest, type StateDraft } from './drafts';
+import { doable, Lasting, StateFields } from './fields';
+
+const KINDS: readonly { value: LaneRule['kind']; label: string }[] = [
+  { value: 'SPECIAL', label: 'in a window, above the usual day' },
+  { value: 'USUAL', label: 'in a window, as usual' },
+  { value: 'FOLLOW_UP', label: 'each time after a window' },
+  { value: 'GATE', label: 'while a reading is so' },
+  { value: 'CUT_OUT', label: 'while a reading is so, above all else' },
+];
+
+const READ = [
+  { value: 'PH', label: 'pH' },
+  { value: 'CO2', label: 'CO2, ppm' },
+  { value: 'OXYGEN', label: 'oxygen, mg/L' },
+  { value: 'TEMPERATURE', label: 'temperature, °C' },
+] as const;
+
+type Limit = NonNullable<LaneRule['limit']>;
+
+/** Media are commonly let in below this; only where a form begins. */
+const BELOW_AT_FIRST: Limit = {
+  quantity: 'PH',
+  above: false,
+  value: 8.2,
+  hysteresis: 0.05,
+  leastOnMin: 10,
+  leastOffMin: 10,
+  staleAfterMin: 30,
+};
+
+const NUMBERS = [
+  ['value', 'than', ''],
+  ['hysteresis', 'left only so far beyond', ''],
+  ['leastOnMin', 'holds at least', 'min'],
+  ['leastOffMin', 'lets go at least', 'min'],
+  ['staleAfterMin', 'too old after', 'min'],
+] as const;
+
+type NumberOf = (typeof NUMBERS)[number][0];
+
+/** What a lane does, and when. */
+export function RuleForm({
+  lane: laneId,
+  rule,
+  programme,
+  change,
+  close,
+}: {
+  lane: string;
+  /** Undefined for a new one. */
+  rule?: LaneRule;
+  programme: Programme;
+  change: (programme: Programme) => void;
+  close: () => void;
+}) {
+  const lane = programme.lanes.find((l) => l.id === laneId);
+  const kind = lane?.kind ?? 'FLOW_PUMP';
+  const first = rule?.state ?? rule?.steps?.[0]?.state ?? { does: doable(kind)[0] ?? 'ON' };
+  const [by, setBy] = useState<LaneRule['kind']>(rule?.kind ?? 'SPECIAL');
+  const [window, setWindow] = useState(rule?.window ?? programme.windows.at(-1)?.id ?? '');
+  const [state, setState] = useState<StateDraft>(draftOf(first));
+  const [surges, setSurges] = useState(surgesOf(rule));
+  const [limit, setLimit] = useState(rule?.limit ?? BELOW_AT_FIRST);
+  const [numbers, setNumbers] = useState<Record<NumberOf, string>>(() => ({
+    value: String(limit.value),
+    hysteresis: String(limit.hysteresis),
+    leastOnMin: String(limit.leastOnMin),
+    leastOffMin: String(limit.leastOffMin),
+    staleAfterMin: String(limit.staleAfterMin),
+  }));
+  const [otherwise, setOtherwise] = useState<StateDraft>(
+    draftOf(rule?.whenNotKnown ?? usualRest(kind)),
+  );
+  const [problem, setProblem] = useState<string>();
+  const measured = by === 'GATE' || by === 'CUT_OUT';
+  const windowed = by !== 'CUT_OUT';
+
+  const read = (): LaneRule | string => {
+    const does = readState(state);
+    if (typeof does === 'string') return does;
+    const inWindow = windowed && window !== '' ? window : undefined;
+    if (by !== 'GATE' && windowed && inWindow === undefined) return 'Name the window first.';
+    if (by === 'FOLLOW_UP') {
+      const steps = readSurges(surges, does);
+      if (typeof steps === 'string') return steps;
+      return { lane: laneId, kind: by, window: inWindow, steps };
+    }
+    if (!measured) return { lane: laneId, kind: by, window: inWindow, state: does };
+    const typed = Object.fromEntries(
+      NUMBERS.map(([field]) => [field, readNumber(numbers[field])]),
+    ) as Record<NumberOf, number | null>;
+    const missing = NUMBERS.find(([field]) => typed[field] === null);
+    if (missing) return `“${missing[1]}” is a number.`;
+    const fallback = readState(otherwise);
+    if (typeof fallback === 'string') return fallback;
+    return {
+      lane: laneId,
+      kind: by,
+      window: inWindow,
+      state: does,
+      limit: { ...limit, ...(typed as Record<NumberOf, number>) },
+      whenNotKnown: by === 'GATE' ? fallback : undefined,
+    };
+  };
+  const save = () => {
+    const made = read();
+    if (typeof made === 'string') {
+      setProblem(made);
+      return;
+    }
+    change(withRule(programme, made, rule));
+    close();
+  };
+  const options = programme.windows.map((w) => ({ value: w.id, label: w.name }));
+  return (
+    <Sheet
+      open
+      onOpenChange={close}
+      title={`What ${lane?.name ?? 'it'} does`}
+      about="Where several rules speak at once, the one that stands higher in the lane’s list wins."
+    >
+      <form
+        className="grid gap-4"
+        onSubmit={(e) => {
+          e.preventDefault();
+          save();
+        }}
+      >
+        <Choice
+          label="When"
+          value={by}
+          options={KINDS}
+          onChange={(e) => setBy(e.target.value as LaneRule['kind'])}
+        />
+        {windowed && (
+          <Choice
+            label={by === 'FOLLOW_UP' ? 'After' : 'In'}
+            value={window}
+            options={by === 'GATE' ? [{ value: '', label: 'at any time' }, ...options] : options}
+            onChange={(e) => setWindow(e.target.value)}
+          />
+        )}
+        {measured && (
+          <div className="flex flex-wrap items-start gap-3">
+            <Choice
+              label="While"
+              className="w-44"
+              value={limit.quantity}
+              options={READ}
+              onChange={(e) =>
+                setLimit({ ...limit, quantity: e.target.value as Limit['quantity'] })
+              }
+            />
+            <Choice
+              label="is"
+              className="w-32"
+              value={limit.above ? 'above' : 'below'}
+              options={[
+                { value: 'below', label: 'lower' },
+                { value: 'above', label: 'higher' },
+              ]}
+              onChange={(e) => setLimit({ ...limit, above: e.target.value === 'above' })}
+            />
+            {NUMBERS.map(([field, label, unit]) => (
+              <Field
+                key={field}
+                label={label}
+                unit={unit}
+                className="w-36"
+                inputMode="decimal"
+                value={numbers[field]}
+                onChange={(e) => setNumbers({ ...numbers, [field]: e.target.value })}
+              />
+            ))}
+          </div>
+        )}
+        <StateFields label="It is" kind={kind} value={state} onChange={setState} />
+        {by === 'FOLLOW_UP' && (
+          <div className="flex flex-wrap items-start gap-3">
+            <Field
+              label="How many times"
+              className="w-36"
+              inputMode="numeric"
+              value={surges.times}
+              onChange={(e) => setSurges({ ...surges, times: e.target.value })}
+            />
+            <Lasting
+              label="Each for"
+              value={surges.lasts}
+              onChange={(lasts) => setSurges({ ...surges, lasts })}
+            />
+            <Lasting
+              label="From one to the next"
+              value={surges.apart}
+              onChange={(apart) => setSurges({ ...surges, apart })}
+            />
+          </div>
+        )}
+        {by === 'GATE' && (
+          <StateFields
+            label="Without a reading it is"
+            kind={kind}
+            value={otherwise}
+            onChange={setOtherwise}
+          />
+        )}
+        <Refusal message={problem} />
+        <div className="flex flex-wrap items-center gap-3">
+          <Button look="main" type="submit">
+            {rule ? 'Change it' : 'Add it'}
+          </Button>
+          {rule && (
+            <Button
+              look="quiet"
+              onClick={() => {
+                change(withoutRule(programme, rule));
+                close();
+              }}
+            >
+              take it out
+            </Button>
+          )}
+        </div>
+      </form>
+    </Sheet>
+  );
+}

@@ -1,0 +1,87 @@
+import type { Lane, LaneState } from '../../../api/types';
+import { Choice, Field } from '../../../parts/Field';
+import { readLasting, saidLasting, type StateDraft } from './drafts';
+import { stateWords } from './words';
+
+const RUNS: readonly LaneState['does'][] = ['ON', 'OFF', 'SHARE', 'WAVE'];
+const AIR: readonly LaneState['does'][] = ['FRESH', 'MEDIA', 'LED_BACK'];
+const DOSES: readonly LaneState['does'][] = ['ON', 'OFF'];
+
+export const doable = (kind: Lane['kind']) =>
+  kind === 'AIR_PATH' ? AIR : kind === 'DOSER' ? DOSES : RUNS;
+
+const OPTION: Partial<Record<LaneState['does'], string>> = {
+  SHARE: 'at a share of full power',
+  WAVE: 'a wave: on and off in turns',
+  LED_BACK: 'led back through media',
+};
+
+/** What a lane is to do, as far as such a lane can. */
+export function StateFields({
+  label,
+  kind,
+  value,
+  onChange,
+}: {
+  label: string;
+  kind: Lane['kind'];
+  value: StateDraft;
+  onChange: (value: StateDraft) => void;
+}) {
+  return (
+    <div className="flex flex-wrap items-start gap-3">
+      <Choice
+        label={label}
+        className="w-64"
+        value={value.does}
+        options={doable(kind).map((does) => ({
+          value: does,
+          label: OPTION[does] ?? stateWords({ does }, kind),
+        }))}
+        onChange={(e) => onChange({ ...value, does: e.target.value as LaneState['does'] })}
+      />
+      {(value.does === 'SHARE' || value.does === 'LED_BACK') && (
+        <Field
+          label={value.does === 'SHARE' ? 'Of full power' : 'Fresh air in it'}
+          unit="%"
+          className="w-36"
+          inputMode="decimal"
+          value={value.share}
+          onChange={(e) => onChange({ ...value, share: e.target.value })}
+        />
+      )}
+      {value.does === 'WAVE' && (
+        <>
+          <Lasting label="On for" value={value.on} onChange={(on) => onChange({ ...value, on })} />
+          <Lasting
+            label="Off for"
+            value={value.off}
+            onChange={(off) => onChange({ ...value, off })}
+          />
+        </>
+      )}
+    </div>
+  );
+}
+
+/** How long something lasts, typed as people say it. */
+export function Lasting({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const read = readLasting(value);
+  return (
+    <Field
+      label={label}
+      className="w-36"
+      value={value}
+      hint={read === undefined ? 'such as 5 min or 30 s' : saidLasting(read)}
+      onChange={(e) => onChange(e.target.value)}
+    />
+  );
+}
