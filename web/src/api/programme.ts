@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { keys, logged } from './keys';
 import { useChange } from './query';
+import type { paths } from './schema';
 import type { Programme } from './types';
 
 export const useProgramme = (tankId: string) =>
@@ -43,4 +44,28 @@ export const useSaveProgramme = (tankId: string) =>
     (body: { version?: number; programme: Programme }) =>
       bodyOf(api.PUT('/api/v1/tanks/{tankId}/programme', { params: { path: { tankId } }, body })),
     logged(tankId),
+  );
+
+export type TemplateName =
+  paths['/api/v1/tanks/{tankId}/programme/templates/{template}']['post']['parameters']['path']['template'];
+
+/** A programme with what keepers commonly make of a day; nothing is saved. */
+export const useTemplate = (tankId: string) =>
+  useChange(
+    ({
+      template,
+      ...body
+    }: {
+      template: TemplateName;
+      programme: Programme;
+      holidayFrom?: string;
+      holidayUntil?: string;
+    }) =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/programme/templates/{template}', {
+          params: { path: { tankId, template } },
+          body,
+        }),
+      ),
+    [],
   );

@@ -156,4 +156,5 @@ export type LaneState = Schemas['StateEntry'];
 export type LaneWindow = Schemas['WindowEntry'];
 export type WindowEdge = Schemas['EdgeEntry'];
 export type LaneRule = Schemas['RuleEntry'];
+export type FittedTemplate = Schemas['TemplateView'];
 export type Due = Schemas['Due'];

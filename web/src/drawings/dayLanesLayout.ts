@@ -29,8 +29,8 @@ export function placed(brackets: readonly Bracket[], left: number, right: number
       const middle = (b.left + b.right) / 2;
       const nameX = Math.min(Math.max(middle, left + half), Math.max(right - half, left + half));
       const from = Math.min(b.left, nameX - half);
-      const until = Math.max(b.right, nameX + half) + APART_PX;
-      const free = rows.findIndex((taken) => taken <= from);
+      const until = Math.max(b.right, nameX + half + APART_PX);
+      const free = rows.findIndex((taken) => taken <= from + 0.5);
       const row = free === -1 ? rows.length : free;
       rows[row] = until;
       return { ...b, row, nameX };

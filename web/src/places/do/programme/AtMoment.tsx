@@ -36,9 +36,11 @@ export function AtMoment({
   setCut: (cut?: Cut) => void;
 }) {
   const [back, setBack] = useState<string>('60');
-  const typed = (text: string) => {
-    const [h, m, s = 0] = text.split(':').map(Number);
-    if (h === undefined || m === undefined || Number.isNaN(h + m + s)) return;
+  const [text, setText] = useState<string>();
+  const typed = (of: string) => {
+    setText(of);
+    if (!/^([01]?\d|2[0-3]):[0-5]\d(:[0-5]\d)?$/.test(of)) return;
+    const [h = 0, m = 0, s = 0] = of.split(':').map(Number);
     // By the clock: on a day that has another length the hours from midnight say something else.
     const plain = startOfDay(day.day, zone) + ((h * 60 + m) * 60 + s) * 1000;
     const shown = clockTime(new Date(plain).toISOString(), zone).split(':').map(Number);
@@ -58,10 +60,9 @@ export function AtMoment({
         </h2>
         <Field
           label="Another time"
-          type="time"
-          step={1}
-          className="w-36 print:hidden"
-          value={clock(at, zone)}
+          className="w-28 print:hidden"
+          value={text ?? clock(at, zone)}
+          onBlur={() => setText(undefined)}
           onChange={(e) => typed(e.target.value)}
         />
       </div>
@@ -90,8 +91,8 @@ export function AtMoment({
       </table>
       <div className="flex flex-wrap items-end gap-3 print:hidden">
         <Choice
-          label="If the power failed at this moment, and came back"
-          className="w-72"
+          label="If the power failed now, and came back"
+          className="w-80"
           value={back}
           options={BACK}
           onChange={(e) => setBack(e.target.value)}

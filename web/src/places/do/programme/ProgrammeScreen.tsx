@@ -17,6 +17,7 @@ import { withEdge } from './changes';
 import { ConflictList } from './ConflictList';
 import { FileRow } from './FileRow';
 import { LaneList } from './LaneList';
+import { Templates } from './Templates';
 import { useDraft } from './useDraft';
 import { WindowList } from './WindowList';
 import { dayVerdict } from './words';
@@ -176,6 +177,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
           <ConflictList day={shown} zone={zone} mend={draft.change} show={setPlayhead} />
         </div>
       )}
+      <Templates programme={draft.programme} change={draft.change} />
       <WindowList programme={draft.programme} change={draft.change} />
       <LaneList programme={draft.programme} change={draft.change} />
       <FileRow programme={draft.programme} read={draft.change} />

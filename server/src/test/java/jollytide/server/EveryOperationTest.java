@@ -113,6 +113,7 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/probe/calibrations", CALIBRATION),
             Map.entry("POST /tanks/{tankId}/probe/look", CALIBRATION),
             Map.entry("PUT /tanks/{tankId}/programme", "{\"version\":null,\"programme\":" + PROGRAMME + "}"),
+            Map.entry("POST /tanks/{tankId}/programme/templates/{template}", "{\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/programme/day", "{\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/readings", READING),
             Map.entry("PUT /tanks/{tankId}/suspects/checks/{check}", "{\"answer\":0}"),
@@ -147,6 +148,7 @@ class EveryOperationTest extends ServerTest {
                     .replace("{from}", "2026-01-05")
                     .replace("{cause}", "SKIMMER")
                     .replace("{check}", "BUFFERS")
+                    .replace("{template}", "HOLIDAY")
                     .replace("{code}", "cal-nothing");
             return filled.replace("{noteId}", nested.get("lineNotes"))
                     .replace("{entryId}", nested.get("supplyEntries"))

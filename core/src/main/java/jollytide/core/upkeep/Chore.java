@@ -9,6 +9,15 @@ import org.jspecify.annotations.Nullable;
  * findings move it ({@link Interval}).
  */
 public enum Chore {
+    SOCK(
+            "change the filter sock",
+            4,
+            Needs.NOTHING,
+            null,
+            "Lift it out slowly, so that what it holds stays in it.",
+            "Put a clean one in at once: what comes down meanwhile goes to the pump.",
+            "Rinse the old one inside out; wash it hot, without detergent or softener.",
+            "Let it dry wholly before it is used again."),
     SKIMMER_CUP(
             "empty and wipe the skimmer’s cup",
             7,

@@ -2,11 +2,14 @@ package jollytide.server.programme;
 
 import jakarta.validation.Valid;
 import java.util.UUID;
+import jollytide.core.programme.Template;
 import jollytide.server.account.SignedIn;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
 import jollytide.server.programme.ProgrammeViews.ProgrammeView;
+import jollytide.server.programme.ProgrammeViews.TemplateAsked;
+import jollytide.server.programme.ProgrammeViews.TemplateView;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -45,5 +48,15 @@ class ProgrammeController {
             @PathVariable UUID tankId,
             @Valid @RequestBody ProgrammeDayAsked body) {
         return programmes.day(who.keeperId(), tankId, body);
+    }
+
+    /** A programme with what keepers commonly make of a day, fitted to its lanes; nothing is saved. */
+    @PostMapping("/templates/{template}")
+    TemplateView template(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable Template template,
+            @Valid @RequestBody TemplateAsked body) {
+        return programmes.template(who.keeperId(), tankId, template, body);
     }
 }

@@ -50,8 +50,8 @@ public record ProgrammeDocument(
     private static final String ID = "[A-Za-z0-9-]{1,40}";
     private static final String ID_WORDS = "must be letters, digits and hyphens, at most 40";
     private static final String TIME = "([01]\\d|2[0-3]):[0-5]\\d(:[0-5]\\d)?";
-    private static final String SEASON = "(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])";
-    private static final String SEASON_WORDS = "must be month and day, such as 11-15";
+    static final String SEASON = "(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])";
+    static final String SEASON_WORDS = "must be month and day, such as 11-15";
 
     /**
      * A device, or several that always do the same. One whose id is that of a line in Doses is that line.
@@ -177,7 +177,7 @@ public record ProgrammeDocument(
                     new Days(of, season("seasonFrom", seasonFrom), season("seasonUntil", seasonUntil)));
         }
 
-        private static @Nullable MonthDay season(String field, @Nullable String monthAndDay) {
+        static @Nullable MonthDay season(String field, @Nullable String monthAndDay) {
             try {
                 return monthAndDay == null ? null : MonthDay.parse("--" + monthAndDay);
             } catch (java.time.DateTimeException e) {

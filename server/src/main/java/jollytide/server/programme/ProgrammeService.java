@@ -20,6 +20,7 @@ import jollytide.core.programme.Known;
 import jollytide.core.programme.LaneKind;
 import jollytide.core.programme.LaneState.Does;
 import jollytide.core.programme.Programme;
+import jollytide.core.programme.Template;
 import jollytide.core.units.InputException;
 import jollytide.server.dose.DoseService;
 import jollytide.server.dose.DoseService.LineOfTank;
@@ -41,6 +42,8 @@ import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
 import jollytide.server.programme.ProgrammeViews.ProgrammeView;
+import jollytide.server.programme.ProgrammeViews.TemplateAsked;
+import jollytide.server.programme.ProgrammeViews.TemplateView;
 import jollytide.server.programme.ProgrammeViews.WindowTimes;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -57,6 +60,9 @@ class ProgrammeService {
     private static final int FORMAT = 1;
     /** Each goes along with whole programmes; more than so many are read by nobody. */
     private static final int MOST_CONFLICTS = 30;
+
+    /** Media are commonly let in below this. */
+    private static final double GATE_PH = 8.2;
 
     private static final StateEntry OFF = new StateEntry(Does.OFF, null, null, null);
     private static final StateEntry ON = new StateEntry(Does.ON, null, null, null);
@@ -152,6 +158,19 @@ class ProgrammeService {
                         .map(c -> ProgrammeConflict.of(c, asked.programme()))
                         .toList(),
                 Math.max(0, found.size() - MOST_CONFLICTS));
+    }
+
+    @Transactional(readOnly = true)
+    TemplateView template(UUID keeperId, UUID tankId, Template template, TemplateAsked asked) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        // Where the whole band lies lower, media are not to lift the water beyond it.
+        double gatePh = Math.min(GATE_PH, tank.band().peakAtMost());
+        return TemplateView.of(template.fit(
+                core(tank, asked.programme()),
+                new Template.Wishes(
+                        gatePh,
+                        WindowEntry.season("holidayFrom", asked.holidayFrom()),
+                        WindowEntry.season("holidayUntil", asked.holidayUntil()))));
     }
 
     private static List<WindowTimes> windows(Programme programme, DayCourse course) {

@@ -2,6 +2,7 @@ package jollytide.server.programme;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -9,9 +10,11 @@ import jollytide.core.programme.Conflict;
 import jollytide.core.programme.DayCourse;
 import jollytide.core.programme.LaneKind;
 import jollytide.core.programme.Rule.Strength;
+import jollytide.core.programme.Template;
 import jollytide.core.programme.Verdict.Claim;
 import jollytide.core.programme.Window.Span;
 import jollytide.core.reef.LightClock;
+import jollytide.core.upkeep.Chore;
 import jollytide.server.programme.ProgrammeDocument.StateEntry;
 import org.jspecify.annotations.Nullable;
 
@@ -51,6 +54,33 @@ public final class ProgrammeViews {
             @NotNull Instant from,
             @Nullable Instant until,
             @Nullable Instant released) {}
+
+    /**
+     * @param holidayFrom month and day, such as 12-20; a holiday's alone, like {@code holidayUntil}
+     */
+    public record TemplateAsked(
+            @Valid @NotNull ProgrammeDocument programme,
+
+            @Nullable @Pattern(regexp = ProgrammeDocument.SEASON, message = ProgrammeDocument.SEASON_WORDS)
+            String holidayFrom,
+
+            @Nullable @Pattern(regexp = ProgrammeDocument.SEASON, message = ProgrammeDocument.SEASON_WORDS)
+            String holidayUntil) {}
+
+    /** @param cautions where it can hurt, to be read before it is done */
+    public record TemplateView(ProgrammeDocument programme, List<String> cautions, List<BroughtChore> brings) {
+        static TemplateView of(Template.Fitted fitted) {
+            return new TemplateView(
+                    ProgrammeDocument.of(fitted.programme()),
+                    fitted.cautions(),
+                    fitted.brings().stream()
+                            .map(b -> new BroughtChore(b.chore(), b.chore().what(), b.everyDays()))
+                            .toList());
+        }
+    }
+
+    /** Upkeep that comes with a template. */
+    public record BroughtChore(Chore chore, String what, int everyDays) {}
 
     /**
      * A day of it.

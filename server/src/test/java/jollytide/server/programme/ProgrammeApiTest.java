@@ -224,4 +224,22 @@ class ProgrammeApiTest extends ServerTest {
                         + ",\"cut\":{\"from\":\"2026-11-12T02:00:00Z\",\"until\":\"2026-11-12T01:00:00Z\"}}");
         assertThat(backwards.status()).isEqualTo(422);
     }
+
+    @Test
+    void templatesFitThemselvesToTheLanesThatAreThere() {
+        Answer bubbles = keeper.post(programme + "/templates/BUBBLE_HOUR", "{\"programme\":" + today() + "}");
+        assertThat(bubbles.status()).as(bubbles.text()).isEqualTo(200);
+        assertThat(each(bubbles.body().path("brings"), "chore")).containsExactly("SOCK", "SKIMMER_CUP");
+        assertThat(day(bubbles.body().path("programme"), "").path("conflicts")).isEmpty();
+        Answer holiday = keeper.post(
+                programme + "/templates/HOLIDAY",
+                "{\"holidayFrom\":\"12-20\",\"holidayUntil\":\"01-03\",\"programme\":"
+                        + bubbles.body().path("programme") + "}");
+        JsonNode hour = of(holiday.body().path("programme").path("windows"), "name", "bubble hour");
+        assertThat(hour.path("seasonFrom").asString()).isEqualTo("01-04");
+        assertThat(hour.path("seasonUntil").asString()).isEqualTo("12-19");
+        Answer refugium = keeper.post(programme + "/templates/REVERSE_REFUGIUM", "{\"programme\":" + today() + "}");
+        assertThat(refugium.status()).isEqualTo(422);
+        assertThat(refugium.text()).contains("no lane for a refugium");
+    }
 }

@@ -1,0 +1,180 @@
+import { useState } from 'react';
+import { useTemplate, type TemplateName } from '../../../api/programme';
+import type { FittedTemplate, Programme } from '../../../api/types';
+import { useAddChore, useEditChore, useUpkeep } from '../../../api/upkeep';
+import { Button } from '../../../parts/Button';
+import { Choice, Field } from '../../../parts/Field';
+import { useNotice } from '../../../parts/Notices';
+import { Refusal } from '../../../parts/Refusal';
+import { useAtTank } from '../../../TankContext';
+
+const TEMPLATES: readonly { value: TemplateName; label: string; about: string }[] = [
+  {
+    value: 'BUBBLE_HOUR',
+    label: 'micro-bubble hour',
+    about:
+      'An hour in the evening: a stone at the return, pumps of one side in waves, those of the other still, two surges at full power afterwards.',
+  },
+  {
+    value: 'NIGHT_MEDIA',
+    label: 'media at night, dry fresh air by day',
+    about: 'While the lamps are off the skimmer’s exhaust goes back through media, 5 % fresh.',
+  },
+  {
+    value: 'GATE_BELOW_PH',
+    label: 'media only while pH is low',
+    about: 'Fresh air goes through media below a pH, and past them above it.',
+  },
+  {
+    value: 'REVERSE_REFUGIUM',
+    label: 'refugium lit at night',
+    about: 'Its algae take CO2 up while the display gives it off.',
+  },
+  {
+    value: 'NIGHT_DOSES',
+    label: 'doses over the night',
+    about: 'Every line spreads its doses over the dark hours, when pH is lowest.',
+  },
+  {
+    value: 'FEEDING_PAUSE',
+    label: 'feeding pause',
+    about: 'Two hours after lamps-on flow rests for ten minutes; the return runs on.',
+  },
+  {
+    value: 'QUIET_NIGHT',
+    label: 'quiet night',
+    about: 'Flow pumps run at 40 % while the lamps are off.',
+  },
+  {
+    value: 'HOLIDAY',
+    label: 'holiday',
+    about: 'On those days only the usual day, and fresh air for the skimmer.',
+  },
+];
+
+/** What keepers commonly make of a day, fitted to this tank; it is a change like any other. */
+export function Templates({
+  programme,
+  change,
+}: {
+  programme: Programme;
+  change: (programme: Programme) => void;
+}) {
+  const { tank } = useAtTank();
+  const tell = useNotice();
+  const fit = useTemplate(tank.id);
+  const [template, setTemplate] = useState<TemplateName>('BUBBLE_HOUR');
+  const [from, setFrom] = useState('');
+  const [until, setUntil] = useState('');
+  const [fitted, setFitted] = useState<FittedTemplate>();
+  const chosen = TEMPLATES.find((t) => t.value === template);
+  const putIn = () =>
+    void fit
+      .mutateAsync({
+        template,
+        programme,
+        holidayFrom: from.slice(5) || undefined,
+        holidayUntil: until.slice(5) || undefined,
+      })
+      .then((made) => {
+        setFitted(made);
+        change(made.programme);
+        tell(`It is in the day: ${chosen?.label ?? ''}. Undo stands above.`);
+      })
+      .catch(() => undefined);
+  return (
+    <section
+      aria-labelledby="templates"
+      className="grid gap-3 border-t border-hairline pt-4 print:hidden"
+    >
+      <h2 id="templates" className="text-lg font-bold">
+        What others make of a day
+      </h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <Choice
+          label="Fitted to this tank"
+          className="w-80"
+          value={template}
+          options={TEMPLATES}
+          onChange={(e) => {
+            setTemplate(e.target.value as TemplateName);
+            setFitted(undefined);
+          }}
+        />
+        {template === 'HOLIDAY' && (
+          <>
+            <Field
+              label="First day"
+              type="date"
+              className="w-44"
+              value={from}
+              onChange={(e) => setFrom(e.target.value)}
+            />
+            <Field
+              label="Last day"
+              type="date"
+              className="w-44"
+              value={until}
+              onChange={(e) => setUntil(e.target.value)}
+            />
+          </>
+        )}
+        <Button onClick={putIn} disabled={fit.isPending}>
+          Put it in
+        </Button>
+      </div>
+      <p className="max-w-prose text-soft">{chosen?.about}</p>
+      <Refusal message={fit.error?.message} />
+      {fitted && <Needs fitted={fitted} />}
+    </section>
+  );
+}
+
+function Needs({ fitted }: { fitted: FittedTemplate }) {
+  return (
+    <div className="grid gap-2 border-l-2 border-ink/40 pl-4">
+      {fitted.cautions.map((caution) => (
+        <p key={caution} className="max-w-prose">
+          <strong>Mind:</strong> {caution}
+        </p>
+      ))}
+      {fitted.brings.map((brought) => (
+        <Brought key={brought.chore} brought={brought} />
+      ))}
+    </div>
+  );
+}
+
+/** Upkeep that comes with it: onto the list by one press. */
+function Brought({ brought }: { brought: FittedTemplate['brings'][number] }) {
+  const { tank } = useAtTank();
+  const tell = useNotice();
+  const upkeep = useUpkeep(tank.id);
+  const add = useAddChore(tank.id);
+  const edit = useEditChore(tank.id);
+  const task = upkeep.data?.tasks.find((t) => t.kind.chore === brought.chore);
+  const every = brought.everyDays === 1 ? 'every day' : `every ${brought.everyDays} days`;
+  const take = () =>
+    void (
+      task
+        ? edit.mutateAsync({ id: task.id, name: task.name, days: brought.everyDays })
+        : add.mutateAsync({ chore: brought.chore, name: '', days: brought.everyDays })
+    )
+      .then(() => tell(`Upkeep has it ${every}.`))
+      .catch(() => undefined);
+  return (
+    <p className="flex flex-wrap items-center gap-x-3">
+      <span>
+        It brings upkeep: {brought.what}, {every}.
+      </span>
+      <Button
+        look="quiet"
+        onClick={take}
+        disabled={!upkeep.data || add.isPending || edit.isPending}
+      >
+        {task ? `change it to ${every} in Upkeep` : 'put it on the list'}
+      </Button>
+      <Refusal message={add.error?.message ?? edit.error?.message} />
+    </p>
+  );
+}
