@@ -35,13 +35,16 @@ interface Props {
   onAt: (ms: number) => void;
   /** An edge was drawn so many minutes later; without it none can be. */
   onEdge?: (window: string, which: 'from' | 'until', minutes: number) => void;
+  /** A window's name was pressed; a lane's likewise. */
+  onWindow?: (id: string) => void;
+  onLane?: (id: string) => void;
   /** A power cut that is thought of. */
   cut?: { from: string; until?: string };
 }
 
 /** A day as stacked lanes over light and dark, its windows named above, conflicts where they happen, and the playhead. */
 export function DayLanes(props: Props) {
-  const { day, beside, windows, zone, width, at, onAt, onEdge, cut } = props;
+  const { day, beside, windows, zone, width, at, onAt, onEdge, onWindow, onLane, cut } = props;
   const hatch = useId();
   const [drag, setDrag] = useState<{ key: string; minutes: number }>();
   const narrow = width < 640;
@@ -144,14 +147,14 @@ export function DayLanes(props: Props) {
             y2={top + i * lane}
             stroke="var(--hairline)"
           />
-          <text
+          <Name
             x={narrow ? left + 4 : 0}
             y={narrow ? top + i * lane + 19 : middleOf(i) + 5}
-            className="fill-ink text-sm"
-          >
-            {shortened(l.name, narrow ? width - 40 : NAMES - 12)}
-            <title>{l.name}</title>
-          </text>
+            name={l.name}
+            shown={shortened(l.name, narrow ? width - 40 : NAMES - 12)}
+            says={`${l.name}: add a rule`}
+            onPress={onLane && (() => onLane(l.id))}
+          />
           <LaneBars
             lane={l}
             y={middleOf(i)}
@@ -189,6 +192,7 @@ export function DayLanes(props: Props) {
           setDrag={setDrag}
           minutePx={((width - RIGHT - left) * MINUTE) / (end - start)}
           onEdge={onEdge}
+          onWindow={onWindow}
           says={(edgePx) => clockTime(new Date(x.invert(edgePx)).toISOString(), zone)}
         />
       ))}
@@ -228,6 +232,49 @@ const shortened = (name: string, most: number) => {
   const letters = Math.floor(most / 7);
   return name.length > letters ? `${name.slice(0, letters - 1)}…` : name;
 };
+
+/** A name that may be pressed. */
+function Name({
+  x,
+  y,
+  anchor = 'start',
+  name,
+  shown,
+  says,
+  onPress,
+}: {
+  x: number;
+  y: number;
+  anchor?: 'start' | 'middle';
+  name: string;
+  shown: string;
+  says: string;
+  onPress?: () => void;
+}) {
+  const text = (
+    <text x={x} y={y} textAnchor={anchor} className="fill-ink text-sm">
+      {shown}
+      {shown !== name && <title>{name}</title>}
+    </text>
+  );
+  if (!onPress) return text;
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={says}
+      className="cursor-pointer underline decoration-hairline underline-offset-4"
+      onClick={onPress}
+      onKeyDown={(e) => {
+        if (e.key !== 'Enter' && e.key !== ' ') return;
+        e.preventDefault();
+        onPress();
+      }}
+    >
+      {text}
+    </g>
+  );
+}
 
 const COLOUR: Record<LaneDay['kind'], string> = {
   LAMPS: 'var(--alk)',
@@ -379,6 +426,7 @@ function WindowBracket({
   setDrag,
   minutePx,
   onEdge,
+  onWindow,
   says,
 }: {
   bracket: PlacedBracket;
@@ -387,9 +435,11 @@ function WindowBracket({
   setDrag: (drag?: { key: string; minutes: number }) => void;
   minutePx: number;
   onEdge?: Props['onEdge'];
+  onWindow?: Props['onWindow'];
   says: (px: number) => string;
 }) {
   const keyOf = (which: string) => `${b.id}-${which}-${b.left}`;
+  const snapped = (dx: number) => SNAP * Math.round(dx / minutePx / SNAP);
   const moved = (which: 'from' | 'until') =>
     drag?.key === keyOf(which) ? drag.minutes * minutePx : 0;
   const left = b.left + moved('from');
@@ -397,9 +447,15 @@ function WindowBracket({
   return (
     <g>
       <path d={`M${left} ${y}H${right}`} stroke="var(--ink)" strokeWidth={2} />
-      <text x={b.nameX} y={y - 6} textAnchor="middle" className="fill-ink text-sm">
-        {b.name}
-      </text>
+      <Name
+        x={b.nameX}
+        y={y - 6}
+        anchor="middle"
+        name={b.name}
+        shown={b.name}
+        says={`${b.name}: change it`}
+        onPress={onWindow && (() => onWindow(b.id))}
+      />
       {(['from', 'until'] as const).map((which) => {
         const there = which === 'from' ? b.begins : b.ends;
         const at = which === 'from' ? left : right;
@@ -423,16 +479,10 @@ function WindowBracket({
                 y={y}
                 name={`${b.name}, ${which === 'from' ? 'beginning' : 'end'}`}
                 says={says(at)}
-                onDrag={(dx) =>
-                  setDrag({
-                    key: keyOf(which),
-                    minutes: SNAP * Math.round(dx / minutePx / SNAP),
-                  })
-                }
-                onDrop={() => {
-                  const minutes = drag?.key === keyOf(which) ? drag.minutes : 0;
+                onDrag={(dx) => setDrag({ key: keyOf(which), minutes: snapped(dx) })}
+                onDrop={(dx) => {
                   setDrag(undefined);
-                  if (minutes !== 0) onEdge(b.id, which, minutes);
+                  if (snapped(dx) !== 0) onEdge(b.id, which, snapped(dx));
                 }}
                 onStep={(steps) => onEdge(b.id, which, SNAP * steps)}
               />
@@ -459,7 +509,7 @@ function EdgeHandle({
   name: string;
   says: string;
   onDrag: (dx: number) => void;
-  onDrop: () => void;
+  onDrop: (dx: number) => void;
   onStep: (steps: number) => void;
 }) {
   const [grip, setGrip] = useState<number>();
@@ -491,9 +541,9 @@ function EdgeHandle({
         setGrip(e.clientX);
       }}
       onPointerMove={(e) => grip !== undefined && onDrag(e.clientX - grip)}
-      onPointerUp={() => {
+      onPointerUp={(e) => {
         setGrip(undefined);
-        onDrop();
+        if (grip !== undefined) onDrop(e.clientX - grip);
       }}
     />
   );

@@ -50,7 +50,7 @@ export function FileRow({
           )
         }
       >
-        save as a file
+        take it out as a file
       </Button>
       <Button look="quiet" onClick={() => input.current?.click()}>
         read one in

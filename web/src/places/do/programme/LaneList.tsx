@@ -1,8 +1,6 @@
-import { useState } from 'react';
 import type { Lane, LaneRule, Programme } from '../../../api/types';
 import { Button } from '../../../parts/Button';
-import { LaneForm } from './LaneForm';
-import { RuleForm } from './RuleForm';
+import type { Open } from './Editing';
 import { ruleWords, stateWords, STRENGTH } from './words';
 
 const ORDER = Object.keys(STRENGTH) as LaneRule['kind'][];
@@ -10,21 +8,16 @@ const ORDER = Object.keys(STRENGTH) as LaneRule['kind'][];
 /** Every lane with its rules, the strongest on top; where none speaks it is at rest. */
 export function LaneList({
   programme,
-  change,
+  open,
 }: {
   programme: Programme;
-  change: (programme: Programme) => void;
+  open: (what: Open) => void;
 }) {
-  const [open, setOpen] = useState<{ lane?: Lane; rule?: LaneRule; what: 'lane' | 'rule' }>();
-  const close = () => setOpen(undefined);
   return (
     <section aria-labelledby="lanes" className="grid gap-2 border-t border-hairline pt-4">
-      <div className="flex flex-wrap items-center justify-between gap-3">
-        <h2 id="lanes" className="text-lg font-bold">
-          What each lane does, the strongest rule on top
-        </h2>
-        <Button onClick={() => setOpen({ what: 'lane' })}>New lane</Button>
-      </div>
+      <h2 id="lanes" className="text-lg font-bold">
+        What each lane does, the strongest rule on top
+      </h2>
       <ul className="grid gap-x-10 md:grid-cols-2">
         {programme.lanes.map((lane) => (
           <li key={lane.id} className="grid content-start border-t border-hairline py-2">
@@ -34,14 +27,14 @@ export function LaneList({
                 <Button
                   look="quiet"
                   aria-label={`add a rule for ${lane.name}`}
-                  onClick={() => setOpen({ lane, what: 'rule' })}
+                  onClick={() => open({ lane, what: 'rule' })}
                 >
                   add a rule
                 </Button>{' '}
                 <Button
                   look="quiet"
                   aria-label={`change ${lane.name}`}
-                  onClick={() => setOpen({ lane, what: 'lane' })}
+                  onClick={() => open({ lane, what: 'lane' })}
                 >
                   change
                 </Button>
@@ -53,7 +46,7 @@ export function LaneList({
                   <button
                     type="button"
                     className="min-h-8 text-left decoration-hairline underline-offset-4 hover:underline"
-                    onClick={() => setOpen({ lane, rule, what: 'rule' })}
+                    onClick={() => open({ lane, rule, what: 'rule' })}
                   >
                     <span className="text-sm text-soft">{STRENGTH[rule.kind]}: </span>
                     {ruleWords(rule, lane.kind, programme.windows)}
@@ -70,18 +63,6 @@ export function LaneList({
           </li>
         ))}
       </ul>
-      {open?.what === 'lane' && (
-        <LaneForm lane={open.lane} programme={programme} change={change} close={close} />
-      )}
-      {open?.what === 'rule' && open.lane && (
-        <RuleForm
-          lane={open.lane.id}
-          rule={open.rule}
-          programme={programme}
-          change={change}
-          close={close}
-        />
-      )}
     </section>
   );
 }

@@ -15,6 +15,7 @@ import { useAtTank } from '../../../TankContext';
 import { AtMoment } from './AtMoment';
 import { withEdge } from './changes';
 import { ConflictList } from './ConflictList';
+import { Editing, type Open } from './Editing';
 import { FileRow } from './FileRow';
 import { LaneList } from './LaneList';
 import { Templates } from './Templates';
@@ -43,6 +44,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
   const [beside, setBeside] = useState(false);
   const [cut, setCut] = useState<Cut>();
   const [theirs, setTheirs] = useState<KeptProgramme>();
+  const [open, setOpen] = useState<Open>();
   const [ref, width] = useWidth();
   const asked = useProgrammeDay(tank.id, draft.programme, day, cut);
   const saved = useProgrammeDay(tank.id, kept.programme, day, undefined, beside);
@@ -162,15 +164,29 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
             onEdge={(id, which, minutes) =>
               draft.change(withEdge(draft.programme, id, which, minutes))
             }
+            onWindow={(id) =>
+              setOpen({ what: 'window', window: draft.programme.windows.find((w) => w.id === id) })
+            }
+            onLane={(id) => {
+              const lane = draft.programme.lanes.find((l) => l.id === id);
+              if (lane) setOpen({ what: 'rule', lane });
+            }}
             cut={cut}
           />
         )}
       </div>
-      {draft.changed && kept.savedAt !== undefined && (
-        <Tick checked={beside} onChange={(e) => setBeside(e.target.checked)}>
-          the saved programme beside it, as thin lines where it differs
-        </Tick>
-      )}
+      <div className="flex flex-wrap items-center gap-3 print:hidden">
+        <Button onClick={() => setOpen({ what: 'window' })}>New window</Button>
+        <Button onClick={() => setOpen({ what: 'lane' })}>New lane</Button>
+        <span className="text-sm text-soft">
+          A lane’s name gives it a rule; a window’s name or its ends change it.
+        </span>
+        {draft.changed && kept.savedAt !== undefined && (
+          <Tick checked={beside} onChange={(e) => setBeside(e.target.checked)}>
+            the saved programme beside it, thin, where it differs
+          </Tick>
+        )}
+      </div>
       {shown && (
         <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
           <AtMoment day={shown} at={at} zone={zone} cut={cut} setAt={setPlayhead} setCut={setCut} />
@@ -178,8 +194,14 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
         </div>
       )}
       <Templates programme={draft.programme} change={draft.change} />
-      <WindowList programme={draft.programme} change={draft.change} />
-      <LaneList programme={draft.programme} change={draft.change} />
+      <WindowList programme={draft.programme} open={setOpen} />
+      <LaneList programme={draft.programme} open={setOpen} />
+      <Editing
+        open={open}
+        programme={draft.programme}
+        change={draft.change}
+        close={() => setOpen(undefined)}
+      />
       <FileRow programme={draft.programme} read={draft.change} />
     </div>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { LaneRule, Programme } from '../../../api/types';
+import type { Lane, LaneRule, Programme } from '../../../api/types';
 import { readNumber } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { Choice, Field } from '../../../parts/Field';
@@ -49,21 +49,20 @@ type NumberOf = (typeof NUMBERS)[number][0];
 
 /** What a lane does, and when. */
 export function RuleForm({
-  lane: laneId,
+  lane,
   rule,
   programme,
   change,
   close,
 }: {
-  lane: string;
+  lane: Lane;
   /** Undefined for a new one. */
   rule?: LaneRule;
   programme: Programme;
   change: (programme: Programme) => void;
   close: () => void;
 }) {
-  const lane = programme.lanes.find((l) => l.id === laneId);
-  const kind = lane?.kind ?? 'FLOW_PUMP';
+  const { id: laneId, kind } = lane;
   const first = rule?.state ?? rule?.steps?.[0]?.state ?? { does: doable(kind)[0] ?? 'ON' };
   const [by, setBy] = useState<LaneRule['kind']>(rule?.kind ?? 'SPECIAL');
   const [window, setWindow] = useState(rule?.window ?? programme.windows.at(-1)?.id ?? '');
@@ -125,7 +124,7 @@ export function RuleForm({
     <Sheet
       open
       onOpenChange={close}
-      title={`What ${lane?.name ?? 'it'} does`}
+      title={`What ${lane.name} does`}
       about="Where several rules speak at once, the one that stands higher in the lane’s list wins."
     >
       <form

@@ -1,28 +1,23 @@
-import { useState } from 'react';
-import type { LaneWindow, Programme } from '../../../api/types';
+import type { Programme } from '../../../api/types';
 import { Button } from '../../../parts/Button';
-import { WindowForm } from './WindowForm';
+import type { Open } from './Editing';
 import { windowWords } from './words';
 
 /** The parts of the day, each named once. */
 export function WindowList({
   programme,
-  change,
+  open,
 }: {
   programme: Programme;
-  change: (programme: Programme) => void;
+  open: (what: Open) => void;
 }) {
-  const [open, setOpen] = useState<LaneWindow | 'new'>();
   const used = (id: string) =>
     new Set(programme.rules.filter((r) => r.window === id).map((r) => r.lane)).size;
   return (
     <section aria-labelledby="windows" className="grid gap-2 border-t border-hairline pt-4">
-      <div className="flex flex-wrap items-center justify-between gap-3">
-        <h2 id="windows" className="text-lg font-bold">
-          Windows, each named once
-        </h2>
-        <Button onClick={() => setOpen('new')}>New window</Button>
-      </div>
+      <h2 id="windows" className="text-lg font-bold">
+        Windows, each named once
+      </h2>
       <ul className="grid gap-x-10 md:grid-cols-2">
         {programme.windows.map((window) => (
           <li
@@ -38,21 +33,13 @@ export function WindowList({
             <Button
               look="quiet"
               aria-label={`change ${window.name}`}
-              onClick={() => setOpen(window)}
+              onClick={() => open({ what: 'window', window })}
             >
               change
             </Button>
           </li>
         ))}
       </ul>
-      {open !== undefined && (
-        <WindowForm
-          window={open === 'new' ? undefined : open}
-          programme={programme}
-          change={change}
-          close={() => setOpen(undefined)}
-        />
-      )}
     </section>
   );
 }

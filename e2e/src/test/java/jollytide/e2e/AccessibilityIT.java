@@ -43,6 +43,9 @@ class AccessibilityIT extends BrowserTest {
         "upkeep, desktop, day",
         "upkeep, phone, night",
         "upkeep done, phone, day",
+        "programme, desktop, night",
+        "programme, phone, day",
+        "rule of a lane, phone, night",
         "stock, desktop, night",
         "stock, phone, day",
         "new line, desktop, night",
@@ -108,6 +111,11 @@ class AccessibilityIT extends BrowserTest {
                         page.navigate(tank + "upkeep");
                         button(page, "Done").first().click();
                         button(page, "how").first().click();
+                    }
+                    case "rule of a lane" -> {
+                        page.navigate(tank + "programme");
+                        button(page, "add a rule for skimmer").click();
+                        page.getByLabel("When").selectOption("GATE");
                     }
                     case "new line" -> {
                         page.navigate(tank + "doses");

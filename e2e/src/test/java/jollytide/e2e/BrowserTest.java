@@ -112,6 +112,7 @@ abstract class BrowserTest {
             Map.entry("Experiment", "Reason"),
             Map.entry("Bench", "Try"),
             Map.entry("Sums", "Try"),
+            Map.entry("Programme", "Do"),
             Map.entry("Doses", "Do"),
             Map.entry("Upkeep", "Do"),
             Map.entry("Stock", "Do"),

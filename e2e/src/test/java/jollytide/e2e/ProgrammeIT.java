@@ -1,0 +1,195 @@
+package jollytide.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** One day, every device: built by hand, looked through, mended, saved. */
+class ProgrammeIT extends BrowserTest {
+    private static final String SOUND = "Nothing stands against this day";
+
+    private Page programme(int[] size) {
+        Page page = visitor(size);
+        newKeeperWithTank(page);
+        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/programme"));
+        assertThat(heading(page, SOUND)).isVisible();
+        return page;
+    }
+
+    private static Locator heading(Page page, String name) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static Locator form(Page page) {
+        return page.getByRole(AriaRole.DIALOG);
+    }
+
+    private static void add(Page page) {
+        button(form(page), "Add it").click();
+        assertThat(form(page)).hasCount(0);
+    }
+
+    private static void window(Page page, String name, String from, String until) {
+        button(page, "New window").click();
+        form(page).getByLabel("Name").fill(name);
+        form(page).getByLabel("Begins at").fill(from);
+        form(page).getByLabel("Ends at").fill(until);
+        add(page);
+    }
+
+    private static void rule(Page page, String lane, String state) {
+        button(page, lane + ": add a rule").click();
+        form(page).getByLabel("It is").selectOption(state);
+        add(page);
+    }
+
+    /** The row of a lane at the playhead. */
+    private static Locator at(Page page, String time, String lane) {
+        page.getByLabel("Another time").fill(time);
+        return page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^" + lane)));
+    }
+
+    private static void bubbleHour(Page page) {
+        window(page, "bubble hour", "19:00", "20:00");
+        button(page, "New lane").click();
+        form(page).getByLabel("Name").fill("stone at the return");
+        add(page);
+        rule(page, "stone at the return", "ON");
+        rule(page, "flow pumps, right", "WAVE");
+        rule(page, "flow pumps, left", "OFF");
+    }
+
+    @Test
+    void theBubbleHourIsBuiltByHandAndItsMissingSurgesAreFoundAndMendedByOnePress() {
+        Page page = programme(DESKTOP);
+        bubbleHour(page);
+        assertThat(heading(page, "One conflict")).isVisible();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Conflicts")))
+                .containsText("two surges at full power are missing");
+        button(page, "Two surges after it").click();
+        assertThat(heading(page, SOUND)).isVisible();
+
+        Locator right = at(page, "19:05:10", "flow pumps, right");
+        assertThat(right).containsText("off, 20 s left of 30 s");
+        assertThat(right).containsText("bubble hour");
+        assertThat(at(page, "20:00:30", "flow pumps, left")).containsText("after bubble hour");
+        assertThat(at(page, "20:05:30", "flow pumps, left")).containsText("after bubble hour");
+        assertThat(at(page, "20:06", "flow pumps, left")).containsText("at rest");
+
+        button(page, "undo").click();
+        assertThat(heading(page, "One conflict")).isVisible();
+        button(page, "redo").click();
+        assertThat(heading(page, SOUND)).isVisible();
+        button(page, "Save").click();
+        assertThat(page.getByText("The programme is saved.").first()).isVisible();
+        page.reload();
+        assertThat(page.getByText("· as saved")).isVisible();
+        assertThat(page.getByText("after “bubble hour”: on for 1 min at once, on for 1 min after 5 min")
+                        .first())
+                .isVisible();
+    }
+
+    /** On a phone, by keys alone where a finger would draw. */
+    @Test
+    void edgesAndPlayheadGoByKeys() {
+        Page page = programme(PHONE);
+        window(page, "bubble hour", "19:00", "20:00");
+        Locator begins = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("bubble hour, beginning"));
+        begins.press("ArrowRight");
+        assertThat(begins).hasAttribute("aria-valuetext", "19:05");
+        assertThat(page.getByText("19:05 to 20:00")).isVisible();
+        Locator playhead = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Playhead"));
+        playhead.press("Home");
+        assertThat(playhead).hasAttribute("aria-valuetext", "00:00");
+        playhead.press("PageUp");
+        playhead.press("ArrowRight");
+        assertThat(heading(page, "At 01:01")).isVisible();
+    }
+
+    @Test
+    void anEdgeIsDrawnElsewhere() {
+        Page page = programme(DESKTOP);
+        window(page, "bubble hour", "19:00", "20:00");
+        Locator ends = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("bubble hour, end"));
+        ends.scrollIntoViewIfNeeded();
+        var box = ends.boundingBox();
+        page.mouse().move(box.x + 12, box.y + 12);
+        page.mouse().down();
+        page.mouse().move(box.x + 12 + 60, box.y + 12);
+        page.mouse().up();
+        assertThat(page.getByText(Pattern.compile("19:00 to 21:[0-5][05]"))).isVisible();
+        button(page, "undo").click();
+        assertThat(page.getByText("19:00 to 20:00")).isVisible();
+    }
+
+    @Test
+    void whoSavesSecondSeesBoth() {
+        Page first = programme(DESKTOP);
+        Page second = secondTab(first);
+        second.navigate(first.url());
+        window(second, "feeding", "12:00", "12:10");
+        window(first, "bubble hour", "19:00", "20:00");
+        button(first, "Save").click();
+        assertThat(first.getByText("The programme is saved.").first()).isVisible();
+        button(second, "Save").click();
+        assertThat(heading(second, "It was changed elsewhere meanwhile")).isVisible();
+        assertThat(second.locator("svg").getByText("bubble hour")).isVisible();
+        assertThat(second.locator("svg").getByText("feeding")).isVisible();
+        button(second, "Save mine in its place").click();
+        assertThat(second.getByText("The programme is saved.").first()).isVisible();
+        first.reload();
+        assertThat(first.getByText("12:00 to 12:10")).isVisible();
+    }
+
+    @Test
+    void outAsAFileAndInAgain() throws IOException {
+        Page page = programme(DESKTOP);
+        window(page, "feeding", "12:00", "12:10");
+        Download file =
+                page.waitForDownload(() -> button(page, "take it out as a file").click());
+        byte[] kept = Files.readAllBytes(file.path());
+        button(page, "undo").click();
+        assertThat(page.getByText("12:00 to 12:10")).hasCount(0);
+        read(page, "p.json", kept);
+        assertThat(page.getByText("12:00 to 12:10")).isVisible();
+        read(page, "p.json", "no json".getBytes(StandardCharsets.UTF_8));
+        assertThat(page.getByText("p.json is no programme: it is not JSON.")).isVisible();
+        String strange =
+                new String(kept, StandardCharsets.UTF_8).replace("\"lane\": \"display\"", "\"lane\": \"moon\"");
+        read(page, "q.json", strange.getBytes(StandardCharsets.UTF_8));
+        assertThat(page.getByText("There is no lane “moon”")).isVisible();
+        read(page, "r.json", "{\"lanes\": 3}".getBytes(StandardCharsets.UTF_8));
+        assertThat(page.getByText("r.json was not read")).isVisible();
+        assertThat(page.getByText("12:00 to 12:10")).isVisible();
+    }
+
+    private static void read(Page page, String name, byte[] bytes) {
+        fileInput(page).setInputFiles(new FilePayload(name, "application/json", bytes));
+    }
+
+    /** What others make of a day comes with its cautions, and its upkeep goes onto the list by one press. */
+    @Test
+    void aTemplateComesWithItsCautionsAndItsUpkeep() {
+        Page page = programme(PHONE);
+        button(page, "Put it in").click();
+        assertThat(page.getByText("can supersaturate the water with gas")).isVisible();
+        assertThat(page.getByText("19:00 to 20:00")
+                        .or(page.getByText("2 h before lamps-off"))
+                        .first())
+                .isVisible();
+        button(page, "put it on the list").first().click();
+        assertThat(page.getByText("Upkeep has it every day.").first()).isVisible();
+        page.getByLabel("Fitted to this tank").selectOption("REVERSE_REFUGIUM");
+        button(page, "Put it in").click();
+        assertThat(page.getByText("There is no lane for a refugium")).isVisible();
+    }
+}
