@@ -263,7 +263,7 @@ function Name({
       role="button"
       tabIndex={0}
       aria-label={says}
-      className="cursor-pointer underline decoration-hairline underline-offset-4"
+      className="cursor-pointer underline-offset-4 hover:underline"
       onClick={onPress}
       onKeyDown={(e) => {
         if (e.key !== 'Enter' && e.key !== ' ') return;

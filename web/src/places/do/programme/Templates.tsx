@@ -79,7 +79,10 @@ export function Templates({
       .then((made) => {
         setFitted(made);
         change(made.programme);
-        tell(`It is in the day: ${chosen?.label ?? ''}. Undo stands above.`);
+        tell(`It is in the day: ${chosen?.label ?? ''}.`, () => {
+          change(programme);
+          setFitted(undefined);
+        });
       })
       .catch(() => undefined);
   return (

@@ -360,8 +360,11 @@ public final class Conflicts {
             Rule surges = new FollowUp(pump.lane(), window.id(), SURGES);
             mended = few == null ? mended.and(surges) : mended.with(surges, few);
         }
-        List<Span> spans = day.spans(window.id());
-        Instant ends = spans.isEmpty() ? null : spans.get(spans.size() - 1).until();
+        Instant ends = day.spans(window.id()).stream()
+                .map(Span::until)
+                .filter(day::holds)
+                .findFirst()
+                .orElse(null);
         found.add(new Conflict(
                 Kind.NO_SURGES,
                 ends,

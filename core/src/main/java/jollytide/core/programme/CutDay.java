@@ -87,6 +87,10 @@ final class CutDay {
         return pieces;
     }
 
+    boolean holds(Instant t) {
+        return new Span(pieces.get(0).from(), pieces.get(pieces.size() - 1).until()).holds(t);
+    }
+
     /** Of a window, and of the days beside. */
     List<Span> spans(String window) {
         return running.spans(window);

@@ -187,6 +187,8 @@ class ConflictsTest {
         Conflict still = of(CASES.get(Kind.STILL_WATER).get()).get(0);
         assertThat(still.from()).isEqualTo(DAY.atTime(12, 0).atZone(PARIS).toInstant());
         assertThat(still.until()).isEqualTo(DAY.atTime(12, 6).atZone(PARIS).toInstant());
+        Conflict surges = of(CASES.get(Kind.NO_SURGES).get()).get(0);
+        assertThat(surges.from()).isEqualTo(DAY.atTime(20, 0).atZone(PARIS).toInstant());
         // Four minutes for feeding are none.
         assertThat(of(rules(
                         new Special("return", "pause", LaneState.OFF), new Special("flow", "pause", LaneState.OFF))))
