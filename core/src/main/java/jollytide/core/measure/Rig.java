@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import jollytide.core.air.Enclosure;
@@ -13,6 +14,7 @@ import jollytide.core.description.RoomCourse;
 import jollytide.core.description.TankParameters;
 import jollytide.core.dosing.Inflow;
 import jollytide.core.exchange.Surface;
+import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.media.Media;
 import jollytide.core.reef.CalciumReactor;
 import jollytide.core.reef.LightClock;
@@ -29,6 +31,7 @@ import jollytide.core.twin.Reef;
 import jollytide.core.twin.Refugium;
 import jollytide.core.twin.RoomSpace;
 import jollytide.core.twin.Swimmers;
+import jollytide.core.twin.SwitchedPath;
 import jollytide.core.twin.TwinState;
 import jollytide.core.twin.TwinTank;
 import jollytide.core.twin.Water;
@@ -77,6 +80,9 @@ public final class Rig {
 
     UnaryOperator<CalciumReactor> reactorCare = reactor -> reactor;
 
+    private @Nullable Switches switches;
+    private final List<SwitchedPath> switched = new ArrayList<>();
+
     private Rig(Setup setup, TankParameters metabolism) {
         this.setup = setup;
         this.metabolism = metabolism;
@@ -109,6 +115,24 @@ public final class Rig {
     /** One more path between water and air. */
     public void add(OpenPath path) {
         added.add(path);
+    }
+
+    /** One more that a programme switches. */
+    public void add(SwitchedPath path) {
+        switched.add(path);
+    }
+
+    /**
+     * Its devices do what a programme says.
+     *
+     * @param media before the tank's own skimmer, used in the hours that the programme says; null without
+     */
+    public void switchedBy(Switches by, @Nullable MediaUse media) {
+        switches = by;
+        if (!skimmers.isEmpty()) {
+            skimmers.get(0).switches = by;
+            skimmers.get(0).media = media;
+        }
     }
 
     /** The tank's own skimmer; every measure on it needs one. */
@@ -165,11 +189,9 @@ public final class Rig {
         List<Part> parts = new ArrayList<>();
         parts.add(new RoomSpace(setup.room().ppm().mean(), room(local, logged)));
         parts.add(new Outdoors(setup.outdoorPpm()));
-        for (OpenPath path : setup.open()) {
-            boolean surface = path.path() instanceof Surface;
-            parts.add(surface ? path.times(surfaceTimes * metabolism.surfaceFactor()) : stone(path));
-        }
+        open(parts);
         added.forEach(path -> parts.add(stone(path)));
+        parts.addAll(switched);
         for (SkimmerRig skimmer : skimmers) {
             if (skimmer.share() > 0) {
                 parts.add(skimmer.part(setup, metabolism, lamps, local));
@@ -184,10 +206,14 @@ public final class Rig {
         var life = setup.life()
                 .withUse(setup.useMeqPerLPerDay())
                 .withRespiration(metabolism.respirationMmolPerLPerH(), metabolism.photosynthesisMmolPerLPerH());
-        parts.add(new Reef(life, 1, Lamp.of(lamps).times(lampsTimes)));
+        Switches by = switches;
+        Lamp shines = Lamp.of(lamps).times(lampsTimes);
+        parts.add(new Reef(life, 1, by == null ? shines : shines.switched(by::lamps, by::nextSwitch)));
         if (refugiumLight != null) {
             LightCourse algae = new LightCourse(refugiumLight, setup.zone(), from, length);
-            parts.add(new Refugium(refugiumMmolPerH, life.quotient(), Lamp.of(algae)));
+            // Where a programme switches it, its own clock says nothing any more.
+            Lamp over = by == null ? Lamp.of(algae) : Lamp.ALWAYS.switched(by::refugium, by::nextSwitch);
+            parts.add(new Refugium(refugiumMmolPerH, life.quotient(), over));
         }
         parts.add(new Swimmers(life.fish(), life.fishActivity(), life.quotient()));
         Inflow reactor = reactor();
@@ -202,6 +228,42 @@ public final class Rig {
                         true),
                 parts,
                 ledger);
+    }
+
+    /** What lies open to air as described, switched where a programme says so. */
+    private void open(List<Part> parts) {
+        Switches by = switches;
+        int stones = 0;
+        for (OpenPath path : setup.open()) {
+            boolean surface = path.path() instanceof Surface;
+            OpenPath plain = surface ? path.times(surfaceTimes * metabolism.surfaceFactor()) : stone(path);
+            if (by == null) {
+                parts.add(plain);
+            } else if (path.path() instanceof Surface s) {
+                double still = Math.min(1, SurfaceClass.STILL.k600CmPerH() / s.k600CmPerH());
+                parts.add(switched(plain, by, t -> still + (1 - still) * by.flow(t)));
+            } else if (isStone(path)) {
+                int i = stones++;
+                parts.add(switched(plain, by, t -> by.stone(i, t)));
+            } else {
+                parts.add(switched(plain, by, by::returns));
+            }
+        }
+    }
+
+    /** A path that a programme opens so far. */
+    public static SwitchedPath switched(OpenPath path, Switches by, ToDoubleFunction<Instant> open) {
+        return new SwitchedPath(path, new Dosing.Pace() {
+            @Override
+            public double timesAt(Instant t) {
+                return open.applyAsDouble(t);
+            }
+
+            @Override
+            public Instant nextSwitch(Instant t, Instant until) {
+                return by.nextSwitch(t, until);
+            }
+        });
     }
 
     private OpenPath stone(OpenPath path) {

@@ -39,6 +39,10 @@ public final class SkimmerRig {
     @Nullable
     MediaUse media;
 
+    /** Of a programme; null where none says when it runs. */
+    @Nullable
+    Switches switches;
+
     /** Of what comes through its hose, what a second inlet lets in instead, 0 to 1. */
     double secondInlet;
     /** What the air at its hose's mouth holds more by night, ppm. */
@@ -140,6 +144,7 @@ public final class SkimmerRig {
         private final @Nullable DailyAir mouth;
         private final double foulByNightPpm;
         private final @Nullable MediaUse media;
+        private final @Nullable Switches switches;
         private final LightCourse lamps;
         private final LocalHours local;
 
@@ -150,6 +155,7 @@ public final class SkimmerRig {
             this.mouth = rig.hose == null ? null : rig.hose.mouth();
             this.foulByNightPpm = rig.foulByNightPpm;
             this.media = rig.media;
+            this.switches = rig.switches;
             this.lamps = lamps;
             this.local = local;
         }
@@ -159,6 +165,9 @@ public final class SkimmerRig {
             double hour = local.at(t);
             boolean night = hour >= Fault.NIGHT_FROM || hour < Fault.NIGHT_UNTIL;
             double ppm = (mouth == null ? outdoorPpm : mouth.at(hour)) + (night ? foulByNightPpm : 0);
+            if (switches != null) {
+                return programmed(switches.air(t, gateOpen), ppm);
+            }
             if (media == null) {
                 return new Intake(outdoorShare, ppm, inside, 1, null);
             }
@@ -166,6 +175,18 @@ public final class SkimmerRig {
             Leg through = inUse ? media.leg() : media.driesBetween() ? Leg.ALL : null;
             double fresh = inUse ? media.media().assumed().fresh(media.freshShare()) : 1;
             return new Intake(outdoorShare, ppm, inside, fresh, through);
+        }
+
+        private Intake programmed(Switches.AirWay way, double ppm) {
+            boolean through = media != null && (way.media() || media.driesBetween());
+            double fresh =
+                    media == null ? way.freshShare() : media.media().assumed().fresh(way.freshShare());
+            return new Intake(outdoorShare, ppm, inside, fresh, through ? Leg.ALL : null);
+        }
+
+        @Override
+        public double drawing(Instant t) {
+            return switches == null ? 1 : switches.skimmer(t) * switches.returns(t);
         }
 
         private boolean inUse(MediaUse use, Instant t, boolean gateOpen) {
@@ -178,11 +199,14 @@ public final class SkimmerRig {
         }
 
         private boolean gated() {
-            return media != null && media.hours() == MediaUse.Hours.BELOW_PH;
+            return switches != null ? switches.gated() : media != null && media.hours() == MediaUse.Hours.BELOW_PH;
         }
 
         @Override
         public boolean opens(double phNbs, boolean open) {
+            if (switches != null) {
+                return switches.opens(phNbs, open);
+            }
             return media != null
                     && gated()
                     && phNbs < (open ? media.gatePh() + MediaUse.HYSTERESIS_PH : media.gatePh());
@@ -192,7 +216,8 @@ public final class SkimmerRig {
         @Override
         public Instant nextSwitch(Instant t, Instant until) {
             Instant near = t.plus(gated() ? CONTROLLER : LONGEST);
-            return lamps.nextChange(t, near.isBefore(until) ? near : until);
+            Instant next = lamps.nextChange(t, near.isBefore(until) ? near : until);
+            return switches == null ? next : switches.nextSwitch(t, next);
         }
     }
 }

@@ -1,0 +1,209 @@
+package jollytide.core.programme;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import jollytide.core.description.DailyAir;
+import jollytide.core.description.RoomDay;
+import jollytide.core.description.TankParameters;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.exchange.Skimmer;
+import jollytide.core.exchange.Stone;
+import jollytide.core.exchange.Surface;
+import jollytide.core.exchange.SurfaceClass;
+import jollytide.core.measure.AirStone;
+import jollytide.core.measure.Measure;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.MediaUse;
+import jollytide.core.measure.Scrubber;
+import jollytide.core.measure.Setup;
+import jollytide.core.media.Media;
+import jollytide.core.media.MediaAssumptions;
+import jollytide.core.programme.Edge.FromLight;
+import jollytide.core.programme.Edge.Light;
+import jollytide.core.programme.Rule.Gate;
+import jollytide.core.programme.Rule.Usual;
+import jollytide.core.reef.LightClock;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.core.seawater.Gases;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.twin.Air;
+import jollytide.core.twin.Intake.Leg;
+import jollytide.core.twin.TwinState;
+import org.junit.jupiter.api.Test;
+
+/** The twin by a programme, held against the same said by measures, and against what physics says of it. */
+class TimetableTest {
+    private static final ZoneId ZONE = ZoneId.of("Europe/Amsterdam");
+    private static final Instant MIDNIGHT = Instant.parse("2026-11-10T23:00:00Z");
+    private static final Duration WEEK = Duration.ofDays(7);
+    private static final LightClock LAMPS = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30);
+    private static final Setup TANK = Setup.plain(
+            300,
+            new Seawater(35, 25.5),
+            3.0,
+            Gases.STANDARD_HPA,
+            List.of(new Surface(0.6, SurfaceClass.ROLLING)),
+            new Skimmer(400),
+            420,
+            new RoomDay(DailyAir.constant(1100), 0.3),
+            LAMPS,
+            ZONE);
+    private static final OrdinaryDays DAYS = new OrdinaryDays(TANK, TankParameters.ORDINARY);
+    private static final TwinState TODAY = DAYS.today(MIDNIGHT);
+    private static final SettledDay AS_IT_IS = DAYS.settled(TODAY, MeasureSet.NONE);
+    private static final Media FILL = new Media(1.5, MediaAssumptions.DEFAULT);
+
+    private static final Window LIT =
+            Window.daily("lit", "lamps on", new FromLight(Light.ON, 0), new FromLight(Light.OFF, 0));
+    private static final Window DARK =
+            Window.daily("dark", "lamps off", new FromLight(Light.OFF, 0), new FromLight(Light.ON, 0));
+
+    private static final List<Lane> LANES = List.of(
+            lane("display", LaneKind.LAMPS, LaneState.OFF),
+            lane("return", LaneKind.RETURN_PUMP, LaneState.ON),
+            lane("flow", LaneKind.FLOW_PUMP, LaneState.ON),
+            lane("skimmer", LaneKind.SKIMMER, LaneState.ON),
+            lane("air", LaneKind.AIR_PATH, LaneState.FRESH));
+
+    private static Lane lane(String id, LaneKind kind, LaneState rest) {
+        return new Lane(id, kind, id, rest, rest);
+    }
+
+    private static Programme programme(Rule... rules) {
+        return new Programme(ZONE, LAMPS, LANES, List.of(LIT, DARK), List.of(rules))
+                .and(new Usual("display", "lit", LaneState.ON));
+    }
+
+    private static MediaUse fill(MediaUse.Hours hours, double freshShare) {
+        return new MediaUse(FILL, freshShare, Leg.ALL, hours, 8.2, false);
+    }
+
+    private static Timetable laid(Programme p, MediaUse media) {
+        return new Timetable(p, MIDNIGHT, WEEK, Known.NOTHING, 0, media);
+    }
+
+    private static List<TwinState> run(Measure measure) {
+        return DAYS.run(TODAY, MeasureSet.of(measure), WEEK);
+    }
+
+    private static SettledDay settled(Programme p) {
+        return OrdinaryDays.settled(run(laid(p, null)));
+    }
+
+    private static double media(List<TwinState> run) {
+        Media.State state = run.get(run.size() - 1).media();
+        assertThat(state).isNotNull();
+        return state.co2Mol();
+    }
+
+    @Test
+    void theDayAsItIsDescribedChangesNothing() {
+        SettledDay same = settled(programme());
+        assertThat(same.troughPh()).isCloseTo(AS_IT_IS.troughPh(), within(0.001));
+        assertThat(same.peakPh()).isCloseTo(AS_IT_IS.peakPh(), within(0.001));
+        assertThat(same.lowestOxygenMgPerL()).isCloseTo(AS_IT_IS.lowestOxygenMgPerL(), within(0.005));
+    }
+
+    /** The same night of recirculation, said by the measure that knew it before programmes did. */
+    @Test
+    void mediaByNightAreTheScrubbersOwn() {
+        Programme night = programme(new Usual("air", "dark", LaneState.ledBack(0.1)));
+        List<TwinState> byProgramme = run(laid(night, fill(MediaUse.Hours.ALWAYS, 1)));
+        List<TwinState> byMeasure = run(new Scrubber(FILL, 0.1, MediaUse.Hours.LAMPS_OFF, 8.2, false));
+        SettledDay one = OrdinaryDays.settled(byProgramme);
+        SettledDay other = OrdinaryDays.settled(byMeasure);
+        assertThat(one.troughPh()).isCloseTo(other.troughPh(), within(0.001)).isGreaterThan(AS_IT_IS.troughPh() + 0.05);
+        assertThat(one.lowestOxygenMgPerL()).isCloseTo(other.lowestOxygenMgPerL(), within(0.005));
+        assertThat(media(byProgramme)).isCloseTo(media(byMeasure), within(0.005 * media(byMeasure)));
+    }
+
+    @Test
+    void aGateGoesByTheTwinsOwnWater() {
+        Limit low = new Limit(
+                Quantity.PH,
+                false,
+                8.2,
+                MediaUse.HYSTERESIS_PH,
+                Duration.ofMinutes(10),
+                Duration.ofMinutes(10),
+                Duration.ofMinutes(30));
+        Programme gated = programme(new Gate("air", null, low, LaneState.media(), LaneState.FRESH));
+        List<TwinState> byProgramme = run(laid(gated, fill(MediaUse.Hours.ALWAYS, 1)));
+        List<TwinState> byMeasure = run(new Scrubber(FILL, 1, MediaUse.Hours.BELOW_PH, 8.2, false));
+        assertThat(OrdinaryDays.settled(byProgramme).troughPh())
+                .isCloseTo(OrdinaryDays.settled(byMeasure).troughPh(), within(0.002));
+        assertThat(media(byProgramme)).isCloseTo(media(byMeasure), within(0.02 * media(byMeasure)));
+    }
+
+    /** The same stone that bubbles all day, said by its own measure. */
+    @Test
+    void aStoneThatIsALaneBubblesWhileItIsOn() {
+        Lane stone = lane("stone", LaneKind.AIR_PUMP, LaneState.ON);
+        Programme all = new Programme(
+                ZONE,
+                LAMPS,
+                List.of(LANES.get(0), stone),
+                List.of(LIT, DARK),
+                programme().rules());
+        Stone assumed = Timetable.UNDESCRIBED;
+        SettledDay byMeasure = DAYS.settled(TODAY, MeasureSet.of(new AirStone(assumed, Air.ROOM)));
+        SettledDay byProgramme = settled(all);
+        assertThat(byProgramme.troughPh()).isCloseTo(byMeasure.troughPh(), within(0.001));
+        Programme night = all.with(new Lane("stone", LaneKind.AIR_PUMP, "stone", LaneState.OFF, LaneState.OFF))
+                .and(new Usual("stone", "dark", LaneState.ON));
+        assertThat(settled(night).lowestOxygenMgPerL())
+                .isBetween(AS_IT_IS.lowestOxygenMgPerL(), byMeasure.lowestOxygenMgPerL() + 0.01);
+    }
+
+    /** What rests exchanges less: oxygen at night falls, and more so with both. */
+    @Test
+    void whatRestsExchangesLess() {
+        double flow =
+                settled(programme(new Usual("flow", "dark", LaneState.OFF))).lowestOxygenMgPerL();
+        double skimmer =
+                settled(programme(new Usual("skimmer", "dark", LaneState.OFF))).lowestOxygenMgPerL();
+        double both = settled(programme(
+                        new Usual("flow", "dark", LaneState.OFF), new Usual("skimmer", "dark", LaneState.OFF)))
+                .lowestOxygenMgPerL();
+        double half = settled(programme(new Usual("flow", "dark", LaneState.share(0.5))))
+                .lowestOxygenMgPerL();
+        assertThat(flow).isLessThan(half);
+        assertThat(half).isLessThan(AS_IT_IS.lowestOxygenMgPerL());
+        assertThat(skimmer).isLessThan(AS_IT_IS.lowestOxygenMgPerL());
+        assertThat(both).isLessThan(Math.min(flow, skimmer));
+    }
+
+    @Test
+    void aDarkDayHasNoPeakAndACutNoSkimmer() {
+        Programme dark = new Programme(ZONE, LAMPS, LANES, List.of(LIT, DARK), List.of());
+        SettledDay day = settled(dark);
+        assertThat(day.peakPh()).isLessThan(AS_IT_IS.troughPh() + 0.02);
+        Known cut = new Known(
+                java.util.Map.of(),
+                List.of(),
+                List.of(new Known.Cut(MIDNIGHT.plus(Duration.ofHours(1)), MIDNIGHT.plus(Duration.ofHours(5)), null)));
+        Timetable table = new Timetable(programme(), MIDNIGHT, WEEK, cut, 0, null);
+        double lowest = DAYS.run(TODAY, MeasureSet.of(table), Duration.ofHours(6)).stream()
+                .mapToDouble(TwinState::oxygenMgPerL)
+                .min()
+                .orElseThrow();
+        double usual = DAYS.run(TODAY, MeasureSet.NONE, Duration.ofHours(6)).stream()
+                .mapToDouble(TwinState::oxygenMgPerL)
+                .min()
+                .orElseThrow();
+        assertThat(lowest).isLessThan(usual - 0.1);
+    }
+
+    @Test
+    void wavesCountAsTheirMean() {
+        assertThat(Timetable.share(LaneState.wave(Duration.ofMinutes(5), Duration.ofSeconds(30))))
+                .isCloseTo(300.0 / 330, within(1e-9));
+    }
+}
