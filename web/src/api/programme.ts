@@ -39,6 +39,27 @@ export const useProgrammeDay = (
     enabled: asked,
   });
 
+/** The twin by a programme, beside the saved one. */
+export const useProgrammeRun = (
+  tankId: string,
+  programme: Programme,
+  days: number,
+  asked: boolean,
+  cut?: Cut,
+) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('programme', 'run', programme, days, cut),
+    queryFn: () =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/programme/run', {
+          params: { path: { tankId } },
+          body: { programme, days, cut },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    enabled: asked,
+  });
+
 export const useSaveProgramme = (tankId: string) =>
   useChange(
     (body: { version?: number; programme: Programme }) =>

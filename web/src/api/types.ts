@@ -156,5 +156,7 @@ export type LaneState = Schemas['StateEntry'];
 export type LaneWindow = Schemas['WindowEntry'];
 export type WindowEdge = Schemas['EdgeEntry'];
 export type LaneRule = Schemas['RuleEntry'];
+export type RunsOfProgramme = Schemas['RunsOfProgramme'];
+export type RunOfProgramme = Schemas['RunOfProgramme'];
 export type FittedTemplate = Schemas['TemplateView'];
 export type Due = Schemas['Due'];

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { memo } from 'react';
-import type { Bench, Forecast } from '../api/types';
+import type { Bench, Forecast as WholeForecast } from '../api/types';
 import { tickDigits } from '../lib/number';
 import { weekdayAndTime } from '../lib/time';
 import { HatchPattern } from './Hatch';
@@ -14,6 +14,12 @@ const O2_HEIGHT = 90;
 const GAP = 30;
 const BOTTOM = 26;
 const HEIGHT = PH_TOP + PH_HEIGHT + GAP + O2_HEIGHT + BOTTOM;
+
+/** What is drawn of a forecast. */
+type Forecast = Pick<
+  WholeForecast,
+  'at' | 'ph' | 'oxygenMgPerL' | 'troughPh' | 'peakPh' | 'lowestOxygenMgPerL'
+>;
 
 /**
  * The days ahead: the tank as it is as a ghost, the remedies as a line in a hatched band, which is what tanks that agree

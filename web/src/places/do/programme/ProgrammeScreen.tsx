@@ -19,6 +19,7 @@ import { Editing, type Open } from './Editing';
 import { FileRow } from './FileRow';
 import { LaneList } from './LaneList';
 import { Templates } from './Templates';
+import { TwinSays } from './TwinSays';
 import { useDraft } from './useDraft';
 import { WindowList } from './WindowList';
 import { dayVerdict } from './words';
@@ -192,6 +193,9 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
           <AtMoment day={shown} at={at} zone={zone} cut={cut} setAt={setPlayhead} setCut={setCut} />
           <ConflictList day={shown} zone={zone} mend={draft.change} show={setPlayhead} />
         </div>
+      )}
+      {shown && (
+        <TwinSays programme={draft.programme} day={shown} changed={draft.changed} cut={cut} />
       )}
       <Templates programme={draft.programme} change={draft.change} />
       <WindowList programme={draft.programme} open={setOpen} />

@@ -7,6 +7,7 @@ import type {
   LaneState,
   LaneWindow,
   ProgrammeDay,
+  RunOfProgramme,
   WindowEdge,
 } from '../../../api/types';
 import { clockTime } from '../../../lib/time';
@@ -214,4 +215,17 @@ export function dayVerdict(day: ProgrammeDay): string {
   return forbids === 0
     ? many
     : `${many}, ${forbids === n ? (n === 1 ? 'and it' : 'and they') : forbids === 1 ? 'one of which' : 'some of which'} must be mended before this is saved`;
+}
+
+/** An estimate as its range, or as one number where that is none. */
+export function rangeWords(e: { value: number; low: number; high: number }, digits: number) {
+  const [low, high] = [e.low.toFixed(digits), e.high.toFixed(digits)];
+  return low === high ? low : `${low} to ${high}`;
+}
+
+/** How long a fill of media lasts, or what stops it. */
+export function mediaWords(media: NonNullable<RunOfProgramme['media']>): string {
+  if (media.drowned) return `drowned, ${media.waterPerKg.toFixed(2)} L in each kg`;
+  const days = rangeWords(media.lastDays, 0);
+  return `${media.massKg} kg lasts ${days} ${days === '1' ? 'day' : 'days'}`;
 }

@@ -114,6 +114,7 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/probe/look", CALIBRATION),
             Map.entry("PUT /tanks/{tankId}/programme", "{\"version\":null,\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/programme/templates/{template}", "{\"programme\":" + PROGRAMME + "}"),
+            Map.entry("POST /tanks/{tankId}/programme/run", "{\"days\":2,\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/programme/day", "{\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/readings", READING),
             Map.entry("PUT /tanks/{tankId}/suspects/checks/{check}", "{\"answer\":0}"),

@@ -7,6 +7,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import jollytide.core.dosing.DoseHours;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.Stone;
 import jollytide.core.measure.Measure;
@@ -76,6 +80,50 @@ public final class Timetable implements Measure, Switches {
                 .toArray(double[][]::new);
         airOpen = open.air();
         airClosed = closed.air();
+    }
+
+    /**
+     * In which hours of a day the lines dose.
+     *
+     * @param meqPerDay what a lane brings of alkalinity; 0 for what brings none
+     * @return null where nothing is dosed
+     */
+    public static @Nullable DoseHours doseHours(Programme p, LocalDate date, ToDoubleFunction<Lane> meqPerDay) {
+        CutDay day = new CutDay(p, date, Known.NOTHING);
+        double[] hours = new double[DoseHours.HOURS];
+        for (Lane doser : of(p, LaneKind.DOSER)) {
+            double meq = meqPerDay.applyAsDouble(doser);
+            List<Span> dosed = IntStream.range(0, day.pieces().size())
+                    .boxed()
+                    .flatMap(i -> day.dosed(doser, i).stream())
+                    .toList();
+            double whole = dosed.stream().mapToDouble(Timetable::weight).sum();
+            for (Span span : dosed) {
+                // Minute by minute: what drips over two hours belongs to both.
+                double minutes = weight(span);
+                for (int m = 0; m < minutes; m++) {
+                    int hour = span.from().plusSeconds(60L * m).atZone(p.zone()).getHour();
+                    hours[hour] += meq / whole * Math.min(1, minutes - m);
+                }
+            }
+        }
+        double sum = Arrays.stream(hours).sum();
+        return sum == 0
+                ? null
+                : new DoseHours(Arrays.stream(hours).map(h -> h / sum).boxed().toList());
+    }
+
+    /** A dose counts as one; what is dosed all the while, by its minutes. */
+    private static double weight(Span span) {
+        return Math.max(1, Duration.between(span.from(), span.until()).toSeconds() / 60.0);
+    }
+
+    /** Whether a rule leads the skimmer's air through media at all. */
+    public static boolean usesMedia(Programme p) {
+        return Stream.concat(
+                        p.rules().stream().flatMap(Programme::states),
+                        p.lanes().stream().flatMap(lane -> Stream.of(lane.rest(), lane.afterPower())))
+                .anyMatch(state -> state.does() == Does.MEDIA || state.does() == Does.LED_BACK);
     }
 
     private static List<Lane> of(Programme p, LaneKind kind) {

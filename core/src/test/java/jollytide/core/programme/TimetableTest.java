@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.TankParameters;
+import jollytide.core.doses.DoseTimes;
+import jollytide.core.doses.Solution.Solute;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Stone;
@@ -199,6 +202,26 @@ class TimetableTest {
                 .min()
                 .orElseThrow();
         assertThat(lowest).isLessThan(usual - 0.1);
+    }
+
+    /** Twenty-four doses over the day, of which thirteen hours may dose; and one that drips there all the while. */
+    @Test
+    void dosesByTheHoursInWhichTheyAreMade() {
+        Lane.Doses hourly = new Lane.Doses(Solute.SODA_ASH, new DoseTimes(24, LocalTime.MIDNIGHT, 24));
+        for (Lane.Doses doses : List.of(hourly, new Lane.Doses(Solute.SODA_ASH, null))) {
+            Lane soda = new Lane("soda", LaneKind.DOSER, "soda", LaneState.OFF, LaneState.OFF, doses);
+            Programme p = new Programme(
+                    ZONE, LAMPS, List.of(soda), List.of(LIT, DARK), List.of(new Usual("soda", "dark", LaneState.ON)));
+            List<Double> shares = Timetable.doseHours(p, LocalDate.of(2026, 11, 12), lane -> 30)
+                    .shares();
+            for (int hour = 0; hour < 24; hour++) {
+                assertThat(shares.get(hour))
+                        .as(hour + " h")
+                        .isCloseTo(hour >= 21 || hour < 10 ? 1.0 / 13 : 0, within(1e-9));
+            }
+        }
+        assertThat(Timetable.doseHours(programme(), LocalDate.of(2026, 11, 12), lane -> 30))
+                .isNull();
     }
 
     @Test

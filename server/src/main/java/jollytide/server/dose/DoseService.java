@@ -258,19 +258,25 @@ public class DoseService {
         holds.release(tanks.tank(keeperId, tankId));
     }
 
-    /** @param times null for one that drips all day */
+    /**
+     * @param times null for one that drips all day
+     * @param meqPerDay of alkalinity, as planned today
+     */
     public record LineOfTank(
             UUID id,
             String name,
             Solution.Solute solute,
-            @Nullable ClockedDoses times) {}
+            @Nullable ClockedDoses times,
+            double meqPerDay) {}
 
     /** The lines of a tank that have not ended. */
     @Transactional(readOnly = true)
     public List<LineOfTank> lines(Tank tank) {
+        Instant now = clock.instant();
         return lines.findAllOf(tank.id()).stream()
                 .filter(line -> line.endedAt == null)
-                .map(line -> new LineOfTank(line.id, line.name, line.solute, ClockedDoses.of(line.times())))
+                .map(line -> new LineOfTank(
+                        line.id, line.name, line.solute, ClockedDoses.of(line.times()), line.meqPerDay(now)))
                 .toList();
     }
 

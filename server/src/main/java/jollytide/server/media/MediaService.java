@@ -147,16 +147,18 @@ public class MediaService {
 
     /** How media are used; {@code gatePh} is read with BELOW_PH only. */
     public record InUse(
+            double massKg,
             MediaUse.Hours hours,
             double freshShare,
-            @Nullable Double gatePh) {}
+            @Nullable Double gatePh,
+            boolean driesBetween) {}
 
     /** Of the fill that is in; null where none is. */
     public @Nullable InUse inUse(Tank tank) {
         return fills.findAllOf(tank.id()).stream()
                 .filter(fill -> fill.endedAt == null)
                 .findFirst()
-                .map(fill -> new InUse(fill.hours, fill.freshShare, fill.gatePh))
+                .map(fill -> new InUse(fill.massKg, fill.hours, fill.freshShare, fill.gatePh, fill.driesBetween))
                 .orElse(null);
     }
 

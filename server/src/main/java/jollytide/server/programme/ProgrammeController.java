@@ -4,12 +4,15 @@ import jakarta.validation.Valid;
 import java.util.UUID;
 import jollytide.core.programme.Template;
 import jollytide.server.account.SignedIn;
+import jollytide.server.programme.ProgrammeRuns.RunsOfProgramme;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
 import jollytide.server.programme.ProgrammeViews.ProgrammeView;
+import jollytide.server.programme.ProgrammeViews.RunAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateView;
+import jollytide.server.setup.Computes;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -58,5 +61,13 @@ class ProgrammeController {
             @PathVariable Template template,
             @Valid @RequestBody TemplateAsked body) {
         return programmes.template(who.keeperId(), tankId, template, body);
+    }
+
+    /** The twin by a programme that need not be saved, beside the one that is. */
+    @Computes
+    @PostMapping("/run")
+    RunsOfProgramme run(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody RunAsked body) {
+        return programmes.run(who.keeperId(), tankId, body);
     }
 }

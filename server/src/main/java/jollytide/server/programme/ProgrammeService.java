@@ -34,6 +34,7 @@ import jollytide.server.programme.ProgrammeDocument.RuleEntry;
 import jollytide.server.programme.ProgrammeDocument.RuleKind;
 import jollytide.server.programme.ProgrammeDocument.StateEntry;
 import jollytide.server.programme.ProgrammeDocument.WindowEntry;
+import jollytide.server.programme.ProgrammeRuns.RunsOfProgramme;
 import jollytide.server.programme.ProgrammeViews.CutAsked;
 import jollytide.server.programme.ProgrammeViews.LaneDay;
 import jollytide.server.programme.ProgrammeViews.LaneTime;
@@ -42,6 +43,7 @@ import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
 import jollytide.server.programme.ProgrammeViews.ProgrammeView;
+import jollytide.server.programme.ProgrammeViews.RunAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateView;
 import jollytide.server.programme.ProgrammeViews.WindowTimes;
@@ -71,6 +73,7 @@ class ProgrammeService {
     private final TankService tanks;
     private final DoseService doses;
     private final MediaService media;
+    private final ProgrammeRuns runs;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -79,12 +82,14 @@ class ProgrammeService {
             TankService tanks,
             DoseService doses,
             MediaService media,
+            ProgrammeRuns runs,
             JsonMapper json,
             Clock clock) {
         this.programmes = programmes;
         this.tanks = tanks;
         this.doses = doses;
         this.media = media;
+        this.runs = runs;
         this.json = json;
         this.clock = clock;
     }
@@ -158,6 +163,19 @@ class ProgrammeService {
                         .map(c -> ProgrammeConflict.of(c, asked.programme()))
                         .toList(),
                 Math.max(0, found.size() - MOST_CONFLICTS));
+    }
+
+    /** What the twin says of it, beside what is saved. */
+    @Transactional(readOnly = true)
+    RunsOfProgramme run(UUID keeperId, UUID tankId, RunAsked asked) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        Programme saved = core(tank, view(tank, stored(tank)).programme());
+        return runs.of(
+                tank,
+                core(tank, asked.programme()),
+                saved,
+                asked.days(),
+                new Known(Map.of(), List.of(), cuts(asked.cut())));
     }
 
     @Transactional(readOnly = true)

@@ -1,6 +1,8 @@
 package jollytide.server.programme;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import java.time.Instant;
@@ -43,6 +45,15 @@ public final class ProgrammeViews {
     public record ProgrammeDayAsked(
             @Valid @NotNull ProgrammeDocument programme,
             @Nullable LocalDate day,
+            @Valid @Nullable CutAsked cut) {}
+
+    /**
+     * @param days 2 for the next night but one, 14 for what has settled
+     * @param cut a power cut that is only thought of
+     */
+    public record RunAsked(
+            @Valid @NotNull ProgrammeDocument programme,
+            @NotNull @Min(1) @Max(14) Integer days,
             @Valid @Nullable CutAsked cut) {}
 
     /**

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import jollytide.core.description.FixedLine;
 import jollytide.core.description.TankParameters;
@@ -177,9 +178,6 @@ class BenchService {
                             line.outdoorShare() != null);
         }
     }
-
-    /** A quantity over time: value of the first tank, and the band between all of them. */
-    record BandCourse(List<Double> value, List<Double> low, List<Double> high) {}
 
     /**
      * How long scrubber media last in such a use.
@@ -443,9 +441,9 @@ class BenchService {
                 drawn.stream()
                         .map(i -> runs.get(0).get(i).at().getEpochSecond())
                         .toList(),
-                course(runs, drawn, TwinState::phNbs),
-                course(runs, drawn, TwinState::oxygenMgPerL),
-                course(runs, drawn, TwinState::roomPpm),
+                BandCourse.of(runs, drawn, TwinState::phNbs),
+                BandCourse.of(runs, drawn, TwinState::oxygenMgPerL),
+                BandCourse.of(runs, drawn, TwinState::roomPpm),
                 OrdinaryDays.band(settled.stream().map(SettledDay::troughPh).toList()),
                 settled.get(0).troughAt(),
                 OrdinaryDays.band(settled.stream().map(SettledDay::peakPh).toList()),
@@ -485,30 +483,13 @@ class BenchService {
                 : null;
     }
 
-    private static List<Double> of(List<TwinState> run, List<Integer> drawn, Value value) {
-        return drawn.stream().map(i -> rounded(value.of(run.get(i)))).toList();
+    private static List<Double> of(List<TwinState> run, List<Integer> drawn, ToDoubleFunction<TwinState> value) {
+        return drawn.stream()
+                .map(i -> BandCourse.rounded(value.applyAsDouble(run.get(i))))
+                .toList();
     }
 
     private static double moved(List<Double> course) {
         return Math.abs(course.get(course.size() - 1) - course.get(0));
-    }
-
-    private interface Value {
-        double of(TwinState state);
-    }
-
-    private static BandCourse course(List<List<TwinState>> runs, List<Integer> drawn, Value value) {
-        List<Estimate> bands = drawn.stream()
-                .map(i -> OrdinaryDays.band(
-                        runs.stream().map(run -> value.of(run.get(i))).toList()))
-                .toList();
-        return new BandCourse(
-                bands.stream().map(e -> rounded(e.value())).toList(),
-                bands.stream().map(e -> rounded(e.low())).toList(),
-                bands.stream().map(e -> rounded(e.high())).toList());
-    }
-
-    private static double rounded(double value) {
-        return Math.round(value * 1e4) / 1e4;
     }
 }

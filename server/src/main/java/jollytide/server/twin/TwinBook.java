@@ -454,6 +454,14 @@ public class TwinBook {
         return asItIs(setup, living, at, Duration.ofDays(7));
     }
 
+    /** Runs from there with measures on, one for each of the tanks that could be behind the log. */
+    public List<List<TwinState>> with(Described known, Setup setup, MeasureSet measures, Duration length) {
+        return known.tanks().parallelStream()
+                .map(living -> new OrdinaryDays(setup, living)
+                        .run(settled(known.setup(), living, known.start()), measures, length))
+                .toList();
+    }
+
     /** The run from there with nothing changed: every slider is drawn beside it. */
     List<TwinState> asItIs(Setup setup, TankParameters living, Instant at, Duration length) {
         return ahead.of(

@@ -242,4 +242,44 @@ class ProgrammeApiTest extends ServerTest {
         assertThat(refugium.status()).isEqualTo(422);
         assertThat(refugium.text()).contains("no lane for a refugium");
     }
+
+    private JsonNode run(JsonNode document, String rest) {
+        Answer answer = keeper.post(programme + "/run", "{\"programme\":" + document + rest + "}");
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.body();
+    }
+
+    /** Media by night lift the trough beside today's; what they use and hold is said, and that the fill is assumed. */
+    @Test
+    void theTwinRunsIt() {
+        JsonNode night = keeper.post(programme + "/templates/NIGHT_MEDIA", "{\"programme\":" + today() + "}")
+                .body()
+                .path("programme");
+        JsonNode runs = run(night, ",\"days\":14");
+        double gain = runs.path("asked").path("troughPh").path("value").asDouble()
+                - runs.path("now").path("troughPh").path("value").asDouble();
+        assertThat(gain).isGreaterThan(0.02);
+        assertThat(runs.path("asked")
+                        .path("media")
+                        .path("lastDays")
+                        .path("value")
+                        .asDouble())
+                .isBetween(2.0, 400.0);
+        assertThat(runs.path("now").path("media").isMissingNode()).isTrue();
+        assertThat(runs.path("assumed").toString()).contains("No fill of media is in");
+        assertThat(runs.path("asked").path("at").size()).isBetween(150, 420);
+        JsonNode same = run(today(), ",\"days\":2");
+        assertThat(same.path("asked")).isEqualTo(same.path("now"));
+        String cut = ",\"cut\":{\"from\":\"%s\",\"until\":\"%s\"}"
+                .formatted(PRESENT.minusSeconds(3600), PRESENT.plusSeconds(4 * 3600));
+        JsonNode dark = run(today(), ",\"days\":2" + cut);
+        assertThat(dark.path("asked").path("lowestOxygenMgPerL").path("value").asDouble())
+                .isLessThan(dark.path("now")
+                        .path("lowestOxygenMgPerL")
+                        .path("value")
+                        .asDouble());
+        assertThat(keeper.post(programme + "/run", "{\"days\":15,\"programme\":" + today() + "}")
+                        .status())
+                .isEqualTo(422);
+    }
 }

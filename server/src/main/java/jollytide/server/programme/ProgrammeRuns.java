@@ -1,0 +1,191 @@
+package jollytide.server.programme;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import jollytide.core.dosing.DoseHours;
+import jollytide.core.evidence.Estimate;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.MediaUse;
+import jollytide.core.measure.Prices;
+import jollytide.core.measure.Setup;
+import jollytide.core.media.Media;
+import jollytide.core.programme.Known;
+import jollytide.core.programme.Lane;
+import jollytide.core.programme.LaneKind;
+import jollytide.core.programme.Programme;
+import jollytide.core.programme.Timetable;
+import jollytide.core.reef.LightClock;
+import jollytide.core.scenario.OrdinaryDays;
+import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.core.twin.Intake.Leg;
+import jollytide.core.twin.TwinState;
+import jollytide.server.dose.DoseService;
+import jollytide.server.dose.DoseService.LineOfTank;
+import jollytide.server.media.MediaService;
+import jollytide.server.tank.Tank;
+import jollytide.server.twin.BandCourse;
+import jollytide.server.twin.TwinBook;
+import jollytide.server.twin.TwinBook.Described;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Runs a tank's twin by programmes. */
+@Component
+class ProgrammeRuns {
+    /** Where no fill is in: so much media, dried by fresh air between their hours. Assumed. */
+    private static final double ASSUMED_FILL_KG = 1;
+
+    private static final double DAYS_PER_MONTH = 30.44;
+    private static final int DRAWN = 200;
+    private static final double LEAST_USED = 1e-4;
+
+    private final TwinBook book;
+    private final MediaService media;
+    private final DoseService doses;
+
+    ProgrammeRuns(TwinBook book, MediaService media, DoseService doses) {
+        this.book = book;
+        this.media = media;
+        this.doses = doses;
+    }
+
+    /**
+     * What the twin says of a programme. Its bands go over the tanks that could be behind the log.
+     *
+     * @param at seconds since 1970
+     * @param troughPh of the last day
+     * @param lowestOxygenMgPerL of the whole run
+     * @param media null where none are used
+     */
+    record RunOfProgramme(
+            List<Long> at,
+            BandCourse ph,
+            BandCourse oxygenMgPerL,
+            Estimate troughPh,
+            Instant troughAt,
+            Estimate peakPh,
+            Estimate lowestOxygenMgPerL,
+            @Nullable MediaUsed media) {}
+
+    /**
+     * @param lastDays until their capacity is used at this rate
+     * @param waterPerKg litres of water in a kilogram at the end
+     * @param drowned whether that stops them
+     * @param perMonth in the home's money, by an assumed price
+     */
+    record MediaUsed(double massKg, Estimate lastDays, double waterPerKg, boolean drowned, double perMonth) {}
+
+    /**
+     * @param now by the programme that is saved, or as the tank is described
+     * @param lit when the lamps are on meanwhile
+     * @param assumed what it rests on that nobody said, in sentences
+     */
+    record RunsOfProgramme(RunOfProgramme asked, RunOfProgramme now, List<LightClock.Lit> lit, List<String> assumed) {}
+
+    RunsOfProgramme of(Tank tank, Programme asked, Programme saved, int days, Known known) {
+        Described described = book.describe(tank);
+        Duration length = Duration.ofDays(days);
+        MediaService.InUse inUse = media.inUse(tank);
+        MediaUse use = use(tank, inUse);
+        return new RunsOfProgramme(
+                run(tank, described, asked, use, length, known),
+                run(tank, described, saved, use, length, Known.NOTHING),
+                tank.light().litBetween(described.start(), described.start().plus(length), saved.zone()),
+                assumed(tank, asked, inUse));
+    }
+
+    private MediaUse use(Tank tank, MediaService.@Nullable InUse inUse) {
+        Media fill = new Media(
+                inUse == null ? ASSUMED_FILL_KG : inUse.massKg(),
+                media.capacity(tank).assumed());
+        boolean dries = inUse == null || inUse.driesBetween();
+        return new MediaUse(fill, 1, Leg.ALL, MediaUse.Hours.ALWAYS, 8.2, dries);
+    }
+
+    private RunOfProgramme run(
+            Tank tank, Described described, Programme p, MediaUse use, Duration length, Known known) {
+        boolean media = Timetable.usesMedia(p);
+        Timetable table = new Timetable(
+                p, described.start(), length, known, tank.parts().stoneParts().size(), media ? use : null);
+        List<List<TwinState>> runs = book.with(described, dosed(tank, described, p), MeasureSet.of(table), length);
+        List<SettledDay> last = runs.stream().map(OrdinaryDays::settled).toList();
+        int every = Math.max(1, runs.get(0).size() / DRAWN);
+        List<Integer> drawn = IntStream.range(0, runs.get(0).size())
+                .filter(i -> i % every == 0)
+                .boxed()
+                .toList();
+        return new RunOfProgramme(
+                drawn.stream()
+                        .map(i -> runs.get(0).get(i).at().getEpochSecond())
+                        .toList(),
+                BandCourse.of(runs, drawn, TwinState::phNbs),
+                BandCourse.of(runs, drawn, TwinState::oxygenMgPerL),
+                OrdinaryDays.band(last.stream().map(SettledDay::troughPh).toList()),
+                last.get(0).troughAt(),
+                OrdinaryDays.band(last.stream().map(SettledDay::peakPh).toList()),
+                OrdinaryDays.band(runs.stream()
+                        .map(run -> run.stream()
+                                .mapToDouble(TwinState::oxygenMgPerL)
+                                .min()
+                                .orElseThrow())
+                        .toList()),
+                media ? used(tank, use.media(), runs, length) : null);
+    }
+
+    /** With its doses in the hours that the programme leaves them. */
+    private Setup dosed(Tank tank, Described described, Programme p) {
+        Setup setup = described.setup();
+        Map<String, Double> meq = doses.lines(tank).stream()
+                .collect(Collectors.toMap(line -> line.id().toString(), LineOfTank::meqPerDay));
+        DoseHours hours = Timetable.doseHours(
+                p, LocalDate.ofInstant(described.start(), p.zone()), lane -> meq.getOrDefault(lane.id(), 0.0));
+        return hours == null ? setup : setup.dosed(setup.useMeqPerLPerDay(), setup.source(), hours);
+    }
+
+    private static @Nullable MediaUsed used(Tank tank, Media media, List<List<TwinState>> runs, Duration length) {
+        double days = length.toHours() / 24.0;
+        List<Media.State> ends = new ArrayList<>();
+        for (List<TwinState> run : runs) {
+            Media.State end = run.get(run.size() - 1).media();
+            if (end != null) {
+                ends.add(end);
+            }
+        }
+        if (ends.isEmpty() || media.used(ends.get(0)) < LEAST_USED) {
+            return null;
+        }
+        Estimate lasts =
+                OrdinaryDays.band(ends.stream().map(e -> days / media.used(e)).toList());
+        double perMonth =
+                media.massKg() * Prices.ASSUMED.mediaPerKg() * tank.home().perEuro() * DAYS_PER_MONTH / lasts.value();
+        return new MediaUsed(
+                media.massKg(),
+                lasts,
+                media.waterPerGram(ends.get(0)),
+                ends.stream().anyMatch(media::drowned),
+                perMonth);
+    }
+
+    private static List<String> assumed(Tank tank, Programme p, MediaService.@Nullable InUse inUse) {
+        List<String> all = new ArrayList<>();
+        List<Lane> stones = p.lanes().stream()
+                .filter(lane -> lane.kind() == LaneKind.AIR_PUMP)
+                .toList();
+        if (stones.size() > tank.parts().stoneParts().size()) {
+            all.add("A stone that the tank’s description does not know is taken to give 100 L/h in bubbles of 1 mm.");
+        }
+        if (Timetable.usesMedia(p) && inUse == null) {
+            all.add("No fill of media is in: 1 kg is taken, dried by fresh air between its hours.");
+        }
+        if (p.lanes().stream().anyMatch(lane -> lane.kind() == LaneKind.FLOW_PUMP)) {
+            all.add("At full flow the surfaces are as you described them, at rest they are still.");
+        }
+        return all;
+    }
+}

@@ -1,0 +1,136 @@
+import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
+import { useProgrammeRun, type Cut } from '../../../api/programme';
+import type { Programme, ProgrammeDay, RunOfProgramme } from '../../../api/types';
+import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
+import { money } from '../../../lib/money';
+import { dayAndTime } from '../../../lib/time';
+import { OneOf } from '../../../parts/OneOf';
+import { Refusal } from '../../../parts/Refusal';
+import { useWidth } from '../../../parts/useWidth';
+import { useAtTank } from '../../../TankContext';
+import { mediaWords, rangeWords } from './words';
+
+const LENGTHS = [
+  { value: '2', label: 'two days' },
+  { value: '14', label: 'a fortnight' },
+] as const;
+
+/** The tank's own twin by the programme as it is changed, beside the one that is saved. */
+export function TwinSays({
+  programme,
+  day,
+  changed,
+  cut,
+}: {
+  programme: Programme;
+  /** The day that is shown; with something forbidden on it nothing is run. */
+  day: ProgrammeDay;
+  changed: boolean;
+  cut?: Cut;
+}) {
+  const { tank } = useAtTank();
+  const [ref, width] = useWidth();
+  const [days, setDays] = useState<(typeof LENGTHS)[number]['value']>('2');
+  const forbidden = day.conflicts.some((c) => c.forbids);
+  const run = useProgrammeRun(tank.id, programme, Number(days), !forbidden, cut);
+  const other = changed || cut !== undefined;
+  return (
+    <section aria-labelledby="twin" className="grid gap-3 border-t border-hairline pt-4">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h2 id="twin" className="text-lg font-bold">
+          What the twin says
+        </h2>
+        <OneOf legend="Run for" value={days} options={LENGTHS} onChange={setDays} />
+      </div>
+      {forbidden && (
+        <p className="text-soft">
+          It runs nothing that leaves the animals without air: mend that first.
+        </p>
+      )}
+      <Refusal message={run.error?.message} />
+      {!forbidden && !run.data && !run.error && (
+        <p className="text-soft">The twin runs; the first time it is fitted to your log.</p>
+      )}
+      {run.data && !forbidden && (
+        <>
+          <dl className="grid gap-x-10 gap-y-2 md:grid-cols-3">
+            <Figure
+              name={`trough, ${dayAndTime(run.data.asked.troughAt, tank.zone)}`}
+              value={rangeWords(run.data.asked.troughPh, 2)}
+              beside={other ? rangeWords(run.data.now.troughPh, 2) : undefined}
+            />
+            <Figure
+              name="lowest oxygen, mg/L"
+              value={rangeWords(run.data.asked.lowestOxygenMgPerL, 1)}
+              beside={other ? rangeWords(run.data.now.lowestOxygenMgPerL, 1) : undefined}
+            />
+            <Media run={run.data.asked} />
+          </dl>
+          <div ref={ref} className={run.isPlaceholderData ? 'opacity-60' : ''}>
+            {width > 0 && (
+              <ForecastDrawing
+                now={run.data.now}
+                then={other ? run.data.asked : null}
+                lit={run.data.lit}
+                band={tank.description.band}
+                zone={tank.zone}
+                width={width}
+              />
+            )}
+          </div>
+          <p className="max-w-prose text-sm text-soft">
+            {other && 'Dashed is the saved programme. '}
+            Bands go over the tanks that could be behind your log. {run.data.assumed.join(' ')}
+            {cut && (
+              <>
+                {' '}
+                How long the animals have without power is worked out in{' '}
+                <Link
+                  to="/tank/$tankId/readiness"
+                  params={{ tankId: tank.id }}
+                  className="underline underline-offset-4"
+                >
+                  Readiness
+                </Link>
+                , with your kit.
+              </>
+            )}
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Figure({ name, value, beside }: { name: string; value: string; beside?: string }) {
+  return (
+    <div>
+      <dt className="text-sm text-soft">{name}</dt>
+      <dd>
+        <strong className="text-2xl">{value}</strong>
+        {beside !== undefined && beside !== value && (
+          <span className="text-soft"> saved: {beside}</span>
+        )}
+      </dd>
+    </div>
+  );
+}
+
+function Media({ run }: { run: RunOfProgramme }) {
+  const { tank } = useAtTank();
+  if (!run.media) return null;
+  return (
+    <div>
+      <dt className="text-sm text-soft">media</dt>
+      <dd>
+        <strong className={run.media.drowned ? 'text-2xl underline' : 'text-2xl'}>
+          {mediaWords(run.media)}
+        </strong>{' '}
+        <span className="text-soft">
+          {money(run.media.perMonth, tank.currency)} a month, by an assumed price
+        </span>
+      </dd>
+    </div>
+  );
+}
