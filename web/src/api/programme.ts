@@ -3,7 +3,7 @@ import { api, bodyOf } from './client';
 import { keys, logged } from './keys';
 import { useChange } from './query';
 import type { paths } from './schema';
-import type { Programme } from './types';
+import type { Programme, WhatIf } from './types';
 
 export const useProgramme = (tankId: string) =>
   useQuery({
@@ -12,27 +12,21 @@ export const useProgramme = (tankId: string) =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/programme', { params: { path: { tankId } } })),
   });
 
-/** A power cut that is only thought of. */
-export interface Cut {
-  from: string;
-  until?: string;
-}
-
 /** A day of a programme that need not be saved; what was drawn stays until the next is there. */
 export const useProgrammeDay = (
   tankId: string,
   programme: Programme,
   day?: string,
-  cut?: Cut,
+  what?: WhatIf,
   asked = true,
 ) =>
   useQuery({
-    queryKey: keys.tank(tankId).log('programme', 'day', programme, day, cut),
+    queryKey: keys.tank(tankId).log('programme', 'day', programme, day, what),
     queryFn: () =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/programme/day', {
           params: { path: { tankId } },
-          body: { programme, day, cut },
+          body: { programme, day, what },
         }),
       ),
     placeholderData: keepPreviousData,
@@ -45,15 +39,15 @@ export const useProgrammeRun = (
   programme: Programme,
   days: number,
   asked: boolean,
-  cut?: Cut,
+  what?: WhatIf,
 ) =>
   useQuery({
-    queryKey: keys.tank(tankId).log('programme', 'run', programme, days, cut),
+    queryKey: keys.tank(tankId).log('programme', 'run', programme, days, what),
     queryFn: () =>
       bodyOf(
         api.POST('/api/v1/tanks/{tankId}/programme/run', {
           params: { path: { tankId } },
-          body: { programme, days, cut },
+          body: { programme, days, what },
         }),
       ),
     placeholderData: keepPreviousData,

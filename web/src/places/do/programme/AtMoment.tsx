@@ -1,17 +1,8 @@
 import { useState } from 'react';
-import type { Cut } from '../../../api/programme';
 import type { ProgrammeDay } from '../../../api/types';
 import { clockTime, startOfDay } from '../../../lib/time';
-import { Choice, Field } from '../../../parts/Field';
-import { Button } from '../../../parts/Button';
+import { Field } from '../../../parts/Field';
 import { doesWords, pieceAt, whyWords } from './words';
-
-const BACK = [
-  { value: '10', label: 'after 10 minutes' },
-  { value: '60', label: 'after an hour' },
-  { value: '240', label: 'after four hours' },
-  { value: '', label: 'not on this day' },
-] as const;
 
 const clock = (ms: number, zone: string) => {
   const hhmm = clockTime(new Date(ms).toISOString(), zone);
@@ -24,18 +15,13 @@ export function AtMoment({
   day,
   at,
   zone,
-  cut,
   setAt,
-  setCut,
 }: {
   day: ProgrammeDay;
   at: number;
   zone: string;
-  cut?: Cut;
   setAt: (ms: number) => void;
-  setCut: (cut?: Cut) => void;
 }) {
-  const [back, setBack] = useState<string>('60');
   const [text, setText] = useState<string>();
   const typed = (of: string) => {
     setText(of);
@@ -47,11 +33,6 @@ export function AtMoment({
     const off = (h - (shown[0] ?? h)) * 3_600_000;
     setAt(plain + off);
   };
-  const fails = () =>
-    setCut({
-      from: new Date(at).toISOString(),
-      until: back === '' ? undefined : new Date(at + Number(back) * 60_000).toISOString(),
-    });
   return (
     <section aria-labelledby="at" className="grid content-start gap-3">
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -89,27 +70,6 @@ export function AtMoment({
           })}
         </tbody>
       </table>
-      <div className="flex flex-wrap items-end gap-3 print:hidden">
-        <Choice
-          label="If the power failed now, and came back"
-          className="w-80"
-          value={back}
-          options={BACK}
-          onChange={(e) => setBack(e.target.value)}
-        />
-        <Button onClick={fails}>Draw it</Button>
-        {cut && (
-          <Button look="quiet" onClick={() => setCut(undefined)}>
-            with power again
-          </Button>
-        )}
-      </div>
-      {cut && (
-        <p className="text-sm text-soft">
-          The power is away where it is hatched. For half an hour after it each lane does what it
-          does after power; dosers wait until somebody saw that the return runs.
-        </p>
-      )}
     </section>
   );
 }

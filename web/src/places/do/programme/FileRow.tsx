@@ -1,17 +1,21 @@
 import { useRef, useState } from 'react';
 import { api, bodyOf } from '../../../api/client';
-import type { Programme } from '../../../api/types';
+import type { Programme, ProgrammeDay } from '../../../api/types';
 import { saveText } from '../../../lib/file';
 import { Button } from '../../../parts/Button';
 import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
+import { switchTable } from './switchTable';
 
 /** The programme as a file, out and in; what is read in is a change like any other, to be saved or undone. */
 export function FileRow({
   programme,
+  day,
   read,
 }: {
   programme: Programme;
+  /** The day that is shown, once it is. */
+  day?: ProgrammeDay;
   read: (programme: Programme) => void;
 }) {
   const { tank } = useAtTank();
@@ -51,6 +55,15 @@ export function FileRow({
         }
       >
         take it out as a file
+      </Button>
+      <Button
+        look="quiet"
+        disabled={!day}
+        onClick={() =>
+          day && saveText(`switches-${day.day}.csv`, 'text/csv', switchTable(day, tank.zone))
+        }
+      >
+        this day as a table of switches
       </Button>
       <Button look="quiet" onClick={() => input.current?.click()}>
         read one in

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Problem } from '../../../api/client';
-import { useProgramme, useProgrammeDay, useSaveProgramme, type Cut } from '../../../api/programme';
-import type { KeptProgramme, Programme } from '../../../api/types';
+import { useProgramme, useProgrammeDay, useSaveProgramme } from '../../../api/programme';
+import type { KeptProgramme, Programme, WhatIf } from '../../../api/types';
 import { DayLanes } from '../../../drawings/DayLanes';
 import { dayAndTime, localDay, longDay, shiftDay, startOfDay } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
@@ -21,6 +21,7 @@ import { LaneList } from './LaneList';
 import { Templates } from './Templates';
 import { TwinSays } from './TwinSays';
 import { useDraft } from './useDraft';
+import { WhatIfRow } from './WhatIfRow';
 import { WindowList } from './WindowList';
 import { dayVerdict } from './words';
 
@@ -43,11 +44,11 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
   const [day, setDay] = useState(today);
   const [playhead, setPlayhead] = useState<number>();
   const [beside, setBeside] = useState(false);
-  const [cut, setCut] = useState<Cut>();
+  const [what, setWhat] = useState<WhatIf>();
   const [theirs, setTheirs] = useState<KeptProgramme>();
   const [open, setOpen] = useState<Open>();
   const [ref, width] = useWidth();
-  const asked = useProgrammeDay(tank.id, draft.programme, day, cut);
+  const asked = useProgrammeDay(tank.id, draft.programme, day, what);
   const saved = useProgrammeDay(tank.id, kept.programme, day, undefined, beside);
   const other = useProgrammeDay(
     tank.id,
@@ -62,7 +63,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
   const move = (to: string) => {
     setDay(to);
     setPlayhead(undefined);
-    setCut(undefined);
+    setWhat(undefined);
   };
   const keep = (programme: Programme, version?: number) =>
     void save
@@ -172,7 +173,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
               const lane = draft.programme.lanes.find((l) => l.id === id);
               if (lane) setOpen({ what: 'rule', lane });
             }}
-            cut={cut}
+            cut={what?.cut}
           />
         )}
       </div>
@@ -190,12 +191,15 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
       </div>
       {shown && (
         <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-          <AtMoment day={shown} at={at} zone={zone} cut={cut} setAt={setPlayhead} setCut={setCut} />
-          <ConflictList day={shown} zone={zone} mend={draft.change} show={setPlayhead} />
+          <AtMoment day={shown} at={at} zone={zone} setAt={setPlayhead} />
+          <div className="grid content-start gap-6">
+            <ConflictList day={shown} zone={zone} mend={draft.change} show={setPlayhead} />
+            <WhatIfRow programme={draft.programme} at={at} what={what} setWhat={setWhat} />
+          </div>
         </div>
       )}
       {shown && (
-        <TwinSays programme={draft.programme} day={shown} changed={draft.changed} cut={cut} />
+        <TwinSays programme={draft.programme} day={shown} changed={draft.changed} what={what} />
       )}
       <Templates programme={draft.programme} change={draft.change} />
       <WindowList programme={draft.programme} open={setOpen} />
@@ -206,7 +210,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
         change={draft.change}
         close={() => setOpen(undefined)}
       />
-      <FileRow programme={draft.programme} read={draft.change} />
+      <FileRow programme={draft.programme} day={shown} read={draft.change} />
     </div>
   );
 }

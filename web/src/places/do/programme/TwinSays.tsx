@@ -1,7 +1,7 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useProgrammeRun, type Cut } from '../../../api/programme';
-import type { Programme, ProgrammeDay, RunOfProgramme } from '../../../api/types';
+import { useProgrammeRun } from '../../../api/programme';
+import type { Programme, ProgrammeDay, RunOfProgramme, WhatIf } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
 import { money } from '../../../lib/money';
 import { dayAndTime } from '../../../lib/time';
@@ -21,20 +21,20 @@ export function TwinSays({
   programme,
   day,
   changed,
-  cut,
+  what,
 }: {
   programme: Programme;
   /** The day that is shown; with something forbidden on it nothing is run. */
   day: ProgrammeDay;
   changed: boolean;
-  cut?: Cut;
+  what?: WhatIf;
 }) {
   const { tank } = useAtTank();
   const [ref, width] = useWidth();
   const [days, setDays] = useState<(typeof LENGTHS)[number]['value']>('2');
   const forbidden = day.conflicts.some((c) => c.forbids);
-  const run = useProgrammeRun(tank.id, programme, Number(days), !forbidden, cut);
-  const other = changed || cut !== undefined;
+  const run = useProgrammeRun(tank.id, programme, Number(days), !forbidden, what);
+  const other = changed || what !== undefined;
   return (
     <section aria-labelledby="twin" className="grid gap-3 border-t border-hairline pt-4">
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -82,7 +82,7 @@ export function TwinSays({
           <p className="max-w-prose text-sm text-soft">
             {other && 'Dashed is the saved programme. '}
             Bands go over the tanks that could be behind your log. {run.data.assumed.join(' ')}
-            {cut && (
+            {what?.cut && (
               <>
                 {' '}
                 How long the animals have without power is worked out in{' '}

@@ -1,3 +1,5 @@
+import { csv } from '../../../lib/csv';
+
 /** A sum as a table of its numbers, by RFC 4180: what went in, then what came out. */
 export function sumCsv(name: string, given: unknown, answer: unknown): string {
   const rows = [
@@ -5,7 +7,7 @@ export function sumCsv(name: string, given: unknown, answer: unknown): string {
     ...flat(given).map(([field, value]) => [name, 'given', field, value]),
     ...flat(answer).map(([field, value]) => [name, 'answer', field, value]),
   ];
-  return rows.map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
+  return csv(rows);
 }
 
 function flat(value: unknown, path = ''): [string, string][] {
@@ -15,6 +17,3 @@ function flat(value: unknown, path = ''): [string, string][] {
     flat(inner, path === '' ? key : `${path}.${key}`),
   );
 }
-
-/** Quoted where commas or quotes would break it; a formula sign is no danger, for every cell is a name or a number. */
-const cell = (text: string) => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);

@@ -192,4 +192,41 @@ class ProgrammeIT extends BrowserTest {
         button(page, "Put it in").click();
         assertThat(page.getByText("There is no lane for a refugium")).isVisible();
     }
+
+    /** The demo's tank: media by night on its own twin, beside what is saved; then a cut, and a pump that does not obey. */
+    @Test
+    void theTwinRunsItAndWhatCouldHappenIsDrawn() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Programme");
+        assertThat(page.getByText("· as saved")).isVisible();
+        assertThat(at(page, "12:05", "flow pumps, left")).containsText("feeding");
+        page.getByLabel("Fitted to this tank").selectOption("NIGHT_MEDIA");
+        button(page, "Put it in").click();
+        assertThat(page.getByText("A closed loop does not renew oxygen, least at night"))
+                .isVisible();
+        Locator twin = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What the twin says"));
+        assertThat(twin.getByText("Dashed is the saved programme.")).isVisible();
+        assertThat(twin).containsText(Pattern.compile("1 kg lasts \\d+"));
+        assertThat(twin).containsText("saved: ");
+
+        page.getByLabel("Another time").fill("18:00");
+        button(page, "Draw the power cut").click();
+        assertThat(at(page, "18:30", "return pump")).containsText("the mains are away");
+        assertThat(at(page, "19:15", "return pump")).containsText("the mains are back");
+        assertThat(at(page, "21:00", "limewater")).containsText("until somebody saw that the return runs");
+        assertThat(twin.getByRole(AriaRole.LINK)).hasText("Readiness");
+        button(page, "as usual again").click();
+        page.getByLabel("Another time").fill("12:00");
+        page.getByLabel("a device did not obey").selectOption("return");
+        page.getByLabel("and stayed").selectOption("OFF");
+        button(page, "Draw the device").click();
+        assertThat(at(page, "13:00", "return pump")).containsText("does not obey");
+        assertThat(heading(page, "One conflict")).isVisible();
+
+        Download table = page.waitForDownload(
+                () -> button(page, "this day as a table of switches").click());
+        org.assertj.core.api.Assertions.assertThat(table.path())
+                .content()
+                .startsWith("time,lane,does,why")
+                .contains("return pump,off,\"does not obey");
+    }
 }

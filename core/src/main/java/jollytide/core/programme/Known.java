@@ -15,10 +15,20 @@ import org.jspecify.annotations.Nullable;
  * @param cuts in which the mains were away
  */
 public record Known(Map<Quantity, List<Reading>> readings, List<Hold> holds, List<Cut> cuts) {
+    static final String BY_HAND = "held by hand";
     public static final Known NOTHING = new Known(Map.of(), List.of(), List.of());
 
-    /** A lane held by hand, to an end that is known. */
-    public record Hold(String lane, LaneState state, Instant from, Instant until) {}
+    /**
+     * A lane held to an end that is known.
+     *
+     * @param by in a few words
+     */
+    public record Hold(String lane, LaneState state, Instant from, Instant until, String by) {
+        /** By hand. */
+        public Hold(String lane, LaneState state, Instant from, Instant until) {
+            this(lane, state, from, until, BY_HAND);
+        }
+    }
 
     /**
      * @param until null while it lasts

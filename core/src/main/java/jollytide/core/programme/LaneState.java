@@ -55,7 +55,7 @@ public record LaneState(Does does, double share, Duration on, Duration off) {
     }
 
     /** Whether it fits such a lane: air paths lead air, everything else runs or stands still. */
-    boolean fits(LaneKind kind) {
+    public boolean fits(LaneKind kind) {
         boolean leadsAir = does == Does.FRESH || does == Does.MEDIA || does == Does.LED_BACK;
         return leadsAir == (kind == LaneKind.AIR_PATH);
     }

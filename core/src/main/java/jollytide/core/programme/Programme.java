@@ -152,6 +152,24 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
                 rules);
     }
 
+    /** As if the readings of all its gates said so, whatever was read. */
+    public Programme asIf(Limit.Said said) {
+        return switch (said) {
+            case NOT_KNOWN -> this;
+            case DOES_NOT -> gates().reduce(this, Programme::without, (a, b) -> b);
+            // Asked without a reading, each answers as if its limit held.
+            case HOLDS ->
+                gates().reduce(
+                                this,
+                                (p, g) -> p.with(new Gate(g.lane(), g.window(), g.limit(), g.state(), g.state()), g),
+                                (a, b) -> b);
+        };
+    }
+
+    private Stream<Gate> gates() {
+        return rules.stream().filter(Gate.class::isInstance).map(Gate.class::cast);
+    }
+
     public Programme with(LightClock other) {
         return new Programme(zone, other, lanes, windows, rules);
     }
@@ -198,7 +216,7 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
             power(at, t, known, claims);
             for (Known.Hold hold : known.holds()) {
                 if (hold.lane().equals(lane) && new Span(hold.from(), hold.until()).holds(t)) {
-                    claims.add(new Claim(Strength.HOLD, "held by hand", hold.state(), hold.from()));
+                    claims.add(new Claim(Strength.HOLD, hold.by(), hold.state(), hold.from()));
                 }
             }
             for (Rule rule : rules.getOrDefault(lane, List.of())) {

@@ -65,8 +65,9 @@ public final class Timetable implements Measure, Switches {
                         && of(p, LaneKind.AIR_PATH).stream().anyMatch(l -> l.id().equals(g.lane())))
                 .toList();
         gate = gates.isEmpty() ? null : gates.get(0).limit();
+        Programme others = gates.stream().reduce(p, Programme::without, (a, b) -> b);
+        Laid closed = Laid.of(others, from, length, known);
         Laid open = Laid.of(gates.stream().reduce(p, Timetable::open, (a, b) -> b), from, length, known);
-        Laid closed = Laid.of(gates.stream().reduce(p, Programme::without, (a, b) -> b), from, length, known);
         at = open.at.stream().mapToLong(Instant::getEpochSecond).toArray();
         skimmer = open.mean(LaneKind.SKIMMER);
         returns = open.mean(LaneKind.RETURN_PUMP);

@@ -300,6 +300,20 @@ class ProgrammeTest {
     }
 
     @Test
+    void gatesAsIfTheirReadingsSaidSo() {
+        Lane path = new Lane("path", LaneKind.AIR_PATH, "air", LaneState.FRESH, LaneState.FRESH);
+        Gate gate = new Gate("path", null, LOW, LaneState.media(), LaneState.ledBack(0.1));
+        Programme p = new Programme(PARIS, LAMPS, List.of(path), List.of(), List.of(gate));
+        Instant noon = today("12:00:00");
+        assertThat(p.asIf(Limit.Said.HOLDS).at("path", noon, Known.NOTHING).state())
+                .isEqualTo(LaneState.media());
+        assertThat(p.asIf(Limit.Said.DOES_NOT).at("path", noon, Known.NOTHING).state())
+                .isEqualTo(LaneState.FRESH);
+        assertThat(p.asIf(Limit.Said.NOT_KNOWN).at("path", noon, Known.NOTHING).state())
+                .isEqualTo(LaneState.ledBack(0.1));
+    }
+
+    @Test
     void aCutOutBeatsEveryHold() {
         Limit high = new Limit(Quantity.PH, true, 8.5, 0.05, Duration.ZERO, Duration.ZERO, Duration.ofMinutes(20));
         Programme p = with(new CutOut("doser", high, LaneState.OFF));

@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import jollytide.core.doses.LineHistory;
 import jollytide.core.doses.Solution;
 import jollytide.core.evidence.Quantity;
+import jollytide.core.programme.Template;
 import jollytide.core.stock.Stock.What;
 import jollytide.core.stock.SupplyUnit;
 import jollytide.core.units.AlkalinityUnit;
@@ -32,6 +33,7 @@ import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlan;
 import jollytide.server.dose.DoseViews.ReadIn;
+import jollytide.server.programme.ProgrammeService;
 import jollytide.server.stock.StockService;
 import jollytide.server.stock.StockViews.NewSupply;
 import jollytide.server.stock.StockViews.NewSupplyEntry;
@@ -54,6 +56,7 @@ class DemoCare {
     private final StockService stock;
     private final UpkeepService upkeep;
     private final RunningCosts costs;
+    private final ProgrammeService programmes;
     private final Clock clock;
 
     DemoCare(
@@ -62,12 +65,14 @@ class DemoCare {
             StockService stock,
             UpkeepService upkeep,
             RunningCosts costs,
+            ProgrammeService programmes,
             Clock clock) {
         this.doses = doses;
         this.byHand = byHand;
         this.stock = stock;
         this.upkeep = upkeep;
         this.costs = costs;
+        this.programmes = programmes;
         this.clock = clock;
     }
 
@@ -95,6 +100,11 @@ class DemoCare {
                 line,
                 new NewLineNote(
                         can.bled().toString(), LineHistory.What.CHANGED, null, null, null, "air bled from the line"));
+    }
+
+    /** Flow rests while they are fed; else the day is as the tank is described. */
+    void fedAtRest(UUID keeper, UUID tank) {
+        programmes.begin(keeper, tank, Template.FEEDING_PAUSE);
     }
 
     /** By the class, on its scale: too little for a test to show. */

@@ -152,6 +152,7 @@ class DemoHome implements SmartInitializingSingleton {
         keep(keeper, tank, history);
         care.limewater(keeper, tank, new LimewaterCan(clock.instant(), zone), history.reservoir());
         mediaTrial(keeper, tank, zone);
+        care.fedAtRest(keeper, tank);
         care.cupboard(keeper, home, zone);
         care.draws(keeper, tank, "lamps", 150, 10.5);
         care.draws(keeper, tank, "return pump", 38, 24);
@@ -247,6 +248,7 @@ class DemoHome implements SmartInitializingSingleton {
         ClockedDoses atNight =
                 new ClockedDoses(6, DemoHistory.FIRST_DOSE.toString(), (double) DemoHistory.DOSES_OVER_H);
         care.bottle(keeper, tank, "soda ash", Bottle.SODA_ASH, null, atNight, history.reservoir());
+        care.fedAtRest(keeper, tank);
         care.calciumByHand(keeper, tank, zone);
         care.weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
         care.looked(

@@ -44,8 +44,10 @@ import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
 import jollytide.server.programme.ProgrammeViews.ProgrammeView;
 import jollytide.server.programme.ProgrammeViews.RunAsked;
+import jollytide.server.programme.ProgrammeViews.StuckAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateView;
+import jollytide.server.programme.ProgrammeViews.WhatIf;
 import jollytide.server.programme.ProgrammeViews.WindowTimes;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -58,7 +60,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** The programmes of tanks. Lines that dose are Doses' own: their times are kept there and only there. */
 @Service
 @Transactional
-class ProgrammeService {
+public class ProgrammeService {
     private static final int FORMAT = 1;
     /** Each goes along with whole programmes; more than so many are read by nobody. */
     private static final int MOST_CONFLICTS = 30;
@@ -124,6 +126,13 @@ class ProgrammeService {
         return view(tank, programmes.saveAndFlush(row));
     }
 
+    /** The first programme of a tank: as it is described, with a template put in. */
+    public void begin(UUID keeperId, UUID tankId, Template template) {
+        ProgrammeDocument first = get(keeperId, tankId).programme();
+        TemplateView fitted = template(keeperId, tankId, template, new TemplateAsked(first, null, null));
+        save(keeperId, tankId, new ProgrammeEdit(null, fitted.programme()));
+    }
+
     private void timesOfLines(UUID keeperId, Tank tank, ProgrammeDocument document) {
         Map<String, LineOfTank> lines = lines(tank);
         for (LaneEntry lane : document.lanes()) {
@@ -138,15 +147,18 @@ class ProgrammeService {
     @Transactional(readOnly = true)
     ProgrammeDay day(UUID keeperId, UUID tankId, ProgrammeDayAsked asked) {
         Tank tank = tanks.tank(keeperId, tankId);
-        Programme programme = core(tank, asked.programme());
+        Programme said = core(tank, asked.programme());
+        Programme programme = asked.what() == null || asked.what().readings() == null
+                ? said
+                : said.asIf(asked.what().readings());
         LocalDate day = asked.day() != null ? asked.day() : LocalDate.ofInstant(clock.instant(), programme.zone());
         if (Math.abs(day.getYear() - 2000) > 100) {
             throw new InputException("day", day.getYear(), "1900 to 2100", "That is too far away.");
         }
-        Known known = new Known(Map.of(), List.of(), cuts(asked.cut()));
+        Known known = known(programme, asked.what());
         DayCourse course = DayCourse.of(programme, day, known);
         // What forbids saving comes first.
-        List<Conflict> found = Conflicts.of(programme, day, known).stream()
+        List<Conflict> found = Conflicts.of(said, day, known).stream()
                 .sorted(Comparator.comparing((Conflict c) -> !c.kind().forbids()))
                 .toList();
         return new ProgrammeDay(
@@ -170,12 +182,8 @@ class ProgrammeService {
     RunsOfProgramme run(UUID keeperId, UUID tankId, RunAsked asked) {
         Tank tank = tanks.tank(keeperId, tankId);
         Programme saved = core(tank, view(tank, stored(tank)).programme());
-        return runs.of(
-                tank,
-                core(tank, asked.programme()),
-                saved,
-                asked.days(),
-                new Known(Map.of(), List.of(), cuts(asked.cut())));
+        Programme programme = core(tank, asked.programme());
+        return runs.of(tank, programme, saved, asked.days(), known(programme, asked.what()));
     }
 
     @Transactional(readOnly = true)
@@ -201,12 +209,34 @@ class ProgrammeService {
         return all;
     }
 
+    private static Known known(Programme p, @Nullable WhatIf what) {
+        if (what == null) {
+            return Known.NOTHING;
+        }
+        StuckAsked stuck = what.stuck();
+        if (stuck == null) {
+            return new Known(Map.of(), List.of(), cuts(what.cut()));
+        }
+        Known.Hold hold = stuck.toCore();
+        boolean there = p.lanes().stream()
+                .anyMatch(l -> l.id().equals(hold.lane()) && hold.state().fits(l.kind()));
+        if (!there) {
+            throw new InputException(
+                    "what.stuck.lane",
+                    0,
+                    "one of the lanes, in what it can do",
+                    "There is no such lane, or it cannot do that.");
+        }
+        return new Known(Map.of(), List.of(hold), cuts(what.cut()));
+    }
+
     private static List<Known.Cut> cuts(@Nullable CutAsked cut) {
         if (cut == null) {
             return List.of();
         }
         if (cut.until() != null && !cut.until().isAfter(cut.from())) {
-            throw new InputException("cut.until", 0, "after its beginning", "The mains come back after they failed.");
+            throw new InputException(
+                    "what.cut.until", 0, "after its beginning", "The mains come back after they failed.");
         }
         return List.of(new Known.Cut(cut.from(), cut.until(), cut.released()));
     }

@@ -5,12 +5,16 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import jollytide.core.programme.Conflict;
 import jollytide.core.programme.DayCourse;
+import jollytide.core.programme.Known;
 import jollytide.core.programme.LaneKind;
+import jollytide.core.programme.Limit;
 import jollytide.core.programme.Rule.Strength;
 import jollytide.core.programme.Template;
 import jollytide.core.programme.Verdict.Claim;
@@ -40,21 +44,43 @@ public final class ProgrammeViews {
 
     /**
      * @param day today when null
-     * @param cut a power cut that is only thought of
+     * @param what is only thought of; null for an ordinary day
      */
     public record ProgrammeDayAsked(
             @Valid @NotNull ProgrammeDocument programme,
             @Nullable LocalDate day,
-            @Valid @Nullable CutAsked cut) {}
+            @Valid @Nullable WhatIf what) {}
+
+    /**
+     * What could happen.
+     *
+     * @param cut a power cut
+     * @param stuck a device that does not obey
+     * @param readings what those of all gates say; null as without any
+     */
+    public record WhatIf(
+            @Valid @Nullable CutAsked cut, @Valid @Nullable StuckAsked stuck, Limit.@Nullable Said readings) {}
+
+    /** @param from on it stays so for two days */
+    public record StuckAsked(
+            @NotNull @Size(max = 40) String lane,
+            @Valid @NotNull StateEntry state,
+            @NotNull Instant from) {
+        Known.Hold toCore() {
+            return new Known.Hold(lane, state.toCore(), from, from.plus(STUCK_FOR), "does not obey");
+        }
+    }
+
+    private static final Duration STUCK_FOR = Duration.ofDays(2);
 
     /**
      * @param days 2 for the next night but one, 14 for what has settled
-     * @param cut a power cut that is only thought of
+     * @param what is only thought of; gates go by the twin's own water
      */
     public record RunAsked(
             @Valid @NotNull ProgrammeDocument programme,
             @NotNull @Min(1) @Max(14) Integer days,
-            @Valid @Nullable CutAsked cut) {}
+            @Valid @Nullable WhatIf what) {}
 
     /**
      * @param from with an offset, like the others

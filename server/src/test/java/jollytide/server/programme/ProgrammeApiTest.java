@@ -211,7 +211,7 @@ class ProgrammeApiTest extends ServerTest {
     void aCutIsThoughtOf() {
         String line = line();
         JsonNode day = day(today(), """
-                ,"day":"2026-11-12","cut":{"from":"2026-11-12T02:00:00Z","until":"2026-11-12T03:10:00Z"}""");
+                ,"day":"2026-11-12","what":{"cut":{"from":"2026-11-12T02:00:00Z","until":"2026-11-12T03:10:00Z"}}""");
         JsonNode pieces = of(day.path("lanes"), "id", "return").path("pieces");
         assertThat(each(pieces, "from"))
                 .contains("2026-11-12T02:00:00Z", "2026-11-12T03:10:00Z", "2026-11-12T03:40:00Z");
@@ -221,7 +221,7 @@ class ProgrammeApiTest extends ServerTest {
         Answer backwards = keeper.post(
                 programme + "/day",
                 "{\"programme\":" + today()
-                        + ",\"cut\":{\"from\":\"2026-11-12T02:00:00Z\",\"until\":\"2026-11-12T01:00:00Z\"}}");
+                        + ",\"what\":{\"cut\":{\"from\":\"2026-11-12T02:00:00Z\",\"until\":\"2026-11-12T01:00:00Z\"}}}");
         assertThat(backwards.status()).isEqualTo(422);
     }
 
@@ -270,7 +270,7 @@ class ProgrammeApiTest extends ServerTest {
         assertThat(runs.path("asked").path("at").size()).isBetween(150, 420);
         JsonNode same = run(today(), ",\"days\":2");
         assertThat(same.path("asked")).isEqualTo(same.path("now"));
-        String cut = ",\"cut\":{\"from\":\"%s\",\"until\":\"%s\"}"
+        String cut = ",\"what\":{\"cut\":{\"from\":\"%s\",\"until\":\"%s\"}}"
                 .formatted(PRESENT.minusSeconds(3600), PRESENT.plusSeconds(4 * 3600));
         JsonNode dark = run(today(), ",\"days\":2" + cut);
         assertThat(dark.path("asked").path("lowestOxygenMgPerL").path("value").asDouble())
@@ -281,5 +281,44 @@ class ProgrammeApiTest extends ServerTest {
         assertThat(keeper.post(programme + "/run", "{\"days\":15,\"programme\":" + today() + "}")
                         .status())
                 .isEqualTo(422);
+    }
+
+    /** A return that stands from noon on: doses into it are found, and the twin's oxygen falls. */
+    @Test
+    void aDeviceThatDoesNotObeyIsThoughtOf() {
+        line();
+        String stuck =
+                ",\"what\":{\"stuck\":{\"lane\":\"%s\",\"state\":{\"does\":\"%s\"},\"from\":\"2026-11-12T11:00:00Z\"}}";
+        JsonNode day = day(today(), ",\"day\":\"2026-11-12\"" + stuck.formatted("return", "OFF"));
+        JsonNode pieces = of(day.path("lanes"), "id", "return").path("pieces");
+        assertThat(pieces.path(pieces.size() - 1).path("winner").path("by").asString())
+                .isEqualTo("does not obey");
+        assertThat(each(day.path("conflicts"), "kind")).containsOnly("DOSE_WITHOUT_RETURN");
+        for (String wrong : List.of("nobody\",\"x\":\"", "air")) {
+            Answer refused =
+                    keeper.post(programme + "/day", "{\"programme\":" + today() + stuck.formatted(wrong, "OFF") + "}");
+            assertThat(refused.status()).as(wrong).isBetween(400, 422);
+        }
+    }
+
+    @Test
+    void readingsAreThoughtOf() {
+        JsonNode gated = keeper.post(programme + "/templates/GATE_BELOW_PH", "{\"programme\":" + today() + "}")
+                .body()
+                .path("programme");
+        for (String said : List.of("HOLDS", "DOES_NOT", "NOT_KNOWN")) {
+            JsonNode air = of(
+                            day(gated, ",\"what\":{\"readings\":\"" + said + "\"}")
+                                    .path("lanes"),
+                            "id",
+                            "air")
+                    .path("pieces")
+                    .path(0)
+                    .path("winner");
+            assertThat(air.path("state").path("does").asString())
+                    .as(said)
+                    .isEqualTo(said.equals("HOLDS") ? "MEDIA" : "FRESH");
+            assertThat(air.path("strength").asString()).isEqualTo(said.equals("DOES_NOT") ? "REST" : "GATE");
+        }
     }
 }

@@ -1,0 +1,45 @@
+import { expect, it } from 'vitest';
+import { switchTable } from './switchTable';
+
+/** Summer time: 10:00 in Amsterdam is 08:00 in Greenwich. */
+it('lists switches and doses in the home’s time, and disarms what looks like a formula', () => {
+  const since = '2026-07-01T08:00:00Z';
+  const piece = (from: string, until: string, does: 'ON' | 'OFF') => ({
+    from,
+    until,
+    winner: { strength: 'USUAL' as const, by: 'night', state: { does }, since },
+    losers: [],
+  });
+  const table = switchTable(
+    {
+      day: '2026-07-01',
+      from: '2026-06-30T22:00:00Z',
+      until: '2026-07-01T22:00:00Z',
+      lit: [],
+      windows: [],
+      lanes: [
+        {
+          id: 'a',
+          name: '=lime, "strong"',
+          kind: 'DOSER',
+          pieces: [
+            piece('2026-06-30T22:00:00Z', since, 'ON'),
+            piece(since, '2026-07-01T22:00:00Z', 'OFF'),
+          ],
+          doses: ['2026-07-01T01:30:00Z', '2026-07-01T12:00:00Z'],
+        },
+      ],
+      conflicts: [],
+      more: 0,
+    },
+    'Europe/Amsterdam',
+  );
+  const name = `"'=lime, ""strong"""`;
+  expect(table.split('\r\n')).toEqual([
+    'time,lane,does,why',
+    `2026-07-01 00:00,${name},may dose,"usual, night"`,
+    `2026-07-01 03:30,${name},a dose,by its line in Doses`,
+    `2026-07-01 10:00,${name},no doses,"usual, night"`,
+    '',
+  ]);
+});
