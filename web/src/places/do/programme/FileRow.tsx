@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { api, bodyOf } from '../../../api/client';
 import type { Programme, ProgrammeDay } from '../../../api/types';
 import { saveText } from '../../../lib/file';
-import { Button } from '../../../parts/Button';
+import { Button, buttonLook } from '../../../parts/Button';
 import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
 import { switchTable } from './switchTable';
@@ -65,6 +65,13 @@ export function FileRow({
       >
         this day as a table of switches
       </Button>
+      <a
+        href={`/api/v1/tanks/${tank.id}/programme/steps.ics`}
+        download
+        className={buttonLook('quiet')}
+      >
+        four weeks for a calendar, as saved
+      </a>
       <Button look="quiet" onClick={() => input.current?.click()}>
         read one in
       </Button>

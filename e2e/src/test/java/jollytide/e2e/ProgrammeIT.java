@@ -215,11 +215,11 @@ class ProgrammeIT extends BrowserTest {
         assertThat(at(page, "21:00", "limewater")).containsText("until somebody saw that the return runs");
         assertThat(twin.getByRole(AriaRole.LINK)).hasText("Readiness");
         button(page, "as usual again").click();
-        page.getByLabel("Another time").fill("12:00");
+        page.getByLabel("Another time").fill("14:00");
         page.getByLabel("a device did not obey").selectOption("return");
         page.getByLabel("and stayed").selectOption("OFF");
         button(page, "Draw the device").click();
-        assertThat(at(page, "13:00", "return pump")).containsText("does not obey");
+        assertThat(at(page, "15:00", "return pump")).containsText("does not obey");
         assertThat(heading(page, "One conflict")).isVisible();
 
         Download table = page.waitForDownload(

@@ -46,7 +46,14 @@ class ScreenshotsIT extends BrowserTest {
         take("readiness", demo(visitor(DESKTOP), "Lantern Reef", "Readiness"));
         take("doses", demo(visitor(DESKTOP), "Lantern Reef", "Doses"));
         take("upkeep", demo(visitor(DESKTOP), "Lantern Reef", "Upkeep"));
-        take("media", demo(visitor(DESKTOP), "Lantern Reef", "Media"));
+        Page programme = demo(visitor(DESKTOP), "Lantern Reef", "Programme");
+        button(programme, "Put it in").click();
+        programme.getByText("Dashed is the saved programme.").waitFor();
+        programme.getByLabel("Another time").fill("19:37:12");
+        // Without the notice that it was put in.
+        programme.waitForTimeout(13_000);
+        programme.evaluate("window.scrollTo(0, 0)");
+        take("programme", programme);
         take("haul-phone", demo(visitor(PHONE), "Heron", "Haul"));
         Page outage = demo(visitor(PHONE), "Heron", "Outage");
         button(outage, "The power is out").click();

@@ -1,6 +1,7 @@
 package jollytide.server.programme;
 
 import jakarta.validation.Valid;
+import java.io.IOException;
 import java.util.UUID;
 import jollytide.core.programme.Template;
 import jollytide.server.account.SignedIn;
@@ -13,6 +14,9 @@ import jollytide.server.programme.ProgrammeViews.RunAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateView;
 import jollytide.server.setup.Computes;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -69,5 +73,16 @@ class ProgrammeController {
     RunsOfProgramme run(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody RunAsked body) {
         return programmes.run(who.keeperId(), tankId, body);
+    }
+
+    /** For who switches by hand: what is special in the four weeks ahead, by the programme that is saved. */
+    @GetMapping(value = "/steps.ics", produces = "text/calendar")
+    ResponseEntity<byte[]> calendar(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId)
+            throws IOException {
+        ContentDisposition file =
+                ContentDisposition.attachment().filename("programme.ics").build();
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, file.toString())
+                .body(programmes.calendar(who.keeperId(), tankId));
     }
 }

@@ -1,7 +1,10 @@
 package jollytide.server.programme;
 
+import java.io.IOException;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -175,6 +178,14 @@ public class ProgrammeService {
                         .map(c -> ProgrammeConflict.of(c, asked.programme()))
                         .toList(),
                 Math.max(0, found.size() - MOST_CONFLICTS));
+    }
+
+    @Transactional(readOnly = true)
+    byte[] calendar(UUID keeperId, UUID tankId) throws IOException {
+        Tank tank = tanks.tank(keeperId, tankId);
+        Programme saved = core(tank, view(tank, stored(tank)).programme());
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        return ProgrammeCalendar.of(tank.name(), saved, LocalDate.ofInstant(now, saved.zone()), now);
     }
 
     /** What the twin says of it, beside what is saved. */

@@ -321,4 +321,17 @@ class ProgrammeApiTest extends ServerTest {
             assertThat(air.path("strength").asString()).isEqualTo(said.equals("DOES_NOT") ? "REST" : "GATE");
         }
     }
+
+    /** Twenty-eight evenings, each with its date, two hours before the tank's lamps go off. */
+    @Test
+    void whoSwitchesByHandHasItInTheCalendar() {
+        assertThat(keeper.get(programme + "/steps.ics").text()).doesNotContain("VEVENT");
+        JsonNode bubbles = keeper.post(programme + "/templates/BUBBLE_HOUR", "{\"programme\":" + today() + "}")
+                .body()
+                .path("programme");
+        save("null", bubbles);
+        String calendar = keeper.get(programme + "/steps.ics").text();
+        assertThat(calendar.split("BEGIN:VEVENT", -1)).hasSize(29);
+        assertThat(calendar).contains("bubble hour").contains("flow pumps").contains("DTSTART");
+    }
 }
