@@ -59,9 +59,7 @@ export function WhatIfRow({
           options={BACK}
           onChange={(e) => setBack(e.target.value)}
         />
-        <Button onClick={fails} aria-label="Draw the power cut">
-          Draw it
-        </Button>
+        <Button onClick={fails}>Draw the power cut</Button>
       </div>
       {lane && state && (
         <div className="flex flex-wrap items-end gap-3">
@@ -80,12 +78,11 @@ export function WhatIfRow({
             onChange={(e) => setDoes(e.target.value)}
           />
           <Button
-            aria-label="Draw the device"
             onClick={() =>
               setWhat({ ...what, stuck: { lane: lane.id, state: { does: state }, from } })
             }
           >
-            Draw it
+            Draw the device
           </Button>
         </div>
       )}

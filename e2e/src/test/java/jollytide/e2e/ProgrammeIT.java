@@ -227,6 +227,6 @@ class ProgrammeIT extends BrowserTest {
         org.assertj.core.api.Assertions.assertThat(table.path())
                 .content()
                 .startsWith("time,lane,does,why")
-                .contains("return pump,off,\"does not obey");
+                .contains("return pump,off,does not obey");
     }
 }

@@ -49,6 +49,7 @@ class ProgrammeController {
     }
 
     /** What each lane does over a day by a programme that need not be saved, and what is wrong with it. */
+    @Computes
     @PostMapping("/day")
     ProgrammeDay day(
             @AuthenticationPrincipal SignedIn who,

@@ -56,6 +56,7 @@ import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -188,8 +189,8 @@ public class ProgrammeService {
         return ProgrammeCalendar.of(tank.name(), saved, LocalDate.ofInstant(now, saved.zone()), now);
     }
 
-    /** What the twin says of it, beside what is saved. */
-    @Transactional(readOnly = true)
+    /** What the twin says of it, beside what is saved. No transaction waits meanwhile: a first fit takes its time. */
+    @Transactional(propagation = Propagation.NOT_SUPPORTED)
     RunsOfProgramme run(UUID keeperId, UUID tankId, RunAsked asked) {
         Tank tank = tanks.tank(keeperId, tankId);
         Programme saved = core(tank, view(tank, stored(tank)).programme());

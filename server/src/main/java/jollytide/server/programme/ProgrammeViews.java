@@ -160,6 +160,9 @@ public final class ProgrammeViews {
         }
     }
 
+    /** More than so many that lose are read by nobody. */
+    private static final int MOST_LOSERS = 8;
+
     /** A time in which neither what a lane does nor why changes. */
     public record LanePiece(Instant from, Instant until, ClaimView winner, List<ClaimView> losers) {
         static LanePiece of(DayCourse.Piece piece) {
@@ -167,12 +170,15 @@ public final class ProgrammeViews {
                     piece.from(),
                     piece.until(),
                     ClaimView.of(piece.verdict().winner()),
-                    piece.verdict().losers().stream().map(ClaimView::of).toList());
+                    piece.verdict().losers().stream()
+                            .limit(MOST_LOSERS)
+                            .map(ClaimView::of)
+                            .toList());
         }
     }
 
     /**
-     * What a rule says.
+     * What a rule says; of those that lose the strongest alone.
      *
      * @param since when it says that: a wave counts from there
      */

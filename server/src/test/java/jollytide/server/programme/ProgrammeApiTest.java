@@ -334,4 +334,30 @@ class ProgrammeApiTest extends ServerTest {
         assertThat(calendar.split("BEGIN:VEVENT", -1)).hasSize(29);
         assertThat(calendar).contains("bubble hour").contains("flow pumps").contains("DTSTART");
     }
+
+    /** All of them on one lane, in two hundred windows: answered, and what nobody reads is left out. */
+    @Test
+    void aThousandRules() {
+        ObjectNode document = today();
+        int before = document.path("rules").size();
+        for (int i = 0; i < 190; i++) {
+            add(document, "windows", """
+                    {"id":"w%d","name":"w%d","allDay":false,"from":{"time":"%02d:%02d"},"until":{"time":"%02d:%02d"}}""".formatted(i, i, i / 60, i % 60, 20 + i / 60, (i * 7) % 60));
+        }
+        for (int i = before; i < 1000; i++) {
+            add(document, "rules", """
+                    {"lane":"flow-left","kind":"SPECIAL","window":"w%d","state":{"does":"SHARE","share":%s}}""".formatted(i % 190, 0.3 + (i % 50) / 100.0));
+        }
+        JsonNode day = day(document, "");
+        assertThat(day.path("conflicts").size()).isEqualTo(30);
+        assertThat(day.path("more").asInt()).isPositive();
+        of(day.path("lanes"), "id", "flow-left")
+                .path("pieces")
+                .forEach(piece -> assertThat(piece.path("losers").size()).isLessThanOrEqualTo(8));
+        add(document, "rules", """
+                {"lane":"flow-left","kind":"SPECIAL","window":"w1","state":{"does":"ON"}}""");
+        Answer refused = save("null", document);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("rules");
+    }
 }
