@@ -13,7 +13,7 @@ import { useWidth } from '../../../parts/useWidth';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
 import { AtMoment } from './AtMoment';
-import { withEdge } from './changes';
+import { weekendOfItsOwn, withEdge } from './changes';
 import { ConflictList } from './ConflictList';
 import { Editing, type Open } from './Editing';
 import { FileRow } from './FileRow';
@@ -180,6 +180,11 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
       <div className="flex flex-wrap items-center gap-3 print:hidden">
         <Button onClick={() => setOpen({ what: 'window' })}>New window</Button>
         <Button onClick={() => setOpen({ what: 'lane' })}>New lane</Button>
+        {weekendOfItsOwn(draft.programme) !== draft.programme && (
+          <Button onClick={() => draft.change(weekendOfItsOwn(draft.programme))}>
+            A weekend of its own
+          </Button>
+        )}
         <span className="text-sm text-soft">
           A lane’s name gives it a rule; a window’s name or its ends change it.
         </span>

@@ -4,6 +4,7 @@ import {
   freshId,
   movedEdge,
   weekendApart,
+  weekendOfItsOwn,
   withEdge,
   withLane,
   withoutLane,
@@ -67,5 +68,21 @@ describe('changes of a programme', () => {
     expect(apart.windows.map((w) => w.days)).toEqual([WORKDAYS, WEEKEND]);
     expect(apart.rules.map((r) => r.window)).toEqual(['bubbles', 'bubble-hour-weekends']);
     expect(P.windows[0]?.days).toBeUndefined();
+  });
+
+  it('gives weekends a day of their own, once, and leaves the usual day alone', () => {
+    const usual: LaneWindow = { ...BUBBLES, id: 'night', name: 'night' };
+    const p: Programme = {
+      ...P,
+      windows: [BUBBLES, usual],
+      rules: [...P.rules, { lane: 'stone', kind: 'USUAL', window: 'night', state: { does: 'ON' } }],
+    };
+    const apart = weekendOfItsOwn(p);
+    expect(apart.windows.map((w) => w.name)).toEqual([
+      'bubble hour',
+      'night',
+      'bubble hour, weekends',
+    ]);
+    expect(weekendOfItsOwn(apart)).toEqual(apart);
   });
 });

@@ -90,3 +90,11 @@ export function weekendApart(p: Programme, id: string): Programme {
     ],
   };
 }
+
+/** All that beats the usual day: once for workdays, and a copy for weekends. */
+export const weekendOfItsOwn = (p: Programme): Programme =>
+  p.windows
+    .filter(
+      (w) => w.days === undefined && p.rules.some((r) => r.kind === 'SPECIAL' && r.window === w.id),
+    )
+    .reduce((made, w) => weekendApart(made, w.id), p);

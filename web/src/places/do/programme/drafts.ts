@@ -10,8 +10,6 @@ export interface StateDraft {
   off: string;
 }
 
-export const saidLasting = lasting;
-
 const UNIT_S: Record<string, number> = { s: 1, min: 60, h: 3600 };
 
 /** Seconds of what was typed: 5 min, 30 s, 1 min 30 s, 1 h, or 5:00 as minutes and seconds; undefined for no time. */

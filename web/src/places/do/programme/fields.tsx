@@ -1,7 +1,7 @@
 import type { Lane, LaneState } from '../../../api/types';
 import { Choice, Field } from '../../../parts/Field';
-import { readLasting, saidLasting, type StateDraft } from './drafts';
-import { stateWords } from './words';
+import { readLasting, type StateDraft } from './drafts';
+import { lasting, stateWords } from './words';
 
 const RUNS: readonly LaneState['does'][] = ['ON', 'OFF', 'SHARE', 'WAVE'];
 const AIR: readonly LaneState['does'][] = ['FRESH', 'MEDIA', 'LED_BACK'];
@@ -80,7 +80,7 @@ export function Lasting({
       label={label}
       className="w-36"
       value={value}
-      hint={read === undefined ? 'such as 5 min or 30 s' : saidLasting(read)}
+      hint={read === undefined ? 'such as 5 min or 30 s' : lasting(read)}
       onChange={(e) => onChange(e.target.value)}
     />
   );

@@ -50,7 +50,5 @@ export function useDraft(tankId: string, kept: KeptProgramme) {
       : undefined,
     /** As it is saved; what was changed is gone. */
     drop: () => put(undefined),
-    /** What was changed stands against what somebody else saved meanwhile. */
-    rebase: (version?: number) => put({ ...of, version }),
   };
 }

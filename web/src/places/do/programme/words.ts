@@ -208,13 +208,16 @@ export const STRENGTH: Record<LaneRule['kind'], string> = {
 
 /** What a programme's day comes to, in one line. */
 export function dayVerdict(day: ProgrammeDay): string {
-  const n = day.conflicts.length + day.more;
-  if (n === 0) return 'Nothing stands against this day';
-  const forbids = day.conflicts.filter((c) => c.forbids).length;
-  const many = n === 1 ? 'One conflict' : `${n} conflicts`;
-  return forbids === 0
-    ? many
-    : `${many}, ${forbids === n ? (n === 1 ? 'and it' : 'and they') : forbids === 1 ? 'one of which' : 'some of which'} must be mended before this is saved`;
+  const all = day.conflicts.length + day.more;
+  const forbid = day.conflicts.filter((c) => c.forbids).length;
+  if (all === 0) return 'Nothing stands against this day';
+  const many = all === 1 ? 'One conflict' : `${all} conflicts`;
+  return forbid === 0 ? many : `${many}, ${which(forbid, all)} must be mended before this is saved`;
+}
+
+function which(some: number, all: number): string {
+  if (some === all) return all === 1 ? 'and it' : 'and they';
+  return some === 1 ? 'one of which' : 'some of which';
 }
 
 /** An estimate as its range, or as one number where that is none. */

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.doses.Hold;
+import jollytide.core.evidence.Quantity;
 import jollytide.core.programme.Rule.CutOut;
 import jollytide.core.programme.Rule.FollowUp;
 import jollytide.core.programme.Rule.Gate;
@@ -309,9 +310,12 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
         }
 
         private static String words(Limit limit) {
-            return limit.quantity().name().toLowerCase(Locale.ROOT)
-                    + (limit.above() ? " above " : " below ")
-                    + limit.value();
+            String what = limit.quantity() == Quantity.PH
+                    ? "pH"
+                    : limit.quantity() == Quantity.CO2
+                            ? "CO2"
+                            : limit.quantity().name().toLowerCase(Locale.ROOT);
+            return what + (limit.above() ? " above " : " below ") + limit.value();
         }
     }
 }

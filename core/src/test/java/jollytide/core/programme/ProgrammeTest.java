@@ -323,7 +323,7 @@ class ProgrammeTest {
                 List.of());
         Verdict cut = p.at("doser", today("12:01:00"), held);
         assertThat(cut.runs()).isFalse();
-        assertThat(cut.winner().by()).isEqualTo("ph above 8.5");
+        assertThat(cut.winner().by()).isEqualTo("pH above 8.5");
         assertThat(p.at("doser", today("12:30:00"), held).winner().strength()).isEqualTo(Strength.HOLD);
     }
 

@@ -7,35 +7,21 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import jollytide.core.programme.Conflict;
 import jollytide.core.programme.Conflicts;
 import jollytide.core.programme.DayCourse;
 import jollytide.core.programme.Known;
-import jollytide.core.programme.LaneKind;
-import jollytide.core.programme.LaneState.Does;
 import jollytide.core.programme.Programme;
 import jollytide.core.programme.Template;
 import jollytide.core.units.InputException;
 import jollytide.server.dose.DoseService;
-import jollytide.server.dose.DoseService.LineOfTank;
-import jollytide.server.dose.DoseViews.NewTimes;
 import jollytide.server.media.MediaService;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
-import jollytide.server.programme.ProgrammeDocument.DosesEntry;
-import jollytide.server.programme.ProgrammeDocument.LaneEntry;
-import jollytide.server.programme.ProgrammeDocument.RuleEntry;
-import jollytide.server.programme.ProgrammeDocument.RuleKind;
-import jollytide.server.programme.ProgrammeDocument.StateEntry;
 import jollytide.server.programme.ProgrammeDocument.WindowEntry;
 import jollytide.server.programme.ProgrammeRuns.RunsOfProgramme;
 import jollytide.server.programme.ProgrammeViews.CutAsked;
@@ -71,9 +57,6 @@ public class ProgrammeService {
 
     /** Media are commonly let in below this. */
     private static final double GATE_PH = 8.2;
-
-    private static final StateEntry OFF = new StateEntry(Does.OFF, null, null, null);
-    private static final StateEntry ON = new StateEntry(Does.ON, null, null, null);
 
     private final StoredProgrammes programmes;
     private final TankService tanks;
@@ -121,7 +104,7 @@ public class ProgrammeService {
                     throw Problem.refused(new FieldError(
                             "programme", c.kind().name(), "one that keeps the animals in air", c.because()));
                 });
-        timesOfLines(keeperId, tank, edit.programme());
+        lines(tank).retimed(edit.programme()).forEach((line, times) -> doses.times(keeperId, tank.id(), line, times));
         StoredProgramme row = stored == null ? new StoredProgramme() : stored;
         row.tankId = tank.id();
         row.format = FORMAT;
@@ -135,17 +118,6 @@ public class ProgrammeService {
         ProgrammeDocument first = get(keeperId, tankId).programme();
         TemplateView fitted = template(keeperId, tankId, template, new TemplateAsked(first, null, null));
         save(keeperId, tankId, new ProgrammeEdit(null, fitted.programme()));
-    }
-
-    private void timesOfLines(UUID keeperId, Tank tank, ProgrammeDocument document) {
-        Map<String, LineOfTank> lines = lines(tank);
-        for (LaneEntry lane : document.lanes()) {
-            LineOfTank line = lines.get(lane.id());
-            DosesEntry wanted = lane.doses();
-            if (line != null && wanted != null && !Objects.equals(line.times(), wanted.times())) {
-                doses.times(keeperId, tank.id(), line.id(), new NewTimes(wanted.times()));
-            }
-        }
     }
 
     @Transactional(readOnly = true)
@@ -254,17 +226,7 @@ public class ProgrammeService {
     }
 
     private Programme core(Tank tank, ProgrammeDocument document) {
-        Set<String> lines = lines(tank).keySet();
-        document.lanes().stream()
-                .filter(lane -> isLine(lane.id()) && !lines.contains(lane.id()))
-                .findFirst()
-                .ifPresent(lane -> {
-                    throw Problem.refused(new FieldError(
-                            "lanes",
-                            lane.id(),
-                            "the lines of this tank, and lanes with other ids",
-                            "Doses has no line for “" + lane.name() + "”: take the lane out, or plan the line first."));
-                });
+        lines(tank).check(document);
         return document.toCore(tank.home().zone(), tank.light());
     }
 
@@ -275,65 +237,13 @@ public class ProgrammeService {
     private ProgrammeView view(Tank tank, @Nullable StoredProgramme stored) {
         if (stored == null) {
             ProgrammeDocument first = ProgrammeDocument.of(FirstProgramme.of(tank, media.inUse(tank)));
-            return new ProgrammeView(null, withLines(tank, first), null);
+            return new ProgrammeView(null, lines(tank).in(first), null);
         }
         ProgrammeDocument document = json.convertValue(stored.document, ProgrammeDocument.class);
-        return new ProgrammeView(stored.version, withLines(tank, document), stored.savedAt);
+        return new ProgrammeView(stored.version, lines(tank).in(document), stored.savedAt);
     }
 
-    private Map<String, LineOfTank> lines(Tank tank) {
-        return doses.lines(tank).stream()
-                .collect(Collectors.toMap(line -> line.id().toString(), Function.identity()));
-    }
-
-    /** With the tank's lines as they are now: those that have ended leave, new ones may dose all day. */
-    private ProgrammeDocument withLines(Tank tank, ProgrammeDocument kept) {
-        Map<String, LineOfTank> lines = lines(tank);
-        Set<String> gone = kept.lanes().stream()
-                .filter(lane -> isLine(lane.id()) && !lines.containsKey(lane.id()))
-                .map(LaneEntry::id)
-                .collect(Collectors.toSet());
-        Set<String> known = kept.lanes().stream().map(LaneEntry::id).collect(Collectors.toCollection(HashSet::new));
-        List<LineOfTank> fresh = lines.values().stream()
-                .filter(line -> known.add(line.id().toString()))
-                .sorted(Comparator.comparing(LineOfTank::name))
-                .toList();
-        Stream<WindowEntry> allDay =
-                kept.windows().stream().anyMatch(w -> w.id().equals(FirstProgramme.ALL_DAY.id())) || fresh.isEmpty()
-                        ? Stream.empty()
-                        : Stream.of(WindowEntry.of(FirstProgramme.ALL_DAY));
-        return new ProgrammeDocument(
-                Stream.concat(
-                                kept.lanes().stream()
-                                        .filter(lane -> !gone.contains(lane.id()))
-                                        .map(lane -> lines.containsKey(lane.id())
-                                                ? lane(lines.get(lane.id()), lane.rest(), lane.afterPower())
-                                                : lane),
-                                fresh.stream().map(line -> lane(line, OFF, OFF)))
-                        .toList(),
-                Stream.concat(kept.windows().stream(), allDay).toList(),
-                Stream.concat(
-                                kept.rules().stream().filter(rule -> !gone.contains(rule.lane())),
-                                fresh.stream().map(line -> mayAllDay(line.id())))
-                        .toList());
-    }
-
-    /** Lines' ids are the only ones that are made by this machine. */
-    private static boolean isLine(String id) {
-        return id.matches("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
-    }
-
-    private static LaneEntry lane(LineOfTank line, StateEntry rest, StateEntry afterPower) {
-        return new LaneEntry(
-                line.id().toString(),
-                LaneKind.DOSER,
-                line.name(),
-                rest,
-                afterPower,
-                new DosesEntry(line.solute(), line.times()));
-    }
-
-    private static RuleEntry mayAllDay(UUID line) {
-        return new RuleEntry(line.toString(), RuleKind.USUAL, FirstProgramme.ALL_DAY.id(), ON, null, null, null);
+    private LaneLines lines(Tank tank) {
+        return LaneLines.of(doses.lines(tank));
     }
 }
