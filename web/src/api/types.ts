@@ -159,5 +159,4 @@ export type LaneRule = Schemas['RuleEntry'];
 export type RunsOfProgramme = Schemas['RunsOfProgramme'];
 export type RunOfProgramme = Schemas['RunOfProgramme'];
 export type WhatIf = Schemas['WhatIf'];
-export type FittedTemplate = Schemas['TemplateView'];
 export type Due = Schemas['Due'];

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { useTemplate, type TemplateName } from '../../../api/programme';
-import type { FittedTemplate, Programme } from '../../../api/types';
-import { useAddChore, useEditChore, useUpkeep } from '../../../api/upkeep';
+import type { Programme } from '../../../api/types';
 import { Button } from '../../../parts/Button';
 import { Choice, Field } from '../../../parts/Field';
 import { useNotice } from '../../../parts/Notices';
@@ -66,7 +65,7 @@ export function Templates({
   const [template, setTemplate] = useState<TemplateName>('BUBBLE_HOUR');
   const [from, setFrom] = useState('');
   const [until, setUntil] = useState('');
-  const [fitted, setFitted] = useState<FittedTemplate>();
+  const [cautions, setCautions] = useState<readonly string[]>([]);
   const chosen = TEMPLATES.find((t) => t.value === template);
   const putIn = () =>
     void fit
@@ -77,11 +76,11 @@ export function Templates({
         holidayUntil: until.slice(5) || undefined,
       })
       .then((made) => {
-        setFitted(made);
+        setCautions(made.cautions);
         change(made.programme);
         tell(`It is in the day: ${chosen?.label ?? ''}.`, () => {
           change(programme);
-          setFitted(undefined);
+          setCautions([]);
         });
       })
       .catch(() => undefined);
@@ -101,7 +100,7 @@ export function Templates({
           options={TEMPLATES}
           onChange={(e) => {
             setTemplate(e.target.value as TemplateName);
-            setFitted(undefined);
+            setCautions([]);
           }}
         />
         {template === 'HOLIDAY' && (
@@ -128,56 +127,20 @@ export function Templates({
       </div>
       <p className="max-w-prose text-soft">{chosen?.about}</p>
       <Refusal message={fit.error?.message} />
-      {fitted && <Needs fitted={fitted} />}
+      {cautions.length > 0 && <Mind cautions={cautions} />}
     </section>
   );
 }
 
-function Needs({ fitted }: { fitted: FittedTemplate }) {
+/** Where it can hurt, at the step at which it is decided. */
+function Mind({ cautions }: { cautions: readonly string[] }) {
   return (
     <div className="grid gap-2 border-l-2 border-ink/40 pl-4">
-      {fitted.cautions.map((caution) => (
+      {cautions.map((caution) => (
         <p key={caution} className="max-w-prose">
           <strong>Mind:</strong> {caution}
         </p>
       ))}
-      {fitted.brings.map((brought) => (
-        <Brought key={brought.chore} brought={brought} />
-      ))}
     </div>
-  );
-}
-
-/** Upkeep that comes with it: onto the list by one press. */
-function Brought({ brought }: { brought: FittedTemplate['brings'][number] }) {
-  const { tank } = useAtTank();
-  const tell = useNotice();
-  const upkeep = useUpkeep(tank.id);
-  const add = useAddChore(tank.id);
-  const edit = useEditChore(tank.id);
-  const task = upkeep.data?.tasks.find((t) => t.kind.chore === brought.chore);
-  const every = brought.everyDays === 1 ? 'every day' : `every ${brought.everyDays} days`;
-  const take = () =>
-    void (
-      task
-        ? edit.mutateAsync({ id: task.id, name: task.name, days: brought.everyDays })
-        : add.mutateAsync({ chore: brought.chore, name: '', days: brought.everyDays })
-    )
-      .then(() => tell(`Upkeep has it ${every}.`))
-      .catch(() => undefined);
-  return (
-    <p className="flex flex-wrap items-center gap-x-3">
-      <span>
-        It brings upkeep: {brought.what}, {every}.
-      </span>
-      <Button
-        look="quiet"
-        onClick={take}
-        disabled={!upkeep.data || add.isPending || edit.isPending}
-      >
-        {task ? `change it to ${every} in Upkeep` : 'put it on the list'}
-      </Button>
-      <Refusal message={add.error?.message ?? edit.error?.message} />
-    </p>
   );
 }

@@ -9,7 +9,8 @@ import { OneOf } from '../../../parts/OneOf';
 import { Refusal } from '../../../parts/Refusal';
 import { useWidth } from '../../../parts/useWidth';
 import { useAtTank } from '../../../TankContext';
-import { mediaWords, rangeWords } from './words';
+import { Brought } from './Brought';
+import { dosesMade, mediaWords, rangeWords } from './words';
 
 const LENGTHS = [
   { value: '2', label: 'two days' },
@@ -34,6 +35,7 @@ export function TwinSays({
   const [days, setDays] = useState<(typeof LENGTHS)[number]['value']>('2');
   const forbidden = day.conflicts.some((c) => c.forbids);
   const run = useProgrammeRun(tank.id, programme, Number(days), !forbidden, what);
+  const doses = dosesMade(day);
   const other = changed || what !== undefined;
   return (
     <section aria-labelledby="twin" className="grid gap-3 border-t border-hairline pt-4">
@@ -65,8 +67,17 @@ export function TwinSays({
               value={rangeWords(run.data.asked.lowestOxygenMgPerL, 1)}
               beside={other ? rangeWords(run.data.now.lowestOxygenMgPerL, 1) : undefined}
             />
+            <Figure
+              name="highest CO2 in the water, ppm"
+              value={rangeWords(run.data.asked.highestCo2Ppm, 0)}
+              beside={other ? rangeWords(run.data.now.highestCo2Ppm, 0) : undefined}
+            />
             <Media run={run.data.asked} />
+            {doses !== undefined && <Figure name="doses of the day that is shown" value={doses} />}
           </dl>
+          {run.data.brings.map((brought) => (
+            <Brought key={brought.chore} brought={brought} />
+          ))}
           <div ref={ref} className={run.isPlaceholderData ? 'opacity-60' : ''}>
             {width > 0 && (
               <ForecastDrawing
@@ -128,7 +139,8 @@ function Media({ run }: { run: RunOfProgramme }) {
           {mediaWords(run.media)}
         </strong>{' '}
         <span className="text-soft">
-          {money(run.media.perMonth, tank.currency)} a month, by an assumed price
+          {money(run.media.perMonth, tank.currency)} a month, by an assumed price;{' '}
+          {run.media.waterPerKg.toFixed(2)} L of water in each kg at the end
         </span>
       </dd>
     </div>

@@ -5,9 +5,12 @@ import {
   dayVerdict,
   daysWords,
   doesWords,
+  dosesMade,
   edgeWords,
   lasting,
+  mediaWords,
   pieceAt,
+  rangeWords,
   ruleWords,
   waveAt,
   whyWords,
@@ -169,6 +172,35 @@ describe('what is typed', () => {
       { afterS: 0, lastsS: 60, state: { does: 'ON' } },
       { afterS: 300, lastsS: 60, state: { does: 'ON' } },
     ]);
+  });
+});
+
+describe('what the twin says', () => {
+  it('counts the doses that are made, and the hours of what drips', () => {
+    const may = piece('00:00:00', '12:00:00', { does: 'ON' }, 'night');
+    const not = piece('12:00:00', '23:59:59', { does: 'OFF' }, 'day');
+    const day = (...lanes: LaneDay[]) => ({ lanes }) as unknown as ProgrammeDay;
+    const hourly = { ...lane('DOSER', [may, not], ['06:00:00', '13:00:00']), name: 'soda' };
+    const drips = { ...lane('DOSER', [may, not]), name: 'lime' };
+    const rests = { ...lane('DOSER', [not]), name: 'calcium' };
+    expect(dosesMade(day(hourly, drips, rests))).toBe(
+      'soda 1 of 2, lime over 12 h, calcium not at all',
+    );
+    expect(dosesMade(day(lane('FLOW_PUMP', [may])))).toBeUndefined();
+  });
+
+  it('says estimates as ranges, and media by how long they last or what stops them', () => {
+    expect(rangeWords({ value: 8.1, low: 8.05, high: 8.2 }, 2)).toBe('8.05 to 8.20');
+    expect(rangeWords({ value: 6.31, low: 6.31, high: 6.32 }, 1)).toBe('6.3');
+    const media = {
+      massKg: 1.5,
+      lastDays: { value: 16, low: 14.2, high: 18.9 },
+      waterPerKg: 0.31,
+      drowned: false,
+      perMonth: 30,
+    };
+    expect(mediaWords(media)).toBe('1.5 kg lasts 14 to 19 days');
+    expect(mediaWords({ ...media, drowned: true })).toBe('drowned, 0.31 L in each kg');
   });
 });
 

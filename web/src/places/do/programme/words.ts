@@ -232,3 +232,21 @@ export function mediaWords(media: NonNullable<RunOfProgramme['media']>): string 
   const days = rangeWords(media.lastDays, 0);
   return `${media.massKg} kg lasts ${days} ${days === '1' ? 'day' : 'days'}`;
 }
+
+/** Of each line of Doses, what of its day's doses the programme lets it make; undefined without lines. */
+export function dosesMade(day: ProgrammeDay): string | undefined {
+  const lines = day.lanes
+    .filter((lane) => lane.kind === 'DOSER')
+    .map((lane) => `${lane.name} ${madeBy(lane)}`);
+  return lines.length === 0 ? undefined : lines.join(', ');
+}
+
+function madeBy(lane: LaneDay): string {
+  if (lane.doses.length > 0) {
+    return `${lane.doses.filter((dose) => mayDose(lane, dose)).length} of ${lane.doses.length}`;
+  }
+  const hours = lane.pieces
+    .filter((p) => p.winner.state.does !== 'OFF')
+    .reduce((sum, p) => sum + (Date.parse(p.until) - Date.parse(p.from)) / 3_600_000, 0);
+  return hours === 0 ? 'not at all' : `over ${Math.round(hours)} h`;
+}

@@ -304,26 +304,13 @@ public final class Conflicts {
         }));
     }
 
-    /** An hour of fine bubbles is a window in which a stone bubbles while pumps rest or swell. */
     private void bubbles() {
-        for (Window window : p.windows()) {
-            List<Special> here = p.rules().stream()
-                    .filter(Special.class::isInstance)
-                    .map(Special.class::cast)
-                    .filter(s -> s.window().equals(window.id()))
-                    .toList();
-            List<Special> stones = here.stream()
-                    .filter(s -> kind(s) == LaneKind.AIR_PUMP && s.state().runs(Duration.ZERO))
-                    .toList();
-            List<Special> pumps = here.stream()
-                    .filter(s -> kind(s) == LaneKind.FLOW_PUMP
-                            && (s.state().does() == Does.WAVE || s.state().does() == Does.OFF))
-                    .toList();
-            if (!stones.isEmpty() && !pumps.isEmpty() && surges(window) < LEAST_SURGES) {
-                noSurges(window, pumps);
+        for (BubbleHour hour : BubbleHour.of(p)) {
+            if (hour.whole() && surges(hour.window()) < LEAST_SURGES) {
+                noSurges(hour.window(), hour.pumps());
             }
-            if (pumps.stream().anyMatch(s -> s.state().does() == Does.WAVE) && stones.isEmpty()) {
-                apart(window, pumps);
+            if (hour.swells() && hour.stones().isEmpty()) {
+                apart(hour.window(), hour.pumps());
             }
         }
     }

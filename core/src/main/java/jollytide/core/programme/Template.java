@@ -29,37 +29,33 @@ import org.jspecify.annotations.Nullable;
  */
 public enum Template {
     /** An hour of fine bubbles in the evening: a stone, pumps in waves or at rest, two surges afterwards. */
-    BUBBLE_HOUR(
-            List.of(
-                    "Air stays trapped under plates and in pumps: two surges at full power free it, and a look afterwards.",
-                    "A pump that runs on air stands still or runs dry: place the stone so that none draws its bubbles in.",
-                    "A stone deeper than a metre can supersaturate the water with gas: keep it above."),
-            List.of(new Brings(Chore.SOCK, 1), new Brings(Chore.SKIMMER_CUP, 2))),
+    BUBBLE_HOUR(List.of(
+            "Air stays trapped under plates and in pumps: two surges at full power free it, and a look afterwards.",
+            "A pump that runs on air stands still or runs dry: place the stone so that none draws its bubbles in.",
+            "A stone deeper than a metre can supersaturate the water with gas: keep it above.")),
     /** The skimmer's exhaust through media while the lamps are off, dry fresh air by day. */
-    NIGHT_MEDIA(
-            List.of(
-                    "A closed loop does not renew oxygen, least at night: 5 % fresh air is left in, so that it fails open.",
-                    "Exhaust is wet: fresh air must reach the media by day and dry them, or they drown.",
-                    "Media dust is caustic: rinse it outdoors, with gloves and goggles."),
-            List.of()),
+    NIGHT_MEDIA(List.of(
+            "A closed loop renews no oxygen, and nights need it most: 5 % fresh air stays in, so that it fails open.",
+            "Exhaust is wet: fresh air must reach the media by day and dry them, or they drown.",
+            "Media dust is caustic: rinse it outdoors, with gloves and goggles.")),
     /** Fresh air through media while the pH is low. */
-    GATE_BELOW_PH(List.of("A probe that is off switches media for nothing: check it in its buffers first."), List.of()),
+    GATE_BELOW_PH(List.of("A probe that is off switches media for nothing: check it in its buffers first.")),
     /** The refugium is lit while the display is dark. */
-    REVERSE_REFUGIUM(List.of(), List.of()),
+    REVERSE_REFUGIUM(List.of()),
     /** Every line doses while the lamps are off, when pH is lowest. */
-    NIGHT_DOSES(List.of("Alkalinity and calcium stay a quarter of an hour and a place apart."), List.of()),
+    NIGHT_DOSES(List.of("Alkalinity and calcium stay a quarter of an hour and a place apart.")),
     /** Flow at rest for ten minutes, the return running on. */
-    FEEDING_PAUSE(List.of("The return runs on: water that stands takes its oxygen from nowhere."), List.of()),
+    FEEDING_PAUSE(List.of("The return runs on: water that stands takes its oxygen from nowhere.")),
     /** Flow at less power while the lamps are off. */
-    QUIET_NIGHT(List.of("Less flow at night exchanges less gas: look at the lowest oxygen first."), List.of()),
+    QUIET_NIGHT(List.of("Less flow at night exchanges less gas: look at the lowest oxygen first.")),
     /** Nothing special happens while nobody is at home: only the usual day, and fresh air. */
-    HOLIDAY(List.of("Who looks in should know where the air pump with its own power is."), List.of());
+    HOLIDAY(List.of("Who looks in should know where the air pump with its own power is."));
 
-    /** Upkeep that comes with it. */
+    /** Upkeep that comes with a programme. */
     public record Brings(Chore chore, int everyDays) {}
 
     /** @param programme with all of it; nothing else is changed */
-    public record Fitted(Programme programme, List<String> cautions, List<Brings> brings) {}
+    public record Fitted(Programme programme, List<String> cautions) {}
 
     /**
      * What it asks of its keeper.
@@ -72,6 +68,9 @@ public enum Template {
             @Nullable MonthDay first,
             @Nullable MonthDay last) {}
 
+    /** What fine bubbles foam up clogs socks within a day, and fills the cup in two. */
+    private static final List<Brings> OF_BUBBLES = List.of(new Brings(Chore.SOCK, 1), new Brings(Chore.SKIMMER_CUP, 2));
+
     private static final Duration MINUTE = Duration.ofMinutes(1);
     private static final LaneState WAVE = LaneState.wave(Duration.ofMinutes(5), Duration.ofSeconds(30));
     private static final double FRESH_SHARE = 0.05;
@@ -83,12 +82,13 @@ public enum Template {
     @SuppressWarnings("ImmutableEnumChecker") // a list that nobody can change
     private final List<String> cautions;
 
-    @SuppressWarnings("ImmutableEnumChecker") // likewise
-    private final List<Brings> brings;
-
-    Template(List<String> cautions, List<Brings> brings) {
+    Template(List<String> cautions) {
         this.cautions = List.copyOf(cautions);
-        this.brings = List.copyOf(brings);
+    }
+
+    /** Upkeep that a programme brings, however it came to be so. */
+    public static List<Brings> brought(Programme p) {
+        return BubbleHour.of(p).stream().anyMatch(BubbleHour::whole) ? OF_BUBBLES : List.of();
     }
 
     /** @throws InputException where a lane is missing that it is about */
@@ -104,7 +104,7 @@ public enum Template {
             case QUIET_NIGHT -> quiet(c);
             case HOLIDAY -> holiday(c, wishes);
         }
-        return new Fitted(c.made(), cautions, brings);
+        return new Fitted(c.made(), cautions);
     }
 
     private static void bubbleHour(Change c) {

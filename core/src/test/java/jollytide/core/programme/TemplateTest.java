@@ -94,9 +94,10 @@ class TemplateTest {
         assertThat(atTime(p, "right", "19:05:10").runs()).isFalse();
         assertThat(atTime(p, "right", "19:05:40").runs()).isTrue();
         assertThat(atTime(p, "left", "20:00:30").winner().strength()).isEqualTo(Strength.FOLLOW_UP);
-        assertThat(fitted.brings())
+        assertThat(Template.brought(p))
                 .containsExactly(new Template.Brings(Chore.SOCK, 1), new Template.Brings(Chore.SKIMMER_CUP, 2));
         assertThat(fitted.cautions()).anyMatch(c -> c.contains("supersaturate"));
+        assertThat(Template.brought(with(Template.QUIET_NIGHT))).isEmpty();
     }
 
     /** Common practice: 2 to 5 % fresh air stay in. */

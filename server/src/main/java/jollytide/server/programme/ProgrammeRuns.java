@@ -19,15 +19,18 @@ import jollytide.core.programme.Known;
 import jollytide.core.programme.Lane;
 import jollytide.core.programme.LaneKind;
 import jollytide.core.programme.Programme;
+import jollytide.core.programme.Template;
 import jollytide.core.programme.Timetable;
 import jollytide.core.reef.LightClock;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
+import jollytide.core.seawater.Gases;
 import jollytide.core.twin.Intake.Leg;
 import jollytide.core.twin.TwinState;
 import jollytide.server.dose.DoseService;
 import jollytide.server.dose.DoseService.LineOfTank;
 import jollytide.server.media.MediaService;
+import jollytide.server.programme.ProgrammeViews.BroughtChore;
 import jollytide.server.tank.Tank;
 import jollytide.server.twin.BandCourse;
 import jollytide.server.twin.TwinBook;
@@ -60,7 +63,8 @@ class ProgrammeRuns {
      *
      * @param at seconds since 1970
      * @param troughPh of the last day
-     * @param lowestOxygenMgPerL of the whole run
+     * @param lowestOxygenMgPerL of the whole run; {@code highestCo2Ppm} in the water likewise, as air that it would be in
+     *     balance with
      * @param media null where none are used
      */
     record RunOfProgramme(
@@ -71,6 +75,7 @@ class ProgrammeRuns {
             Instant troughAt,
             Estimate peakPh,
             Estimate lowestOxygenMgPerL,
+            Estimate highestCo2Ppm,
             @Nullable MediaUsed media) {}
 
     /**
@@ -84,9 +89,15 @@ class ProgrammeRuns {
     /**
      * @param now by the programme that is saved, or as the tank is described
      * @param lit when the lamps are on meanwhile
+     * @param brings upkeep that comes with it
      * @param assumed what it rests on that nobody said, in sentences
      */
-    record RunsOfProgramme(RunOfProgramme asked, RunOfProgramme now, List<LightClock.Lit> lit, List<String> assumed) {}
+    record RunsOfProgramme(
+            RunOfProgramme asked,
+            RunOfProgramme now,
+            List<LightClock.Lit> lit,
+            List<BroughtChore> brings,
+            List<String> assumed) {}
 
     RunsOfProgramme of(Tank tank, Programme asked, Programme saved, int days, Known known) {
         Described described = book.describe(tank);
@@ -97,6 +108,7 @@ class ProgrammeRuns {
                 run(tank, described, asked, use, length, known),
                 run(tank, described, saved, use, length, Known.NOTHING),
                 tank.light().litBetween(described.start(), described.start().plus(length), saved.zone()),
+                Template.brought(asked).stream().map(BroughtChore::of).toList(),
                 assumed(tank, asked, inUse));
     }
 
@@ -134,6 +146,15 @@ class ProgrammeRuns {
                                 .mapToDouble(TwinState::oxygenMgPerL)
                                 .min()
                                 .orElseThrow())
+                        .toList()),
+                OrdinaryDays.band(runs.stream()
+                        .map(run -> Gases.dryPpmInBalance(
+                                run.stream()
+                                        .mapToDouble(TwinState::co2Uatm)
+                                        .max()
+                                        .orElseThrow(),
+                                described.setup().pressureHpa(),
+                                described.setup().water()))
                         .toList()),
                 media ? used(tank, use.media(), runs, length) : null);
     }

@@ -105,19 +105,18 @@ public final class ProgrammeViews {
             String holidayUntil) {}
 
     /** @param cautions where it can hurt, to be read before it is done */
-    public record TemplateView(ProgrammeDocument programme, List<String> cautions, List<BroughtChore> brings) {
+    public record TemplateView(ProgrammeDocument programme, List<String> cautions) {
         static TemplateView of(Template.Fitted fitted) {
-            return new TemplateView(
-                    ProgrammeDocument.of(fitted.programme()),
-                    fitted.cautions(),
-                    fitted.brings().stream()
-                            .map(b -> new BroughtChore(b.chore(), b.chore().what(), b.everyDays()))
-                            .toList());
+            return new TemplateView(ProgrammeDocument.of(fitted.programme()), fitted.cautions());
         }
     }
 
-    /** Upkeep that comes with a template. */
-    public record BroughtChore(Chore chore, String what, int everyDays) {}
+    /** Upkeep that comes with a programme. */
+    public record BroughtChore(Chore chore, String what, int everyDays) {
+        static BroughtChore of(Template.Brings brings) {
+            return new BroughtChore(brings.chore(), brings.chore().what(), brings.everyDays());
+        }
+    }
 
     /**
      * A day of it.

@@ -229,7 +229,8 @@ class ProgrammeApiTest extends ServerTest {
     void templatesFitThemselvesToTheLanesThatAreThere() {
         Answer bubbles = keeper.post(programme + "/templates/BUBBLE_HOUR", "{\"programme\":" + today() + "}");
         assertThat(bubbles.status()).as(bubbles.text()).isEqualTo(200);
-        assertThat(each(bubbles.body().path("brings"), "chore")).containsExactly("SOCK", "SKIMMER_CUP");
+        assertThat(each(run(bubbles.body().path("programme"), ",\"days\":2").path("brings"), "chore"))
+                .containsExactly("SOCK", "SKIMMER_CUP");
         assertThat(day(bubbles.body().path("programme"), "").path("conflicts")).isEmpty();
         Answer holiday = keeper.post(
                 programme + "/templates/HOLIDAY",
@@ -265,6 +266,8 @@ class ProgrammeApiTest extends ServerTest {
                         .path("value")
                         .asDouble())
                 .isBetween(2.0, 400.0);
+        assertThat(runs.path("asked").path("highestCo2Ppm").path("value").asDouble())
+                .isLessThan(runs.path("now").path("highestCo2Ppm").path("value").asDouble());
         assertThat(runs.path("now").path("media").isMissingNode()).isTrue();
         assertThat(runs.path("assumed").toString()).contains("No fill of media is in");
         assertThat(runs.path("asked").path("at").size()).isBetween(150, 420);

@@ -1,0 +1,40 @@
+import type { RunsOfProgramme } from '../../../api/types';
+import { useAddChore, useEditChore, useUpkeep } from '../../../api/upkeep';
+import { Button } from '../../../parts/Button';
+import { useNotice } from '../../../parts/Notices';
+import { Refusal } from '../../../parts/Refusal';
+import { useAtTank } from '../../../TankContext';
+
+/** Upkeep that comes with it: onto the list by one press. */
+export function Brought({ brought }: { brought: RunsOfProgramme['brings'][number] }) {
+  const { tank } = useAtTank();
+  const tell = useNotice();
+  const upkeep = useUpkeep(tank.id);
+  const add = useAddChore(tank.id);
+  const edit = useEditChore(tank.id);
+  const task = upkeep.data?.tasks.find((t) => t.kind.chore === brought.chore);
+  const every = brought.everyDays === 1 ? 'every day' : `every ${brought.everyDays} days`;
+  const take = () =>
+    void (
+      task
+        ? edit.mutateAsync({ id: task.id, name: task.name, days: brought.everyDays })
+        : add.mutateAsync({ chore: brought.chore, name: '', days: brought.everyDays })
+    )
+      .then(() => tell(`Upkeep has it ${every}.`))
+      .catch(() => undefined);
+  return (
+    <p className="flex flex-wrap items-center gap-x-3">
+      <span>
+        It brings upkeep: {brought.what}, {every}.
+      </span>
+      <Button
+        look="quiet"
+        onClick={take}
+        disabled={!upkeep.data || add.isPending || edit.isPending}
+      >
+        {task ? `change it to ${every} in Upkeep` : 'put it on the list'}
+      </Button>
+      <Refusal message={add.error?.message ?? edit.error?.message} />
+    </p>
+  );
+}
