@@ -37,7 +37,7 @@ export function placed(brackets: readonly Bracket[], left: number, right: number
     });
 }
 
-/** Less than so many pixels a turn cannot be told apart. */
+/** Turns of fewer pixels look like one bar. */
 const LEAST_TURN_PX = 3;
 
 /**

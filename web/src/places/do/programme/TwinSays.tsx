@@ -36,7 +36,7 @@ export function TwinSays({
   const forbidden = day.conflicts.some((c) => c.forbids);
   const run = useProgrammeRun(tank.id, programme, Number(days), !forbidden, what);
   const doses = dosesMade(day);
-  const other = changed || what !== undefined;
+  const other = changed || what?.cut !== undefined || what?.stuck !== undefined;
   return (
     <section aria-labelledby="twin" className="grid gap-3 border-t border-hairline pt-4">
       <div className="flex flex-wrap items-end justify-between gap-3">

@@ -22,32 +22,33 @@ export function useDraft(tankId: string, kept: KeptProgramme) {
     else drafts.delete(tankId);
     setDraft(next);
   };
-  const of: Draft = draft ?? {
-    version: kept.version,
-    now: kept.programme,
-    past: [],
-    future: [],
+  const begun: Draft = { version: kept.version, now: kept.programme, past: [], future: [] };
+  const of = draft ?? begun;
+  // What comes later than the press (an answer, an undo in a notice) builds on what is there by then.
+  const step = (from: (current: Draft) => Draft) => put(from(drafts.get(tankId) ?? begun));
+  const back = (d: Draft): Draft => {
+    const previous = d.past.at(-1);
+    return previous
+      ? { ...d, now: previous, past: d.past.slice(0, -1), future: [d.now, ...d.future] }
+      : d;
   };
-  const previous = of.past.at(-1);
-  const next = of.future[0];
+  const forth = (d: Draft): Draft => {
+    const [next, ...rest] = d.future;
+    return next ? { ...d, now: next, past: [...d.past, d.now], future: rest } : d;
+  };
   return {
     programme: of.now,
     version: of.version,
     changed: of.past.length > 0,
     change: (programme: Programme) =>
-      put({
-        ...of,
+      step((d) => ({
+        ...d,
         now: programme,
-        past: [...of.past.slice(-MOST_UNDONE), of.now],
+        past: [...d.past.slice(-MOST_UNDONE), d.now],
         future: [],
-      }),
-    undo: previous
-      ? () =>
-          put({ ...of, now: previous, past: of.past.slice(0, -1), future: [of.now, ...of.future] })
-      : undefined,
-    redo: next
-      ? () => put({ ...of, now: next, past: [...of.past, of.now], future: of.future.slice(1) })
-      : undefined,
+      })),
+    undo: of.past.length > 0 ? () => step(back) : undefined,
+    redo: of.future.length > 0 ? () => step(forth) : undefined,
     /** As it is saved; what was changed is gone. */
     drop: () => put(undefined),
   };

@@ -29,6 +29,8 @@ import jollytide.core.reef.LightClock;
 public final class Conflicts {
     /** Less fresh air than this is a closed loop. */
     private static final double LEAST_FRESH_SHARE = 0.02;
+    /** As it is commonly left in. */
+    static final double COMMON_FRESH_SHARE = 0.05;
     /** Exhaust led back for longer than a long night wets media faster than fresh air dries them. */
     private static final Duration MOST_LED_BACK = Duration.ofHours(15);
     /** Water that stands still for longer takes its oxygen from nowhere. */
@@ -38,7 +40,7 @@ public final class Conflicts {
 
     private static final Duration APART = Duration.ofMinutes(LineRules.LEAST_APART_MIN);
     private static final int LEAST_SURGES = 2;
-    private static final List<FollowUp.Step> SURGES = List.of(
+    static final List<FollowUp.Step> SURGES = List.of(
             new FollowUp.Step(Duration.ZERO, Duration.ofMinutes(1), LaneState.ON),
             new FollowUp.Step(Duration.ofMinutes(5), Duration.ofMinutes(1), LaneState.ON));
 
@@ -276,7 +278,7 @@ public final class Conflicts {
     }
 
     private List<WayOut> closedLoop(Rule rule) {
-        LaneState open = LaneState.ledBack(0.05);
+        LaneState open = LaneState.ledBack(COMMON_FRESH_SHARE);
         Rule mended = rule instanceof Special s
                 ? new Special(s.lane(), s.window(), open)
                 : rule instanceof Rule.Usual u ? new Rule.Usual(u.lane(), u.window(), open) : null;

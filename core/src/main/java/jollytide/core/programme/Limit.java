@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
+import jollytide.core.measure.MediaUse;
 
 /**
  * A side of a measured value, replayed over what was read: never a switch that was or was not seen.
@@ -35,6 +36,18 @@ public record Limit(
     public Limit {
         within("hysteresis", hysteresis, 0, 1000, "");
         within("staleAfter", staleAfter.toSeconds() / 60.0, 1, 14_400, "min");
+    }
+
+    /** Below a pH, as media are commonly let in: switched every ten minutes at most, by no reading older than half an hour. */
+    public static Limit mediaBelow(double phNbs) {
+        return new Limit(
+                Quantity.PH,
+                false,
+                phNbs,
+                MediaUse.HYSTERESIS_PH,
+                Duration.ofMinutes(10),
+                Duration.ofMinutes(10),
+                Duration.ofMinutes(30));
     }
 
     /** @param readings of its quantity, in their order, from long enough before */

@@ -158,12 +158,7 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
         return switch (said) {
             case NOT_KNOWN -> this;
             case DOES_NOT -> gates().reduce(this, Programme::without, (a, b) -> b);
-            // Asked without a reading, each answers as if its limit held.
-            case HOLDS ->
-                gates().reduce(
-                                this,
-                                (p, g) -> p.with(new Gate(g.lane(), g.window(), g.limit(), g.state(), g.state()), g),
-                                (a, b) -> b);
+            case HOLDS -> gates().reduce(this, (p, g) -> p.with(g.held(), g), (a, b) -> b);
         };
     }
 

@@ -71,6 +71,11 @@ public sealed interface Rule {
             Limit limit,
             LaneState state,
             @Nullable LaneState whenNotKnown) implements Rule {
+        /** As if its limit held all the time: asked without a reading, it answers with its state. */
+        Gate held() {
+            return new Gate(lane, window, limit, state, state);
+        }
+
         @Override
         public Strength strength() {
             return Strength.GATE;

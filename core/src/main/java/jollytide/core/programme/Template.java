@@ -12,7 +12,6 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.doses.DoseTimes;
-import jollytide.core.evidence.Quantity;
 import jollytide.core.programme.Edge.FromLight;
 import jollytide.core.programme.Edge.Light;
 import jollytide.core.programme.Rule.FollowUp;
@@ -71,9 +70,7 @@ public enum Template {
     /** What fine bubbles foam up clogs socks within a day, and fills the cup in two. */
     private static final List<Brings> OF_BUBBLES = List.of(new Brings(Chore.SOCK, 1), new Brings(Chore.SKIMMER_CUP, 2));
 
-    private static final Duration MINUTE = Duration.ofMinutes(1);
     private static final LaneState WAVE = LaneState.wave(Duration.ofMinutes(5), Duration.ofSeconds(30));
-    private static final double FRESH_SHARE = 0.05;
     private static final double QUIET = 0.4;
     private static final int DOSES_A_NIGHT = 24;
     /** A day of the year has a day before it in any that is no leap year. */
@@ -127,12 +124,7 @@ public enum Template {
             String pump = pumps.get(i).id();
             // One side swells, the other stands still; of a single one it is the one that swells.
             c.add(new Special(pump, hour, i == pumps.size() - 1 ? WAVE : LaneState.OFF));
-            c.add(new FollowUp(
-                    pump,
-                    hour,
-                    List.of(
-                            new FollowUp.Step(Duration.ZERO, MINUTE, LaneState.ON),
-                            new FollowUp.Step(Duration.ofMinutes(5), MINUTE, LaneState.ON))));
+            c.add(new FollowUp(pump, hour, Conflicts.SURGES));
         }
     }
 
@@ -140,22 +132,14 @@ public enum Template {
         String night = c.dark();
         for (Lane path : c.some(LaneKind.AIR_PATH, "a skimmer whose air can be led")) {
             c.clear(path);
-            c.add(new Usual(path.id(), night, LaneState.ledBack(FRESH_SHARE)));
+            c.add(new Usual(path.id(), night, LaneState.ledBack(Conflicts.COMMON_FRESH_SHARE)));
         }
     }
 
     private static void gate(Change c, double below) {
-        Limit low = new Limit(
-                Quantity.PH,
-                false,
-                below,
-                0.05,
-                Duration.ofMinutes(10),
-                Duration.ofMinutes(10),
-                Duration.ofMinutes(30));
         for (Lane path : c.some(LaneKind.AIR_PATH, "a skimmer whose air can be led")) {
             c.clear(path);
-            c.add(new Gate(path.id(), null, low, LaneState.media(), LaneState.FRESH));
+            c.add(new Gate(path.id(), null, Limit.mediaBelow(below), LaneState.media(), LaneState.FRESH));
         }
     }
 

@@ -67,7 +67,7 @@ public final class Timetable implements Measure, Switches {
         gate = gates.isEmpty() ? null : gates.get(0).limit();
         Programme others = gates.stream().reduce(p, Programme::without, (a, b) -> b);
         Laid closed = Laid.of(others, from, length, known);
-        Laid open = Laid.of(gates.stream().reduce(p, Timetable::open, (a, b) -> b), from, length, known);
+        Laid open = Laid.of(gates.stream().reduce(p, (q, g) -> q.with(g.held(), g), (a, b) -> b), from, length, known);
         at = open.at.stream().mapToLong(Instant::getEpochSecond).toArray();
         skimmer = open.mean(LaneKind.SKIMMER);
         returns = open.mean(LaneKind.RETURN_PUMP);
@@ -129,11 +129,6 @@ public final class Timetable implements Measure, Switches {
 
     private static List<Lane> of(Programme p, LaneKind kind) {
         return p.lanes().stream().filter(lane -> lane.kind() == kind).toList();
-    }
-
-    /** As if its reading held all the time: it is asked without one, and answers with its state. */
-    private static Programme open(Programme p, Gate gate) {
-        return p.with(new Gate(gate.lane(), gate.window(), gate.limit(), gate.state(), gate.state()), gate);
     }
 
     /** Of full power; a wave on average. */

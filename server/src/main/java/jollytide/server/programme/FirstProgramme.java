@@ -1,10 +1,8 @@
 package jollytide.server.programme;
 
-import java.time.Duration;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
-import jollytide.core.evidence.Quantity;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.programme.Days;
 import jollytide.core.programme.Edge;
@@ -33,11 +31,6 @@ final class FirstProgramme {
             Window.daily("lit", "lamps on", new FromLight(Light.ON, 0), new FromLight(Light.OFF, 0));
     private static final Window DARK =
             Window.daily("dark", "lamps off", new FromLight(Light.OFF, 0), new FromLight(Light.ON, 0));
-
-    /** Media are switched by pH at most so often. Assumed. */
-    private static final Duration LEAST = Duration.ofMinutes(10);
-    /** A pH older than this says nothing of now. Assumed. */
-    private static final Duration STALE = Duration.ofMinutes(30);
 
     private final List<Lane> lanes = new ArrayList<>();
     private final List<Window> windows = new ArrayList<>(List.of(ALL_DAY));
@@ -89,8 +82,7 @@ final class FirstProgramme {
     private void media(InUse media, boolean lampsSwitch) {
         LaneState state = media.freshShare() < 1 ? LaneState.ledBack(media.freshShare()) : LaneState.media();
         if (media.hours() == MediaUse.Hours.BELOW_PH && media.gatePh() != null) {
-            Limit low = new Limit(Quantity.PH, false, media.gatePh(), MediaUse.HYSTERESIS_PH, LEAST, LEAST, STALE);
-            rules.add(new Gate("air", null, low, state, LaneState.FRESH));
+            rules.add(new Gate("air", null, Limit.mediaBelow(media.gatePh()), state, LaneState.FRESH));
             return;
         }
         Window in = media.hours() == MediaUse.Hours.ALWAYS || !lampsSwitch

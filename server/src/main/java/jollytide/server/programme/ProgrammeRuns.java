@@ -12,7 +12,6 @@ import jollytide.core.dosing.DoseHours;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.MediaUse;
-import jollytide.core.measure.Prices;
 import jollytide.core.measure.Setup;
 import jollytide.core.media.Media;
 import jollytide.core.programme.Known;
@@ -33,6 +32,7 @@ import jollytide.server.media.MediaService;
 import jollytide.server.programme.ProgrammeViews.BroughtChore;
 import jollytide.server.tank.Tank;
 import jollytide.server.twin.BandCourse;
+import jollytide.server.twin.TankCosts;
 import jollytide.server.twin.TwinBook;
 import jollytide.server.twin.TwinBook.Described;
 import org.jspecify.annotations.Nullable;
@@ -44,7 +44,6 @@ class ProgrammeRuns {
     /** Where no fill is in: so much media, dried by fresh air between their hours. Assumed. */
     private static final double ASSUMED_FILL_KG = 1;
 
-    private static final double DAYS_PER_MONTH = 30.44;
     private static final int DRAWN = 200;
     private static final double LEAST_USED = 1e-4;
 
@@ -156,7 +155,7 @@ class ProgrammeRuns {
                                 described.setup().pressureHpa(),
                                 described.setup().water()))
                         .toList()),
-                media ? used(tank, use.media(), runs, length) : null);
+                media ? used(tank, described.setup(), use, runs, length) : null);
     }
 
     /** With its doses in the hours that the programme leaves them. */
@@ -169,7 +168,9 @@ class ProgrammeRuns {
         return hours == null ? setup : setup.dosed(setup.useMeqPerLPerDay(), setup.source(), hours);
     }
 
-    private static @Nullable MediaUsed used(Tank tank, Media media, List<List<TwinState>> runs, Duration length) {
+    private static @Nullable MediaUsed used(
+            Tank tank, Setup setup, MediaUse use, List<List<TwinState>> runs, Duration length) {
+        Media media = use.media();
         double days = length.toHours() / 24.0;
         List<Media.State> ends = new ArrayList<>();
         for (List<TwinState> run : runs) {
@@ -183,8 +184,7 @@ class ProgrammeRuns {
         }
         Estimate lasts =
                 OrdinaryDays.band(ends.stream().map(e -> days / media.used(e)).toList());
-        double perMonth =
-                media.massKg() * Prices.ASSUMED.mediaPerKg() * tank.home().perEuro() * DAYS_PER_MONTH / lasts.value();
+        double perMonth = TankCosts.mediaPerMonth(tank, setup, use, lasts.value());
         return new MediaUsed(
                 media.massKg(),
                 lasts,
@@ -202,7 +202,8 @@ class ProgrammeRuns {
             all.add("A stone that the tank’s description does not know is taken to give 100 L/h in bubbles of 1 mm.");
         }
         if (Timetable.usesMedia(p) && inUse == null) {
-            all.add("No fill of media is in: 1 kg is taken, dried by fresh air between its hours.");
+            all.add(
+                    "No fill of media is in: 1 kg is taken, dried between its hours by fresh air, whose CO2 it takes up as well.");
         }
         if (p.lanes().stream().anyMatch(lane -> lane.kind() == LaneKind.FLOW_PUMP)) {
             all.add("At full flow the surfaces are as you described them, at rest they are still.");

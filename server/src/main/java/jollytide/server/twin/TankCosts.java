@@ -2,7 +2,10 @@ package jollytide.server.twin;
 
 import jollytide.core.measure.Cost;
 import jollytide.core.measure.CostBasis;
+import jollytide.core.measure.MeasureSet;
+import jollytide.core.measure.MediaUse;
 import jollytide.core.measure.Prices;
+import jollytide.core.measure.Scrubber;
 import jollytide.core.measure.Setup;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.server.measure.SetRequest;
@@ -23,6 +26,11 @@ public final class TankCosts {
         Cost cost = basis(tank, setup, mediaDays)
                 .of(put.on(SetupOfTank.surroundings(tank, setup, MediaAssumptions.DEFAULT)));
         return cost.equals(Cost.NOTHING) ? null : Double.valueOf(cost.perMonth());
+    }
+
+    /** What a fill costs a month that lasts so long, in the home's money, by an assumed price. */
+    public static double mediaPerMonth(Tank tank, Setup setup, MediaUse use, double days) {
+        return basis(tank, setup, days).of(MeasureSet.of(new Scrubber(use))).perMonth();
     }
 
     /** @param mediaDays how long a fill of media lasts; null without media */
