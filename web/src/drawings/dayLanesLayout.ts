@@ -64,3 +64,13 @@ export function turns(
   }
   return all;
 }
+
+/** How far a key moves what is drawn: a step, or a dozen by the page. */
+export const STEPS: Record<string, number> = {
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  ArrowRight: 1,
+  ArrowUp: 1,
+  PageDown: -12,
+  PageUp: 12,
+};

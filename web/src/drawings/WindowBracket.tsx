@@ -1,0 +1,137 @@
+import { useState, type KeyboardEvent } from 'react';
+import { STEPS, type PlacedBracket } from './dayLanesLayout';
+import { PressedName } from './PressedName';
+
+/** What a drag of an edge snaps to, minutes. */
+const SNAP = 5;
+
+/** A window above the lanes: its name, and ends that are drawn elsewhere. */
+export function WindowBracket({
+  bracket: b,
+  y,
+  drag,
+  setDrag,
+  minutePx,
+  onEdge,
+  onWindow,
+  says,
+}: {
+  bracket: PlacedBracket;
+  y: number;
+  drag?: { key: string; minutes: number };
+  setDrag: (drag?: { key: string; minutes: number }) => void;
+  minutePx: number;
+  onEdge?: (window: string, which: 'from' | 'until', minutes: number) => void;
+  onWindow?: (id: string) => void;
+  says: (px: number) => string;
+}) {
+  const keyOf = (which: string) => `${b.id}-${which}-${b.left}`;
+  const snapped = (dx: number) => SNAP * Math.round(dx / minutePx / SNAP);
+  const moved = (which: 'from' | 'until') =>
+    drag?.key === keyOf(which) ? drag.minutes * minutePx : 0;
+  const left = b.left + moved('from');
+  const right = b.right + moved('until');
+  return (
+    <g>
+      <path d={`M${left} ${y}H${right}`} stroke="var(--ink)" strokeWidth={2} />
+      <PressedName
+        x={b.nameX}
+        y={y - 6}
+        anchor="middle"
+        name={b.name}
+        shown={b.name}
+        says={`${b.name}: change it`}
+        onPress={onWindow && (() => onWindow(b.id))}
+      />
+      {(['from', 'until'] as const).map((which) => {
+        const there = which === 'from' ? b.begins : b.ends;
+        const at = which === 'from' ? left : right;
+        if (!there) return null;
+        return (
+          <g key={which}>
+            <path d={`M${at} ${y - 5}v10`} stroke="var(--ink)" strokeWidth={2} />
+            {moved(which) !== 0 && (
+              <text
+                x={at}
+                y={y + 18}
+                textAnchor="middle"
+                className="fill-accent text-sm font-semibold"
+              >
+                {says(at)}
+              </text>
+            )}
+            {onEdge && (
+              <EdgeHandle
+                x={at}
+                y={y}
+                name={`${b.name}, ${which === 'from' ? 'beginning' : 'end'}`}
+                says={says(at)}
+                onDrag={(dx) => setDrag({ key: keyOf(which), minutes: snapped(dx) })}
+                onDrop={(dx) => {
+                  setDrag(undefined);
+                  if (snapped(dx) !== 0) onEdge(b.id, which, snapped(dx));
+                }}
+                onStep={(steps) => onEdge(b.id, which, SNAP * steps)}
+              />
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** What is taken hold of to draw an edge elsewhere; keys move it by five minutes. */
+function EdgeHandle({
+  x,
+  y,
+  name,
+  says,
+  onDrag,
+  onDrop,
+  onStep,
+}: {
+  x: number;
+  y: number;
+  name: string;
+  says: string;
+  onDrag: (dx: number) => void;
+  onDrop: (dx: number) => void;
+  onStep: (steps: number) => void;
+}) {
+  const [grip, setGrip] = useState<number>();
+  const keys = (e: KeyboardEvent) => {
+    const steps = STEPS[e.key];
+    if (steps === undefined) return;
+    e.preventDefault();
+    onStep(steps);
+  };
+  const [hours = 0, minutes = 0] = says.split(':').map(Number);
+  return (
+    <rect
+      x={x - 12}
+      y={y - 12}
+      width={24}
+      height={24}
+      fill="transparent"
+      role="slider"
+      tabIndex={0}
+      aria-label={name}
+      aria-valuemin={0}
+      aria-valuemax={1440}
+      aria-valuenow={hours * 60 + minutes}
+      aria-valuetext={says}
+      className="cursor-ew-resize touch-none"
+      onKeyDown={keys}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        setGrip(e.clientX);
+      }}
+      onPointerMove={(e) => grip !== undefined && onDrag(e.clientX - grip)}
+      onPointerUp={(e) => {
+        setGrip(undefined);
+        if (grip !== undefined) onDrop(e.clientX - grip);
+      }}
+    />
+  );
+}
