@@ -201,8 +201,7 @@ class ProgrammeIT extends BrowserTest {
         assertThat(at(page, "12:05", "flow pumps, left")).containsText("feeding");
         page.getByLabel("Fitted to this tank").selectOption("NIGHT_MEDIA");
         button(page, "Put it in").click();
-        assertThat(page.getByText("A closed loop renews no oxygen"))
-                .isVisible();
+        assertThat(page.getByText("A closed loop renews no oxygen")).isVisible();
         Locator twin = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What the twin says"));
         assertThat(twin.getByText("Dashed is the saved programme.")).isVisible();
         assertThat(twin).containsText(Pattern.compile("1 kg lasts \\d+"));
