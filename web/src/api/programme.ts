@@ -3,7 +3,7 @@ import { api, bodyOf } from './client';
 import { keys, logged } from './keys';
 import { useChange } from './query';
 import type { paths } from './schema';
-import type { Programme, WhatIf } from './types';
+import type { HoldAsked, Programme, WhatIf } from './types';
 
 export const useProgramme = (tankId: string) =>
   useQuery({
@@ -58,6 +58,35 @@ export const useSaveProgramme = (tankId: string) =>
   useChange(
     (body: { version?: number; programme: Programme }) =>
       bodyOf(api.PUT('/api/v1/tanks/{tankId}/programme', { params: { path: { tankId } }, body })),
+    logged(tankId),
+  );
+
+/** Lanes that are held by hand, or were until lately. */
+export const useHolds = (tankId: string) =>
+  useQuery({
+    queryKey: keys.tank(tankId).log('programme', 'holds'),
+    queryFn: () =>
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/programme/holds', { params: { path: { tankId } } })),
+  });
+
+export const useHold = (tankId: string) =>
+  useChange(
+    (body: HoldAsked) =>
+      bodyOf(
+        api.POST('/api/v1/tanks/{tankId}/programme/holds', { params: { path: { tankId } }, body }),
+      ),
+    logged(tankId),
+  );
+
+/** Ends a hold, or says that what was held runs as it should. */
+export const useLetGo = (tankId: string) =>
+  useChange(
+    (id: string) =>
+      bodyOf(
+        api.DELETE('/api/v1/tanks/{tankId}/programme/holds/{id}', {
+          params: { path: { tankId, id } },
+        }),
+      ),
     logged(tankId),
   );
 

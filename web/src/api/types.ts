@@ -159,4 +159,6 @@ export type LaneRule = Schemas['RuleEntry'];
 export type RunsOfProgramme = Schemas['RunsOfProgramme'];
 export type RunOfProgramme = Schemas['RunOfProgramme'];
 export type WhatIf = Schemas['WhatIf'];
+export type HeldLane = Schemas['HeldLane'];
+export type HoldAsked = Schemas['HoldAsked'];
 export type Due = Schemas['Due'];

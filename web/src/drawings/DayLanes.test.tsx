@@ -2,6 +2,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { LaneDay, LaneState, ProgrammeDay } from '../api/types';
 import { DayLanes } from './DayLanes';
+import { Playhead } from './Playhead';
 
 const ZONE = 'Europe/Amsterdam';
 const iso = (time: string, day = '2026-11-12') => new Date(`${day}T${time}:00+01:00`).toISOString();
@@ -87,7 +88,9 @@ function drawn(width: number, more: Partial<Parameters<typeof DayLanes>[0]> = {}
       windows={WINDOWS}
       zone={ZONE}
       width={width}
-      at={Date.parse(iso('19:37'))}
+      playhead={(frame) => (
+        <Playhead {...frame} at={Date.parse(iso('19:37'))} onAt={more.onAt ?? (() => undefined)} />
+      )}
       onAt={() => undefined}
       {...more}
     />,

@@ -1,10 +1,10 @@
 import { scaleLinear } from 'd3-scale';
-import { useId, useState, type PointerEvent } from 'react';
+import { useId, useState, type PointerEvent, type ReactNode } from 'react';
 import type { ProgrammeDay } from '../api/types';
 import { clockTime } from '../lib/time';
 import { HatchPattern } from './Hatch';
 import { Beside, LaneBars } from './LaneBars';
-import { Playhead, PLAYHEAD_HEIGHT } from './Playhead';
+import { PLAYHEAD_HEIGHT, type PlayheadFrame } from './Playhead';
 import { PressedName } from './PressedName';
 import { WindowBracket } from './WindowBracket';
 import { placed } from './dayLanesLayout';
@@ -31,8 +31,9 @@ interface Props {
   windows: readonly DrawnWindow[];
   zone: string;
   width: number;
-  /** The playhead, milliseconds. */
-  at: number;
+  /** Over all of it; whatever moves it draws nothing else anew. */
+  playhead: (frame: PlayheadFrame) => ReactNode;
+  /** Wherever nothing else is pressed: the moment there, milliseconds. */
   onAt: (ms: number) => void;
   /** An edge was drawn so many minutes later; without it none can be. */
   onEdge?: (window: string, which: 'from' | 'until', minutes: number) => void;
@@ -45,7 +46,8 @@ interface Props {
 
 /** A day as stacked lanes over light and dark, its windows named above, conflicts where they happen, and the playhead. */
 export function DayLanes(props: Props) {
-  const { day, beside, windows, zone, width, at, onAt, onEdge, onWindow, onLane, cut } = props;
+  const { day, beside, windows, zone, width, playhead, onAt, onEdge, onWindow, onLane, cut } =
+    props;
   const hatch = useId();
   const [drag, setDrag] = useState<{ key: string; minutes: number }>();
   const narrow = width < 640;
@@ -170,7 +172,6 @@ export function DayLanes(props: Props) {
           />
         </g>
       ))}
-      {/* Wherever nothing else is pressed, the playhead comes there. */}
       <rect
         x={left}
         y={top}
@@ -215,16 +216,7 @@ export function DayLanes(props: Props) {
           })}
         </g>
       ))}
-      <Playhead
-        x={x(Math.min(end, Math.max(start, at)))}
-        at={at}
-        start={start}
-        end={end}
-        bottom={bottom}
-        zone={zone}
-        onAt={onAt}
-        right={width - RIGHT}
-      />
+      {playhead({ start, end, left, right: width - RIGHT, bottom, zone })}
     </svg>
   );
 }

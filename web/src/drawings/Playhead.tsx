@@ -17,26 +17,29 @@ function stepped(e: KeyboardEvent, at: number, start: number, end: number): numb
   return at + Math.sign(steps) * (page ? 60 * MINUTE : e.shiftKey ? 1000 : MINUTE);
 }
 
+/** The day that it goes over, milliseconds, and where that is drawn. */
+export interface PlayheadFrame {
+  start: number;
+  end: number;
+  left: number;
+  right: number;
+  bottom: number;
+  zone: string;
+}
+
 /** The moment that is looked at. */
 export function Playhead({
-  x,
   at,
   start,
   end,
+  left,
+  right,
   bottom,
   zone,
   onAt,
-  right,
-}: {
-  x: number;
-  at: number;
-  start: number;
-  end: number;
-  bottom: number;
-  zone: string;
-  onAt: (ms: number) => void;
-  right: number;
-}) {
+}: PlayheadFrame & { at: number; onAt: (ms: number) => void }) {
+  const within = Math.min(end, Math.max(start, at));
+  const x = left + ((within - start) / (end - start)) * (right - left);
   const says = clockTime(new Date(at).toISOString(), zone);
   const keys = (e: KeyboardEvent) => {
     const to = stepped(e, at, start, end);

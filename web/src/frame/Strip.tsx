@@ -59,6 +59,7 @@ const DUE_AT = {
   KIT: ROUTE.readiness,
   MEDIA: ROUTE.media,
   DOSES: ROUTE.doses,
+  PROGRAMME: ROUTE.programme,
   PROBE: ROUTE.probe,
   EXPERIMENT: ROUTE.experiment,
   UPKEEP: ROUTE.upkeep,

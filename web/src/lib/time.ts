@@ -1,44 +1,43 @@
-/** The wall clock of a home, whatever the browser's own zone is. */
-export function clockTime(instant: string, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: zone,
-  }).format(new Date(instant));
+/** Formatters are slow to make: each is made once for a zone. */
+function inZone(locale: string, options: Intl.DateTimeFormatOptions) {
+  const made = new Map<string, Intl.DateTimeFormat>();
+  return (zone: string): Intl.DateTimeFormat => {
+    const known = made.get(zone);
+    if (known) return known;
+    const format = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone });
+    made.set(zone, format);
+    return format;
+  };
 }
 
-export function dayAndTime(instant: string, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: zone,
-  }).format(new Date(instant));
-}
+const CLOCK = { hour: '2-digit', minute: '2-digit' } as const;
+const clock = inZone('en-GB', CLOCK);
+const dayAndClock = inZone('en-GB', { ...CLOCK, weekday: 'short', day: 'numeric', month: 'short' });
+const weekdayAndClock = inZone('en-GB', { ...CLOCK, weekday: 'short' });
+const input = inZone('en-CA', {
+  ...CLOCK,
+  year: 'numeric',
+  month: '2-digit',
+  day: '2-digit',
+  hourCycle: 'h23',
+});
+const full = inZone('en-GB', { dateStyle: 'full' });
+const medium = inZone('en-GB', { dateStyle: 'medium' });
+const short = inZone('en-GB', { day: 'numeric', month: 'short' });
+
+/** The wall clock of a home, whatever the browser's own zone is. */
+export const clockTime = (instant: string, zone: string) => clock(zone).format(new Date(instant));
+
+export const dayAndTime = (instant: string, zone: string) =>
+  dayAndClock(zone).format(new Date(instant));
 
 /** For a handful of recent moments, where the weekday tells enough. */
-export function weekdayAndTime(instant: string, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: zone,
-  }).format(new Date(instant));
-}
+export const weekdayAndTime = (instant: string, zone: string) =>
+  weekdayAndClock(zone).format(new Date(instant));
 
 /** What a datetime-local field holds for this instant in the home's zone. */
 export function localInput(instant: Date, zone: string): string {
-  const parts = new Intl.DateTimeFormat('en-CA', {
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-    timeZone: zone,
-  }).formatToParts(instant);
+  const parts = input(zone).formatToParts(instant);
   const part = (type: Intl.DateTimeFormatPartTypes) =>
     parts.find((p) => p.type === type)?.value ?? '';
   return `${part('year')}-${part('month')}-${part('day')}T${part('hour')}:${part('minute')}`;
@@ -69,32 +68,20 @@ export function age(hours: number): string {
   return `${Math.round(hours / 24)} days before`;
 }
 
+const noon = (day: string) => new Date(`${day}T12:00:00Z`);
+
 /** A local date in full: Thursday 12 November 2026. */
-export function longDay(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  );
-}
+export const longDay = (day: string) => full('UTC').format(noon(day));
 
 /** A local date in short: 12 Nov 2026. */
-export function plainDay(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  );
-}
+export const plainDay = (day: string) => medium('UTC').format(noon(day));
 
 /** One of the last months': 12 Nov. */
-export function dayOfMonth(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  }).format(new Date(`${day}T12:00:00Z`));
-}
+export const dayOfMonth = (day: string) => short('UTC').format(noon(day));
 
 /** The local date some days on. */
 export function shiftDay(day: string, days: number): string {
-  const date = new Date(`${day}T12:00:00Z`);
+  const date = noon(day);
   date.setUTCDate(date.getUTCDate() + days);
   return date.toISOString().slice(0, 10);
 }

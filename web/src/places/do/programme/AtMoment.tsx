@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { ProgrammeDay } from '../../../api/types';
 import { clockTime, startOfDay } from '../../../lib/time';
 import { Field } from '../../../parts/Field';
+import { useBringPlayhead, usePlayhead } from './playhead';
 import { doesWords, pieceAt, whyWords } from './words';
 
 const clock = (ms: number, zone: string) => {
@@ -13,15 +14,16 @@ const clock = (ms: number, zone: string) => {
 /** At the playhead: what each lane does, which rule won, and which it beat. */
 export function AtMoment({
   day,
-  at,
+  first,
   zone,
-  setAt,
 }: {
   day: ProgrammeDay;
-  at: number;
+  /** Where the playhead is at first. */
+  first: number;
   zone: string;
-  setAt: (ms: number) => void;
 }) {
+  const at = usePlayhead(first);
+  const setAt = useBringPlayhead();
   const [text, setText] = useState<string>();
   const typed = (of: string) => {
     setText(of);

@@ -3,6 +3,7 @@ import { Problem } from '../../../api/client';
 import { useProgramme, useProgrammeDay, useSaveProgramme } from '../../../api/programme';
 import type { KeptProgramme, Programme, WhatIf } from '../../../api/types';
 import { DayLanes } from '../../../drawings/DayLanes';
+import type { PlayheadFrame } from '../../../drawings/Playhead';
 import { dayAndTime, localDay, longDay, shiftDay, startOfDay } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
 import { useNotice } from '../../../parts/Notices';
@@ -17,7 +18,9 @@ import { weekendOfItsOwn, withEdge } from './changes';
 import { ConflictList } from './ConflictList';
 import { Editing, type Open } from './Editing';
 import { FileRow } from './FileRow';
+import { HoldRow } from './HoldRow';
 import { LaneList } from './LaneList';
+import { MovingPlayhead, PlayheadKept, useBringPlayhead } from './playhead';
 import { Templates } from './Templates';
 import { TwinSays } from './TwinSays';
 import { useDraft } from './useDraft';
@@ -30,7 +33,11 @@ export function ProgrammeScreen() {
   const { tank } = useAtTank();
   const kept = useProgramme(tank.id);
   if (!kept.data) return <Waiting error={kept.error} retry={() => void kept.refetch()} />;
-  return <Loaded key={tank.id} kept={kept.data} />;
+  return (
+    <PlayheadKept key={tank.id}>
+      <Loaded kept={kept.data} />
+    </PlayheadKept>
+  );
 }
 
 function Loaded({ kept }: { kept: KeptProgramme }) {
@@ -42,7 +49,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
   const draft = useDraft(tank.id, kept);
   const save = useSaveProgramme(tank.id);
   const [day, setDay] = useState(today);
-  const [playhead, setPlayhead] = useState<number>();
+  const setPlayhead = useBringPlayhead();
   const [beside, setBeside] = useState(false);
   const [what, setWhat] = useState<WhatIf>();
   const [theirs, setTheirs] = useState<KeptProgramme>();
@@ -59,7 +66,8 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
   );
   const shown = asked.data;
   const start = startOfDay(day, zone);
-  const at = playhead ?? (day === today ? now : start + 12 * 3_600_000);
+  const first = day === today ? now : start + 12 * 3_600_000;
+  const playhead = (frame: PlayheadFrame) => <MovingPlayhead frame={frame} first={first} />;
   const move = (to: string) => {
     setDay(to);
     setPlayhead(undefined);
@@ -134,7 +142,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
               windows={window(theirs.programme)}
               zone={zone}
               width={width}
-              at={at}
+              playhead={playhead}
               onAt={setPlayhead}
             />
           )}
@@ -161,7 +169,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
             windows={window(draft.programme)}
             zone={zone}
             width={width}
-            at={at}
+            playhead={playhead}
             onAt={setPlayhead}
             onEdge={(id, which, minutes) =>
               draft.change(withEdge(draft.programme, id, which, minutes))
@@ -196,10 +204,11 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
       </div>
       {shown && (
         <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-          <AtMoment day={shown} at={at} zone={zone} setAt={setPlayhead} />
+          <AtMoment day={shown} first={first} zone={zone} />
           <div className="grid content-start gap-6">
             <ConflictList day={shown} zone={zone} mend={draft.change} show={setPlayhead} />
-            <WhatIfRow programme={draft.programme} at={at} what={what} setWhat={setWhat} />
+            <HoldRow saved={kept.programme} now={now} />
+            <WhatIfRow programme={draft.programme} first={first} what={what} setWhat={setWhat} />
           </div>
         </div>
       )}

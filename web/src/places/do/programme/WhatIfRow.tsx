@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import type { Lane, Programme, WhatIf } from '../../../api/types';
+import type { Programme, WhatIf } from '../../../api/types';
 import { Button } from '../../../parts/Button';
 import { Choice } from '../../../parts/Field';
-import { doable } from './fields';
+import { plainStates } from './fields';
+import { usePlayhead } from './playhead';
 import { stateWords } from './words';
 
 const BACK = [
@@ -13,7 +14,8 @@ const BACK = [
 ] as const;
 
 const READINGS = [
-  { value: '', label: 'are missing' },
+  { value: '', label: 'as the log has them' },
+  { value: 'NOT_KNOWN', label: 'are missing' },
   { value: 'HOLDS', label: 'say that gates open' },
   { value: 'DOES_NOT', label: 'say that gates are shut' },
 ] as const;
@@ -21,15 +23,17 @@ const READINGS = [
 /** What could happen at the playhead: drawn in the day, and run by the twin. */
 export function WhatIfRow({
   programme,
-  at,
+  first,
   what,
   setWhat,
 }: {
   programme: Programme;
-  at: number;
+  /** Where the playhead is at first. */
+  first: number;
   what?: WhatIf;
   setWhat: (what?: WhatIf) => void;
 }) {
+  const at = usePlayhead(first);
   const [back, setBack] = useState<string>('60');
   const [laneId, setLane] = useState('');
   const [does, setDoes] = useState('');
@@ -44,7 +48,7 @@ export function WhatIfRow({
         until: back === '' ? undefined : new Date(at + Number(back) * 60_000).toISOString(),
       },
     });
-  const states = lane ? plainStates(lane) : [];
+  const states = lane ? plainStates(lane.kind) : [];
   const state = states.find((s) => s === does) ?? states[0];
   return (
     <section aria-labelledby="what-if" className="grid content-start gap-3 print:hidden">
@@ -100,7 +104,7 @@ export function WhatIfRow({
           }
         />
       )}
-      {what && (what.cut ?? what.stuck) && (
+      {what && (what.cut ?? what.stuck ?? what.readings) && (
         <p className="text-soft">
           {what.cut &&
             'The power is away where it is hatched. For half an hour after it each lane does what it does after power; dosers wait until somebody saw that the return runs. '}
@@ -112,7 +116,3 @@ export function WhatIfRow({
     </section>
   );
 }
-
-/** Those that need no number. */
-const plainStates = (lane: Lane) =>
-  doable(lane.kind).filter((d) => d !== 'SHARE' && d !== 'WAVE' && d !== 'LED_BACK');

@@ -10,6 +10,10 @@ const DOSES: readonly LaneState['does'][] = ['ON', 'OFF'];
 export const doable = (kind: Lane['kind']) =>
   kind === 'AIR_PATH' ? AIR : kind === 'DOSER' ? DOSES : RUNS;
 
+/** Those that need no number. */
+export const plainStates = (kind: Lane['kind']) =>
+  doable(kind).filter((d) => d !== 'SHARE' && d !== 'WAVE' && d !== 'LED_BACK');
+
 const OPTION: Partial<Record<LaneState['does'], string>> = {
   SHARE: 'at a share of full power',
   WAVE: 'a wave: on and off in turns',

@@ -10,7 +10,7 @@ import type {
   RunOfProgramme,
   WindowEdge,
 } from '../../../api/types';
-import { clockTime } from '../../../lib/time';
+import { clockTime, dayOfMonth } from '../../../lib/time';
 
 export const KIND: Record<Lane['kind'], string> = {
   LAMPS: 'display light',
@@ -147,13 +147,7 @@ export function daysWords(window: LaneWindow): string {
     : `${days}, ${season(window.seasonFrom)} to ${season(window.seasonUntil ?? '')}`;
 }
 
-function season(monthAndDay: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  }).format(new Date(`2024-${monthAndDay}T12:00:00Z`));
-}
+const season = (monthAndDay: string) => dayOfMonth(`2024-${monthAndDay}`);
 
 export const windowWords = (window: LaneWindow) =>
   window.allDay

@@ -115,6 +115,9 @@ class EveryOperationTest extends ServerTest {
             Map.entry("PUT /tanks/{tankId}/programme", "{\"version\":null,\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/programme/templates/{template}", "{\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/programme/run", "{\"days\":2,\"programme\":" + PROGRAMME + "}"),
+            Map.entry(
+                    "POST /tanks/{tankId}/programme/holds",
+                    "{\"lanes\":[\"flow-left\"],\"state\":{\"does\":\"OFF\"},\"minutes\":10}"),
             Map.entry("POST /tanks/{tankId}/programme/day", "{\"programme\":" + PROGRAMME + "}"),
             Map.entry("POST /tanks/{tankId}/readings", READING),
             Map.entry("PUT /tanks/{tankId}/suspects/checks/{check}", "{\"answer\":0}"),
@@ -169,6 +172,7 @@ class EveryOperationTest extends ServerTest {
                     "doses",
                     "by-hand",
                     "supplies",
+                    "holds",
                     "upkeep",
                     "consumers",
                     "imports",
@@ -247,6 +251,13 @@ class EveryOperationTest extends ServerTest {
         ids.put(
                 "readings",
                 keeper.post("/tanks/" + tank + "/readings", READING)
+                        .body()
+                        .path(0)
+                        .path("id")
+                        .asString());
+        ids.put(
+                "holds",
+                keeper.post("/tanks/" + tank + "/programme/holds", BODIES.get("POST /tanks/{tankId}/programme/holds"))
                         .body()
                         .path(0)
                         .path("id")

@@ -217,7 +217,9 @@ public final class Rig {
         }
         parts.add(new Swimmers(life.fish(), life.fishActivity(), life.quotient()));
         Inflow reactor = reactor();
-        parts.add(new Dosing(Channel.Kind.DOSES, doses(reactor), DosedByHours.of(setup.doseHours(), local)));
+        Dosing.Pace hours = DosedByHours.of(setup.doseHours(), local);
+        parts.add(new Dosing(
+                Channel.Kind.DOSES, doses(reactor), by == null ? hours : hours.switched(by::doses, by::nextSwitch)));
         parts.add(new Dosing(Channel.Kind.REACTOR, reactor));
         return new TwinTank(
                 new Water(
@@ -253,17 +255,7 @@ public final class Rig {
 
     /** A path that a programme opens so far. */
     public static SwitchedPath switched(OpenPath path, Switches by, ToDoubleFunction<Instant> open) {
-        return new SwitchedPath(path, new Dosing.Pace() {
-            @Override
-            public double timesAt(Instant t) {
-                return open.applyAsDouble(t);
-            }
-
-            @Override
-            public Instant nextSwitch(Instant t, Instant until) {
-                return by.nextSwitch(t, until);
-            }
-        });
+        return new SwitchedPath(path, Dosing.Pace.EVENLY.switched(open, by::nextSwitch));
     }
 
     private OpenPath stone(OpenPath path) {

@@ -36,6 +36,9 @@ public interface Switches {
 
     double refugium(Instant t);
 
+    /** Of the doses that are made at this hour, 0 to 1: what the mains or a hand keeps back. */
+    double doses(Instant t);
+
     /** No later than {@code until}. */
     Instant nextSwitch(Instant t, Instant until);
 }

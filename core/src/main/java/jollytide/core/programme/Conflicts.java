@@ -277,10 +277,9 @@ public final class Conflicts {
     private void holds() {
         for (Known.Hold hold : known.holds()) {
             Lane lane = lane(hold.lane());
-            boolean byHand = hold.by().equals(Known.BY_HAND);
             boolean stops = (lane.kind().movesWater() || lane.kind().aerates())
                     && !hold.state().runs(Duration.ZERO);
-            if (byHand && stops && Duration.between(hold.from(), hold.until()).compareTo(MOST_HOLD) > 0) {
+            if (stops && Duration.between(hold.from(), hold.until()).compareTo(MOST_HOLD) > 0) {
                 found.add(new Conflict(
                         Kind.HOLD_TOO_LONG,
                         hold.from(),

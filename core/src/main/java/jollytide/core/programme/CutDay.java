@@ -75,6 +75,10 @@ final class CutDay {
             cuts.add(hold.from());
             cuts.add(hold.until());
         });
+        known.stuck().forEach(stuck -> cuts.add(stuck.from()));
+        p.limits()
+                .flatMap(limit -> limit.turns(known.of(limit.quantity())).stream())
+                .forEach(turn -> cuts.add(turn.at()));
         List<Instant> inDay = List.copyOf(cuts.subSet(begins, true, ends, true));
         List<Span> pieces = new ArrayList<>();
         for (int i = 1; i < inDay.size(); i++) {
@@ -94,6 +98,11 @@ final class CutDay {
     /** Of a window, and of the days beside. */
     List<Span> spans(String window) {
         return running.spans(window);
+    }
+
+    /** As it is on a day of which nothing is known. */
+    Verdict usual(Lane lane, int piece) {
+        return running.at(lane.id(), pieces.get(piece).from(), Known.NOTHING);
     }
 
     Verdict verdict(Lane lane, int piece) {

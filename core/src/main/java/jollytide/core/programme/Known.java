@@ -13,22 +13,16 @@ import org.jspecify.annotations.Nullable;
  * @param readings by what was measured, each in their order
  * @param holds by hand
  * @param cuts in which the mains were away
+ * @param stuck what does not obey
  */
-public record Known(Map<Quantity, List<Reading>> readings, List<Hold> holds, List<Cut> cuts) {
-    static final String BY_HAND = "held by hand";
+public record Known(Map<Quantity, List<Reading>> readings, List<Hold> holds, List<Cut> cuts, List<Stuck> stuck) {
     public static final Known NOTHING = new Known(Map.of(), List.of(), List.of());
 
-    /**
-     * A lane held to an end that is known.
-     *
-     * @param by in a few words
-     */
-    public record Hold(String lane, LaneState state, Instant from, Instant until, String by) {
-        /** By hand. */
-        public Hold(String lane, LaneState state, Instant from, Instant until) {
-            this(lane, state, from, until, BY_HAND);
-        }
-    }
+    /** A lane held by hand, to an end that is known. */
+    public record Hold(String lane, LaneState state, Instant from, Instant until) {}
+
+    /** A device that stays as it is, whatever it should do; without mains it rests like all others. */
+    public record Stuck(String lane, LaneState state, Instant from) {}
 
     /**
      * @param until null while it lasts
@@ -36,6 +30,10 @@ public record Known(Map<Quantity, List<Reading>> readings, List<Hold> holds, Lis
      */
     public record Cut(
             Instant from, @Nullable Instant until, @Nullable Instant released) {
+        boolean away(Instant t) {
+            return !t.isBefore(from) && (until == null || t.isBefore(until));
+        }
+
         /** In which nothing is dosed. */
         jollytide.core.doses.Hold fromDoses() {
             return new jollytide.core.doses.Hold(from, until, released);
@@ -46,6 +44,17 @@ public record Known(Map<Quantity, List<Reading>> readings, List<Hold> holds, Lis
         readings = Map.copyOf(readings);
         holds = List.copyOf(holds);
         cuts = List.copyOf(cuts);
+        stuck = List.copyOf(stuck);
+    }
+
+    /** With all devices that obey. */
+    public Known(Map<Quantity, List<Reading>> readings, List<Hold> holds, List<Cut> cuts) {
+        this(readings, holds, cuts, List.of());
+    }
+
+    /** Whether the mains are away. */
+    boolean away(Instant t) {
+        return cuts.stream().anyMatch(cut -> cut.away(t));
     }
 
     List<Reading> of(Quantity quantity) {

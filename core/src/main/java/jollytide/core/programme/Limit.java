@@ -4,6 +4,7 @@ import static jollytide.core.units.Quantities.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
@@ -50,28 +51,47 @@ public record Limit(
                 Duration.ofMinutes(30));
     }
 
+    /** From then on it is another. */
+    record Turn(Instant at, Said said) {}
+
     /** @param readings of its quantity, in their order, from long enough before */
     public Said at(Instant t, List<Reading> readings) {
+        List<Turn> turns = turns(readings);
+        for (int i = turns.size() - 1; i >= 0; i--) {
+            if (!turns.get(i).at().isAfter(t)) {
+                return turns.get(i).said();
+            }
+        }
+        return Said.NOT_KNOWN;
+    }
+
+    /** What it says one after the other; before the first nothing is known. Each is said by what was read until then. */
+    List<Turn> turns(List<Reading> readings) {
+        List<Turn> turns = new ArrayList<>();
         boolean holds = false;
         Instant since = Instant.MIN;
-        Instant newest = null;
+        Instant stale = Instant.MAX;
         for (Reading reading : readings) {
-            if (reading.at().isAfter(t)) {
-                break;
+            if (stale.isBefore(reading.at())) {
+                turns.add(new Turn(stale, Said.NOT_KNOWN));
             }
-            newest = reading.at();
-            boolean turns = holds ? left(reading.value()) : beyond(reading.value());
+            stale = reading.at().plus(staleAfter);
+            boolean turned = holds ? left(reading.value()) : beyond(reading.value());
             Duration least = holds ? leastOn : leastOff;
             boolean may = since.equals(Instant.MIN) || !reading.at().isBefore(since.plus(least));
-            if (turns && may) {
+            if (turned && may) {
                 holds = !holds;
                 since = reading.at();
             }
+            Said said = holds ? Said.HOLDS : Said.DOES_NOT;
+            if (turns.isEmpty() || turns.get(turns.size() - 1).said() != said) {
+                turns.add(new Turn(reading.at(), said));
+            }
         }
-        if (newest == null || newest.plus(staleAfter).isBefore(t)) {
-            return Said.NOT_KNOWN;
+        if (!turns.isEmpty()) {
+            turns.add(new Turn(stale, Said.NOT_KNOWN));
         }
-        return holds ? Said.HOLDS : Said.DOES_NOT;
+        return List.copyOf(turns);
     }
 
     private boolean beyond(double read) {

@@ -162,6 +162,14 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
         };
     }
 
+    /** Of all that is asked of readings. */
+    public Stream<Limit> limits() {
+        return rules.stream()
+                .flatMap(rule -> rule instanceof Gate g
+                        ? Stream.of(g.limit())
+                        : rule instanceof CutOut c ? Stream.of(c.limit()) : Stream.empty());
+    }
+
     private Stream<Gate> gates() {
         return rules.stream().filter(Gate.class::isInstance).map(Gate.class::cast);
     }
@@ -210,9 +218,14 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
             }
             List<Claim> claims = new ArrayList<>();
             power(at, t, known, claims);
+            for (Known.Stuck stuck : known.stuck()) {
+                if (stuck.lane().equals(lane) && !t.isBefore(stuck.from()) && !known.away(t)) {
+                    claims.add(new Claim(Strength.STUCK, "does not obey", stuck.state(), stuck.from()));
+                }
+            }
             for (Known.Hold hold : known.holds()) {
                 if (hold.lane().equals(lane) && new Span(hold.from(), hold.until()).holds(t)) {
-                    claims.add(new Claim(Strength.HOLD, hold.by(), hold.state(), hold.from()));
+                    claims.add(new Claim(Strength.HOLD, "held by hand", hold.state(), hold.from()));
                 }
             }
             for (Rule rule : rules.getOrDefault(lane, List.of())) {
@@ -232,8 +245,7 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
         private static void power(Lane lane, Instant t, Known known, List<Claim> claims) {
             for (Known.Cut cut : known.cuts()) {
                 Instant until = cut.until();
-                boolean away = !t.isBefore(cut.from()) && (until == null || t.isBefore(until));
-                if (away) {
+                if (cut.away(t)) {
                     LaneState still = lane.kind() == LaneKind.AIR_PATH ? lane.afterPower() : LaneState.OFF;
                     claims.add(new Claim(Strength.POWER, "the mains are away", still, cut.from()));
                 } else if (lane.kind() == LaneKind.DOSER && cut.fromDoses().lasts(t)) {

@@ -14,6 +14,8 @@ public sealed interface Rule {
 
     /** The order in which rules beat each other: always this one. */
     enum Strength {
+        /** It does not obey: nothing beats that but mains that are away. */
+        STUCK,
         /** The mains are away, or were until just now. */
         POWER,
         CUT_OUT,

@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A programme laid out over some days for the twin, which runs by it. A wave counts as its mean: water answers in hours,
  * pumps switch in minutes. Gates on pH that lead the skimmer's air go by the twin's own water; others by what they do
- * without a reading. Doses are not in here: when a line doses stands in the tank's setup.
+ * without a reading. When a line doses stands in the tank's setup; in here is what keeps its doses back.
  */
 public final class Timetable implements Measure, Switches {
     /** A stone that is a lane and is described nowhere: so much air, so fine, so deep. Assumed. */
@@ -45,18 +45,23 @@ public final class Timetable implements Measure, Switches {
     private final double[] returns;
     private final double[] lamps;
     private final double[] refugium;
+    private final double[] doses;
     private final double[][] stone;
     private final Switches.AirWay[] airOpen;
     private final Switches.AirWay[] airClosed;
 
     /**
+     * What a programme switches.
+     *
      * @param describedStones how many stones the tank has: the first lanes of air pumps are these
      * @param media in whichever hours the programme leads air through them; null for none on the skimmer
+     * @param meqPerDay what a lane brings of alkalinity; 0 for what brings none
      */
-    public Timetable(
-            Programme p, Instant from, Duration length, Known known, int describedStones, @Nullable MediaUse media) {
-        this.describedStones = describedStones;
-        this.media = media;
+    public record Gear(int describedStones, @Nullable MediaUse media, ToDoubleFunction<Lane> meqPerDay) {}
+
+    public Timetable(Programme p, Instant from, Duration length, Known known, Gear gear) {
+        describedStones = gear.describedStones();
+        media = gear.media();
         stones = of(p, LaneKind.AIR_PUMP);
         List<Gate> gates = p.rules().stream()
                 .filter(Gate.class::isInstance)
@@ -79,6 +84,7 @@ public final class Timetable implements Measure, Switches {
         stone = stones.stream()
                 .map(lane -> open.each(day -> i -> share(day.verdict(lane, i).state())))
                 .toArray(double[][]::new);
+        doses = open.doses(gear.meqPerDay());
         airOpen = open.air();
         airClosed = closed.air();
     }
@@ -184,6 +190,27 @@ public final class Timetable implements Measure, Switches {
                     .orElse(1));
         }
 
+        /** Of what is dosed on a day of which nothing is known, that which is dosed on this one. */
+        double[] doses(ToDoubleFunction<Lane> meqPerDay) {
+            List<Lane> dosers = Timetable.of(p, LaneKind.DOSER).stream()
+                    .filter(lane -> meqPerDay.applyAsDouble(lane) > 0)
+                    .toList();
+            return each(day -> i -> {
+                List<Lane> usual = dosers.stream()
+                        .filter(lane -> share(day.usual(lane, i).state()) > 0)
+                        .toList();
+                double all = usual.stream().mapToDouble(meqPerDay).sum();
+                return all == 0
+                        ? 1.0
+                        : usual.stream()
+                                        .filter(lane ->
+                                                share(day.verdict(lane, i).state()) > 0)
+                                        .mapToDouble(meqPerDay)
+                                        .sum()
+                                / all;
+            });
+        }
+
         Switches.AirWay[] air() {
             List<Switches.AirWay> all = new ArrayList<>();
             Lane path = Timetable.of(p, LaneKind.AIR_PATH).stream().findFirst().orElse(null);
@@ -255,6 +282,11 @@ public final class Timetable implements Measure, Switches {
     @Override
     public double refugium(Instant t) {
         return refugium[piece(t)];
+    }
+
+    @Override
+    public double doses(Instant t) {
+        return doses[piece(t)];
     }
 
     @Override

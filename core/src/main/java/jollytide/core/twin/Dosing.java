@@ -2,6 +2,8 @@ package jollytide.core.twin;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.function.BinaryOperator;
+import java.util.function.ToDoubleFunction;
 import jollytide.core.dosing.Inflow;
 
 /**
@@ -29,6 +31,22 @@ public record Dosing(Channel.Kind kind, Inflow perDay, Pace pace) implements Par
 
         /** When that is another; {@code until} where it stays up to then. */
         Instant nextSwitch(Instant t, Instant until);
+
+        /** The same, only so far as something else lets it. */
+        default Pace switched(ToDoubleFunction<Instant> open, BinaryOperator<Instant> next) {
+            Pace here = this;
+            return new Pace() {
+                @Override
+                public double timesAt(Instant t) {
+                    return here.timesAt(t) * open.applyAsDouble(t);
+                }
+
+                @Override
+                public Instant nextSwitch(Instant t, Instant until) {
+                    return next.apply(t, here.nextSwitch(t, until));
+                }
+            };
+        }
     }
 
     /** Evenly through the day. */

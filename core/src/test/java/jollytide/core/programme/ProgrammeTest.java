@@ -327,6 +327,60 @@ class ProgrammeTest {
         assertThat(p.at("doser", today("12:30:00"), held).winner().strength()).isEqualTo(Strength.HOLD);
     }
 
+    /** Neither a cut-out nor a hand moves what does not obey; without mains it rests. */
+    @Test
+    void whatDoesNotObeyStaysAsItIs() {
+        Limit high = new Limit(Quantity.PH, true, 8.5, 0.05, Duration.ZERO, Duration.ZERO, Duration.ofMinutes(20));
+        Programme p = with(new CutOut("doser", high, LaneState.OFF));
+        Known stuck = new Known(
+                ph(8.6).readings(),
+                List.of(new Known.Hold("doser", LaneState.OFF, today("11:00:00"), today("13:00:00"))),
+                List.of(new Known.Cut(today("12:30:00"), today("12:40:00"), null)),
+                List.of(new Known.Stuck("doser", LaneState.ON, today("12:00:00"))));
+        assertThat(p.at("doser", today("11:59:59"), stuck).runs()).isFalse();
+        Verdict runs = p.at("doser", today("12:01:00"), stuck);
+        assertThat(runs.runs()).isTrue();
+        assertThat(runs.winner().strength()).isEqualTo(Strength.STUCK);
+        assertThat(runs.losers()).extracting(Verdict.Claim::strength).startsWith(Strength.CUT_OUT, Strength.HOLD);
+        assertThat(p.at("doser", today("12:35:00"), stuck).runs()).isFalse();
+        assertThat(p.at("doser", today("12:41:00"), stuck).runs()).isTrue();
+    }
+
+    /** A day is cut where readings turn a gate: between two cuts nothing changes. */
+    @Test
+    void aDayIsCutWhereReadingsTurnAGate() {
+        Lane path = new Lane("path", LaneKind.AIR_PATH, "air", LaneState.FRESH, LaneState.FRESH);
+        Gate gate = new Gate("path", null, LOW, LaneState.media(), LaneState.ledBack(0.1));
+        Programme p = new Programme(PARIS, LAMPS, List.of(path), List.of(), List.of(gate));
+        Known known = ph(8.22, 8.19, 8.22, 8.30, 8.30, 8.30, 8.30, 8.30, 8.30, 8.19);
+        DayCourse day = DayCourse.of(p, LocalDate.ofInstant(today("12:00:00"), PARIS), known);
+        List<DayCourse.Piece> pieces = day.lanes().get(0).pieces();
+        assertThat(pieces)
+                .extracting(DayCourse.Piece::from)
+                .containsExactly(
+                        day.day().from(),
+                        today("12:00:00"),
+                        today("12:05:00"),
+                        today("12:35:00"),
+                        today("12:45:00"),
+                        today("13:05:00"));
+        assertThat(pieces)
+                .extracting(piece -> piece.verdict().state().does())
+                .containsExactly(
+                        LaneState.Does.LED_BACK,
+                        LaneState.Does.FRESH,
+                        LaneState.Does.MEDIA,
+                        LaneState.Does.FRESH,
+                        LaneState.Does.MEDIA,
+                        LaneState.Does.LED_BACK);
+        for (DayCourse.Piece piece : pieces) {
+            for (Instant t = piece.from(); t.isBefore(piece.until()); t = t.plusSeconds(60)) {
+                assertThat(p.at("path", t, known).state())
+                        .isEqualTo(piece.verdict().state());
+            }
+        }
+    }
+
     private static Known cut(String until, @Nullable String released) {
         return new Known(
                 Map.of(),

@@ -14,6 +14,8 @@ import jollytide.core.description.RoomDay;
 import jollytide.core.description.TankParameters;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.Solution.Solute;
+import jollytide.core.dosing.AlkalinitySource;
+import jollytide.core.dosing.DoseHours;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Stone;
@@ -89,7 +91,7 @@ class TimetableTest {
     }
 
     private static Timetable laid(Programme p, MediaUse media) {
-        return new Timetable(p, MIDNIGHT, WEEK, Known.NOTHING, 0, media);
+        return new Timetable(p, MIDNIGHT, WEEK, Known.NOTHING, new Timetable.Gear(0, media, lane -> 0));
     }
 
     private static List<TwinState> run(Measure measure) {
@@ -192,7 +194,7 @@ class TimetableTest {
                 java.util.Map.of(),
                 List.of(),
                 List.of(new Known.Cut(MIDNIGHT.plus(Duration.ofHours(1)), MIDNIGHT.plus(Duration.ofHours(5)), null)));
-        Timetable table = new Timetable(programme(), MIDNIGHT, WEEK, cut, 0, null);
+        Timetable table = new Timetable(programme(), MIDNIGHT, WEEK, cut, new Timetable.Gear(0, null, lane -> 0));
         double lowest = DAYS.run(TODAY, MeasureSet.of(table), Duration.ofHours(6)).stream()
                 .mapToDouble(TwinState::oxygenMgPerL)
                 .min()
@@ -202,6 +204,45 @@ class TimetableTest {
                 .min()
                 .orElseThrow();
         assertThat(lowest).isLessThan(usual - 0.1);
+    }
+
+    /** In a cut nothing is dosed, and after it nothing before somebody has looked. */
+    @Test
+    void aCutKeepsDosesBack() {
+        Lane soda = new Lane(
+                "soda", LaneKind.DOSER, "soda", LaneState.ON, LaneState.OFF, new Lane.Doses(Solute.SODA_ASH, null));
+        Lane lime = new Lane(
+                "lime", LaneKind.DOSER, "lime", LaneState.ON, LaneState.OFF, new Lane.Doses(Solute.LIMEWATER, null));
+        Programme p = new Programme(ZONE, LAMPS, List.of(soda, lime), List.of(), List.of());
+        Known known = new Known(
+                java.util.Map.of(),
+                List.of(),
+                List.of(new Known.Cut(hours(1), hours(5), hours(9))),
+                List.of(new Known.Stuck("soda", LaneState.OFF, hours(20))));
+        Timetable.Gear gear = new Timetable.Gear(0, null, lane -> lane.id().equals("soda") ? 30 : 10);
+        Timetable table = new Timetable(p, MIDNIGHT, WEEK, known, gear);
+        assertThat(List.of(0.5, 1.0, 6.0, 8.9, 9.0, 20.5))
+                .extracting(h -> table.doses(hours(h)))
+                .containsExactly(1.0, 0.0, 0.0, 0.0, 1.0, 0.25);
+        double meqPerLPerDay = 0.5;
+        Setup dosed = TANK.dosed(meqPerLPerDay, AlkalinitySource.SODA_ASH, DoseHours.EVENLY);
+        OrdinaryDays days = new OrdinaryDays(dosed, TankParameters.ORDINARY);
+        Duration morning = Duration.ofHours(9);
+        double usual = alkalinity(days.run(TODAY, MeasureSet.NONE, morning));
+        double cut = alkalinity(days.run(TODAY, MeasureSet.of(table), morning));
+        assertThat(usual - cut)
+                .as("of eight hours")
+                .isCloseTo(meqPerLPerDay * 8 / 24, within(0.1 * meqPerLPerDay * 8 / 24));
+    }
+
+    private static Instant hours(double h) {
+        return MIDNIGHT.plusSeconds(Math.round(3600 * h));
+    }
+
+    private static double alkalinity(List<TwinState> run) {
+        return 1000
+                * run.get(run.size() - 1).alkalinityMolPerKg()
+                * TANK.water().densityKgPerL();
     }
 
     /** Twenty-four doses over the day, of which thirteen hours may dose; and one that drips there all the while. */

@@ -12,6 +12,7 @@ import jollytide.core.doses.Creep;
 import jollytide.core.doses.Cylinder;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.DosedLine;
+import jollytide.core.doses.Hold;
 import jollytide.core.doses.LineHistory.State;
 import jollytide.core.doses.LineHistory.What;
 import jollytide.core.doses.LineRules;
@@ -278,6 +279,11 @@ public class DoseService {
                 .map(line -> new LineOfTank(
                         line.id, line.name, line.solute, ClockedDoses.of(line.times()), line.meqPerDay(now)))
                 .toList();
+    }
+
+    /** When the mains were away, and until when doses waited after that. */
+    public List<Hold> held(Tank tank) {
+        return holds.of(tank);
     }
 
     /** Whether doses of a tank wait for somebody to look. */

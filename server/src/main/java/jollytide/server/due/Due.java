@@ -33,6 +33,8 @@ public record Due(
         KIT,
         MEDIA,
         DOSES,
+        /** A lane that was held by hand. */
+        PROGRAMME,
         PROBE,
         EXPERIMENT,
         UPKEEP,

@@ -23,6 +23,7 @@ import jollytide.server.outage.KitDescription;
 import jollytide.server.outage.KitService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.probe.ProbeBook;
+import jollytide.server.programme.HoldService;
 import jollytide.server.stock.StockService;
 import jollytide.server.stock.StockViews.SupplyView;
 import jollytide.server.tank.Tank;
@@ -47,6 +48,7 @@ class DueService {
     private final UpkeepService upkeep;
     private final StockService stock;
     private final Aftermaths aftermaths;
+    private final HoldService holds;
     private final Clock clock;
 
     DueService(
@@ -60,6 +62,7 @@ class DueService {
             UpkeepService upkeep,
             StockService stock,
             Aftermaths aftermaths,
+            HoldService holds,
             Clock clock) {
         this.homes = homes;
         this.tanks = tanks;
@@ -71,6 +74,7 @@ class DueService {
         this.upkeep = upkeep;
         this.stock = stock;
         this.aftermaths = aftermaths;
+        this.holds = holds;
         this.clock = clock;
     }
 
@@ -110,6 +114,17 @@ class DueService {
                         Subject.DOSES,
                         tank.id()));
             }
+            holds.over(tank)
+                    .forEach((at, lanes) -> due.add(new Due(
+                            "hold-" + tank.id() + "-" + at.getEpochSecond(),
+                            tank.name() + ": " + String.join(", ", lanes)
+                                    + ", held by hand until "
+                                    + at.atZone(zone).toLocalTime().truncatedTo(ChronoUnit.MINUTES)
+                                    + ". See that what was held runs as it should.",
+                            LocalDate.ofInstant(at, zone),
+                            true,
+                            Subject.PROGRAMME,
+                            tank.id())));
             due.addAll(aftermaths.of(tank));
             for (TaskView task : upkeep.due(tank)) {
                 String which = task.name().isEmpty() ? "" : " (" + task.name() + ")";

@@ -2,10 +2,13 @@ package jollytide.server.programme;
 
 import jakarta.validation.Valid;
 import java.io.IOException;
+import java.util.List;
 import java.util.UUID;
 import jollytide.core.programme.Template;
 import jollytide.server.account.SignedIn;
 import jollytide.server.programme.ProgrammeRuns.RunsOfProgramme;
+import jollytide.server.programme.ProgrammeViews.HeldLane;
+import jollytide.server.programme.ProgrammeViews.HoldAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
@@ -16,14 +19,17 @@ import jollytide.server.programme.ProgrammeViews.TemplateView;
 import jollytide.server.setup.Computes;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A tank's programme. */
@@ -31,9 +37,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/tanks/{tankId}/programme")
 class ProgrammeController {
     private final ProgrammeService programmes;
+    private final HoldService holds;
 
-    ProgrammeController(ProgrammeService programmes) {
+    ProgrammeController(ProgrammeService programmes, HoldService holds) {
         this.programmes = programmes;
+        this.holds = holds;
     }
 
     @GetMapping
@@ -74,6 +82,26 @@ class ProgrammeController {
     RunsOfProgramme run(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody RunAsked body) {
         return programmes.run(who.keeperId(), tankId, body);
+    }
+
+    /** What is held by hand, and what was until lately. */
+    @GetMapping("/holds")
+    List<HeldLane> held(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId) {
+        return holds.open(who.keeperId(), tankId);
+    }
+
+    /** Lanes held from now on, such as pumps off while the fish are fed; nothing switches them but who holds them. */
+    @PostMapping("/holds")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<HeldLane> hold(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody HoldAsked body) {
+        return holds.hold(who.keeperId(), tankId, body);
+    }
+
+    /** Ends a hold, or says of one that is over that its lane does again what it should. */
+    @DeleteMapping("/holds/{id}")
+    List<HeldLane> letGo(@AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @PathVariable UUID id) {
+        return holds.letGo(who.keeperId(), tankId, id);
     }
 
     /** For who switches by hand: what is special in the four weeks ahead, by the programme that is saved. */

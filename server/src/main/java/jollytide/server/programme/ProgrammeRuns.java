@@ -108,7 +108,7 @@ class ProgrammeRuns {
                 run(tank, described, saved, use, length, Known.NOTHING),
                 tank.light().litBetween(described.start(), described.start().plus(length), saved.zone()),
                 Template.brought(asked).stream().map(BroughtChore::of).toList(),
-                assumed(tank, asked, inUse));
+                assumed(tank, asked, inUse, known));
     }
 
     private MediaUse use(Tank tank, MediaService.@Nullable InUse inUse) {
@@ -122,8 +122,10 @@ class ProgrammeRuns {
     private RunOfProgramme run(
             Tank tank, Described described, Programme p, MediaUse use, Duration length, Known known) {
         boolean media = Timetable.usesMedia(p);
-        Timetable table = new Timetable(
-                p, described.start(), length, known, tank.parts().stoneParts().size(), media ? use : null);
+        Map<String, Double> meq = meqPerDay(tank);
+        Timetable.Gear gear = new Timetable.Gear(
+                tank.parts().stoneParts().size(), media ? use : null, lane -> meq.getOrDefault(lane.id(), 0.0));
+        Timetable table = new Timetable(p, described.start(), length, known, gear);
         List<List<TwinState>> runs = book.with(described, dosed(tank, described, p), MeasureSet.of(table), length);
         List<SettledDay> last = runs.stream().map(OrdinaryDays::settled).toList();
         int every = Math.max(1, runs.get(0).size() / DRAWN);
@@ -161,11 +163,15 @@ class ProgrammeRuns {
     /** With its doses in the hours that the programme leaves them. */
     private Setup dosed(Tank tank, Described described, Programme p) {
         Setup setup = described.setup();
-        Map<String, Double> meq = doses.lines(tank).stream()
-                .collect(Collectors.toMap(line -> line.id().toString(), LineOfTank::meqPerDay));
+        Map<String, Double> meq = meqPerDay(tank);
         DoseHours hours = Timetable.doseHours(
                 p, LocalDate.ofInstant(described.start(), p.zone()), lane -> meq.getOrDefault(lane.id(), 0.0));
         return hours == null ? setup : setup.dosed(setup.useMeqPerLPerDay(), setup.source(), hours);
+    }
+
+    private Map<String, Double> meqPerDay(Tank tank) {
+        return doses.lines(tank).stream()
+                .collect(Collectors.toMap(line -> line.id().toString(), LineOfTank::meqPerDay));
     }
 
     private static @Nullable MediaUsed used(
@@ -193,7 +199,7 @@ class ProgrammeRuns {
                 perMonth);
     }
 
-    private static List<String> assumed(Tank tank, Programme p, MediaService.@Nullable InUse inUse) {
+    private static List<String> assumed(Tank tank, Programme p, MediaService.@Nullable InUse inUse, Known known) {
         List<String> all = new ArrayList<>();
         List<Lane> stones = p.lanes().stream()
                 .filter(lane -> lane.kind() == LaneKind.AIR_PUMP)
@@ -207,6 +213,12 @@ class ProgrammeRuns {
         }
         if (p.lanes().stream().anyMatch(lane -> lane.kind() == LaneKind.FLOW_PUMP)) {
             all.add("At full flow the surfaces are as you described them, at rest they are still.");
+        }
+        boolean doses = known.stuck().stream()
+                .anyMatch(stuck -> stuck.state().runs(Duration.ZERO)
+                        && p.lanes().stream().anyMatch(l -> l.kind() == LaneKind.DOSER && l.id().equals(stuck.lane())));
+        if (doses) {
+            all.add("A doser that does not stop gives what is left in its vessel: Doses says what that would do.");
         }
         return all;
     }

@@ -15,6 +15,7 @@ import jollytide.core.programme.Conflict;
 import jollytide.core.programme.Conflicts;
 import jollytide.core.programme.DayCourse;
 import jollytide.core.programme.Known;
+import jollytide.core.programme.Lane;
 import jollytide.core.programme.Programme;
 import jollytide.core.programme.Template;
 import jollytide.core.units.InputException;
@@ -24,7 +25,6 @@ import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.programme.ProgrammeDocument.WindowEntry;
 import jollytide.server.programme.ProgrammeRuns.RunsOfProgramme;
-import jollytide.server.programme.ProgrammeViews.CutAsked;
 import jollytide.server.programme.ProgrammeViews.LaneDay;
 import jollytide.server.programme.ProgrammeViews.LaneTime;
 import jollytide.server.programme.ProgrammeViews.ProgrammeConflict;
@@ -33,10 +33,8 @@ import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeEdit;
 import jollytide.server.programme.ProgrammeViews.ProgrammeView;
 import jollytide.server.programme.ProgrammeViews.RunAsked;
-import jollytide.server.programme.ProgrammeViews.StuckAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateAsked;
 import jollytide.server.programme.ProgrammeViews.TemplateView;
-import jollytide.server.programme.ProgrammeViews.WhatIf;
 import jollytide.server.programme.ProgrammeViews.WindowTimes;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
@@ -63,6 +61,7 @@ public class ProgrammeService {
     private final DoseService doses;
     private final MediaService media;
     private final ProgrammeRuns runs;
+    private final KnownOfDay known;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -72,6 +71,7 @@ public class ProgrammeService {
             DoseService doses,
             MediaService media,
             ProgrammeRuns runs,
+            KnownOfDay known,
             JsonMapper json,
             Clock clock) {
         this.programmes = programmes;
@@ -79,6 +79,7 @@ public class ProgrammeService {
         this.doses = doses;
         this.media = media;
         this.runs = runs;
+        this.known = known;
         this.json = json;
         this.clock = clock;
     }
@@ -131,10 +132,13 @@ public class ProgrammeService {
         if (Math.abs(day.getYear() - 2000) > 100) {
             throw new InputException("day", day.getYear(), "1900 to 2100", "That is too far away.");
         }
-        Known known = known(programme, asked.what());
-        DayCourse course = DayCourse.of(programme, day, known);
+        Known of = known.of(tank, programme, day, asked.what());
+        DayCourse course = DayCourse.of(programme, day, of);
+        // What is planned harms whatever was read on one day.
+        Known thought = KnownOfDay.thought(programme, asked.what());
+        Known planned = new Known(Map.of(), of.holds(), thought.cuts(), thought.stuck());
         // What forbids saving comes first.
-        List<Conflict> found = Conflicts.of(said, day, known).stream()
+        List<Conflict> found = Conflicts.of(said, day, planned).stream()
                 .sorted(Comparator.comparing((Conflict c) -> !c.kind().forbids()))
                 .toList();
         return new ProgrammeDay(
@@ -167,7 +171,7 @@ public class ProgrammeService {
         Tank tank = tanks.tank(keeperId, tankId);
         Programme saved = core(tank, view(tank, stored(tank)).programme());
         Programme programme = core(tank, asked.programme());
-        return runs.of(tank, programme, saved, asked.days(), known(programme, asked.what()));
+        return runs.of(tank, programme, saved, asked.days(), KnownOfDay.thought(programme, asked.what()));
     }
 
     @Transactional(readOnly = true)
@@ -193,41 +197,15 @@ public class ProgrammeService {
         return all;
     }
 
-    private static Known known(Programme p, @Nullable WhatIf what) {
-        if (what == null) {
-            return Known.NOTHING;
-        }
-        StuckAsked stuck = what.stuck();
-        if (stuck == null) {
-            return new Known(Map.of(), List.of(), cuts(what.cut()));
-        }
-        Known.Hold hold = stuck.toCore();
-        boolean there = p.lanes().stream()
-                .anyMatch(l -> l.id().equals(hold.lane()) && hold.state().fits(l.kind()));
-        if (!there) {
-            throw new InputException(
-                    "what.stuck.lane",
-                    0,
-                    "one of the lanes, in what it can do",
-                    "There is no such lane, or it cannot do that.");
-        }
-        return new Known(Map.of(), List.of(hold), cuts(what.cut()));
-    }
-
-    private static List<Known.Cut> cuts(@Nullable CutAsked cut) {
-        if (cut == null) {
-            return List.of();
-        }
-        if (cut.until() != null && !cut.until().isAfter(cut.from())) {
-            throw new InputException(
-                    "what.cut.until", 0, "after its beginning", "The mains come back after they failed.");
-        }
-        return List.of(new Known.Cut(cut.from(), cut.until(), cut.released()));
-    }
-
     private Programme core(Tank tank, ProgrammeDocument document) {
         lines(tank).check(document);
         return document.toCore(tank.home().zone(), tank.light());
+    }
+
+    /** Of the saved programme. */
+    @Transactional(readOnly = true)
+    List<Lane> lanes(Tank tank) {
+        return core(tank, view(tank, stored(tank)).programme()).lanes();
     }
 
     private @Nullable StoredProgramme stored(Tank tank) {

@@ -6,10 +6,10 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import jollytide.core.programme.Conflict;
 import jollytide.core.programme.DayCourse;
 import jollytide.core.programme.Known;
@@ -56,22 +56,35 @@ public final class ProgrammeViews {
      *
      * @param cut a power cut
      * @param stuck a device that does not obey
-     * @param readings what those of all gates say; null as without any
+     * @param readings what those of all gates say, NOT_KNOWN as if there were none; null as the log has them
      */
     public record WhatIf(
             @Valid @Nullable CutAsked cut, @Valid @Nullable StuckAsked stuck, Limit.@Nullable Said readings) {}
 
-    /** @param from on it stays so for two days */
+    /** @param from on it stays so */
     public record StuckAsked(
             @NotNull @Size(max = 40) String lane,
             @Valid @NotNull StateEntry state,
             @NotNull Instant from) {
-        Known.Hold toCore() {
-            return new Known.Hold(lane, state.toCore(), from, from.plus(STUCK_FOR), "does not obey");
+        Known.Stuck toCore() {
+            return new Known.Stuck(lane, state.toCore(), from);
         }
     }
 
-    private static final Duration STUCK_FOR = Duration.ofDays(2);
+    private static final int HALF_A_DAY_MIN = 720;
+
+    /** Lanes that are held by hand from now on. */
+    public record HoldAsked(
+            @NotNull @Size(min = 1, max = 20) List<@NotNull @Size(max = 40) String> lanes,
+            @Valid @NotNull StateEntry state,
+            @NotNull @Min(1) @Max(HALF_A_DAY_MIN) Integer minutes) {}
+
+    /**
+     * A lane that is held, or was until lately and nobody has said that it does again what it should.
+     *
+     * @param name of the lane
+     */
+    public record HeldLane(UUID id, String lane, String name, StateEntry state, Instant from, Instant until) {}
 
     /**
      * @param days 2 for the next night but one, 14 for what has settled

@@ -325,6 +325,79 @@ class ProgrammeApiTest extends ServerTest {
         }
     }
 
+    /** A day that was: the gate goes by what the log has, and the outage that was noted is in it. */
+    @Test
+    void aDayThatWasIsDrawnByWhatWasStored() {
+        JsonNode gated = keeper.post(programme + "/templates/GATE_BELOW_PH", "{\"programme\":" + today() + "}")
+                .body()
+                .path("programme");
+        for (String read : List.of("10:00\",8.30", "10:10\",8.05", "10:20\",8.10")) {
+            String[] timeAndPh = read.split("\",", -1);
+            Answer put = keeper.post(
+                    tank + "/readings",
+                    Samples.reading(
+                            "2026-01-05T" + timeAndPh[0], "PH_NBS", "TANK", "PROBE", Double.parseDouble(timeAndPh[1])));
+            assertThat(put.status()).as(put.text()).isBetween(200, 299);
+        }
+        String home = keeper.get(tank).body().path("homeId").asString();
+        String outages = "/homes/" + home + "/outages";
+        Answer outage = keeper.post(outages, "{\"at\":\"2026-01-05T14:00:00Z\"}");
+        assertThat(outage.status()).as(outage.text()).isBetween(200, 299);
+        Answer ended = keeper.post(
+                outages + "/" + outage.body().path("id").asString() + "/end", "{\"at\":\"2026-01-05T15:00:00Z\"}");
+        assertThat(ended.status()).as(ended.text()).isBetween(200, 299);
+        JsonNode day = day(gated, ",\"day\":\"2026-01-05\"");
+        JsonNode air = of(day.path("lanes"), "id", "air").path("pieces");
+        assertThat(StreamSupport.stream(air.spliterator(), false)
+                        .map(p -> p.path("winner").path("by").asString() + " "
+                                + p.path("winner").path("state").path("does").asString()))
+                .startsWith(
+                        "no reading lately FRESH", "at rest FRESH", "pH below 8.2 MEDIA", "no reading lately FRESH");
+        assertThat(air.path(2).path("from").asString()).endsWith(":10:00Z");
+        JsonNode pumps = of(day.path("lanes"), "id", "return").path("pieces");
+        assertThat(StreamSupport.stream(pumps.spliterator(), false)
+                        .map(p -> p.path("winner").path("by").asString()))
+                .contains("the mains are away");
+        JsonNode missing = day(gated, ",\"day\":\"2026-01-05\",\"what\":{\"readings\":\"NOT_KNOWN\"}");
+        assertThat(each(of(missing.path("lanes"), "id", "air").path("pieces"), "from"))
+                .doesNotContain(air.path(2).path("from").asString());
+    }
+
+    /** Ten minutes without flow while the fish are fed: in the day, and due once they are over. */
+    @Test
+    void aLaneIsHeldByHand() {
+        String hold = "{\"lanes\":[\"flow-left\",\"flow-right\"],\"state\":{\"does\":\"OFF\"},\"minutes\":%s}";
+        Answer held = keeper.post(programme + "/holds", hold.formatted("10"));
+        assertThat(held.status()).as(held.text()).isEqualTo(201);
+        assertThat(each(held.body(), "lane")).containsExactlyInAnyOrder("flow-left", "flow-right");
+        JsonNode left = of(day(today(), "").path("lanes"), "id", "flow-left").path("pieces");
+        assertThat(StreamSupport.stream(left.spliterator(), false)
+                        .map(p -> p.path("winner").path("strength").asString()))
+                .contains("HOLD");
+        // Another in its place; the first is over.
+        JsonNode again = keeper.post(programme + "/holds", hold.formatted("5")).body();
+        assertThat(again).hasSize(2);
+        String one = again.path(0).path("id").asString();
+        assertThat(keeper.delete(programme + "/holds/" + one).body()).hasSize(1);
+        assertThat(keeper.get(programme + "/holds").body()).hasSize(1);
+        for (String wrong : List.of("0", "721", "null", "1e9")) {
+            assertThat(keeper.post(programme + "/holds", hold.formatted(wrong)).status())
+                    .as(wrong)
+                    .isBetween(400, 422);
+        }
+        for (String wrong : List.of("nobody", "air")) {
+            Answer refused =
+                    keeper.post(programme + "/holds", hold.formatted("5").replace("flow-left", wrong));
+            assertThat(refused.status()).as(wrong).isEqualTo(422);
+            assertThat(refused.text()).contains("no such lane in the saved programme");
+        }
+        for (int i = 0; i < 100; i++) {
+            keeper.post(programme + "/holds", hold.formatted("5"));
+        }
+        assertThat(keeper.post(programme + "/holds", hold.formatted("5")).text())
+                .contains("too often for a day");
+    }
+
     /** Twenty-eight evenings, each with its date, two hours before the tank's lamps go off. */
     @Test
     void whoSwitchesByHandHasItInTheCalendar() {

@@ -1,0 +1,140 @@
+package jollytide.server.programme;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import jollytide.core.programme.Lane;
+import jollytide.core.programme.LaneState;
+import jollytide.core.units.InputException;
+import jollytide.server.problem.Problem;
+import jollytide.server.programme.ProgrammeViews.HeldLane;
+import jollytide.server.programme.ProgrammeViews.HoldAsked;
+import jollytide.server.tank.Tank;
+import jollytide.server.tank.TankService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Lanes held by hand. Nothing switches a device by it yet: who holds one switches it, and is asked at the end whether it
+ * runs again.
+ */
+@Service
+@Transactional
+public class HoldService {
+    /** What ended longer ago was seen by somebody, noted or not. */
+    private static final Duration ASKED_FOR = Duration.ofDays(2);
+
+    private static final int MOST_A_DAY = 200;
+
+    private final LaneHolds holds;
+    private final TankService tanks;
+    private final ProgrammeService programmes;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    HoldService(LaneHolds holds, TankService tanks, ProgrammeService programmes, JsonMapper json, Clock clock) {
+        this.holds = holds;
+        this.tanks = tanks;
+        this.programmes = programmes;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** From now on. What held one of these lanes ends. */
+    List<HeldLane> hold(UUID keeperId, UUID tankId, HoldAsked asked) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        Instant now = clock.instant();
+        List<Lane> lanes = programmes.lanes(tank);
+        LaneState state = asked.state().toCore();
+        Set<String> wanted = new HashSet<>(asked.lanes());
+        for (String id : wanted) {
+            if (lanes.stream().noneMatch(lane -> lane.id().equals(id) && state.fits(lane.kind()))) {
+                throw new InputException(
+                        "lanes",
+                        0,
+                        "lanes of the saved programme, in what they can do",
+                        "There is no such lane in the saved programme, or it cannot do that.");
+            }
+        }
+        List<LaneHold> lately = since(tank, now.minus(Duration.ofDays(1)));
+        if (lately.size() + wanted.size() > MOST_A_DAY) {
+            throw new InputException(
+                    "lanes", wanted.size(), "at most " + MOST_A_DAY + " a day", "That is held too often for a day.");
+        }
+        lately.stream().filter(hold -> wanted.contains(hold.lane)).forEach(hold -> end(hold, now));
+        for (String id : wanted) {
+            LaneHold hold = new LaneHold();
+            hold.id = UUID.randomUUID();
+            hold.tankId = tank.id();
+            hold.lane = id;
+            hold.state = json.convertValue(asked.state(), new TypeReference<>() {});
+            hold.begunAt = now;
+            hold.endsAt = now.plus(Duration.ofMinutes(asked.minutes()));
+            holds.save(hold);
+        }
+        return open(tank);
+    }
+
+    /** Ends it, or says of one that is over that its lane does again what it should. */
+    List<HeldLane> letGo(UUID keeperId, UUID tankId, UUID id) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        LaneHold hold =
+                holds.findById(id).filter(h -> h.tankId.equals(tank.id())).orElseThrow(() -> Problem.notFound("hold"));
+        end(hold, clock.instant());
+        return open(tank);
+    }
+
+    private static void end(LaneHold hold, Instant now) {
+        hold.seen = true;
+        if (hold.endsAt.isAfter(now)) {
+            hold.endsAt = now;
+        }
+    }
+
+    /** Those that last, and those of which nobody has said yet that they are over. */
+    @Transactional(readOnly = true)
+    List<HeldLane> open(UUID keeperId, UUID tankId) {
+        return open(tanks.tank(keeperId, tankId));
+    }
+
+    private List<HeldLane> open(Tank tank) {
+        Map<String, String> names =
+                programmes.lanes(tank).stream().collect(Collectors.toMap(Lane::id, Lane::name, (a, b) -> a));
+        return since(tank, clock.instant().minus(ASKED_FOR)).stream()
+                .filter(hold -> !hold.seen)
+                .map(hold -> new HeldLane(
+                        hold.id,
+                        hold.lane,
+                        names.getOrDefault(hold.lane, hold.lane),
+                        hold.state(json),
+                        hold.begunAt,
+                        hold.endsAt))
+                .toList();
+    }
+
+    /** Those that somebody should look after, by the time at which they were over. */
+    @Transactional(readOnly = true)
+    public Map<Instant, List<String>> over(Tank tank) {
+        Instant now = clock.instant();
+        Map<Instant, List<String>> over = new TreeMap<>();
+        open(tank).stream()
+                .filter(held -> !held.until().isAfter(now))
+                .forEach(held -> over.computeIfAbsent(held.until(), at -> new ArrayList<>())
+                        .add(held.name()));
+        return over;
+    }
+
+    private List<LaneHold> since(Tank tank, Instant since) {
+        return holds.findByTankIdAndEndsAtAfterOrderByBegunAt(tank.id(), since);
+    }
+}

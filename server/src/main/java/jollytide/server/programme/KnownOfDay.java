@@ -1,0 +1,149 @@
+package jollytide.server.programme;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
+import jollytide.core.programme.Known;
+import jollytide.core.programme.Lane;
+import jollytide.core.programme.LaneKind;
+import jollytide.core.programme.Limit;
+import jollytide.core.programme.Programme;
+import jollytide.core.seawater.Seawater;
+import jollytide.core.units.InputException;
+import jollytide.server.dose.DoseService;
+import jollytide.server.programme.ProgrammeViews.CutAsked;
+import jollytide.server.programme.ProgrammeViews.StuckAsked;
+import jollytide.server.programme.ProgrammeViews.WhatIf;
+import jollytide.server.reading.ReadingRow;
+import jollytide.server.reading.ReadingService;
+import jollytide.server.tank.Tank;
+import jollytide.server.twin.TwinBook;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What was stored of a day: readings that gates ask, holds by hand, outages; and what is only thought of. */
+@Component
+class KnownOfDay {
+    /** A gate remembers what it said: from so long before the day on. */
+    private static final Duration BEFORE = Duration.ofDays(1);
+
+    /** Two days of one a minute, and as many again. */
+    private static final org.springframework.data.domain.Limit MOST_READINGS =
+            org.springframework.data.domain.Limit.of(6000);
+
+    private final ReadingService readings;
+    private final LaneHolds holds;
+    private final DoseService doses;
+    private final JsonMapper json;
+
+    KnownOfDay(ReadingService readings, LaneHolds holds, DoseService doses, JsonMapper json) {
+        this.readings = readings;
+        this.holds = holds;
+        this.doses = doses;
+        this.json = json;
+    }
+
+    Known of(Tank tank, Programme p, LocalDate day, @Nullable WhatIf what) {
+        Known thought = thought(p, what);
+        Instant begins = day.atStartOfDay(p.zone()).toInstant();
+        Instant ends = day.plusDays(1).atStartOfDay(p.zone()).toInstant();
+        Set<String> lanes = p.lanes().stream().map(Lane::id).collect(Collectors.toSet());
+        List<Known.Hold> held = holds.findByTankIdAndEndsAtAfterOrderByBegunAt(tank.id(), begins).stream()
+                .filter(hold -> hold.begunAt.isBefore(ends) && lanes.contains(hold.lane))
+                .map(hold -> hold.toCore(json))
+                .filter(hold -> hold.state().fits(kind(p, hold.lane())))
+                .toList();
+        Stream<Known.Cut> outages = doses.held(tank).stream()
+                .filter(hold -> hold.from().isBefore(ends))
+                .map(hold -> new Known.Cut(hold.from(), hold.mainsBack(), hold.released()));
+        return new Known(
+                what == null || what.readings() == null ? read(tank, p, begins, ends) : Map.of(),
+                held,
+                Stream.concat(thought.cuts().stream(), outages).toList(),
+                thought.stuck());
+    }
+
+    private static LaneKind kind(Programme p, String lane) {
+        return p.lanes().stream()
+                .filter(l -> l.id().equals(lane))
+                .findFirst()
+                .orElseThrow()
+                .kind();
+    }
+
+    private Map<Quantity, List<Reading>> read(Tank tank, Programme p, Instant begins, Instant ends) {
+        Map<Quantity, List<Reading>> all = new HashMap<>();
+        Seawater water = new Seawater(
+                tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
+        for (Limit limit : p.limits().toList()) {
+            all.computeIfAbsent(
+                    limit.quantity(),
+                    quantity ->
+                            readings
+                                    .between(tank, quantity, place(quantity), begins.minus(BEFORE), ends, MOST_READINGS)
+                                    .stream()
+                                    .filter(KnownOfDay::measuredAllTheTime)
+                                    .map(row -> row.standard(water, tank.home().pressureHpa()))
+                                    .map(o -> new Reading(o.at(), o.value()))
+                                    .sorted(Comparator.comparing(Reading::at))
+                                    .toList());
+        }
+        return all;
+    }
+
+    /** CO2 is asked of the room, everything else of the water. */
+    private static Place place(Quantity quantity) {
+        return quantity == Quantity.CO2 ? Place.ROOM : Place.TANK;
+    }
+
+    /** A test by hand steers nothing. */
+    private static boolean measuredAllTheTime(ReadingRow row) {
+        return row.quantity() != Quantity.PH || TwinBook.PROBES.contains(row.method());
+    }
+
+    /** What is thought of, whatever was stored. */
+    static Known thought(Programme p, @Nullable WhatIf what) {
+        if (what == null) {
+            return Known.NOTHING;
+        }
+        StuckAsked stuck = what.stuck();
+        return new Known(
+                Map.of(),
+                List.of(),
+                what.cut() == null ? List.of() : List.of(cut(what.cut())),
+                stuck == null ? List.of() : List.of(stuck(p, stuck)));
+    }
+
+    private static Known.Stuck stuck(Programme p, StuckAsked asked) {
+        Known.Stuck stuck = asked.toCore();
+        boolean there = p.lanes().stream()
+                .anyMatch(l -> l.id().equals(stuck.lane()) && stuck.state().fits(l.kind()));
+        if (!there) {
+            throw new InputException(
+                    "what.stuck.lane",
+                    0,
+                    "one of the lanes, in what it can do",
+                    "There is no such lane, or it cannot do that.");
+        }
+        return stuck;
+    }
+
+    private static Known.Cut cut(CutAsked cut) {
+        if (cut.until() != null && !cut.until().isAfter(cut.from())) {
+            throw new InputException(
+                    "what.cut.until", 0, "after its beginning", "The mains come back after they failed.");
+        }
+        return new Known.Cut(cut.from(), cut.until(), cut.released());
+    }
+}
