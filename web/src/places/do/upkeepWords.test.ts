@@ -10,6 +10,7 @@ const task = (over: Partial<Task> = {}): Task => ({
     chore: 'VENTURI',
     what: 'rinse the skimmer’s venturi',
     days: 28,
+    wear: 'SKIMMING',
     steps: ['One.', 'Two.'],
   },
   name: '',
@@ -39,6 +40,14 @@ describe('why it is due', () => {
     expect(reason(task({ findings: 0, days: 28 }), NOW)).toBe(
       'Done 13 days ago; every 28 days is assumed.',
     );
+  });
+  it('says for which use', () => {
+    expect(reason(task({ usedPerDay: 12, findings: 0, days: 56 }), NOW)).toBe(
+      'Done 13 days ago; every 56 days is assumed where it runs 12 h a day.',
+    );
+    const tube = task({ usedPerDay: 0.8 });
+    tube.kind.wear = 'PUMPED';
+    expect(reason(tube, NOW)).toContain('28 days assumed where 0.8 L a day go through it, moved');
   });
   it('says that its keeper wants it so', () => {
     expect(reason(task({ ownDays: 7, days: 7, findings: 0 }), NOW)).toBe(

@@ -1,4 +1,4 @@
-import type { Found, Task, Upkeep } from '../../api/types';
+import type { ChoreKind, Found, Task, Upkeep } from '../../api/types';
 import { plain } from '../../lib/number';
 import { plainDay } from '../../lib/time';
 
@@ -26,15 +26,27 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 export const taskTitle = ({ kind, name }: Pick<Task, 'kind' | 'name'>) =>
   capital(kind.what) + (name === '' ? '' : ` · ${name}`);
 
+const hours = (h: number) => ` where it runs ${plain(h, h < 10 ? 1 : 0)} h a day`;
+
+/** How it is used, after what is assumed for it. */
+const USE: Record<ChoreKind['wear'], (perDay: number) => string> = {
+  TIME: () => '',
+  SKIMMING: hours,
+  RETURNING: hours,
+  BUBBLING: hours,
+  PUMPED: (litres) => ` where ${plain(litres, 2)} L a day go through it`,
+};
+
 /** Why it is due then. */
 export function reason(task: Task, now: number): string {
   const last = task.done[0];
+  const use = task.usedPerDay === undefined ? '' : USE[task.kind.wear](task.usedPerDay);
   const every =
     task.ownDays !== undefined
       ? `every ${span(task.days)}, as you want it`
       : task.findings === 0
-        ? `every ${span(task.days)} is assumed`
-        : `every ${span(task.days)}: ${span(task.kind.days)} assumed, moved by what ${task.findings === 1 ? 'one look' : `${String(task.findings)} looks`} found`;
+        ? `every ${span(task.days)} is assumed${use}`
+        : `every ${span(task.days)}: ${span(task.kind.days)} assumed${use}, moved by what ${task.findings === 1 ? 'one look' : `${String(task.findings)} looks`} found`;
   if (!last) return `Nobody knows when it was done last; ${every}.`;
   const ago = Math.floor((now - Date.parse(last.at)) / DAY_MS);
   const done = ago <= 0 ? 'Done today' : ago === 1 ? 'Done yesterday' : `Done ${span(ago)} ago`;

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
+import jollytide.core.upkeep.Chore;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -125,16 +126,29 @@ public record LineHistory(List<Seen> seen) {
         return last.fallsShort() ? State.SHORT : last.tooMuch() ? State.TOO_MUCH : State.AS_PLANNED;
     }
 
-    /** Where to look when it falls short, what was noted of late first. */
-    public List<String> lookFor(Instant now) {
+    /** Where to look when it falls short, what was noted of late first, then a tube that is worn. */
+    public List<String> lookFor(Instant now, Schedule schedule) {
         Instant lately = now.minus(LATELY);
         return Stream.of(
                         noted(What.BUBBLES, lately) ? Stream.of(AIR) : Stream.<String>of(),
                         noted(What.CHANGED, lately) ? Stream.of(FITTING) : Stream.<String>of(),
+                        pumpedSinceChange(now, schedule) > Chore.DOSING_TUBE.worn()
+                                ? Stream.of(TUBE)
+                                : Stream.<String>of(),
                         Stream.of(AIR, TUBE, CLOGGED))
                 .flatMap(causes -> causes)
                 .distinct()
                 .toList();
+    }
+
+    /** Litres that were to go through its tube since something of the line was changed, or since it began. */
+    double pumpedSinceChange(Instant now, Schedule schedule) {
+        Instant since = seen.stream()
+                .filter(s -> s.what == What.CHANGED)
+                .map(Seen::at)
+                .reduce((earlier, later) -> later)
+                .orElse(Instant.EPOCH);
+        return schedule.planned(since, now) / 1000;
     }
 
     private boolean noted(What what, Instant after) {

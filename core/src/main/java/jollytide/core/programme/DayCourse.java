@@ -1,10 +1,15 @@
 package jollytide.core.programme;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import jollytide.core.programme.Window.Span;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What every lane does over a day, from one change to the next.
@@ -12,6 +17,8 @@ import jollytide.core.programme.Window.Span;
  * @param windows in the order of the programme's, each with its times on this day
  */
 public record DayCourse(Span day, List<LaneCourse> lanes, List<List<Span>> windows) {
+    private static final int WEEK = 7;
+
     /** A time in which neither what a lane does nor why changes. */
     public record Piece(Instant from, Instant until, Verdict verdict) {}
 
@@ -36,6 +43,30 @@ public record DayCourse(Span day, List<LaneCourse> lanes, List<List<Span>> windo
                                         && s.until().isAfter(whole.from()))
                                 .toList())
                         .toList());
+    }
+
+    /** Hours in which the busiest lane of a kind runs on an ordinary week's days, a day; null without such a lane. */
+    public static @Nullable Double hoursADay(Programme p, LocalDate from, LaneKind kind) {
+        List<LaneCourse> days = from.datesUntil(from.plusDays(WEEK))
+                .flatMap(date -> of(p, date, Known.NOTHING).lanes().stream())
+                .filter(course -> course.lane().kind() == kind)
+                .toList();
+        Map<String, Double> byLane = days.stream()
+                .collect(Collectors.groupingBy(
+                        course -> course.lane().id(), Collectors.summingDouble(DayCourse::hours)));
+        return byLane.values().stream()
+                .max(Comparator.naturalOrder())
+                .map(h -> h / WEEK)
+                .orElse(null);
+    }
+
+    /** At a share of full power as much less. */
+    private static double hours(LaneCourse course) {
+        return course.pieces().stream()
+                .mapToDouble(piece -> Timetable.share(piece.verdict().state())
+                        * Duration.between(piece.from(), piece.until()).toSeconds()
+                        / 3600.0)
+                .sum();
     }
 
     private static List<Piece> together(Lane lane, CutDay day) {

@@ -13,6 +13,7 @@ public enum Chore {
             "change the filter sock",
             4,
             Needs.NOTHING,
+            Wear.TIME,
             null,
             "Lift it out slowly, so that what it holds stays in it.",
             "Put a clean one in at once: what comes down meanwhile goes to the pump.",
@@ -22,6 +23,7 @@ public enum Chore {
             "empty and wipe the skimmer’s cup",
             7,
             Needs.SKIMMER,
+            Wear.TIME,
             null,
             "Let the skimmer run; lift the cup off level.",
             "Pour it away; note its colour if a trial goes on.",
@@ -31,6 +33,7 @@ public enum Chore {
             "rinse the skimmer’s venturi and its air line",
             28,
             Needs.SKIMMER,
+            Wear.SKIMMING,
             "Unplug the skimmer’s pump before its inlet is opened, and watch the cup for an hour afterwards.",
             "Read the air draw, if there is a meter, before and after.",
             "Take the air tube off; draw warm fresh water through the venturi with the pump running for a minute.",
@@ -41,6 +44,7 @@ public enum Chore {
             "take the skimmer’s pump apart and free it of lime",
             180,
             Needs.SKIMMER,
+            Wear.SKIMMING,
             "Unplug it. Acid: goggles and gloves, acid into water, never near bleach; rinse well before it goes back.",
             "Take volute and impeller out.",
             "Lay them into one part of household vinegar to one of water for an hour, or into citric acid.",
@@ -50,6 +54,7 @@ public enum Chore {
             "renew the air stone",
             60,
             Needs.STONE,
+            Wear.BUBBLING,
             null,
             "Compare the bubbles with those of its first day: coarser ones exchange less.",
             "Put a new one on; soak it first if it is of wood.",
@@ -59,6 +64,7 @@ public enum Chore {
             "look at the outdoor line: filter, screen, low loops",
             90,
             Needs.HOSE,
+            Wear.TIME,
             "Nobody leans out of a window alone; a ladder stands on firm ground.",
             "Read the air draw with the line on and off.",
             "Rinse or change the filter at its mouth; clear the screen of insects.",
@@ -68,6 +74,7 @@ public enum Chore {
             "run the dosing pump into a cylinder",
             90,
             Needs.LINE,
+            Wear.PUMPED,
             "Limewater and hydroxide burn: goggles, gloves, the tube’s end into the cylinder and not past it.",
             "Fill the line; hold its end into a measuring cylinder.",
             "Let it give a tenth of a day’s dose, at least 20 mL.",
@@ -77,6 +84,7 @@ public enum Chore {
             "change the dosing pump’s tube",
             365,
             Needs.LINE,
+            Wear.PUMPED,
             "Empty the tube into a vessel first; goggles and gloves where the solution burns.",
             "Take the head off; look at the tube: flat, milky or cracked ones give less.",
             "Put a new one in; fill the line.",
@@ -86,6 +94,7 @@ public enum Chore {
             "clean the return pump and its intake",
             180,
             Needs.NOTHING,
+            Wear.RETURNING,
             "Unplug it; while it stands doses wait, and oxygen falls: an air stone runs meanwhile.",
             "Look that the sump holds what flows back.",
             "Clear the intake; take the impeller out, free it of lime.",
@@ -95,6 +104,7 @@ public enum Chore {
             "hold the room’s CO2 meter out of the window",
             180,
             Needs.ROOM_METER,
+            Wear.TIME,
             null,
             "Lay it outdoors for 20 minutes, in the shade, away from people and flues.",
             "It should read 400 to 460 ppm.",
@@ -103,6 +113,7 @@ public enum Chore {
             "hold the alkalinity kit against a known solution",
             180,
             Needs.NOTHING,
+            Wear.TIME,
             null,
             "Look at the date on the bottle: past it, buy another.",
             "Dissolve 84.0 mg of dry baking soda in a litre of distilled water: 1.00 meq/L, 2.8 dKH.",
@@ -112,6 +123,7 @@ public enum Chore {
             "practise a power cut, each person of the house",
             180,
             Needs.NOTHING,
+            Wear.TIME,
             "By daylight, with the animals watched; end it when they gasp.",
             "Whoever is at home finds the card and the kit without help.",
             "Pull the plug of pumps and lamps; start the battery pump by its card.",
@@ -122,6 +134,7 @@ public enum Chore {
             "wash and dry the quarantine gear",
             90,
             Needs.NOTHING,
+            Wear.TIME,
             "Bleach never meets acid or vinegar: the gas is poisonous. Goggles, gloves, open air.",
             "Nets, buckets and hoses that were in a sick tank stay with it.",
             "Soak in one part of household bleach to nine of water for a quarter of an hour.",
@@ -138,16 +151,40 @@ public enum Chore {
         ROOM_METER
     }
 
+    /** What wears it, and how much of that a day brings where its days are common. */
+    public enum Wear {
+        TIME(1),
+        /** Hours in which the skimmer runs; the return, and a stone. */
+        SKIMMING(24),
+        RETURNING(24),
+        BUBBLING(24),
+        /** Litres that went through a doser's tube. From memory. */
+        PUMPED(0.25);
+
+        private final double usualPerDay;
+
+        Wear(double usualPerDay) {
+            this.usualPerDay = usualPerDay;
+        }
+    }
+
+    /** Gear that hardly runs ages, too: so many times its usual days at most. Assumed. */
+    private static final double STANDING_STILL = 3;
+    /** No use is so hard that it is due more often than so many times. Assumed. */
+    private static final double HARDEST = 6;
+
     private final String what;
     private final int days;
     private final Needs needs;
+    private final Wear wear;
     private final @Nullable String caution;
     private final String steps;
 
-    Chore(String what, int days, Needs needs, @Nullable String caution, String... steps) {
+    Chore(String what, int days, Needs needs, Wear wear, @Nullable String caution, String... steps) {
         this.what = what;
         this.days = days;
         this.needs = needs;
+        this.wear = wear;
         this.caution = caution;
         this.steps = String.join("\n", steps);
     }
@@ -156,9 +193,28 @@ public enum Chore {
         return what;
     }
 
-    /** Between two times, assumed. */
+    /** Between two times in common use, assumed. */
     public int days() {
         return days;
+    }
+
+    public Wear wear() {
+        return wear;
+    }
+
+    /**
+     * Between two times, assumed.
+     *
+     * @param perDay of what wears it, in hours or litres
+     */
+    public double days(double perDay) {
+        double times = perDay <= 0 ? STANDING_STILL : wear.usualPerDay / perDay;
+        return days * Math.min(STANDING_STILL, Math.max(1 / HARDEST, times));
+    }
+
+    /** After how much of what wears it, in hours or litres. */
+    public double worn() {
+        return days * wear.usualPerDay;
     }
 
     public boolean fits(Set<Needs> has) {

@@ -66,6 +66,23 @@ class DosedLineTest {
         assertThat(nothing.arrivedMl(day(0), day(10)).value()).isZero();
     }
 
+    /** A tube through which more went than such a one bears comes before what always may be; a change begins anew. */
+    @Test
+    void aWornTubeIsLookedAtFirst() {
+        Schedule litre = new Schedule(List.of(new Schedule.DailyDose(FILLED, 1000)));
+        LineHistory unchanged = new LineHistory(List.of());
+        assertThat(unchanged.pumpedSinceChange(day(50), litre)).isCloseTo(50, within(1e-9));
+        assertThat(unchanged.lookFor(day(90), litre).get(0)).startsWith("Air in the line");
+        assertThat(unchanged.lookFor(day(92), litre).get(0)).startsWith("The pump's tube");
+        LineHistory changed = new LineHistory(List.of(new LineHistory.Seen(day(60), LineHistory.What.CHANGED, null)));
+        assertThat(changed.lookFor(day(92), litre).get(0)).startsWith("Air in the line");
+        assertThat(changed.lookFor(day(152), litre))
+                .hasSize(3)
+                .first()
+                .asString()
+                .startsWith("The pump's tube");
+    }
+
     /** Set to give 20 mL it gave 18: nine tenths arrive from then on, until levels say otherwise. */
     @Test
     void aCylinderTellsWhereNoLevelsDo() {

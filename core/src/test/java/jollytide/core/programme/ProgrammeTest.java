@@ -2,6 +2,7 @@ package jollytide.core.programme;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -379,6 +380,14 @@ class ProgrammeTest {
                         .isEqualTo(piece.verdict().state());
             }
         }
+    }
+
+    @Test
+    void hoursADayAreThoseOfTheBusiestLane() {
+        LocalDate day = LocalDate.ofInstant(today("12:00:00"), PARIS);
+        assertThat(DayCourse.hoursADay(bubbleHour(), day, LaneKind.AIR_PUMP)).isCloseTo(1, within(1e-9));
+        assertThat(DayCourse.hoursADay(bubbleHour(), day, LaneKind.FAN)).isNull();
+        assertThat(DayCourse.hoursADay(bubbleHour(), day, LaneKind.FLOW_PUMP)).isBetween(12.0, 24.0);
     }
 
     private static Known cut(String until, @Nullable String released) {

@@ -12,6 +12,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import jollytide.core.units.InputException;
 import jollytide.core.upkeep.Interval.Done;
 import jollytide.core.upkeep.Interval.Found;
@@ -110,6 +111,25 @@ class IntervalTest {
         if (all.contains("vinegar") || all.contains("acid") || all.contains("bleach") || all.contains("impeller")) {
             assertThat(chore.caution()).isNotNull();
         }
+    }
+
+    /** A stone that bubbles an hour a day lasts longer, but not for ever; one litre a day wears a tube fourfold. */
+    @Test
+    void gearIsDueByHowItIsUsed() {
+        assertThat(Chore.AIR_STONE.days(24)).isEqualTo(Chore.AIR_STONE.days());
+        assertThat(Chore.AIR_STONE.days(12)).isEqualTo(2 * Chore.AIR_STONE.days());
+        assertThat(Chore.AIR_STONE.days(1)).isEqualTo(3 * Chore.AIR_STONE.days());
+        assertThat(Chore.AIR_STONE.days(0)).isEqualTo(3 * Chore.AIR_STONE.days());
+        assertThat(Chore.AIR_STONE.worn()).isEqualTo(60 * 24);
+        assertThat(Chore.DOSING_TUBE.days(1)).isEqualTo(Chore.DOSING_TUBE.days() / 4.0);
+        assertThat(Chore.DOSING_TUBE.days(100)).isCloseTo(Chore.DOSING_TUBE.days() / 6.0, within(1e-9));
+        assertThat(Chore.TEST_KIT.wear()).isEqualTo(Chore.Wear.TIME);
+        TankUse use = new TankUse(Map.of(Chore.Wear.BUBBLING, 12.0), Map.of(Chore.SOCK, 1, Chore.AIR_STONE, 150));
+        assertThat(use.days(Chore.AIR_STONE)).as("sooner than what is brought").isEqualTo(120);
+        assertThat(use.days(Chore.SOCK)).isEqualTo(1);
+        assertThat(use.days(Chore.VENTURI)).as("as commonly").isEqualTo(28);
+        assertThat(use.of(Chore.VENTURI)).isNull();
+        assertThat(TankUse.COMMON.days(Chore.AIR_STONE)).isEqualTo(60);
     }
 
     @Test

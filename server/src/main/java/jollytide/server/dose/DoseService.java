@@ -261,14 +261,15 @@ public class DoseService {
 
     /**
      * @param times null for one that drips all day
-     * @param meqPerDay of alkalinity, as planned today
+     * @param meqPerDay of alkalinity, as planned today; {@code mlPerDay} of its solution
      */
     public record LineOfTank(
             UUID id,
             String name,
             Solution.Solute solute,
             @Nullable ClockedDoses times,
-            double meqPerDay) {}
+            double meqPerDay,
+            double mlPerDay) {}
 
     /** The lines of a tank that have not ended. */
     @Transactional(readOnly = true)
@@ -277,7 +278,12 @@ public class DoseService {
         return lines.findAllOf(tank.id()).stream()
                 .filter(line -> line.endedAt == null)
                 .map(line -> new LineOfTank(
-                        line.id, line.name, line.solute, ClockedDoses.of(line.times()), line.meqPerDay(now)))
+                        line.id,
+                        line.name,
+                        line.solute,
+                        ClockedDoses.of(line.times()),
+                        line.meqPerDay(now),
+                        line.schedule().mlPerDay(now)))
                 .toList();
     }
 
@@ -479,7 +485,9 @@ public class DoseService {
                 state,
                 cylinder == null ? null : cylinder.share(),
                 dosed.daysLeft(clock.instant()),
-                state == State.SHORT ? known.history().lookFor(clock.instant()) : List.of(),
+                state == State.SHORT
+                        ? known.history().lookFor(clock.instant(), known.dosed().schedule())
+                        : List.of(),
                 next,
                 line.endedAt);
     }

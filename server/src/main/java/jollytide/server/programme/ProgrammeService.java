@@ -202,6 +202,13 @@ public class ProgrammeService {
         return document.toCore(tank.home().zone(), tank.light());
     }
 
+    /** Null while none was saved. */
+    @Transactional(readOnly = true)
+    public @Nullable Programme saved(Tank tank) {
+        StoredProgramme stored = stored(tank);
+        return stored == null ? null : core(tank, view(tank, stored).programme());
+    }
+
     /** Of the saved programme. */
     @Transactional(readOnly = true)
     List<Lane> lanes(Tank tank) {

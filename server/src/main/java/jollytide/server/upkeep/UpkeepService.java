@@ -23,6 +23,7 @@ import jollytide.core.twin.Channel;
 import jollytide.core.units.InputException;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Interval;
+import jollytide.core.upkeep.TankUse;
 import jollytide.server.dose.DoseService;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.FieldError;
@@ -59,6 +60,7 @@ public class UpkeepService {
     private final TwinBook book;
     private final DoseService doses;
     private final ReadingService readings;
+    private final UsesOfTanks uses;
     private final Clock clock;
 
     UpkeepService(
@@ -68,6 +70,7 @@ public class UpkeepService {
             TwinBook book,
             DoseService doses,
             ReadingService readings,
+            UsesOfTanks uses,
             Clock clock) {
         this.tasks = tasks;
         this.dones = dones;
@@ -75,13 +78,15 @@ public class UpkeepService {
         this.book = book;
         this.doses = doses;
         this.readings = readings;
+        this.uses = uses;
         this.clock = clock;
     }
 
     public UpkeepView list(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
         List<UpkeepTask> all = tasks.findByTankId(tank.id());
-        Map<Boolean, List<TaskView>> byUse = views(tank, all);
+        TankUse use = uses.of(tank);
+        Map<Boolean, List<TaskView>> byUse = views(tank, all, use);
         Set<Chore> kept = all.stream()
                 .filter(t -> t.endedAt == null)
                 .map(t -> t.chore)
@@ -93,17 +98,18 @@ public class UpkeepService {
                 Stream.of(Chore.values())
                         .filter(chore -> chore.fits(has))
                         .sorted(Comparator.comparing(kept::contains))
-                        .map(ChoreKind::of)
+                        .map(chore -> ChoreKind.of(chore, use.days(chore)))
                         .toList());
     }
 
     /** What is looked after, the next first. */
     public List<TaskView> due(Tank tank) {
-        return views(tank, tasks.findByTankId(tank.id())).getOrDefault(true, List.of());
+        List<UpkeepTask> all = tasks.findByTankId(tank.id());
+        return all.isEmpty() ? List.of() : views(tank, all, uses.of(tank)).getOrDefault(true, List.of());
     }
 
     /** By whether it is looked after still. */
-    private Map<Boolean, List<TaskView>> views(Tank tank, List<UpkeepTask> all) {
+    private Map<Boolean, List<TaskView>> views(Tank tank, List<UpkeepTask> all, TankUse use) {
         Map<UUID, List<UpkeepDone>> done = dones
                 .findByTaskIdInOrderByAt(all.stream().map(t -> t.id).toList())
                 .stream()
@@ -116,18 +122,18 @@ public class UpkeepService {
                         t -> t.endedAt == null,
                         Collectors.collectingAndThen(
                                 Collectors.mapping(
-                                        t -> view(t, done.getOrDefault(t.id, List.of()), zone, today),
+                                        t -> view(t, done.getOrDefault(t.id, List.of()), use, zone, today),
                                         Collectors.toList()),
                                 views -> views.stream()
                                         .sorted(Comparator.comparing(TaskView::due))
                                         .toList())));
     }
 
-    private static TaskView view(UpkeepTask task, List<UpkeepDone> done, ZoneId zone, LocalDate today) {
+    private static TaskView view(UpkeepTask task, List<UpkeepDone> done, TankUse use, ZoneId zone, LocalDate today) {
         Interval interval = task.ownDays != null
                 ? new Interval(task.ownDays, 0)
                 : Interval.of(
-                        task.chore.days(),
+                        use.days(task.chore),
                         done.stream().map(d -> new Interval.Done(d.at, d.found)).toList());
         Interval.Due due =
                 interval.due(done.isEmpty() ? null : done.get(done.size() - 1).at, task.notBefore, today, zone);
@@ -135,10 +141,11 @@ public class UpkeepService {
         done.forEach(d -> newest.add(0, new TickView(d.id, d.at, d.found, d.note)));
         return new TaskView(
                 task.id,
-                ChoreKind.of(task.chore),
+                ChoreKind.of(task.chore, use.days(task.chore)),
                 task.name,
                 task.ownDays,
                 interval.days(),
+                use.of(task.chore),
                 interval.findings(),
                 due.on(),
                 !due.on().isAfter(today),

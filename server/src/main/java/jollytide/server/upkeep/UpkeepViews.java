@@ -46,18 +46,20 @@ public final class UpkeepViews {
     /**
      * A kind of upkeep.
      *
-     * @param days between two times, assumed
+     * @param days between two times, assumed for how the tank's gear is used
+     * @param wear what wears it
      * @param steps how it is done
      * @param caution who could be hurt, and how not; null where nobody
      */
     public record ChoreKind(
             Chore chore,
             String what,
-            int days,
+            double days,
+            Chore.Wear wear,
             List<String> steps,
             @Nullable String caution) {
-        static ChoreKind of(Chore chore) {
-            return new ChoreKind(chore, chore.what(), chore.days(), chore.steps(), chore.caution());
+        static ChoreKind of(Chore chore, double days) {
+            return new ChoreKind(chore, chore.what(), days, chore.wear(), chore.steps(), chore.caution());
         }
     }
 
@@ -66,6 +68,7 @@ public final class UpkeepViews {
      *
      * @param ownDays as its keeper wants it; null where it is assumed and learned
      * @param days between two times, by what is assumed and what was found
+     * @param usedPerDay of what wears it, in hours or litres; null where that is taken as common
      * @param findings that moved it
      * @param due the day; today where it was never done
      * @param putOff whether it was due earlier but for its keeper's wish
@@ -77,6 +80,7 @@ public final class UpkeepViews {
             String name,
             @Nullable Double ownDays,
             double days,
+            @Nullable Double usedPerDay,
             int findings,
             LocalDate due,
             boolean late,

@@ -64,6 +64,33 @@ class UpkeepApiTest extends ServerTest {
         assertThat(venturi.path("late").asBoolean()).isTrue();
     }
 
+    /** A skimmer that rests half the day crusts half as fast; a bubble hour asks for a sock a day. */
+    @Test
+    void itIsDueByHowTheProgrammeUsesIt() {
+        add("VENTURI", "\"" + TODAY.minusDays(20) + "T08:00\"");
+        assertThat(first().path("usedPerDay").isMissingNode()).isTrue();
+        String programme = tank + "/programme";
+        String bubbles = keeper.post(
+                        programme + "/templates/BUBBLE_HOUR",
+                        "{\"programme\":" + keeper.get(programme).body().path("programme") + "}")
+                .body()
+                .path("programme")
+                .toString();
+        String rests = bubbles.replace(
+                        "\"rules\":[",
+                        "\"rules\":[{\"lane\":\"skimmer\",\"kind\":\"USUAL\",\"window\":\"day\",\"state\":{\"does\":\"OFF\"}},")
+                .replace(
+                        "\"windows\":[",
+                        "\"windows\":[{\"id\":\"day\",\"name\":\"day\",\"allDay\":false,\"from\":{\"time\":\"08:00\"},\"until\":{\"time\":\"20:00\"}},");
+        Visitor.Answer saved = keeper.put(programme, "{\"version\":null,\"programme\":" + rests + "}");
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        assertThat(first().path("usedPerDay").asDouble()).isCloseTo(12, within(1e-6));
+        assertThat(first().path("days").asDouble()).isCloseTo(56, within(1e-6));
+        JsonNode sock = keeper.get(upkeep).body().path("more").path(0);
+        assertThat(sock.path("chore").asString()).isEqualTo("SOCK");
+        assertThat(sock.path("days").asDouble()).isEqualTo(1);
+    }
+
     @Test
     void itIsCountedFromTheLastTimeAndMovedByWhatWasFound() {
         String task = add("VENTURI", "\"" + TODAY.minusDays(20) + "T08:00\"");

@@ -1,0 +1,59 @@
+package jollytide.server.upkeep;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.stream.Collectors;
+import jollytide.core.programme.DayCourse;
+import jollytide.core.programme.LaneKind;
+import jollytide.core.programme.Programme;
+import jollytide.core.programme.Template;
+import jollytide.core.upkeep.Chore;
+import jollytide.core.upkeep.Chore.Wear;
+import jollytide.core.upkeep.TankUse;
+import jollytide.server.dose.DoseService;
+import jollytide.server.dose.DoseService.LineOfTank;
+import jollytide.server.programme.ProgrammeService;
+import jollytide.server.tank.Tank;
+import org.springframework.stereotype.Component;
+
+/** How tanks use their gear: by the programme that is saved, and by what their lines dose. */
+@Component
+class UsesOfTanks {
+    private static final Map<Wear, LaneKind> RUNS = Map.of(
+            Wear.SKIMMING, LaneKind.SKIMMER, Wear.RETURNING, LaneKind.RETURN_PUMP, Wear.BUBBLING, LaneKind.AIR_PUMP);
+
+    private final ProgrammeService programmes;
+    private final DoseService doses;
+    private final Clock clock;
+
+    UsesOfTanks(ProgrammeService programmes, DoseService doses, Clock clock) {
+        this.programmes = programmes;
+        this.doses = doses;
+        this.clock = clock;
+    }
+
+    TankUse of(Tank tank) {
+        Map<Wear, Double> perDay = new EnumMap<>(Wear.class);
+        // Of several lines the one that wears its tube most.
+        doses.lines(tank).stream()
+                .mapToDouble(LineOfTank::mlPerDay)
+                .max()
+                .ifPresent(ml -> perDay.put(Wear.PUMPED, ml / 1000));
+        Programme saved = programmes.saved(tank);
+        if (saved == null) {
+            return new TankUse(perDay, Map.of());
+        }
+        LocalDate today = LocalDate.ofInstant(clock.instant(), saved.zone());
+        RUNS.forEach((wear, kind) -> {
+            Double hours = DayCourse.hoursADay(saved, today, kind);
+            if (hours != null) {
+                perDay.put(wear, hours);
+            }
+        });
+        Map<Chore, Integer> brought = Template.brought(saved).stream()
+                .collect(Collectors.toMap(Template.Brings::chore, Template.Brings::everyDays, Math::min));
+        return new TankUse(perDay, brought);
+    }
+}
