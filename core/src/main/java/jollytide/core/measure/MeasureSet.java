@@ -46,6 +46,14 @@ public record MeasureSet(List<Measure> all) {
                 .toList());
     }
 
+    /** Media before the skimmer, if there are any. */
+    public Optional<MediaUse> media() {
+        return all.stream()
+                .filter(MediaMeasure.class::isInstance)
+                .map(measure -> ((MediaMeasure) measure).use())
+                .findFirst();
+    }
+
     /** Those that a tank's readings do not show yet. */
     public MeasureSet notInTheReadings(boolean roomMeasured) {
         return new MeasureSet(all.stream()

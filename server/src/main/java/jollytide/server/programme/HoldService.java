@@ -3,6 +3,7 @@ package jollytide.server.programme;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -53,7 +54,7 @@ public class HoldService {
     /** From now on. What held one of these lanes ends. */
     List<HeldLane> hold(UUID keeperId, UUID tankId, HoldAsked asked) {
         Tank tank = tanks.tank(keeperId, tankId);
-        Instant now = clock.instant();
+        Instant now = minute();
         List<Lane> lanes = programmes.lanes(tank);
         LaneState state = asked.state().toCore();
         Set<String> wanted = new HashSet<>(asked.lanes());
@@ -90,8 +91,13 @@ public class HoldService {
         Tank tank = tanks.tank(keeperId, tankId);
         LaneHold hold =
                 holds.findById(id).filter(h -> h.tankId.equals(tank.id())).orElseThrow(() -> Problem.notFound("hold"));
-        end(hold, clock.instant());
+        end(hold, minute());
         return open(tank);
+    }
+
+    /** As the day is drawn. */
+    private Instant minute() {
+        return clock.instant().truncatedTo(ChronoUnit.MINUTES);
     }
 
     private static void end(LaneHold hold, Instant now) {

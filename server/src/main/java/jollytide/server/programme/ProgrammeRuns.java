@@ -101,7 +101,7 @@ class ProgrammeRuns {
     RunsOfProgramme of(Tank tank, Programme asked, Programme saved, int days, Known known) {
         Described described = book.describe(tank);
         Duration length = Duration.ofDays(days);
-        MediaService.InUse inUse = media.inUse(tank);
+        MediaService.InUse inUse = inUse(tank);
         MediaUse use = use(tank, inUse);
         return new RunsOfProgramme(
                 run(tank, described, asked, use, length, known),
@@ -109,6 +109,19 @@ class ProgrammeRuns {
                 tank.light().litBetween(described.start(), described.start().plus(length), saved.zone()),
                 Template.brought(asked).stream().map(BroughtChore::of).toList(),
                 assumed(tank, asked, inUse, known));
+    }
+
+    /** The fill that is in, or what was noted as put on; null without either. */
+    MediaService.@Nullable InUse inUse(Tank tank) {
+        MediaService.InUse fill = media.inUse(tank);
+        return fill != null
+                ? fill
+                : book.setup(tank)
+                        .standing()
+                        .media()
+                        .map(on -> new MediaService.InUse(
+                                on.media().massKg(), on.hours(), on.freshShare(), on.gatePh(), on.driesBetween()))
+                        .orElse(null);
     }
 
     private MediaUse use(Tank tank, MediaService.@Nullable InUse inUse) {

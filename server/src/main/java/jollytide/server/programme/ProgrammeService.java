@@ -20,7 +20,6 @@ import jollytide.core.programme.Programme;
 import jollytide.core.programme.Template;
 import jollytide.core.units.InputException;
 import jollytide.server.dose.DoseService;
-import jollytide.server.media.MediaService;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.programme.ProgrammeDocument.WindowEntry;
@@ -59,7 +58,6 @@ public class ProgrammeService {
     private final StoredProgrammes programmes;
     private final TankService tanks;
     private final DoseService doses;
-    private final MediaService media;
     private final ProgrammeRuns runs;
     private final KnownOfDay known;
     private final JsonMapper json;
@@ -69,7 +67,6 @@ public class ProgrammeService {
             StoredProgrammes programmes,
             TankService tanks,
             DoseService doses,
-            MediaService media,
             ProgrammeRuns runs,
             KnownOfDay known,
             JsonMapper json,
@@ -77,7 +74,6 @@ public class ProgrammeService {
         this.programmes = programmes;
         this.tanks = tanks;
         this.doses = doses;
-        this.media = media;
         this.runs = runs;
         this.known = known;
         this.json = json;
@@ -221,7 +217,7 @@ public class ProgrammeService {
 
     private ProgrammeView view(Tank tank, @Nullable StoredProgramme stored) {
         if (stored == null) {
-            ProgrammeDocument first = ProgrammeDocument.of(FirstProgramme.of(tank, media.inUse(tank)));
+            ProgrammeDocument first = ProgrammeDocument.of(FirstProgramme.of(tank, runs.inUse(tank)));
             return new ProgrammeView(null, lines(tank).in(first), null);
         }
         ProgrammeDocument document = json.convertValue(stored.document, ProgrammeDocument.class);

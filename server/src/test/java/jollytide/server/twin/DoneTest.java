@@ -72,6 +72,17 @@ class DoneTest extends ServerTest {
         assertThat(trough(Sets.NONE)).isCloseTo(tried, within(0.004));
     }
 
+    /** Media that were noted and never weighed in stand in the first programme all the same. */
+    @Test
+    void mediaThatWereNotedStandInTheFirstProgramme() {
+        assertThat(keeper.get(tank + "/programme").text()).doesNotContain("MEDIA");
+        String media = Sets.measure("scrubber", "massKg=1", "ledBack=0");
+        keeper.post(tank + "/done", body("media", hoursAgo(100), null, media));
+        JsonNode rules =
+                keeper.get(tank + "/programme").body().path("programme").path("rules");
+        assertThat(rules.toString()).contains("\"lane\":\"air\"").contains("MEDIA");
+    }
+
     /** The hose is tried off the tank: as if it had never been fitted, once settled; and another in its place. */
     @Test
     void whatStandsCanBeTriedWithout() {
