@@ -58,7 +58,9 @@ function Loaded({ stock, now }: { stock: Stock; now: number }) {
         ) : (
           <p className="text-sm text-soft">
             The bar is how long it lasts, of {STOCK_DAYS} days: dark surely, light at the longest.
-            The triangle is when it is ordered, so that it comes in time. Of the whole home.
+            The triangle is when it is ordered, so that it comes in time. What is computed is taken
+            to be right to {Math.round(100 * stock.computedDoubt)} %, what you counted to{' '}
+            {Math.round(100 * stock.countedDoubt)} %: both assumed. Of the whole home.
           </p>
         )}
       </div>

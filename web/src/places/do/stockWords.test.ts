@@ -60,7 +60,13 @@ describe('the list', () => {
   });
 
   it('sums it up', () => {
-    const stock = { currency: 'EUR', supplies: [lime], ended: [] };
+    const stock = {
+      currency: 'EUR',
+      supplies: [lime],
+      ended: [],
+      computedDoubt: 0.25,
+      countedDoubt: 0.1,
+    };
     expect(stockVerdict(stock)).toBe('Nothing need be ordered before 20 Dec 2026');
     expect(stockVerdict({ ...stock, supplies: [{ ...lime, late: true }] })).toBe(
       'One thing must be ordered',

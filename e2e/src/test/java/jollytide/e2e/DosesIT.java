@@ -26,7 +26,7 @@ class DosesIT extends BrowserTest {
         assertThat(page.getByText(Pattern.compile("dKH a day are used"))).isVisible();
     }
 
-    /** From an empty account: refused with what is allowed, then kept, and called as soon as levels tell. */
+    /** From an empty account to a label: refused with what is allowed, then kept, and called as soon as levels tell. */
     @Test
     void aLineIsPlannedRefusedKeptAndCalled() {
         Page page = visitor(PHONE);
@@ -57,6 +57,8 @@ class DosesIT extends BrowserTest {
         assertThat(made).containsText("Air in the line");
         button(page, "Undo").first().click();
         assertThat(made).containsText("Read its level once more");
+        page.getByText("how it is mixed, and its label").click();
+        assertThat(line(page, "Label")).containsText("CAUSTIC");
     }
 
     /** What the twin makes of the can, how it is mixed, and the label that stands on it. */

@@ -99,6 +99,23 @@ class ProgrammeIT extends BrowserTest {
     }
 
     /** On a phone, by keys alone where a finger would draw. */
+    /** Pumps off while the fish are fed: in the day at once, and let go one by one. */
+    @Test
+    void pumpsAreHeldByHand() {
+        Page page = programme(PHONE);
+        button(page, "Hold").click();
+        Locator hand = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("By hand, from now on"));
+        assertThat(hand).containsText(Pattern.compile("flow pumps, left off until \\d\\d:\\d\\d"));
+        assertThat(page.getByRole(
+                        AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^flow pumps, right"))))
+                .containsText("held by hand");
+        button(hand, "let flow pumps, left go").click();
+        assertThat(hand).not().containsText("flow pumps, left off until");
+        assertThat(hand).containsText("flow pumps, right off until");
+        hand.getByLabel("for").fill("0");
+        assertThat(button(hand, "Hold")).isDisabled();
+    }
+
     @Test
     void edgesAndPlayheadGoByKeys() {
         Page page = programme(PHONE);

@@ -22,7 +22,7 @@ class UpkeepIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Upkeep");
         assertThat(page.getByText(Pattern.compile("things are due$"))).isVisible();
         Locator venturi = task(page, "Rinse the skimmer’s venturi");
-        assertThat(venturi).containsText("28 days assumed, moved by what 6 looks found");
+        assertThat(venturi).containsText("28 days assumed where it runs 24 h a day, moved by what 6 looks found");
         assertThat(venturi.getByRole(AriaRole.IMG)).hasAttribute("aria-label", Pattern.compile("Done 12 times"));
         button(venturi, "how").click();
         assertThat(venturi).containsText("Unplug the skimmer’s pump");

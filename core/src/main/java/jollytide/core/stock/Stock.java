@@ -23,9 +23,9 @@ public record Stock(List<Entry> entries) {
     private static final Duration MOST_SPAN = Duration.ofDays(200);
 
     /** How far what is computed from plans, tests and intervals may be off, as a share; assumed. */
-    private static final double COMPUTED_DOUBT = 0.25;
+    public static final double COMPUTED_DOUBT = 0.25;
     /** Spills, and a scale; assumed. */
-    private static final double COUNTED_DOUBT = 0.1;
+    public static final double COUNTED_DOUBT = 0.1;
     /** A second count may be larger by so much of the first through the scale alone; assumed. */
     private static final double SCALE_SHARE = 0.05;
 

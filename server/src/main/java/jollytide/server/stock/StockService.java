@@ -87,7 +87,9 @@ public class StockService {
                 byUse.getOrDefault(true, List.of()).stream()
                         .sorted(firstOrdered)
                         .toList(),
-                byUse.getOrDefault(false, List.of()));
+                byUse.getOrDefault(false, List.of()),
+                Stock.COMPUTED_DOUBT,
+                Stock.COUNTED_DOUBT);
     }
 
     /** What each supply costs a tank a month, of those that have a price: by its part of what the home's tanks use. */

@@ -82,8 +82,14 @@ public final class StockViews {
      *
      * @param supplies those that must be ordered first, first
      * @param ended what is not kept any more
+     * @param computedDoubt how far off what is computed may be, as a share, assumed; {@code countedDoubt} likewise
      */
-    public record StockView(String currency, List<SupplyView> supplies, List<SupplyView> ended) {}
+    public record StockView(
+            String currency,
+            List<SupplyView> supplies,
+            List<SupplyView> ended,
+            double computedDoubt,
+            double countedDoubt) {}
 
     /** What a supply costs one tank. */
     public record Consumed(UUID supplyId, String name, double perMonth) {}
