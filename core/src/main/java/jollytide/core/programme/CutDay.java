@@ -77,8 +77,7 @@ final class CutDay {
         });
         known.stuck().forEach(stuck -> cuts.add(stuck.from()));
         p.limits()
-                .flatMap(limit -> limit.turns(known.of(limit.quantity())).stream())
-                .forEach(turn -> cuts.add(turn.at()));
+                .forEach(limit -> cuts.addAll(running.turns(limit, known).said().keySet()));
         List<Instant> inDay = List.copyOf(cuts.subSet(begins, true, ends, true));
         List<Span> pieces = new ArrayList<>();
         for (int i = 1; i < inDay.size(); i++) {

@@ -4,8 +4,10 @@ import static jollytide.core.units.Quantities.within;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.TreeMap;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import jollytide.core.measure.MediaUse;
@@ -51,29 +53,30 @@ public record Limit(
                 Duration.ofMinutes(30));
     }
 
-    /** From then on it is another. */
-    record Turn(Instant at, Said said) {}
+    /** From when on it says what; before the first nothing is known. */
+    record Turns(NavigableMap<Instant, Said> said) {
+        static final Turns NONE = new Turns(new TreeMap<>());
+    }
 
     /** @param readings of its quantity, in their order, from long enough before */
     public Said at(Instant t, List<Reading> readings) {
-        List<Turn> turns = turns(readings);
-        for (int i = turns.size() - 1; i >= 0; i--) {
-            if (!turns.get(i).at().isAfter(t)) {
-                return turns.get(i).said();
-            }
-        }
-        return Said.NOT_KNOWN;
+        return at(t, turns(readings));
     }
 
-    /** What it says one after the other; before the first nothing is known. Each is said by what was read until then. */
-    List<Turn> turns(List<Reading> readings) {
-        List<Turn> turns = new ArrayList<>();
+    static Said at(Instant t, Turns turns) {
+        Map.Entry<Instant, Said> last = turns.said().floorEntry(t);
+        return last == null ? Said.NOT_KNOWN : last.getValue();
+    }
+
+    /** What it says one after the other, each by what was read until then. */
+    Turns turns(List<Reading> readings) {
+        NavigableMap<Instant, Said> turns = new TreeMap<>();
         boolean holds = false;
         Instant since = Instant.MIN;
         Instant stale = Instant.MAX;
         for (Reading reading : readings) {
             if (stale.isBefore(reading.at())) {
-                turns.add(new Turn(stale, Said.NOT_KNOWN));
+                turns.put(stale, Said.NOT_KNOWN);
             }
             stale = reading.at().plus(staleAfter);
             boolean turned = holds ? left(reading.value()) : beyond(reading.value());
@@ -84,14 +87,14 @@ public record Limit(
                 since = reading.at();
             }
             Said said = holds ? Said.HOLDS : Said.DOES_NOT;
-            if (turns.isEmpty() || turns.get(turns.size() - 1).said() != said) {
-                turns.add(new Turn(reading.at(), said));
+            if (turns.isEmpty() || turns.lastEntry().getValue() != said) {
+                turns.put(reading.at(), said);
             }
         }
         if (!turns.isEmpty()) {
-            turns.add(new Turn(stale, Said.NOT_KNOWN));
+            turns.put(stale, Said.NOT_KNOWN);
         }
-        return List.copyOf(turns);
+        return new Turns(turns);
     }
 
     private boolean beyond(double read) {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +18,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.doses.Hold;
 import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
 import jollytide.core.programme.Rule.CutOut;
 import jollytide.core.programme.Rule.FollowUp;
 import jollytide.core.programme.Rule.Gate;
@@ -195,6 +197,8 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
         private final Map<String, List<Rule>> rules;
         private final Map<String, List<Span>> spans;
         private final Map<String, String> names;
+        /** Readings are replayed once for each limit, not for every moment that is asked for. */
+        private final IdentityHashMap<Known, Map<Limit, Limit.Turns>> turns = new IdentityHashMap<>();
 
         private Running(Programme p, LocalDate first, LocalDate last) {
             lanes = p.lanes.stream().collect(Collectors.toMap(Lane::id, lane -> lane));
@@ -204,6 +208,14 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
             spans = p.windows.stream()
                     .collect(Collectors.toMap(
                             Window::id, w -> w.spans(first.minusDays(2), last.plusDays(1), p.lamps, p.zone)));
+        }
+
+        Limit.Turns turns(Limit limit, Known known) {
+            List<Reading> readings = known.of(limit.quantity());
+            if (readings.isEmpty()) {
+                return Limit.Turns.NONE;
+            }
+            return turns.computeIfAbsent(known, k -> new HashMap<>()).computeIfAbsent(limit, l -> l.turns(readings));
         }
 
         List<Span> spans(String window) {
@@ -259,7 +271,7 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
 
         private void claim(Rule rule, Instant t, Known known, List<Claim> claims) {
             if (rule instanceof CutOut c) {
-                if (c.limit().at(t, known.of(c.limit().quantity())) == Limit.Said.HOLDS) {
+                if (Limit.at(t, turns(c.limit(), known)) == Limit.Said.HOLDS) {
                     claims.add(new Claim(rule.strength(), words(c.limit()), c.state(), Instant.EPOCH, c));
                 }
             } else if (rule instanceof FollowUp f) {
@@ -298,7 +310,7 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
                 return;
             }
             Limit limit = rule.limit();
-            switch (limit.at(t, known.of(limit.quantity()))) {
+            switch (Limit.at(t, turns(limit, known))) {
                 case HOLDS -> claims.add(new Claim(rule.strength(), words(limit), rule.state(), Instant.EPOCH, rule));
                 case NOT_KNOWN -> {
                     if (rule.whenNotKnown() != null) {
