@@ -114,10 +114,14 @@ public class HoldService {
     }
 
     private List<HeldLane> open(Tank tank) {
-        Map<String, String> names =
-                programmes.lanes(tank).stream().collect(Collectors.toMap(Lane::id, Lane::name, (a, b) -> a));
-        return since(tank, clock.instant().minus(ASKED_FOR)).stream()
+        List<LaneHold> unseen = since(tank, clock.instant().minus(ASKED_FOR)).stream()
                 .filter(hold -> !hold.seen)
+                .toList();
+        if (unseen.isEmpty()) {
+            return List.of();
+        }
+        Map<String, String> names = programmes.lanes(tank).stream().collect(Collectors.toMap(Lane::id, Lane::name));
+        return unseen.stream()
                 .map(hold -> new HeldLane(
                         hold.id,
                         hold.lane,
