@@ -43,6 +43,8 @@ class UpkeepIT extends BrowserTest {
         assertThat(cup).containsText("Nobody knows when it was done last");
         button(cup, "in a week").click();
         assertThat(cup).containsText("put off to");
+        // The undo that is meant is there once its notice is.
+        assertThat(page.getByText("Put off for a week.").last()).isVisible();
         button(page, "Undo").last().click();
         assertThat(cup).containsText("due today");
         button(cup, "Done").click();
