@@ -13,6 +13,7 @@ import { stateWords } from './words';
 
 const ALL_FLOW = 'all-flow-pumps';
 const FEEDING_MIN = '10';
+const MOST_MIN = 720;
 
 /** Lanes held by hand, such as pumps off while the fish are fed; who holds them is asked at the end. */
 export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
@@ -31,7 +32,7 @@ export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
   const states = plainStates(first.kind);
   const state = states.find((s) => s === does) ?? states[0] ?? 'OFF';
   const lasts = readNumber(minutes);
-  const right = lasts !== null && Number.isInteger(lasts) && lasts >= 1 && lasts <= 720;
+  const right = lasts !== null && Number.isInteger(lasts) && lasts >= 1 && lasts <= MOST_MIN;
   return (
     <section aria-labelledby="by-hand" className="grid content-start gap-3 print:hidden">
       <h2 id="by-hand" className="text-lg font-bold">
@@ -44,7 +45,7 @@ export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
           value={which === ALL_FLOW ? ALL_FLOW : first.id}
           options={[
             ...(flow.length > 1 ? [{ value: ALL_FLOW, label: 'all flow pumps' }] : []),
-            ...saved.lanes.map((l: Lane) => ({ value: l.id, label: l.name })),
+            ...saved.lanes.map((l) => ({ value: l.id, label: l.name })),
           ]}
           onChange={(e) => setWhich(e.target.value)}
         />
@@ -61,7 +62,7 @@ export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
           className="w-32"
           inputMode="numeric"
           value={minutes}
-          error={right ? undefined : '1 to 720 minutes'}
+          error={right ? undefined : `1 to ${MOST_MIN} minutes`}
           onChange={(e) => setMinutes(e.target.value)}
         />
         <Button

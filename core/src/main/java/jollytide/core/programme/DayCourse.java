@@ -4,12 +4,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import jollytide.core.programme.Window.Span;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What every lane does over a day, from one change to the next.
@@ -45,19 +43,14 @@ public record DayCourse(Span day, List<LaneCourse> lanes, List<List<Span>> windo
                         .toList());
     }
 
-    /** Hours in which the busiest lane of a kind runs on an ordinary week's days, a day; null without such a lane. */
-    public static @Nullable Double hoursADay(Programme p, LocalDate from, LaneKind kind) {
-        List<LaneCourse> days = from.datesUntil(from.plusDays(WEEK))
+    /** Hours in which the busiest lane of each kind runs, a day, over the week from a day on. */
+    public static Map<LaneKind, Double> hoursADay(Programme p, LocalDate from) {
+        Map<Lane, Double> byLane = from.datesUntil(from.plusDays(WEEK))
                 .flatMap(date -> of(p, date, Known.NOTHING).lanes().stream())
-                .filter(course -> course.lane().kind() == kind)
-                .toList();
-        Map<String, Double> byLane = days.stream()
                 .collect(Collectors.groupingBy(
-                        course -> course.lane().id(), Collectors.summingDouble(DayCourse::hours)));
-        return byLane.values().stream()
-                .max(Comparator.naturalOrder())
-                .map(h -> h / WEEK)
-                .orElse(null);
+                        LaneCourse::lane, Collectors.summingDouble(course -> hours(course) / WEEK)));
+        return byLane.entrySet().stream()
+                .collect(Collectors.toMap(lane -> lane.getKey().kind(), Map.Entry::getValue, Math::max));
     }
 
     /** At a share of full power as much less. */

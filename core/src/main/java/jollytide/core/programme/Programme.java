@@ -164,6 +164,11 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
         };
     }
 
+    /** Whether there is such a lane, and it can do that. */
+    public boolean can(String lane, LaneState state) {
+        return lanes.stream().anyMatch(l -> l.id().equals(lane) && state.fits(l.kind()));
+    }
+
     /** Of all that is asked of readings. */
     public Stream<Limit> limits() {
         return rules.stream()

@@ -11,8 +11,6 @@ import org.jspecify.annotations.Nullable;
  * @param brought days between two times that come with its programme
  */
 public record TankUse(Map<Wear, Double> perDay, Map<Chore, Integer> brought) {
-    public static final TankUse COMMON = new TankUse(Map.of(), Map.of());
-
     public TankUse {
         perDay = Map.copyOf(perDay);
         brought = Map.copyOf(brought);

@@ -129,7 +129,7 @@ class IntervalTest {
         assertThat(use.days(Chore.SOCK)).isEqualTo(1);
         assertThat(use.days(Chore.VENTURI)).as("as commonly").isEqualTo(28);
         assertThat(use.of(Chore.VENTURI)).isNull();
-        assertThat(TankUse.COMMON.days(Chore.AIR_STONE)).isEqualTo(60);
+        assertThat(new TankUse(Map.of(), Map.of()).days(Chore.AIR_STONE)).isEqualTo(60);
     }
 
     @Test

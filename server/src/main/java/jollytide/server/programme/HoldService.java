@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import jollytide.core.programme.Lane;
 import jollytide.core.programme.LaneState;
+import jollytide.core.programme.Programme;
 import jollytide.core.units.InputException;
 import jollytide.server.problem.Problem;
 import jollytide.server.programme.ProgrammeViews.HeldLane;
@@ -55,11 +56,11 @@ public class HoldService {
     List<HeldLane> hold(UUID keeperId, UUID tankId, HoldAsked asked) {
         Tank tank = tanks.tank(keeperId, tankId);
         Instant now = minute();
-        List<Lane> lanes = programmes.lanes(tank);
+        Programme current = programmes.current(tank);
         LaneState state = asked.state().toCore();
         Set<String> wanted = new HashSet<>(asked.lanes());
         for (String id : wanted) {
-            if (lanes.stream().noneMatch(lane -> lane.id().equals(id) && state.fits(lane.kind()))) {
+            if (!current.can(id, state)) {
                 throw new InputException(
                         "lanes",
                         0,
@@ -120,7 +121,8 @@ public class HoldService {
         if (unseen.isEmpty()) {
             return List.of();
         }
-        Map<String, String> names = programmes.lanes(tank).stream().collect(Collectors.toMap(Lane::id, Lane::name));
+        Map<String, String> names =
+                programmes.current(tank).lanes().stream().collect(Collectors.toMap(Lane::id, Lane::name));
         return unseen.stream()
                 .map(hold -> new HeldLane(
                         hold.id,

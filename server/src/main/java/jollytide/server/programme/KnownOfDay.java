@@ -4,18 +4,15 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import jollytide.core.programme.Known;
-import jollytide.core.programme.Lane;
-import jollytide.core.programme.LaneKind;
 import jollytide.core.programme.Limit;
 import jollytide.core.programme.Programme;
 import jollytide.core.seawater.Seawater;
@@ -58,11 +55,10 @@ class KnownOfDay {
         Known thought = thought(p, what);
         Instant begins = day.atStartOfDay(p.zone()).toInstant();
         Instant ends = day.plusDays(1).atStartOfDay(p.zone()).toInstant();
-        Set<String> lanes = p.lanes().stream().map(Lane::id).collect(Collectors.toSet());
         List<Known.Hold> held = holds.findByTankIdAndEndsAtAfterOrderByBegunAt(tank.id(), begins).stream()
-                .filter(hold -> hold.begunAt.isBefore(ends) && lanes.contains(hold.lane))
+                .filter(hold -> hold.begunAt.isBefore(ends))
                 .map(hold -> hold.toCore(json))
-                .filter(hold -> hold.state().fits(kind(p, hold.lane())))
+                .filter(hold -> p.can(hold.lane(), hold.state()))
                 .toList();
         Stream<Known.Cut> outages = doses.held(tank).stream()
                 .filter(hold -> hold.from().isBefore(ends))
@@ -74,32 +70,30 @@ class KnownOfDay {
                 thought.stuck());
     }
 
-    private static LaneKind kind(Programme p, String lane) {
-        return p.lanes().stream()
-                .filter(l -> l.id().equals(lane))
-                .findFirst()
-                .orElseThrow()
-                .kind();
-    }
-
     private Map<Quantity, List<Reading>> read(Tank tank, Programme p, Instant begins, Instant ends) {
-        Map<Quantity, List<Reading>> all = new HashMap<>();
         Seawater water = new Seawater(
                 tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());
-        for (Limit limit : p.limits().toList()) {
-            all.computeIfAbsent(
-                    limit.quantity(),
-                    quantity ->
-                            readings
-                                    .between(tank, quantity, place(quantity), begins.minus(BEFORE), ends, MOST_READINGS)
-                                    .stream()
-                                    .filter(KnownOfDay::measuredAllTheTime)
-                                    .map(row -> row.standard(water, tank.home().pressureHpa()))
-                                    .map(o -> new Reading(o.at(), o.value()))
-                                    .sorted(Comparator.comparing(Reading::at))
-                                    .toList());
-        }
-        return all;
+        return p.limits()
+                .map(Limit::quantity)
+                .distinct()
+                .collect(Collectors.toMap(
+                        Function.identity(),
+                        quantity ->
+                                readings
+                                        .between(
+                                                tank,
+                                                quantity,
+                                                place(quantity),
+                                                begins.minus(BEFORE),
+                                                ends,
+                                                MOST_READINGS)
+                                        .stream()
+                                        .filter(KnownOfDay::steers)
+                                        .map(row ->
+                                                row.standard(water, tank.home().pressureHpa()))
+                                        .map(o -> new Reading(o.at(), o.value()))
+                                        .sorted(Comparator.comparing(Reading::at))
+                                        .toList()));
     }
 
     /** CO2 is asked of the room, everything else of the water. */
@@ -107,8 +101,8 @@ class KnownOfDay {
         return quantity == Quantity.CO2 ? Place.ROOM : Place.TANK;
     }
 
-    /** A test by hand steers nothing. */
-    private static boolean measuredAllTheTime(ReadingRow row) {
+    /** A colour test of pH steers nothing. Other quantities are taken however they were measured. */
+    private static boolean steers(ReadingRow row) {
         return row.quantity() != Quantity.PH || TwinBook.PROBES.contains(row.method());
     }
 
@@ -127,9 +121,7 @@ class KnownOfDay {
 
     private static Known.Stuck stuck(Programme p, StuckAsked asked) {
         Known.Stuck stuck = asked.toCore();
-        boolean there = p.lanes().stream()
-                .anyMatch(l -> l.id().equals(stuck.lane()) && stuck.state().fits(l.kind()));
-        if (!there) {
+        if (!p.can(stuck.lane(), stuck.state())) {
             throw new InputException(
                     "what.stuck.lane",
                     0,

@@ -15,7 +15,6 @@ import jollytide.core.programme.Conflict;
 import jollytide.core.programme.Conflicts;
 import jollytide.core.programme.DayCourse;
 import jollytide.core.programme.Known;
-import jollytide.core.programme.Lane;
 import jollytide.core.programme.Programme;
 import jollytide.core.programme.Template;
 import jollytide.core.units.InputException;
@@ -156,7 +155,7 @@ public class ProgrammeService {
     @Transactional(readOnly = true)
     byte[] calendar(UUID keeperId, UUID tankId) throws IOException {
         Tank tank = tanks.tank(keeperId, tankId);
-        Programme saved = core(tank, view(tank, stored(tank)).programme());
+        Programme saved = current(tank);
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         return ProgrammeCalendar.of(tank.name(), saved, LocalDate.ofInstant(now, saved.zone()), now);
     }
@@ -165,7 +164,7 @@ public class ProgrammeService {
     @Transactional(propagation = Propagation.NOT_SUPPORTED)
     RunsOfProgramme run(UUID keeperId, UUID tankId, RunAsked asked) {
         Tank tank = tanks.tank(keeperId, tankId);
-        Programme saved = core(tank, view(tank, stored(tank)).programme());
+        Programme saved = current(tank);
         Programme programme = core(tank, asked.programme());
         return runs.of(tank, programme, saved, asked.days(), KnownOfDay.thought(programme, asked.what()));
     }
@@ -205,10 +204,10 @@ public class ProgrammeService {
         return stored == null ? null : core(tank, view(tank, stored).programme());
     }
 
-    /** Of the saved programme. */
+    /** The one that is saved, or as the tank is described. */
     @Transactional(readOnly = true)
-    List<Lane> lanes(Tank tank) {
-        return core(tank, view(tank, stored(tank)).programme()).lanes();
+    Programme current(Tank tank) {
+        return core(tank, view(tank, stored(tank)).programme());
     }
 
     private @Nullable StoredProgramme stored(Tank tank) {

@@ -46,10 +46,10 @@ class UsesOfTanks {
             return new TankUse(perDay, Map.of());
         }
         LocalDate today = LocalDate.ofInstant(clock.instant(), saved.zone());
+        Map<LaneKind, Double> hours = DayCourse.hoursADay(saved, today);
         RUNS.forEach((wear, kind) -> {
-            Double hours = DayCourse.hoursADay(saved, today, kind);
-            if (hours != null) {
-                perDay.put(wear, hours);
+            if (hours.containsKey(kind)) {
+                perDay.put(wear, hours.get(kind));
             }
         });
         Map<Chore, Integer> brought = Template.brought(saved).stream()
