@@ -1,5 +1,6 @@
 package jollytide.demo;
 
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
@@ -8,6 +9,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.NavigableSet;
+import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -31,6 +33,7 @@ final class Recorder {
     private static final Duration WARM_UP = Duration.ofDays(6);
     private static final Duration CALIBRATED_BEFORE_START = Duration.ofDays(20);
     private static final double GAPS_PER_DAY = 0.08;
+    private static final Set<DayOfWeek> TEST_DAYS = Set.of(DayOfWeek.WEDNESDAY, DayOfWeek.SATURDAY);
 
     private static final Sensor PROBE = new Sensor(3, 0.02, -0.0012, 0.003, 0.01);
     private static final Sensor THERMOMETER = new Sensor(5, 0.1, 0, 0.03, 0.1);
@@ -90,7 +93,7 @@ final class Recorder {
                 logged(truth, begin, RawUnit.PH_NBS, Place.TANK, Method.PROBE, PROBE),
                 logged(truth, begin, RawUnit.CELSIUS, Place.TANK, Method.METER, THERMOMETER),
                 logged(truth, begin, RawUnit.CO2_PPM, Place.ROOM, Method.METER, CO2_METER),
-                weeklyAlkalinity(truth),
+                alkalinityTests(truth),
                 monthly(truth, RawUnit.PSU, Method.REFRACTOMETER, tank.water().salinityPsu()),
                 monthly(truth, RawUnit.CALCIUM_MG_PER_L, Method.TITRATION_KIT, DemoHistory.CALCIUM_MG_PER_L));
     }
@@ -125,15 +128,15 @@ final class Recorder {
         };
     }
 
-    /** Saturdays in the early evening. */
-    private Series weeklyAlkalinity(List<TwinState> truth) {
+    /** Wednesdays and Saturdays in the early evening. */
+    private Series alkalinityTests(List<TwinState> truth) {
         Sensor.AtWork kit = ALKALINITY_KIT.new AtWork(random.split());
         List<Sample> samples = new ArrayList<>();
         for (TwinState state : truth) {
             var local = state.at().atZone(zone);
             boolean testTime =
                     local.toLocalTime().truncatedTo(ChronoUnit.MINUTES).equals(LocalTime.of(18, 0));
-            if (testTime && local.getDayOfWeek().getValue() % 7 == 6) {
+            if (testTime && TEST_DAYS.contains(local.getDayOfWeek())) {
                 Seawater water = new Seawater(tank.water().salinityPsu(), state.temperatureC());
                 double dkh = AlkalinityUnit.DKH.fromMeqPerL(state.alkalinityMolPerKg() * 1000 * water.densityKgPerL());
                 samples.add(new Sample(state.at(), tidy(kit.read(dkh, 0, 0))));

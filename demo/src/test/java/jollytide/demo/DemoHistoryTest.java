@@ -4,12 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
+import jollytide.core.drift.Course;
 import jollytide.core.evidence.RawUnit;
+import jollytide.core.fit.Reading;
+import jollytide.core.units.AlkalinityUnit;
 import jollytide.demo.TankHistory.Sample;
 import jollytide.demo.TankHistory.Series;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** The history against what docs/demo-history.md says happened. A clock change lies inside. */
 class DemoHistoryTest {
@@ -54,7 +61,7 @@ class DemoHistoryTest {
         assertThat(ph.get(ph.size() - 1).at())
                 .isAfter(END.minus(Duration.ofHours(6)))
                 .isBeforeOrEqualTo(END);
-        assertThat(samples(LANTERN, RawUnit.DKH)).hasSizeBetween(16, 18);
+        assertThat(samples(LANTERN, RawUnit.DKH)).hasSizeBetween(33, 35);
     }
 
     @Test
@@ -78,6 +85,24 @@ class DemoHistoryTest {
     void freshMediaLiftTheNightAndSpentOnesDoNot() {
         assertThat(trough(LANTERN, 9.4, 8.4)).isGreaterThan(trough(LANTERN, 15, 11) + 0.08);
         assertThat(trough(LANTERN, 5, 1)).isLessThan(trough(LANTERN, 9.4, 8.4) - 0.08);
+    }
+
+    /** Whatever the weekday on which the demo is begun, before the test or after it. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 24, 48, 72, 96, 120, 144, 4, 28, 52, 76, 100, 124, 148})
+    void theTestsShowThatLimewaterFellShort(int hoursLater) {
+        Instant end = END.plus(hoursLater, ChronoUnit.HOURS);
+        List<Reading> tests = samples(DemoHistory.lanternReef(6, end, ZONE), RawUnit.DKH).stream()
+                .map(s -> new Reading(s.at(), AlkalinityUnit.DKH.toMeqPerL(s.value())))
+                .toList();
+        LocalDate middle = LocalDate.ofInstant(end, ZONE).minusDays(27);
+        assertThat(Course.ofAlkalinity(tests, ZONE).drifts())
+                .filteredOn(drift -> drift.perDay().value() < 0)
+                .singleElement()
+                .satisfies(fall -> {
+                    assertThat(middle).isBetween(fall.from(), fall.until());
+                    assertThat(fall.perDay().holds(-0.019)).isTrue();
+                });
     }
 
     @Test
