@@ -1,3 +1,4 @@
+import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import {
   useEditChore,
@@ -10,10 +11,11 @@ import {
 } from '../../api/upkeep';
 import type { Found, Task, Tick, Upkeep } from '../../api/types';
 import { AHEAD_DAYS, BACK_DAYS, UpkeepDrawing } from '../../drawings/UpkeepDrawing';
+import { ROUTE } from '../../frame/places';
 import { useHelper } from '../../frame/useHelper';
 import { readNumber } from '../../lib/number';
 import { dayAndTime, localDay, localInput, shiftDay } from '../../lib/time';
-import { Button } from '../../parts/Button';
+import { Button, buttonLook } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
@@ -21,7 +23,7 @@ import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { NewChoreForm } from './NewChoreForm';
-import { dueOn, FOUND, reason, taskTitle, upkeepVerdict } from './upkeepWords';
+import { dueOn, FOUND, reason, shownByLog, taskTitle, upkeepVerdict } from './upkeepWords';
 
 const PUT_OFF_DAYS = 7;
 const NEWEST = 6;
@@ -90,6 +92,20 @@ function OneTask({ task, now }: { task: Task; now: number }) {
             </span>
           </h2>
           <p className="text-soft">{reason(task, now)}</p>
+          {shownByLog(task) && (
+            <p>
+              {shownByLog(task)}{' '}
+              {!helper && (
+                <Link
+                  to={ROUTE.effects}
+                  params={{ tankId: tank.id }}
+                  className={buttonLook('quiet')}
+                >
+                  its days
+                </Link>
+              )}
+            </p>
+          )}
         </div>
         <div className="flex flex-wrap items-center gap-3">
           <Button

@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
 import type { Task } from '../../api/types';
-import { dueOn, reason, span, taskTitle, upkeepVerdict } from './upkeepWords';
+import { dueOn, reason, shownByLog, span, taskTitle, upkeepVerdict } from './upkeepWords';
 
 const NOW = Date.parse('2026-11-12T15:24:00Z');
 
@@ -16,6 +16,7 @@ const task = (over: Partial<Task> = {}): Task => ({
   name: '',
   days: 21.4,
   findings: 3,
+  byLog: 0,
   due: '2026-11-20',
   late: false,
   putOff: false,
@@ -39,6 +40,16 @@ describe('why it is due', () => {
     expect(reason(task({ findings: 1 }), NOW)).toContain('moved by what one look found.');
     expect(reason(task({ findings: 0, days: 28 }), NOW)).toBe(
       'Done 13 days ago; every 28 days is assumed.',
+    );
+  });
+  it('says what the log showed', () => {
+    expect(reason(task({ byLog: 1 }), NOW)).toContain(
+      'moved by what 2 looks found and the log showed once.',
+    );
+    expect(reason(task({ byLog: 3 }), NOW)).toContain('moved by what the log showed 3 times.');
+    expect(shownByLog(task())).toBeUndefined();
+    expect(shownByLog(task({ shownSince: '2026-11-08' }))).toBe(
+      'Since 8 Nov 2026 the log shows that the skimmer exchanges less.',
     );
   });
   it('says for which use', () => {

@@ -37,6 +37,15 @@ const USE: Record<ChoreKind['wear'], (perDay: number) => string> = {
   PUMPED: (litres) => ` where ${plain(litres, 2)} L a day go through it`,
 };
 
+/** What moved it. */
+function movers({ findings, byLog }: Task): string {
+  const looks = findings - byLog;
+  const log =
+    byLog === 0 ? '' : byLog === 1 ? 'the log showed once' : `the log showed ${byLog} times`;
+  if (looks === 0) return log;
+  return `${looks === 1 ? 'one look' : `${looks} looks`} found${log && ` and ${log}`}`;
+}
+
 /** Why it is due then. */
 export function reason(task: Task, now: number): string {
   const last = task.done[0];
@@ -46,12 +55,18 @@ export function reason(task: Task, now: number): string {
       ? `every ${span(task.days)}, as you want it`
       : task.findings === 0
         ? `every ${span(task.days)} is assumed${use}`
-        : `every ${span(task.days)}: ${span(task.kind.days)} assumed${use}, moved by what ${task.findings === 1 ? 'one look' : `${String(task.findings)} looks`} found`;
+        : `every ${span(task.days)}: ${span(task.kind.days)} assumed${use}, moved by what ${movers(task)}`;
   if (!last) return `Nobody knows when it was done last; ${every}.`;
   const ago = Math.floor((now - Date.parse(last.at)) / DAY_MS);
   const done = ago <= 0 ? 'Done today' : ago === 1 ? 'Done yesterday' : `Done ${span(ago)} ago`;
   return `${done}; ${every}.`;
 }
+
+/** What the log shows to have become less since it was done last. */
+export const shownByLog = (task: Task) =>
+  task.shownSince === undefined
+    ? undefined
+    : `Since ${plainDay(task.shownSince)} the log shows that the skimmer exchanges less.`;
 
 /** When it is due. */
 export function dueOn(task: Task, today: string): string {

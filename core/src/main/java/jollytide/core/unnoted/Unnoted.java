@@ -27,6 +27,11 @@ public record Unnoted(
         double peak,
         List<DaySize> days) {
 
+    /** Whether it surely became less. */
+    public boolean less() {
+        return size.high() < (cause.factor() ? 1 : 0);
+    }
+
     /** As {@link #size}. */
     public record DaySize(LocalDate day, double size) {}
 }

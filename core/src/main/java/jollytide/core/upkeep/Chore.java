@@ -2,6 +2,7 @@ package jollytide.core.upkeep;
 
 import java.util.List;
 import java.util.Set;
+import jollytide.core.unnoted.Cause;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -140,6 +141,11 @@ public enum Chore {
             "Soak in one part of household bleach to nine of water for a quarter of an hour.",
             "Rinse well, then dry for a day in the sun: dry gear carries little.",
             "Keep it in a marked box, so that nobody takes it for the reef’s.");
+
+    /** What a tank's log shows to have become less when it is overdue; null where it shows nothing of that. */
+    public @Nullable Cause shownBy() {
+        return this == VENTURI ? Cause.SKIMMER : null;
+    }
 
     /** What a tank must have, or it is of no use. */
     public enum Needs {

@@ -1,5 +1,6 @@
 package jollytide.core.upkeep;
 
+import static java.util.Objects.requireNonNull;
 import static jollytide.core.units.Quantities.within;
 
 import java.time.Duration;
@@ -8,6 +9,8 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,15 +18,22 @@ import org.jspecify.annotations.Nullable;
  * says which interval would have been right; the logarithms of those and of what was assumed are averaged, each with the
  * same weight, so that the first finding moves it half the way and no single one throws it over.
  *
+ * <p>A log that shows the decline says it better than an eye at its end: so many days after the last time it was due.
+ *
  * @param days between two times
  * @param findings it rests on, beside what was assumed
+ * @param byLog how many of them the log showed
+ * @param shown since when the log shows that it is due, after it was done last; null where it shows nothing
  */
-public record Interval(double days, int findings) {
+public record Interval(
+        double days, int findings, int byLog, @Nullable Instant shown) {
     public static final double LEAST_DAYS = 0.5;
     public static final double MOST_DAYS = 1500;
 
     /** What is older says little of gear as it is now. */
     private static final int NEWEST = 6;
+    /** A log's change is dated about so well: what shows sooner after it was done may have begun before. */
+    private static final Duration UNSURE = Duration.ofDays(3);
     /** Findings move an assumption by so much at most, as a factor. */
     private static final double FURTHEST = 6;
 
@@ -54,26 +64,70 @@ public record Interval(double days, int findings) {
         within("days", days, LEAST_DAYS, MOST_DAYS, "days");
     }
 
-    /**
-     * @param assumedDays by its kind, or by its keeper
-     * @param done in any order
-     */
-    public static Interval of(double assumedDays, List<Done> done) {
-        within("days", assumedDays, LEAST_DAYS, MOST_DAYS, "days");
+    /** From one time that it was done to the next; {@code end} is null where that is still to come. */
+    private record Stretch(
+            Instant from, @Nullable Done end, @Nullable Instant shown) {
+        /** An eye that found it clean disproves the log: that was something else. */
+        boolean byLog() {
+            return shown != null && (end == null || end.found != Found.CLEAN);
+        }
+
+        /** Which interval would have been right. */
+        OptionalDouble rightDays() {
+            if (byLog()) {
+                return OptionalDouble.of(Interval.days(from, requireNonNull(shown)));
+            }
+            return end == null || end.found == null || Interval.days(from, end.at) < LEAST_DAYS
+                    ? OptionalDouble.empty()
+                    : OptionalDouble.of(Interval.days(from, end.at) * end.found.times);
+        }
+    }
+
+    private static List<Stretch> stretches(List<Done> done, List<Instant> shown) {
         List<Done> inOrder =
                 done.stream().sorted(Comparator.comparing(Done::at)).toList();
-        double sum = 0;
-        int findings = 0;
-        for (int i = inOrder.size() - 1; i > 0 && findings < NEWEST; i--) {
-            Found found = inOrder.get(i).found;
-            double kept = days(inOrder.get(i - 1).at, inOrder.get(i).at);
-            if (found != null && kept >= LEAST_DAYS) {
-                sum += Math.log(kept * found.times / assumedDays);
-                findings++;
-            }
-        }
-        double times = Math.max(1 / FURTHEST, Math.min(FURTHEST, Math.exp(sum / (findings + 1))));
-        return new Interval(Math.max(LEAST_DAYS, Math.min(MOST_DAYS, assumedDays * times)), findings);
+        return IntStream.range(0, inOrder.size())
+                .mapToObj(i -> {
+                    Instant from = inOrder.get(i).at;
+                    Done end = i + 1 < inOrder.size() ? inOrder.get(i + 1) : null;
+                    Instant first = shown.stream()
+                            .filter(at -> !at.isBefore(from.plus(UNSURE)) && (end == null || at.isBefore(end.at)))
+                            .min(Comparator.naturalOrder())
+                            .orElse(null);
+                    return new Stretch(from, end, first);
+                })
+                .toList();
+    }
+
+    /**
+     * @param assumedDays by its kind
+     * @param done in any order
+     * @param shown when a log began to show that it was due, in any order
+     */
+    public static Interval of(double assumedDays, List<Done> done, List<Instant> shown) {
+        within("days", assumedDays, LEAST_DAYS, MOST_DAYS, "days");
+        List<Stretch> all = stretches(done, shown);
+        List<Stretch> telling =
+                all.stream().filter(s -> s.rightDays().isPresent()).toList();
+        List<Stretch> newest = telling.subList(Math.max(0, telling.size() - NEWEST), telling.size());
+        double sum = newest.stream()
+                .mapToDouble(s -> Math.log(s.rightDays().orElseThrow() / assumedDays))
+                .sum();
+        double times = Math.max(1 / FURTHEST, Math.min(FURTHEST, Math.exp(sum / (newest.size() + 1))));
+        return new Interval(
+                Math.max(LEAST_DAYS, Math.min(MOST_DAYS, assumedDays * times)),
+                newest.size(),
+                (int) newest.stream().filter(Stretch::byLog).count(),
+                sinceDone(all));
+    }
+
+    /** As its keeper wants it, whatever was found: but what the log shows since is due. */
+    public static Interval asWanted(double days, List<Done> done, List<Instant> shown) {
+        return new Interval(days, 0, 0, sinceDone(stretches(done, shown)));
+    }
+
+    private static @Nullable Instant sinceDone(List<Stretch> all) {
+        return all.isEmpty() ? null : all.get(all.size() - 1).shown;
     }
 
     private Instant after(Instant last) {
@@ -93,6 +147,9 @@ public record Interval(double days, int findings) {
      */
     public Due due(@Nullable Instant last, @Nullable LocalDate notBefore, LocalDate today, ZoneId zone) {
         LocalDate byUse = last == null ? today : LocalDate.ofInstant(after(last), zone);
+        if (shown != null && LocalDate.ofInstant(shown, zone).isBefore(byUse)) {
+            byUse = LocalDate.ofInstant(shown, zone);
+        }
         return notBefore != null && notBefore.isAfter(byUse) ? new Due(notBefore, true) : new Due(byUse, false);
     }
 

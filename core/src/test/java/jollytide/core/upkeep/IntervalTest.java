@@ -35,15 +35,17 @@ class IntervalTest {
     /** Assumed 28 days; dirty after 28 says 17 would have been right: halfway between them, by their logarithms. */
     @Test
     void oneFindingMovesItHalfTheWay() {
-        assertThat(Interval.of(28, every(28, 1, Found.DIRTY)).days()).isCloseTo(28 * Math.sqrt(0.6), within(1e-9));
-        assertThat(Interval.of(28, every(28, 1, Found.CLEAN)).days()).isCloseTo(28 * Math.sqrt(1.5), within(1e-9));
-        assertThat(Interval.of(28, every(28, 1, Found.SOME)).days()).isCloseTo(28, within(1e-9));
+        assertThat(Interval.of(28, every(28, 1, Found.DIRTY), List.of()).days())
+                .isCloseTo(28 * Math.sqrt(0.6), within(1e-9));
+        assertThat(Interval.of(28, every(28, 1, Found.CLEAN), List.of()).days())
+                .isCloseTo(28 * Math.sqrt(1.5), within(1e-9));
+        assertThat(Interval.of(28, every(28, 1, Found.SOME), List.of()).days()).isCloseTo(28, within(1e-9));
     }
 
     /** Done every eight days and just right each time: what was assumed is soon forgotten, but never wholly. */
     @Test
     void manyFindingsTellTheTanksOwn() {
-        Interval own = Interval.of(28, every(8, 12, Found.SOME));
+        Interval own = Interval.of(28, every(8, 12, Found.SOME), List.of());
         assertThat(own.findings()).isEqualTo(6);
         assertThat(own.days()).isCloseTo(8 * Math.pow(28 / 8.0, 1 / 7.0), within(1e-9));
     }
@@ -54,38 +56,39 @@ class IntervalTest {
         List<Done> done = new ArrayList<>(List.of(new Done(FIRST, null)));
         double days = 40;
         for (int i = 0; i < 25; i++) {
-            double kept = Interval.of(40, done).days();
+            double kept = Interval.of(40, done, List.of()).days();
             Found found = kept > 14.5 ? Found.DIRTY : kept < 10 ? Found.CLEAN : Found.SOME;
             done.add(new Done(done.get(done.size() - 1).at().plus(Duration.ofMinutes(Math.round(1440 * kept))), found));
-            days = Interval.of(40, done).days();
+            days = Interval.of(40, done, List.of()).days();
         }
         assertThat(days).isBetween(8.0, 16.0);
     }
 
     @Test
     void whatNobodySaidOrDidTwiceAtOnceMovesNothing() {
-        assertThat(Interval.of(28, List.of())).isEqualTo(new Interval(28, 0));
-        assertThat(Interval.of(28, every(9, 8, null))).isEqualTo(new Interval(28, 0));
+        assertThat(Interval.of(28, List.of(), List.of())).isEqualTo(new Interval(28, 0, 0, null));
+        assertThat(Interval.of(28, every(9, 8, null), List.of())).isEqualTo(new Interval(28, 0, 0, null));
         List<Done> twice = List.of(new Done(FIRST, null), new Done(FIRST.plusSeconds(60), Found.DIRTY));
-        assertThat(Interval.of(28, twice).findings()).isZero();
+        assertThat(Interval.of(28, twice, List.of()).findings()).isZero();
         // Noted in another order than it was done.
         List<Done> backwards = new ArrayList<>(every(28, 1, Found.DIRTY));
         java.util.Collections.reverse(backwards);
-        assertThat(Interval.of(28, backwards)).isEqualTo(Interval.of(28, every(28, 1, Found.DIRTY)));
+        assertThat(Interval.of(28, backwards, List.of()))
+                .isEqualTo(Interval.of(28, every(28, 1, Found.DIRTY), List.of()));
     }
 
     @Test
     void noFindingsCarryItFurtherThanASixfold() {
-        assertThat(Interval.of(28, every(1, 6, Found.DIRTY)).days()).isCloseTo(28 / 6.0, within(1e-9));
-        assertThatThrownBy(() -> Interval.of(0, List.of())).isInstanceOf(InputException.class);
-        assertThatThrownBy(() -> Interval.of(Double.NaN, List.of())).isInstanceOf(InputException.class);
+        assertThat(Interval.of(28, every(1, 6, Found.DIRTY), List.of()).days()).isCloseTo(28 / 6.0, within(1e-9));
+        assertThatThrownBy(() -> Interval.of(0, List.of(), List.of())).isInstanceOf(InputException.class);
+        assertThatThrownBy(() -> Interval.of(Double.NaN, List.of(), List.of())).isInstanceOf(InputException.class);
     }
 
     @Test
     void itIsDueAnIntervalAfterTheLastTime() {
         ZoneId zone = ZoneOffset.UTC;
         LocalDate first = LocalDate.ofInstant(FIRST, zone);
-        Interval interval = new Interval(10, 0);
+        Interval interval = Interval.asWanted(10, List.of(), List.of());
         assertThat(interval.due(FIRST, null, first, zone)).isEqualTo(new Interval.Due(first.plusDays(10), false));
         assertThat(interval.due(FIRST, first.plusDays(12), first, zone))
                 .isEqualTo(new Interval.Due(first.plusDays(12), true));
@@ -93,6 +96,60 @@ class IntervalTest {
         assertThat(interval.due(FIRST, first.plusDays(3), first, zone))
                 .isEqualTo(new Interval.Due(first.plusDays(10), false));
         assertThat(interval.due(null, null, first, zone)).isEqualTo(new Interval.Due(first, false));
+    }
+
+    /** Cleaned every 40 days and found as it should be, while the log shows it shut after 12 each time. */
+    @Test
+    void aLogThatShowsItsDeclineSaysItBetterThanAnEye() {
+        List<Done> done = every(40, 6, Found.SOME);
+        List<Instant> shown = done.subList(0, 6).stream()
+                .map(d -> d.at().plus(Duration.ofDays(12)))
+                .toList();
+        Interval own = Interval.of(28, done, shown);
+        assertThat(own.days()).isCloseTo(12 * Math.pow(28 / 12.0, 1 / 7.0), within(1e-9));
+        assertThat(own.findings()).isEqualTo(6);
+        assertThat(own.byLog()).isEqualTo(6);
+        assertThat(own.shown()).isNull();
+        // Two declines between two times: the first was when it was due.
+        assertThat(Interval.of(28, every(40, 1, null), List.of(after(30), after(14)))
+                        .days())
+                .isCloseTo(Math.sqrt(28 * 14.0), within(1e-9));
+    }
+
+    @Test
+    void whatTheLogShowsSinceItWasDoneIsDueNow() {
+        ZoneId zone = ZoneOffset.UTC;
+        LocalDate first = LocalDate.ofInstant(FIRST, zone);
+        Interval own = Interval.of(28, every(40, 0, null), List.of(after(9)));
+        assertThat(own.days()).isCloseTo(Math.sqrt(28 * 9.0), within(1e-9));
+        assertThat(own.due(FIRST, null, first.plusDays(10), zone))
+                .isEqualTo(new Interval.Due(first.plusDays(9), false));
+        assertThat(own.due(FIRST, first.plusDays(12), first.plusDays(10), zone))
+                .as("put off")
+                .isEqualTo(new Interval.Due(first.plusDays(12), true));
+        Interval wanted = Interval.asWanted(60, every(40, 0, null), List.of(after(9)));
+        assertThat(wanted.days()).isEqualTo(60);
+        assertThat(wanted.due(FIRST, null, first, zone).on()).isEqualTo(first.plusDays(9));
+        assertThat(Interval.asWanted(6, every(40, 0, null), List.of(after(9)))
+                        .due(FIRST, null, first, zone)
+                        .on())
+                .as("due before it showed")
+                .isEqualTo(first.plusDays(6));
+    }
+
+    /** A hose that kinked, a date that is days off, a decline before anybody looked. */
+    @Test
+    void whatIsNotItsDeclineMovesNothing() {
+        Interval clean = Interval.of(28, every(40, 1, Found.CLEAN), List.of(after(12)));
+        assertThat(clean.days()).isCloseTo(Math.sqrt(28 * 60.0), within(1e-9));
+        assertThat(clean.byLog()).isZero();
+        assertThat(Interval.of(28, every(40, 0, null), List.of(after(2), after(-5))))
+                .isEqualTo(new Interval(28, 0, 0, null));
+        assertThat(Interval.of(28, List.of(), List.of(after(12)))).isEqualTo(new Interval(28, 0, 0, null));
+    }
+
+    private static Instant after(int days) {
+        return FIRST.plus(Duration.ofDays(days));
     }
 
     @ParameterizedTest

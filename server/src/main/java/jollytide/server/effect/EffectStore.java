@@ -11,6 +11,7 @@ import jollytide.core.suspects.Check;
 import jollytide.core.suspects.Evidence;
 import jollytide.core.suspects.Given;
 import jollytide.core.unnoted.Cause;
+import jollytide.core.unnoted.Unnoted;
 import jollytide.server.effect.EffectViews.Made;
 import jollytide.server.effect.UnnotedViews.Searched;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -28,7 +29,7 @@ class EffectStore {
     EffectStore(JdbcTemplate jdbc, JsonMapper json, Clock clock) {
         this.jdbc = jdbc;
         cards = new FingerprintedDocuments<>(jdbc, json, clock, "effect_card", Made.class, 2);
-        searches = new FingerprintedDocuments<>(jdbc, json, clock, "unnoted_search", Searched.class, 1);
+        searches = new FingerprintedDocuments<>(jdbc, json, clock, "unnoted_search", Searched.class, 2);
         evidence = new FingerprintedDocuments<>(jdbc, json, clock, "suspect_evidence", Evidence.class, 2);
     }
 
@@ -68,6 +69,29 @@ class EffectStore {
                 tank.toString(),
                 one.from(),
                 one.cause().name());
+    }
+
+    /** The days from which searches show it to be less. */
+    List<LocalDate> shown(UUID tank, Cause cause) {
+        return jdbc.queryForList(
+                "select from_day from shown_change where tank_id = ? and cause = ? order by from_day",
+                LocalDate.class,
+                tank.toString(),
+                cause.name());
+    }
+
+    /** Of the days from one to another, nothing else is shown. */
+    void show(UUID tank, LocalDate from, LocalDate until, List<Unnoted> less) {
+        jdbc.update(
+                "delete from shown_change where tank_id = ? and from_day >= ? and from_day < ?",
+                tank.toString(),
+                from,
+                until);
+        less.forEach(one -> jdbc.update(
+                "insert ignore into shown_change (tank_id, from_day, cause) values (?, ?, ?)",
+                tank.toString(),
+                one.from(),
+                one.cause().name()));
     }
 
     /** What somebody found at a check, and when. */

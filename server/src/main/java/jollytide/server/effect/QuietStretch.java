@@ -56,6 +56,12 @@ record QuietStretch(LocalDate from, LocalDate until) {
         return !day.isBefore(from) && day.isBefore(until);
     }
 
+    /** The days of which this stretch knows better than those that overlap with it, and than a note at its edge. */
+    QuietStretch middle(LocalDate today) {
+        return new QuietStretch(
+                from.plusDays(OVERLAP_DAYS / 2), until.equals(today) ? until : until.minusDays(OVERLAP_DAYS / 2));
+    }
+
     Instant start(TankHistory history) {
         return history.start(from);
     }

@@ -108,6 +108,14 @@ public class UnnotedService {
                 .forEach(d -> store.takeBack(tank.id(), d));
     }
 
+    /** The days from which the log shows something to be less, whether it was noted since or not; not what is nothing. */
+    public List<LocalDate> shown(Tank tank, Cause cause) {
+        List<Dismissed> nothing = store.dismissed(tank.id());
+        return store.shown(tank.id(), cause).stream()
+                .filter(day -> nothing.stream().noneMatch(d -> d.cause() == cause && near(d.from(), day)))
+                .toList();
+    }
+
     private List<Search> searches(TankHistory history) {
         SortedMap<Long, String> stamps = histories.stamps(history.tank());
         return QuietStretch.of(history).stream()
@@ -141,6 +149,12 @@ public class UnnotedService {
         TankLog log = book.logged(tank, as, stretch.start(history), stretch.end(history));
         List<Unnoted> found = ChangeSearch.of(
                 log, as.setup(), then -> book.describe(tank, then).fittedTank(), history::leftOut, history.zone());
+        List<Unnoted> less = Stream.ofNullable(found)
+                .flatMap(List::stream)
+                .filter(Unnoted::less)
+                .toList();
+        QuietStretch middle = stretch.middle(history.today());
+        store.show(tank.id(), middle.from(), middle.until(), less);
         store.searches().keep(tank.id(), stretch.start(history), one.fingerprint(), new Searched(found));
     }
 

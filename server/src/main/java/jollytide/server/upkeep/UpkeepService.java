@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -21,10 +22,12 @@ import jollytide.core.evidence.Quantity;
 import jollytide.core.measure.Setup;
 import jollytide.core.twin.Channel;
 import jollytide.core.units.InputException;
+import jollytide.core.unnoted.Cause;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Interval;
 import jollytide.core.upkeep.TankUse;
 import jollytide.server.dose.DoseService;
+import jollytide.server.effect.UnnotedService;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
@@ -61,6 +64,7 @@ public class UpkeepService {
     private final DoseService doses;
     private final ReadingService readings;
     private final UsesOfTanks uses;
+    private final UnnotedService unnoted;
     private final Clock clock;
 
     UpkeepService(
@@ -71,6 +75,7 @@ public class UpkeepService {
             DoseService doses,
             ReadingService readings,
             UsesOfTanks uses,
+            UnnotedService unnoted,
             Clock clock) {
         this.tasks = tasks;
         this.dones = dones;
@@ -79,6 +84,7 @@ public class UpkeepService {
         this.doses = doses;
         this.readings = readings;
         this.uses = uses;
+        this.unnoted = unnoted;
         this.clock = clock;
     }
 
@@ -114,6 +120,8 @@ public class UpkeepService {
                 .findByTaskIdInOrderByAt(all.stream().map(t -> t.id).toList())
                 .stream()
                 .collect(Collectors.groupingBy(d -> d.taskId));
+        Map<Chore, List<Instant>> shown = new EnumMap<>(Chore.class);
+        all.forEach(t -> shown.computeIfAbsent(t.chore, chore -> shown(tank, chore)));
         ZoneId zone = tank.home().zone();
         LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
         return all.stream()
@@ -122,19 +130,37 @@ public class UpkeepService {
                         t -> t.endedAt == null,
                         Collectors.collectingAndThen(
                                 Collectors.mapping(
-                                        t -> view(t, done.getOrDefault(t.id, List.of()), use, zone, today),
+                                        t -> view(
+                                                t,
+                                                done.getOrDefault(t.id, List.of()),
+                                                shown.getOrDefault(t.chore, List.of()),
+                                                use,
+                                                zone,
+                                                today),
                                         Collectors.toList()),
                                 views -> views.stream()
                                         .sorted(Comparator.comparing(TaskView::due))
                                         .toList())));
     }
 
-    private static TaskView view(UpkeepTask task, List<UpkeepDone> done, TankUse use, ZoneId zone, LocalDate today) {
+    /** Since when the log shows that something is due. */
+    private List<Instant> shown(Tank tank, Chore chore) {
+        Cause cause = chore.shownBy();
+        return cause == null
+                ? List.of()
+                : unnoted.shown(tank, cause).stream()
+                        .map(day -> day.atStartOfDay(tank.home().zone()).toInstant())
+                        .toList();
+    }
+
+    private static TaskView view(
+            UpkeepTask task, List<UpkeepDone> done, List<Instant> shown, TankUse use, ZoneId zone, LocalDate today) {
+        List<Interval.Done> times =
+                done.stream().map(d -> new Interval.Done(d.at, d.found)).toList();
         Interval interval = task.ownDays != null
-                ? new Interval(task.ownDays, 0)
-                : Interval.of(
-                        use.days(task.chore),
-                        done.stream().map(d -> new Interval.Done(d.at, d.found)).toList());
+                ? Interval.asWanted(task.ownDays, times, shown)
+                : Interval.of(use.days(task.chore), times, shown);
+        Instant sinceDone = interval.shown();
         Interval.Due due =
                 interval.due(done.isEmpty() ? null : done.get(done.size() - 1).at, task.notBefore, today, zone);
         List<TickView> newest = new ArrayList<>();
@@ -147,6 +173,8 @@ public class UpkeepService {
                 interval.days(),
                 use.of(task.chore),
                 interval.findings(),
+                interval.byLog(),
+                sinceDone == null ? null : LocalDate.ofInstant(sinceDone, zone),
                 due.on(),
                 !due.on().isAfter(today),
                 due.putOff(),

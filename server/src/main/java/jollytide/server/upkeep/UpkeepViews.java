@@ -70,6 +70,8 @@ public final class UpkeepViews {
      * @param days between two times, by what is assumed and what was found
      * @param usedPerDay of what wears it, in hours or litres; null where that is taken as common
      * @param findings that moved it
+     * @param byLog how many of them the log showed
+     * @param shownSince the day from which the log shows that it is due, after it was done last; null where it shows nothing
      * @param due the day; today where it was never done
      * @param putOff whether it was due earlier but for its keeper's wish
      * @param done the newest first
@@ -82,6 +84,8 @@ public final class UpkeepViews {
             double days,
             @Nullable Double usedPerDay,
             int findings,
+            int byLog,
+            @Nullable LocalDate shownSince,
             LocalDate due,
             boolean late,
             boolean putOff,

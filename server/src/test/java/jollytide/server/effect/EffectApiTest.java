@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -19,6 +20,7 @@ import jollytide.core.logfile.Meaning;
 import jollytide.core.measure.Agitation;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Setup;
+import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.twin.TwinState;
 import jollytide.server.Samples;
@@ -76,11 +78,14 @@ class EffectApiTest extends ServerTest {
 
     /** As an ordinary tank of this description would have logged it, its surface livelier since the change. */
     private double logged(double times) {
+        return logged(times == 1 ? MeasureSet.NONE : MeasureSet.of(new Agitation(times)));
+    }
+
+    private double logged(MeasureSet measures) {
         Setup setup = book.setup(tanks.tankOfAnyone(UUID.fromString(id)));
         OrdinaryDays days = new OrdinaryDays(setup, TankParameters.ORDINARY);
         Instant from = CHANGED.minus(DAYS_BEFORE, ChronoUnit.DAYS);
         TwinState today = days.today(from);
-        MeasureSet measures = times == 1 ? MeasureSet.NONE : MeasureSet.of(new Agitation(times));
         List<TwinState> states =
                 new ArrayList<>(days.run(today, MeasureSet.NONE, Duration.between(from, CHANGED), HALF_HOUR));
         states.addAll(days.run(states.get(states.size() - 1), measures, Duration.between(CHANGED, PRESENT), HALF_HOUR));
@@ -467,6 +472,45 @@ class EffectApiTest extends ServerTest {
         noted("FAULT", CHANGED, "outlet slipped", false);
         JsonNode after = keeper.get(tank + "/effects/unnoted").body();
         assertThat(after.path("changes").size()).isZero();
+    }
+
+    /** A skimmer that draws less is due for its rinse, noted or not, until somebody says that it is nothing. */
+    @Test
+    void whatTheLogShowsOfTheSkimmerIsDue() {
+        String upkeep = tank + "/upkeep";
+        String rinsed = LocalDateTime.ofInstant(CHANGED.minus(6, ChronoUnit.DAYS), ZoneId.of("Europe/Amsterdam"))
+                .toString();
+        keeper.post(upkeep, """
+                {"chore":"VENTURI","name":"","days":null,"lastDone":"%s"}""".formatted(rinsed));
+        logged(MeasureSet.of(new SkimmerDraw(0.2)));
+        assertThat(keeper.get(upkeep).body().at("/tasks/0/shownSince").isMissingNode())
+                .isTrue();
+        JsonNode found = searched().path(0).path("found");
+        assertThat(found.path("cause").asString()).isEqualTo("SKIMMER");
+        String from = found.path("from").asString();
+        JsonNode due = keeper.get(upkeep).body().at("/tasks/0");
+        assertThat(due.path("shownSince").asString()).isEqualTo(from);
+        assertThat(due.path("due").asString()).isEqualTo(from);
+        assertThat(due.path("late").asBoolean()).isTrue();
+        assertThat(due.path("byLog").asInt()).isEqualTo(1);
+        assertThat(due.path("days").asDouble()).isBetween(Math.sqrt(28 * 5.0), Math.sqrt(28 * 8.0));
+        String dismissal = tank + "/effects/unnoted/" + from + "/SKIMMER/dismissal";
+        assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
+        assertThat(keeper.get(upkeep).body().at("/tasks/0/days").asDouble()).isEqualTo(28);
+        assertThat(keeper.delete(dismissal).status()).isEqualTo(204);
+        noted("FAULT", CHANGED, "venturi crusted", false);
+        assertThat(keeper.get(tank + "/effects/unnoted").body().path("changes")).isEmpty();
+        assertThat(keeper.get(upkeep).body().at("/tasks/0/shownSince").asString())
+                .isEqualTo(from);
+        String task = due.path("id").asString();
+        keeper.post(
+                upkeep + "/" + task + "/done",
+                "{\"at\":\"%s\",\"found\":null,\"note\":\"\"}"
+                        .formatted(day(PRESENT).atTime(0, 1)));
+        JsonNode rinsedAgain = keeper.get(upkeep).body().at("/tasks/0");
+        assertThat(rinsedAgain.path("shownSince").isMissingNode()).isTrue();
+        assertThat(rinsedAgain.path("late").asBoolean()).isFalse();
+        assertThat(rinsedAgain.path("byLog").asInt()).isEqualTo(1);
     }
 
     private LocalDate day(Instant t) {
