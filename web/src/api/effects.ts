@@ -50,8 +50,12 @@ export const useBetween = (tankId: string, windows: TwoWindows | undefined) =>
     retry: false,
   });
 
-/** Has a card made that is not yet, and the list read anew with it. */
-export function useMakeCard(tankId: string, card: EffectCard | undefined) {
+/**
+ * Has a card made that is not yet, and the list read anew with it.
+ *
+ * @param listedAt when the list that lacks it was read
+ */
+export function useMakeCard(tankId: string, card: EffectCard | undefined, listedAt: number) {
   const client = useQueryClient();
   const made = useQuery({
     queryKey: keys.tank(tankId).log('effect', card?.at),
@@ -70,5 +74,11 @@ export function useMakeCard(tankId: string, card: EffectCard | undefined) {
   useEffect(() => {
     if (at) void client.invalidateQueries({ queryKey: keys.tank(tankId).log('effects') });
   }, [client, at, tankId]);
+  // A fit that landed meanwhile asks for another card than was made.
+  const { refetch } = made;
+  const passed = made.data !== undefined && listedAt > made.dataUpdatedAt;
+  useEffect(() => {
+    if (passed) void refetch();
+  }, [passed, refetch]);
   return made;
 }

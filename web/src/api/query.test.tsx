@@ -2,7 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { expect, test } from 'vitest';
-import { useChange } from './query';
+import { Problem } from './client';
+import { again, useChange } from './query';
 
 const around = ({ children }: { children: ReactNode }) => (
   <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>
@@ -32,4 +33,15 @@ test('what went wrong is heard too, and is no fault of the page where nobody ask
   result.current.mutate('not asked for');
   await waitFor(() => expect(heard).toEqual(['refused']));
   await waitFor(() => expect(result.current.error?.message).toBe('not asked for'));
+});
+
+test('a server that computes is asked for longer than one that is gone, a refusal never again', () => {
+  expect(again(2, new Problem(0, 'gone'))).toBe(true);
+  expect(again(3, new Problem(0, 'gone'))).toBe(false);
+  for (const busy of [429, 503]) {
+    expect(again(14, new Problem(busy, 'busy'))).toBe(true);
+    expect(again(15, new Problem(busy, 'busy'))).toBe(false);
+  }
+  expect(again(0, new Problem(422, 'refused'))).toBe(false);
+  expect(again(0, new Error('a fault'))).toBe(false);
 });

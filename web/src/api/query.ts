@@ -1,14 +1,25 @@
 import { QueryClient, useMutation, useQueryClient, type QueryKey } from '@tanstack/react-query';
 import { Problem } from './client';
 
+/** A server that computes answers again soon: it is asked for about a minute. One that is not there, three times. */
+const AGAIN = { busy: 15, gone: 3 };
+const LONGEST_WAIT_MS = 5000;
+
+/** Whether to ask once more, after so many failures. */
+export const again = (failures: number, error: Error) =>
+  error instanceof Problem &&
+  (error.status === 0
+    ? failures < AGAIN.gone
+    : [429, 503].includes(error.status) && failures < AGAIN.busy);
+
 export const queryClient = new QueryClient({
   defaultOptions: {
     // The server is at home: whether there is any other network says nothing about it.
     mutations: { networkMode: 'always' },
     queries: {
       networkMode: 'always',
-      retry: (count, error) =>
-        count < 3 && error instanceof Problem && [0, 429, 503].includes(error.status),
+      retry: again,
+      retryDelay: (failures) => Math.min(1000 * 2 ** failures, LONGEST_WAIT_MS),
       staleTime: 10_000,
     },
   },

@@ -30,7 +30,7 @@ export function EffectsScreen() {
       {effects.data.cards.length === 0 ? (
         <Nothing logged={effects.data.days.length} />
       ) : (
-        <All effects={effects.data} />
+        <All effects={effects.data} listedAt={effects.dataUpdatedAt} />
       )}
       {effects.data.days.length > 0 && (
         <>
@@ -68,7 +68,7 @@ function Nothing({ logged }: { logged: number }) {
   );
 }
 
-function All({ effects }: { effects: Effects }) {
+function All({ effects, listedAt }: { effects: Effects; listedAt: number }) {
   const { tank, units } = useAtTank();
   const { at } = route.useSearch();
   const [ref, width] = useWidth();
@@ -77,7 +77,7 @@ function All({ effects }: { effects: Effects }) {
   // The one that was asked for is made first, then the newest that is missing.
   const asked = cards.find((c) => c.at === at);
   const missing = [...(asked ? [asked] : []), ...[...cards].reverse()].find((c) => c.missing);
-  const making = useMakeCard(tank.id, missing);
+  const making = useMakeCard(tank.id, missing, listedAt);
   const chosen = asked ?? [...cards].reverse().find((c) => c.found) ?? cards[cards.length - 1];
   return (
     <div className="grid gap-8">
