@@ -42,6 +42,18 @@ export const useTimeLine = (tankId: string) =>
     logged(tankId),
   );
 
+export const usePlaceLine = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string; place: string }) =>
+      bodyOf(
+        api.PUT('/api/v1/tanks/{tankId}/doses/{id}/place', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    logged(tankId),
+  );
+
 /** After an outage: the return runs, and somebody saw that. */
 export const useGoOn = (tankId: string) =>
   useChange(

@@ -177,7 +177,7 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
           · {SOLUTES[line.solute]}, {(line.molPerL * 1000).toFixed(1)} mmol/L,{' '}
           {line.endedAt
             ? `ended ${dayAndTime(line.endedAt, tank.zone)}`
-            : `${brings(line, units)}, ${timesInWords(line.times)}`}
+            : `${brings(line, units)}, ${timesInWords(line.times)}${line.place && `, into ${line.place}`}`}
         </span>
       </h1>
       <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(line)}</p>

@@ -1,5 +1,11 @@
 import { useState } from 'react';
-import { useForgetLineNote, useNoteLine, usePlanLine, useTimeLine } from '../../api/doses';
+import {
+  useForgetLineNote,
+  useNoteLine,
+  usePlaceLine,
+  usePlanLine,
+  useTimeLine,
+} from '../../api/doses';
 import type { Line, LineNote, NewLineNote } from '../../api/types';
 import { readNumber } from '../../lib/number';
 import { localInput } from '../../lib/time';
@@ -9,7 +15,7 @@ import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useAtTank } from '../../TankContext';
 
-const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES', string> = {
+const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES' | 'PLACE', string> = {
   LEVEL: 'a level',
   FILLED: 'filled, up to',
   BUBBLES: 'bubbles in the line',
@@ -17,6 +23,7 @@ const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES', string> = {
   CHANGED: 'something was changed',
   PLAN: 'another amount a day',
   TIMES: 'other times of the day',
+  PLACE: 'its hose ends elsewhere',
 };
 type LineNoteIn = NonNullable<NewLineNote['readIn']>;
 const KINDS = Object.keys(SAID) as (keyof typeof SAID)[];
@@ -28,9 +35,11 @@ export function LineNoteForm({ line }: { line: Line }) {
   const note = useNoteLine(tank.id);
   const plan = usePlanLine(tank.id);
   const timed = useTimeLine(tank.id);
+  const placed = usePlaceLine(tank.id);
   const forget = useForgetLineNote(tank.id);
   const [first, setFirst] = useState(line.times?.first ?? '21:00');
   const [overH, setOverH] = useState(String(line.times?.overH ?? 24));
+  const [place, setPlace] = useState(line.place);
   const [kind, setKind] = useState<keyof typeof SAID>('LEVEL');
   const [value, setValue] = useState('');
   const [asked, setAsked] = useState('');
@@ -56,35 +65,53 @@ export function LineNoteForm({ line }: { line: Line }) {
       return;
     }
     setMissing(undefined);
-    const saved =
-      kind === 'TIMES'
-        ? timed
-            .mutateAsync({
-              id: line.id,
-              times:
-                read === null
-                  ? undefined
-                  : { perDay: Math.round(read), first, overH: readNumber(overH) ?? 24 },
-            })
-            .then(() => tell('Its times are changed: set the pump to them.'))
-        : kind === 'PLAN'
-          ? plan
-              .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
-              .then(() => tell('The plan is changed.'))
-          : note
-              .mutateAsync({
-                id: line.id,
-                at,
-                kind,
-                value: levelled || kind === 'CYLINDER' ? (read ?? undefined) : undefined,
-                asked: setTo,
-                readIn: levelled && read !== null ? readIn : undefined,
-                note: kind === 'CHANGED' ? words : '',
-              })
-              .then(({ id }) =>
-                tell('Noted.', () => void forget.mutateAsync({ id: line.id, noteId: id })),
-              );
-    saved
+    const saved = {
+      PLACE: () =>
+        placed
+          .mutateAsync({ id: line.id, place })
+          .then(() =>
+            tell('Noted.', () => void placed.mutateAsync({ id: line.id, place: line.place })),
+          ),
+      TIMES: () =>
+        timed
+          .mutateAsync({
+            id: line.id,
+            times:
+              read === null
+                ? undefined
+                : { perDay: Math.round(read), first, overH: readNumber(overH) ?? 24 },
+          })
+          .then(() =>
+            tell(
+              'Its times are changed: set the pump to them.',
+              () => void timed.mutateAsync({ id: line.id, times: line.times }),
+            ),
+          ),
+      PLAN: () =>
+        plan
+          .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
+          .then(() =>
+            tell(
+              'The plan is changed: set the pump to it.',
+              () => void plan.mutateAsync({ id: line.id, at, mlPerDay: line.mlPerDay }),
+            ),
+          ),
+    };
+    const noted = (what: LineNote['kind']) =>
+      note
+        .mutateAsync({
+          id: line.id,
+          at,
+          kind: what,
+          value: levelled || what === 'CYLINDER' ? (read ?? undefined) : undefined,
+          asked: setTo,
+          readIn: levelled && read !== null ? readIn : undefined,
+          note: what === 'CHANGED' ? words : '',
+        })
+        .then(({ id }) =>
+          tell('Noted.', () => void forget.mutateAsync({ id: line.id, noteId: id })),
+        );
+    (kind === 'PLACE' || kind === 'TIMES' || kind === 'PLAN' ? saved[kind]() : noted(kind))
       .then(() => {
         setValue('');
         setAsked('');
@@ -92,7 +119,8 @@ export function LineNoteForm({ line }: { line: Line }) {
       })
       .catch(() => undefined);
   };
-  const error = missing ?? note.error?.message ?? plan.error?.message ?? timed.error?.message;
+  const changes = [note, plan, timed, placed];
+  const error = missing ?? changes.find((change) => change.error)?.error?.message;
   return (
     <form
       className="grid gap-3 border-t pt-3"
@@ -184,6 +212,15 @@ export function LineNoteForm({ line }: { line: Line }) {
             />
           </>
         )}
+        {kind === 'PLACE' && (
+          <Field
+            label="It ends in"
+            value={place}
+            maxLength={60}
+            onChange={(e) => setPlace(e.target.value)}
+            className="w-72"
+          />
+        )}
         {kind === 'CHANGED' && (
           <Field
             label="What (tape at the fitting, new tube, …)"
@@ -193,7 +230,7 @@ export function LineNoteForm({ line }: { line: Line }) {
             className="w-72"
           />
         )}
-        {kind !== 'TIMES' && (
+        {kind !== 'TIMES' && kind !== 'PLACE' && (
           <Field
             label="at"
             type="datetime-local"
@@ -201,7 +238,7 @@ export function LineNoteForm({ line }: { line: Line }) {
             onChange={(e) => setAt(e.target.value)}
           />
         )}
-        <Button type="submit" disabled={note.isPending || plan.isPending || timed.isPending}>
+        <Button type="submit" disabled={changes.some((change) => change.isPending)}>
           Note it
         </Button>
       </div>

@@ -27,6 +27,7 @@ const schema = z.object({
   perDay: numberOrNothing('How often'),
   first: z.string(),
   overH: numberOrNothing('The hours'),
+  place: z.string().max(60),
   at: localTime,
 });
 const ASKED_AS: Record<string, string> = {
@@ -55,6 +56,7 @@ export function NewLineForm({ done }: { done: () => void }) {
       perDay: '12',
       first: '21:00',
       overH: '24',
+      place: '',
       at: localInput(new Date(), tank.zone),
     },
     (name) => ASKED_AS[name] ?? name,
@@ -78,6 +80,7 @@ export function NewLineForm({ done }: { done: () => void }) {
                 overH: readNumber(v.overH) ?? 24,
               }
             : undefined,
+        place: v.place,
         at: v.at,
       },
       {
@@ -142,6 +145,7 @@ export function NewLineForm({ done }: { done: () => void }) {
           />
         </>
       )}
+      <Field label="Its hose ends in (return chamber, …)" maxLength={60} {...field('place')} />
       <Field label="Since" type="datetime-local" {...field('at')} />
       {CAUSTIC.includes(solute) && (
         <p className="border-l-4 border-alk pl-3 md:col-span-3">

@@ -34,6 +34,7 @@ const line = (over: Partial<Line> = {}): Line => ({
   molPerL: 0.0203,
   share: 1,
   stopped: [],
+  place: '',
   vesselMl: 5000,
   plans: [],
   mlPerDay: 800,

@@ -88,6 +88,7 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/by-hand/water-changes/sum", "{\"litres\":9}"),
             Map.entry("POST /tanks/{tankId}/doses", LINE),
             Map.entry("POST /tanks/{tankId}/doses/{id}/notes", LINE_NOTE),
+            Map.entry("PUT /tanks/{tankId}/doses/{id}/place", "{\"place\":\"the sump\"}"),
             Map.entry(
                     "PUT /tanks/{tankId}/doses/{id}/times",
                     "{\"times\":{\"perDay\":6,\"first\":\"21:00\",\"overH\":12}}"),

@@ -54,16 +54,26 @@ public record LineRules(
      * What is planned of a line.
      *
      * @param times null for one that drips all day
+     * @param place where its hose ends; empty where nobody said
      */
     public record Planned(
             String name,
             Solution solution,
             double mlPerDay,
-            @Nullable DoseTimes times) {
-        boolean beside(Planned other) {
-            boolean meet = (solution.basic() && other.solution.calciumMgPerMl() > 0)
+            @Nullable DoseTimes times,
+            String place) {
+        /** Whether what they bring falls out where it meets. */
+        private boolean fallsOutWith(Planned other) {
+            return (solution.basic() && other.solution.calciumMgPerMl() > 0)
                     || (other.solution.basic() && solution.calciumMgPerMl() > 0);
-            return meet && (times == null || other.times == null || times.apartMinutes(other.times) < LEAST_APART_MIN);
+        }
+
+        private boolean atOnceWith(Planned other) {
+            return times == null || other.times == null || times.apartMinutes(other.times) < LEAST_APART_MIN;
+        }
+
+        private boolean whereItEnds(Planned other) {
+            return !place.isBlank() && place.strip().equalsIgnoreCase(other.place.strip());
         }
     }
 
@@ -140,21 +150,16 @@ public record LineRules(
         }
         single(line, stops);
         others.lines().stream()
-                .filter(other -> line.mlPerDay() > 0 && line.beside(other))
-                .forEach(other -> stops.add(new Stop(
-                        Stop.Rule.APART,
-                        text(
-                                "It would meet “%s”, and calcium carbonate falls out where they meet: give both their"
-                                        + " times, at least %d minutes and a place apart.",
-                                other.name(), LEAST_APART_MIN),
-                        0)));
+                .filter(other -> line.mlPerDay() > 0 && line.fallsOutWith(other))
+                .forEach(other -> apart(line, other, stops));
         return stops;
     }
 
     /** The most a day of a line, up to what is wanted, that no rule stops; 0 where any is stopped. */
     double most(Planned line, double vesselMl, double wanted) {
-        DoublePredicate may = ml -> stops(new Planned(line.name(), line.solution(), ml, line.times()), vesselMl)
-                .isEmpty();
+        DoublePredicate may =
+                ml -> stops(new Planned(line.name(), line.solution(), ml, line.times(), line.place()), vesselMl)
+                        .isEmpty();
         return may.test(wanted) ? wanted : largest(may, wanted);
     }
 
@@ -197,6 +202,27 @@ public record LineRules(
             because.add(text("All of it would lift the tank by pH %.2f once mixed, more than 0.1.", mixed));
         }
         return new Parted(meq, addition.calciumMgPerL(), water.phNbs(), water.phNbs() + mixed, because, days, portions);
+    }
+
+    private static void apart(Planned line, Planned other, List<Stop> stops) {
+        if (line.atOnceWith(other)) {
+            stops.add(new Stop(
+                    Stop.Rule.APART,
+                    text(
+                            "It would meet “%s”, and calcium carbonate falls out where they meet: give both their"
+                                    + " times, at least %d minutes and a place apart.",
+                            other.name(), LEAST_APART_MIN),
+                    0));
+        }
+        if (line.whereItEnds(other)) {
+            stops.add(new Stop(
+                    Stop.Rule.SAME_PLACE,
+                    text(
+                            "“%s” ends in the same place, where calcium carbonate would fall out: lead one of them"
+                                    + " elsewhere.",
+                            other.name()),
+                    0));
+        }
     }
 
     private void single(Planned line, List<Stop> stops) {

@@ -81,9 +81,11 @@ public record MixingCard(
      * @param name of the line
      * @param ml that are mixed
      * @param mlPerDay that are planned
+     * @param place where its hose ends; empty where nobody said
      * @param assay share of the powder's weight that is what it is bought for: 1 for pure and dry
      */
-    public static MixingCard of(String name, Solution solution, double ml, double mlPerDay, double assay) {
+    public static MixingCard of(
+            String name, Solution solution, double ml, double mlPerDay, String place, double assay) {
         within("ml", ml, 10, 500_000, "mL");
         Powder powder = Powder.of(solution.solute());
         boolean lime = solution.solute() == Solution.Solute.LIMEWATER;
@@ -101,7 +103,7 @@ public record MixingCard(
                 powder.gramsPerSpoon == null ? null : Double.valueOf(grams / powder.gramsPerSpoon),
                 warms,
                 steps(solution, powder, ml, warms, saturated),
-                label(name, solution, powder, mlPerDay));
+                label(name, solution, powder, mlPerDay, place));
     }
 
     private static boolean burns(Solution solution) {
@@ -145,7 +147,7 @@ public record MixingCard(
         return List.copyOf(steps);
     }
 
-    private static List<String> label(String name, Solution solution, Powder powder, double mlPerDay) {
+    private static List<String> label(String name, Solution solution, Powder powder, double mlPerDay, String place) {
         List<String> label = new ArrayList<>();
         label.add(name);
         label.add(text("%s, %.3g mol/L in water", powder.name, solution.molPerL()));
@@ -154,7 +156,7 @@ public record MixingCard(
         }
         label.add("Not for drinking. Away from children and pets.");
         label.add("In an eye: rinse long with water, get medical help.");
-        label.add(text("For the tank: %.0f mL a day as planned", mlPerDay));
+        label.add(text("For the tank: %.0f mL a day as planned%s", mlPerDay, place.isBlank() ? "" : ", into " + place));
         return List.copyOf(label);
     }
 

@@ -17,8 +17,10 @@ public record Stop(Rule rule, String because, double mostMlPerDay) {
         AT_ONCE,
         /** One dose, once mixed, may lift pH by so much. */
         SINGLE_DOSE,
-        /** What falls out where it meets is dosed apart. */
+        /** What falls out where it meets is dosed at other times. */
         APART,
+        /** And at another place. */
+        SAME_PLACE,
         /** What brings no alkalinity moves no pH. */
         NO_REMEDY
     }

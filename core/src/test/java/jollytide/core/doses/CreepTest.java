@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 /** What stays behind; molar masses from the IUPAC standard atomic weights. */
 class CreepTest {
     private static LineRules.Planned line(Solution.Solute solute, double molPerL, double mlPerDay) {
-        return new LineRules.Planned("line", new Solution(solute, molPerL), mlPerDay, null);
+        return new LineRules.Planned("line", new Solution(solute, molPerL), mlPerDay, null, "");
     }
 
     /** KOH for 1 dKH a day, 0.357 meq/L: 39.1 mg each, +14 mg/L of potassium a day. Common practice, no source. */

@@ -40,7 +40,7 @@ class LineRulesTest {
     }
 
     private static LineRules.Planned drips(Solution solution, double mlPerDay) {
-        return new LineRules.Planned("line", solution, mlPerDay, null);
+        return new LineRules.Planned("line", solution, mlPerDay, null, "");
     }
 
     private static List<Stop.Rule> rulesOf(List<Stop> stops) {
@@ -111,7 +111,7 @@ class LineRulesTest {
     /** 150 meq in one dose into 420 L would be +0.36 meq/L of hydroxide at once; in many it is nothing. */
     @Test
     void aDoseThatWouldLiftTheTankByMoreThanATenthIsStopped() {
-        LineRules.Planned once = new LineRules.Planned("lye", LYE, 280, new DoseTimes(1, LocalTime.MIDNIGHT, 24));
+        LineRules.Planned once = new LineRules.Planned("lye", LYE, 280, new DoseTimes(1, LocalTime.MIDNIGHT, 24), "");
         List<Stop> stops = RULES.stops(once, 300);
         assertThat(rulesOf(stops)).containsExactly(Stop.Rule.SINGLE_DOSE);
         Matcher least = Pattern.compile("at least (\\d+) doses a day")
@@ -119,15 +119,17 @@ class LineRulesTest {
         assertThat(least.find()).isTrue();
         int doses = Integer.parseInt(least.group(1));
         assertThat(RULES.stops(
-                        new LineRules.Planned("lye", LYE, 280, new DoseTimes(doses, LocalTime.MIDNIGHT, 24)), 300))
+                        new LineRules.Planned("lye", LYE, 280, new DoseTimes(doses, LocalTime.MIDNIGHT, 24), ""), 300))
                 .isEmpty();
         assertThat(RULES.stops(
-                        new LineRules.Planned("lye", LYE, 280, new DoseTimes(doses - 1, LocalTime.MIDNIGHT, 24)), 300))
+                        new LineRules.Planned("lye", LYE, 280, new DoseTimes(doses - 1, LocalTime.MIDNIGHT, 24), ""),
+                        300))
                 .isNotEmpty();
         assertThat(RULES.stops(drips(LYE, 280), 300)).isEmpty();
         double most = stops.get(0).mostMlPerDay();
         assertThat(RULES.stops(
-                        new LineRules.Planned("lye", LYE, most - 0.1, new DoseTimes(1, LocalTime.MIDNIGHT, 24)), 300))
+                        new LineRules.Planned("lye", LYE, most - 0.1, new DoseTimes(1, LocalTime.MIDNIGHT, 24), ""),
+                        300))
                 .isEmpty();
     }
 
@@ -140,7 +142,7 @@ class LineRulesTest {
                 2.5,
                 0,
                 LineRules.Beside.NOTHING.and(
-                        new LineRules.Planned("soda", soda, 50, new DoseTimes(12, LocalTime.of(23, 50), 24))));
+                        new LineRules.Planned("soda", soda, 50, new DoseTimes(12, LocalTime.of(23, 50), 24), "")));
         assertThat(rulesOf(beside.stops(drips(calcium, 50), 200))).containsExactly(Stop.Rule.APART);
         assertThat(rulesOf(beside.stops(at(calcium, LocalTime.of(0, 4)), 200))).containsExactly(Stop.Rule.APART);
         assertThat(beside.stops(at(calcium, LocalTime.of(0, 5)), 200)).isEmpty();
@@ -151,8 +153,33 @@ class LineRulesTest {
                 .contains("“soda”", "15 minutes and a place apart");
     }
 
+    /** An hour apart, but out of hoses that end side by side. */
+    @Test
+    void calciumIsLedElsewhereThanAlkalinity() {
+        Solution soda = new Solution(Solution.Solute.SODA_ASH, 0.2);
+        Solution calcium = new Solution(Solution.Solute.CALCIUM_CHLORIDE, 1);
+        LineRules beside =
+                rules(2.5, 0, LineRules.Beside.NOTHING.and(into("return chamber", soda, LocalTime.of(22, 0))));
+        List<Stop> stops = beside.stops(into(" Return chamber", calcium, LocalTime.of(23, 0)), 200);
+        assertThat(rulesOf(stops)).containsExactly(Stop.Rule.SAME_PLACE);
+        assertThat(stops.get(0).because()).contains("“soda” ends in the same place");
+        assertThat(beside.stops(into("display", calcium, LocalTime.of(23, 0)), 200))
+                .isEmpty();
+        assertThat(beside.stops(into("", calcium, LocalTime.of(23, 0)), 200))
+                .as("nobody says where")
+                .isEmpty();
+        assertThat(beside.stops(into("return chamber", soda, LocalTime.of(22, 0)), 200))
+                .isEmpty();
+        assertThat(rulesOf(beside.stops(into("return chamber", calcium, LocalTime.of(22, 4)), 200)))
+                .containsExactly(Stop.Rule.APART, Stop.Rule.SAME_PLACE);
+    }
+
+    private static LineRules.Planned into(String place, Solution solution, LocalTime first) {
+        return new LineRules.Planned("soda", solution, 50, new DoseTimes(12, first, 24), place);
+    }
+
     private static LineRules.Planned at(Solution solution, LocalTime first) {
-        return new LineRules.Planned("line", solution, 50, new DoseTimes(12, first, 24));
+        return new LineRules.Planned("line", solution, 50, new DoseTimes(12, first, 24), "");
     }
 
     /** Common practice mixes it up with the hydroxide: it has no alkalinity. */

@@ -15,13 +15,25 @@ class MixingCardTest {
     private static final double GALLON_ML = 3785.41;
 
     private static MixingCard card(Solution.Solute solute, double molPerL, double ml) {
-        return MixingCard.of("can", new Solution(solute, molPerL), ml, 300, 1);
+        return MixingCard.of("can", new Solution(solute, molPerL), ml, 300, "", 1);
     }
 
     /**
      * Two level teaspoons in a US gallon saturate; in two gallons half (common practice, no source). A third more is put
      * in, so that it shows that it is saturated.
      */
+    @Test
+    void theLabelSaysWhereItsHoseEnds() {
+        Solution lime = new Solution(Solution.Solute.LIMEWATER, 0.02);
+        assertThat(MixingCard.of("can", lime, 5000, 800, "the return chamber", 1)
+                        .label())
+                .last()
+                .isEqualTo("For the tank: 800 mL a day as planned, into the return chamber");
+        assertThat(MixingCard.of("can", lime, 5000, 800, "", 1).label())
+                .last()
+                .isEqualTo("For the tank: 800 mL a day as planned");
+    }
+
     @Test
     void twoTeaspoonsSaturateAGallon() {
         double half = Objects.requireNonNull(
@@ -45,9 +57,9 @@ class MixingCardTest {
     @Test
     void lessPurePowderTakesMoreGrams() {
         Solution half = new Solution(Solution.Solute.SODA_ASH, 0.5);
-        assertThat(MixingCard.of("can", half, 1000, 300, 105.988 / 286.14).grams())
+        assertThat(MixingCard.of("can", half, 1000, 300, "", 105.988 / 286.14).grams())
                 .isCloseTo(143.07, within(0.01));
-        assertThatThrownBy(() -> MixingCard.of("can", half, 1000, 300, 0.1))
+        assertThatThrownBy(() -> MixingCard.of("can", half, 1000, 300, "", 0.1))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("assay");
     }

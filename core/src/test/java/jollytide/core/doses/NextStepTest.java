@@ -37,7 +37,7 @@ class NextStepTest {
                         new Estimate(changed, changed - half, changed + half),
                         5),
                 Estimate.exact(arrived),
-                new LineRules.Planned("can", LIME, 400, null),
+                new LineRules.Planned("can", LIME, 400, null, ""),
                 4000,
                 rules(evaporationLPerDay));
     }

@@ -90,6 +90,7 @@ class DemoCare {
                         null,
                         LimewaterCan.ML_PER_DAY,
                         null,
+                        "the return chamber",
                         notes.get(0).at().toString()));
         doses.plan(keeper, tank, line, new NewPlan(can.bled().toString(), LimewaterCan.CATCHING_UP_ML_PER_DAY));
         doses.plan(keeper, tank, line, new NewPlan(can.caughtUp().toString(), LimewaterCan.ML_PER_DAY));
@@ -160,6 +161,7 @@ class DemoCare {
             Bottle bottle,
             @Nullable Double emptyG,
             @Nullable ClockedDoses times,
+            String place,
             List<TankHistory.ReservoirNote> notes) {
         Solution solution = bottle.solution();
         UUID line = doses.add(
@@ -174,6 +176,7 @@ class DemoCare {
                         emptyG,
                         bottle.mlPerDay(),
                         times,
+                        place,
                         notes.get(0).at().toString()));
         for (TankHistory.ReservoirNote n : notes) {
             double value = emptyG == null ? n.ml() : Math.round(emptyG + n.ml() * solution.gramsPerMl());

@@ -247,7 +247,15 @@ class DemoHome implements SmartInitializingSingleton {
         keep(keeper, tank, history);
         ClockedDoses atNight =
                 new ClockedDoses(6, DemoHistory.FIRST_DOSE.toString(), (double) DemoHistory.DOSES_OVER_H);
-        care.bottle(keeper, tank, "soda ash", Bottle.SODA_ASH, null, atNight, history.reservoir());
+        care.bottle(
+                keeper,
+                tank,
+                "soda ash",
+                Bottle.SODA_ASH,
+                null,
+                atNight,
+                "the sump, before its pump",
+                history.reservoir());
         care.fedAtRest(keeper, tank);
         care.calciumByHand(keeper, tank, zone);
         care.weekly(keeper, tank, zone, Chore.SKIMMER_CUP);
@@ -286,7 +294,15 @@ class DemoHome implements SmartInitializingSingleton {
                 .id();
         TankHistory history = DemoHistory.heron(SEED, clock.instant(), zone);
         keep(keeper, tank, history);
-        care.bottle(keeper, tank, "bicarbonate", Bottle.BICARBONATE, EMPTY_BOTTLE_G, null, history.reservoir());
+        care.bottle(
+                keeper,
+                tank,
+                "bicarbonate",
+                Bottle.BICARBONATE,
+                EMPTY_BOTTLE_G,
+                null,
+                "the outlet’s flow",
+                history.reservoir());
         care.waterChanges(keeper, tank, zone);
         care.freshWater(keeper, tank, zone);
         care.looked(

@@ -7,6 +7,7 @@ import jollytide.server.account.SignedIn;
 import jollytide.server.dose.DoseViews.DosesView;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
+import jollytide.server.dose.DoseViews.NewPlace;
 import jollytide.server.dose.DoseViews.NewPlan;
 import jollytide.server.dose.DoseViews.NewTimes;
 import org.jspecify.annotations.Nullable;
@@ -68,6 +69,17 @@ class DoseController {
             @PathVariable UUID id,
             @Valid @RequestBody NewTimes body) {
         doses.times(who.keeperId(), tankId, id, body);
+    }
+
+    /** Where its hose ends; refused as a new line's is. */
+    @PutMapping("/{id}/place")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void place(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @Valid @RequestBody NewPlace body) {
+        doses.place(who.keeperId(), tankId, id, body);
     }
 
     /** How its vessel is filled: what is weighed out, each step with its caution, the label. */

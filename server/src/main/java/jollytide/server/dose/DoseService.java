@@ -36,6 +36,7 @@ import jollytide.server.dose.DoseViews.HoldView;
 import jollytide.server.dose.DoseViews.LineView;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
+import jollytide.server.dose.DoseViews.NewPlace;
 import jollytide.server.dose.DoseViews.NewPlan;
 import jollytide.server.dose.DoseViews.NewTimes;
 import jollytide.server.dose.DoseViews.NoteOfLine;
@@ -184,7 +185,7 @@ public class DoseService {
                 .filter(line -> line.solute == solute && line.endedAt == null)
                 .mapToDouble(line -> {
                     double mlPerDay = line.schedule().mlPerDay(now);
-                    return MixingCard.of(line.name, line.solution(), A_LITRE, mlPerDay, 1)
+                    return MixingCard.of(line.name, line.solution(), A_LITRE, mlPerDay, line.place, 1)
                                     .grams()
                             * mlPerDay
                             / A_LITRE;
@@ -218,6 +219,7 @@ public class DoseService {
         line.areaCm2 = body.areaCm2() == null ? null : within("areaCm2", body.areaCm2(), 1, 100_000, "cm²");
         line.emptyG = body.emptyG() == null ? null : within("emptyG", body.emptyG(), 1, 100_000, "g");
         set(line, body.times());
+        line.place = body.place() == null ? "" : body.place().strip();
         plan(tank, line, new NewPlan(body.at(), body.mlPerDay()));
         return lines.save(line).id;
     }
@@ -233,6 +235,18 @@ public class DoseService {
         Tank tank = tanks.tank(keeperId, tankId);
         DosingLine line = line(tank, lineId);
         set(line, body.times());
+        mayGoOn(tank, line);
+    }
+
+    @Transactional
+    public void place(UUID keeperId, UUID tankId, UUID lineId, NewPlace body) {
+        Tank tank = tanks.tank(keeperId, tankId);
+        DosingLine line = line(tank, lineId);
+        line.place = body.place().strip();
+        mayGoOn(tank, line);
+    }
+
+    private void mayGoOn(Tank tank, DosingLine line) {
         Instant now = clock.instant();
         plans.mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
     }
@@ -250,7 +264,12 @@ public class DoseService {
         DosingLine line = line(tanks.tank(keeperId, tankId), lineId);
         double most = within("ml", ml == null ? line.vesselMl : ml, 10, line.vesselMl, "mL");
         return MixingCard.of(
-                line.name, line.solution(), most, line.schedule().mlPerDay(clock.instant()), assay == null ? 1 : assay);
+                line.name,
+                line.solution(),
+                most,
+                line.schedule().mlPerDay(clock.instant()),
+                line.place,
+                assay == null ? 1 : assay);
     }
 
     /** After an outage: the return runs, and somebody saw that. */
@@ -430,7 +449,7 @@ public class DoseService {
             line.plans.add(new DosingLine.Planned(ended, 0));
             line.plans.add(new DosingLine.Planned(now, mlPerDay));
         }
-        plans.mayBring(tank, line, line.schedule().mostMlPerDay(now), now);
+        mayGoOn(tank, line);
     }
 
     @Transactional
@@ -475,6 +494,7 @@ public class DoseService {
                         .toList(),
                 mlPerDay,
                 ClockedDoses.of(line.times()),
+                line.place,
                 stopped,
                 line.solution().meqPerMl() * mlPerDay / litres,
                 line.solution().calciumMgPerMl() * mlPerDay / litres,

@@ -32,6 +32,7 @@ public final class DoseViews {
      * @param areaCm2 of the vessel where its level is read in centimetres; null when it is read in millilitres
      * @param emptyG what the vessel weighs when it is empty, where its level is read by a scale; null when it is not
      * @param times null for one that drips all day
+     * @param place where its hose ends; null where nobody says
      * @param at since when, with an offset, or without one in the home's zone
      */
     public record NewLine(
@@ -43,6 +44,7 @@ public final class DoseViews {
             @Nullable Double emptyG,
             @NotNull Double mlPerDay,
             @Valid @Nullable ClockedDoses times,
+            @Size(max = 60) @Nullable String place,
             @NotNull @Size(max = 40) String at) {}
 
     /**
@@ -71,6 +73,9 @@ public final class DoseViews {
 
     /** @param times null for a line that drips all day */
     public record NewTimes(@Valid @Nullable ClockedDoses times) {}
+
+    /** @param place where its hose ends; empty where nobody says */
+    public record NewPlace(@NotNull @Size(max = 60) String place) {}
 
     /** @param mlPerDay from then on */
     public record NewPlan(
@@ -117,6 +122,7 @@ public final class DoseViews {
      *
      * @param share of what dissolves at most
      * @param times null for one that drips all day
+     * @param place where its hose ends; empty where nobody said
      * @param stopped rules that its plan breaks today, in words
      * @param meqPerLPerDay that it brings as planned, {@code calciumMgPerLPerDay} likewise
      * @param runs between fillings and changes, in their order
@@ -138,6 +144,7 @@ public final class DoseViews {
             List<Schedule.DailyDose> plans,
             double mlPerDay,
             @Nullable ClockedDoses times,
+            String place,
             List<String> stopped,
             double meqPerLPerDay,
             double calciumMgPerLPerDay,

@@ -49,6 +49,9 @@ public class DosingLine {
     @Column(name = "empty_g")
     Double emptyG;
 
+    /** Where its hose ends; empty where nobody said. */
+    String place;
+
     /** Null for one that drips all day, like the two below. */
     Integer dosesPerDay;
 
@@ -85,7 +88,7 @@ public class DosingLine {
     }
 
     LineRules.Planned planned(double mlPerDay) {
-        return new LineRules.Planned(name, solution(), mlPerDay, times());
+        return new LineRules.Planned(name, solution(), mlPerDay, times(), place);
     }
 
     /** Of alkalinity, as planned. */

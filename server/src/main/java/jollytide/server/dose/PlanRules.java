@@ -59,6 +59,7 @@ class PlanRules {
         return switch (first.rule()) {
             case AT_ONCE -> new InputException("vesselMl", line.vesselMl, most + " mL", because);
             case APART -> new InputException("times", mlPerDay, "15 minutes apart", because);
+            case SAME_PLACE -> new InputException("place", mlPerDay, "another place", because);
             case NO_REMEDY -> new InputException("solute", mlPerDay, "a source of alkalinity or calcium", because);
             case EVAPORATION, CLIMB, SINGLE_DOSE ->
                 new InputException("mlPerDay", mlPerDay, most + " mL a day", because);

@@ -276,6 +276,35 @@ class DoseApiTest extends ServerTest {
                 .isEqualTo(422);
     }
 
+    /** An hour apart, but side by side: refused at the place, by a new line and by one that is led elsewhere. */
+    @Test
+    void calciumAndAlkalinityEndApart() {
+        keeper.post(doses, into("SODA_ASH", "00:00", "the return chamber"));
+        Answer beside = keeper.post(doses, into("CALCIUM_CHLORIDE", "01:00", "The return chamber "));
+        assertThat(beside.status()).isEqualTo(422);
+        assertThat(beside.firstError().path("field").asString()).isEqualTo("place");
+        assertThat(beside.text()).contains("“soda_ash” ends in the same place");
+        Answer apart = keeper.post(doses, into("CALCIUM_CHLORIDE", "01:00", "the display"));
+        assertThat(apart.status()).as(apart.text()).isEqualTo(201);
+        String line = doses + "/" + apart.body().path("id").asString();
+        assertThat(keeper.put(line + "/place", "{\"place\":\"the return chamber\"}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(keeper.put(line + "/place", "{\"place\":\"" + "x".repeat(61) + "\"}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(keeper.get(doses).body().path("lines").findValuesAsString("place"))
+                .containsExactlyInAnyOrder("the return chamber", "the display");
+        assertThat(keeper.put(line + "/place", "{\"place\":\"\"}").status()).isEqualTo(204);
+        assertThat(keeper.put(line + "/place", "{\"place\":\"the overflow\"}").status())
+                .isEqualTo(204);
+        assertThat(keeper.get(line + "/card").body().path("label").toString()).contains(", into the overflow");
+    }
+
+    private String into(String solute, String first, String place) {
+        return other(solute, 0.1, 20, times(12, first)).replaceFirst("\\{", "{\"place\":\"" + place + "\",");
+    }
+
     /** One dose of 20 meq of lye into 420 L is small; all of a day's hundred at once is not. */
     @Test
     void aSingleDoseIsLimited() {
