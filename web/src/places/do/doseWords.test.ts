@@ -78,10 +78,11 @@ test('a line says what it brings', () => {
 test('use is what arrived less what tests show', () => {
   const alkalinity = {
     perDay: estimate(0.08, 0.01),
+    arrivedPerDay: estimate(0.0773, 0.004),
     changedPerDay: estimate(-0.003, 0.009),
     tests: 4,
   };
-  const use: DoseUse = { days: 28, arrivedMeqPerLPerDay: estimate(0.0773, 0.004), alkalinity };
+  const use: DoseUse = { days: 28, alkalinity };
   expect(used(use, units)[0]).toBe(
     '0.20 to 0.25 dKH a day are used: 0.21 to 0.23 arrived, and 4 tests moved by −0.03 to 0.02 a day.',
   );

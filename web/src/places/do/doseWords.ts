@@ -166,7 +166,7 @@ export function used(use: DoseUse, units: Units): string[] {
     ];
   const changed = shown(use.alkalinity.changedPerDay).replaceAll('-', '−');
   return [
-    `${shown(use.alkalinity.perDay)} ${label} a day are used: ${shown(use.arrivedMeqPerLPerDay)} arrived, and ${use.alkalinity.tests} tests moved by ${changed} a day.`,
+    `${shown(use.alkalinity.perDay)} ${label} a day are used: ${shown(use.alkalinity.arrivedPerDay)} arrived, and ${use.alkalinity.tests} tests moved by ${changed} a day.`,
     ...(use.calcium ? [`Calcium: ${range(use.calcium.perDay, 1)} mg/L a day.`] : []),
     ...(use.calciumPerMeq ? [ratio(use.calciumPerMeq)] : []),
   ];

@@ -179,8 +179,8 @@ const used = (over: Partial<UseBeside> = {}): UseBeside => {
   const one = { value: 0.05, low: 0.04, high: 0.06 };
   return {
     step: {
-      before: { perDay: one, changedPerDay: one, tests: 6 },
-      after: { perDay: one, changedPerDay: one, tests: 5 },
+      before: { perDay: one, arrivedPerDay: one, changedPerDay: one, tests: 6 },
+      after: { perDay: one, arrivedPerDay: one, changedPerDay: one, tests: 5 },
       changed: { value: 0.0357, low: 0.0178, high: 0.0535 },
     },
     said: 'ROSE',

@@ -78,16 +78,16 @@ public record DosedLine(
                 high + rest * share.high() + since * gives.high());
     }
 
-    /** What all lines brought a day between two times, of whatever a millilitre of each holds. */
-    public static Estimate arrivedPerDay(
-            List<DosedLine> lines, Instant from, Instant until, ToDoubleFunction<Solution> perMl) {
-        double days = Duration.between(from, until).toMinutes() / 1440.0;
-        Estimate sum = Estimate.exact(0);
-        for (DosedLine line : lines) {
-            Estimate one = line.arrivedMl(from, until).times(perMl.applyAsDouble(line.solution()) / days);
-            sum = new Estimate(sum.value() + one.value(), sum.low() + one.low(), sum.high() + one.high());
-        }
-        return sum;
+    /** What all lines bring, of whatever a millilitre of each holds. */
+    public static Use.Arrivals arrivals(List<DosedLine> lines, ToDoubleFunction<Solution> perMl) {
+        return (from, until) -> {
+            Estimate sum = Estimate.exact(0);
+            for (DosedLine line : lines) {
+                Estimate one = line.arrivedMl(from, until).times(perMl.applyAsDouble(line.solution()));
+                sum = new Estimate(sum.value() + one.value(), sum.low() + one.low(), sum.high() + one.high());
+            }
+            return sum;
+        };
     }
 
     /** Days from then on until it is empty; null where nobody looked, or nothing is dosed. */

@@ -74,7 +74,6 @@ public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySourc
         if (brought.isEmpty()) {
             return null;
         }
-        Estimate arrived = DosedLine.arrivedPerDay(lines, from, until, solution -> solution.meqPerMl() / litres);
         Use use = Use.of(
                 SingleDose.without(
                         tests.stream()
@@ -82,7 +81,7 @@ public record KnownUse(double meqPerLPerDay, double lnDeviation, AlkalinitySourc
                                 .toList(),
                         byHand,
                         Quantity.ALKALINITY),
-                arrived,
+                DosedLine.arrivals(lines, solution -> solution.meqPerMl() / litres),
                 Use.ALKALINITY_TEST);
         if (use == null || use.perDay().value() < LEAST_MEQ_PER_L) {
             return null;

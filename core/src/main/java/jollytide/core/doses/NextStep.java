@@ -15,22 +15,32 @@ public record NextStep(double mlPerDay, Estimate missing, boolean limited) {
     private static final double AT_A_TIME = 0.5;
 
     /**
-     * @param use of alkalinity, and {@code arrived} of it from all lines, meq/L a day
+     * @param use of alkalinity, meq/L a day
+     * @param arriving of it from all lines as they are planned now, meq/L a day
      * @param rules beside the other lines
      * @return null where the use may be what arrives, or the line brings no alkalinity
      */
     public static @Nullable NextStep of(
-            Use use, Estimate arrived, LineRules.Planned line, double vesselMl, LineRules rules) {
+            Use use, double arriving, LineRules.Planned line, double vesselMl, LineRules rules) {
         double perMl = line.solution().meqPerMl() / rules.litres();
-        if (perMl <= 0 || line.mlPerDay() <= 0 || use.changedPerDay().holds(0)) {
+        Estimate missing = missing(use, arriving);
+        if (perMl <= 0 || line.mlPerDay() <= 0 || missing.holds(0)) {
             return null;
         }
-        Estimate missing = new Estimate(
-                use.perDay().value() - arrived.value(),
-                use.perDay().low() - arrived.value(),
-                use.perDay().high() - arrived.value());
         double wanted = Math.max(0, line.mlPerDay() + AT_A_TIME * missing.value() / perMl);
         double allowed = wanted <= line.mlPerDay() ? wanted : rules.most(line, vesselMl, wanted);
         return new NextStep(allowed, missing, allowed < wanted);
+    }
+
+    /** A share that is off is off in what arrives now, too: it makes doubtful only by how much that differs from then. */
+    private static Estimate missing(Use use, double arriving) {
+        Estimate then = use.arrivedPerDay();
+        Estimate tested = use.changedPerDay();
+        double off = then.value() <= 0
+                ? 0
+                : (then.high() - then.low()) / 2 / then.value() * Math.abs(then.value() - arriving);
+        double half = Math.hypot((tested.high() - tested.low()) / 2, off);
+        double missing = use.perDay().value() - arriving;
+        return new Estimate(missing, missing - half, missing + half);
     }
 }

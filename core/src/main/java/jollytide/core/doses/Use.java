@@ -1,6 +1,7 @@
 package jollytide.core.doses;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.fit.Reading;
@@ -9,13 +10,20 @@ import org.hipparchus.stat.regression.SimpleRegression;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What animals and precipitation take out of the water a day: what arrived less what tests show was left over.
+ * What animals and precipitation take out of the water a day: what arrived from test to test less what the tests moved by.
  *
  * @param perDay with its 90 % band: meq/L of alkalinity, or mg/L of calcium
- * @param changedPerDay what tests show by themselves
+ * @param arrivedPerDay between the first test and the last
+ * @param changedPerDay what the tests show to be left over of that
  * @param tests on which that rests
  */
-public record Use(Estimate perDay, Estimate changedPerDay, int tests) {
+public record Use(Estimate perDay, Estimate arrivedPerDay, Estimate changedPerDay, int tests) {
+    /** What arrived between two times, in what tests are read in. */
+    @FunctionalInterface
+    public interface Arrivals {
+        Estimate between(Instant from, Instant until);
+    }
+
     /** Scatter of one test of alkalinity, meq/L: 0.1 dKH. From memory. */
     public static final double ALKALINITY_TEST = 0.036;
     /** Scatter of one test of calcium, mg/L. From memory. */
@@ -26,18 +34,21 @@ public record Use(Estimate perDay, Estimate changedPerDay, int tests) {
     private static final double BOTH_SIDES = 0.95;
 
     /**
+     * By a straight line through the tests, each less what had arrived by then: so a plan that was changed on the way is no
+     * use of the animals.
+     *
      * @param tests of some weeks, in their order
-     * @param arrivedPerDay over the same weeks
      * @param scatter of one test at least
      * @return null with too few tests, or all on one day
      */
-    public static @Nullable Use of(List<Reading> tests, Estimate arrivedPerDay, double scatter) {
+    public static @Nullable Use of(List<Reading> tests, Arrivals arrivals, double scatter) {
         if (tests.size() < LEAST_TESTS) {
             return null;
         }
+        Instant first = tests.get(0).at();
         SimpleRegression line = new SimpleRegression();
-        tests.forEach(t ->
-                line.addData(Duration.between(tests.get(0).at(), t.at()).toMinutes() / 1440.0, t.value()));
+        tests.forEach(t -> line.addData(
+                days(first, t.at()), t.value() - arrivals.between(first, t.at()).value()));
         if (line.getXSumSquares() <= 0) {
             return null;
         }
@@ -46,12 +57,21 @@ public record Use(Estimate perDay, Estimate changedPerDay, int tests) {
         double shown =
                 new TDistribution(tests.size() - 2.0).inverseCumulativeProbability(BOTH_SIDES) * line.getSlopeStdErr();
         double half = tests.size() > LEAST_TESTS ? Math.max(known, shown) : known;
-        double slope = line.getSlope();
-        Estimate changed = new Estimate(slope, slope - half, slope + half);
-        double up = Math.hypot(half, arrivedPerDay.high() - arrivedPerDay.value());
-        double down = Math.hypot(half, arrivedPerDay.value() - arrivedPerDay.low());
-        double use = arrivedPerDay.value() - slope;
-        return new Use(new Estimate(use, use - down, use + up), changed, tests.size());
+        double use = -line.getSlope();
+        Instant last = tests.get(tests.size() - 1).at();
+        Estimate arrived = arrivals.between(first, last).times(1 / days(first, last));
+        double changed = arrived.value() - use;
+        double up = Math.hypot(half, arrived.high() - arrived.value());
+        double down = Math.hypot(half, arrived.value() - arrived.low());
+        return new Use(
+                new Estimate(use, use - down, use + up),
+                arrived,
+                new Estimate(changed, changed - half, changed + half),
+                tests.size());
+    }
+
+    private static double days(Instant from, Instant until) {
+        return Duration.between(from, until).toMinutes() / 1440.0;
     }
 
     /**

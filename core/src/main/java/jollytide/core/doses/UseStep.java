@@ -23,13 +23,11 @@ public record UseStep(Use before, Use after, Estimate changed) {
      * Of alkalinity, meq/L a day.
      *
      * @param before tests of the weeks before, in their order, {@code after} likewise
-     * @param arrivedBefore a day in those weeks, {@code arrivedAfter} likewise
      * @return null where one side has too few tests
      */
-    public static @Nullable UseStep of(
-            List<Reading> before, Estimate arrivedBefore, List<Reading> after, Estimate arrivedAfter) {
-        Use then = Use.of(before, arrivedBefore, Use.ALKALINITY_TEST);
-        Use since = Use.of(after, arrivedAfter, Use.ALKALINITY_TEST);
+    public static @Nullable UseStep of(List<Reading> before, List<Reading> after, Use.Arrivals arrivals) {
+        Use then = Use.of(before, arrivals, Use.ALKALINITY_TEST);
+        Use since = Use.of(after, arrivals, Use.ALKALINITY_TEST);
         if (then == null || since == null) {
             return null;
         }

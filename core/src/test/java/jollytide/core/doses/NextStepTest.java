@@ -29,17 +29,39 @@ class NextStepTest {
                 LineRules.Beside.NOTHING);
     }
 
+    /** A plan that has stood as long as the tests. */
     private static @Nullable NextStep step(double use, double changed, double half, double evaporationLPerDay) {
-        double arrived = use + changed;
+        return step(use, Estimate.exact(use + changed), changed, half, use + changed, evaporationLPerDay);
+    }
+
+    private static @Nullable NextStep step(
+            double use, Estimate arrived, double changed, double half, double arriving, double evaporationLPerDay) {
         return NextStep.of(
                 new Use(
                         new Estimate(use, use - half, use + half),
+                        arrived,
                         new Estimate(changed, changed - half, changed + half),
                         5),
-                Estimate.exact(arrived),
+                arriving,
                 new LineRules.Planned("can", LIME, 400, null, ""),
                 4000,
                 rules(evaporationLPerDay));
+    }
+
+    /** What was caught up for a week arrived beyond the use; what is planned now is what is used. */
+    @Test
+    void aPlanThatWasSetRightMeanwhileStands() {
+        assertThat(step(0.06, Estimate.exact(0.075), 0.015, 0.005, 0.06, 5)).isNull();
+        NextStep since = Objects.requireNonNull(step(0.06, Estimate.exact(0.06), 0, 0.005, 0.04, 5));
+        assertThat(since.missing().value()).as("turned down since").isCloseTo(0.02, within(1e-12));
+    }
+
+    /** 10 % of doubt of what a pump brings is 10 % of the difference, not of the whole. */
+    @Test
+    void aShareIsDoubtfulInWhatArrivesNowToo() {
+        NextStep since = Objects.requireNonNull(step(0.06, new Estimate(0.06, 0.054, 0.066), 0, 0.003, 0.02, 5));
+        assertThat(since.missing().high() - since.missing().value())
+                .isCloseTo(Math.hypot(0.003, 0.1 * 0.04), within(1e-12));
     }
 
     /** 0.02 meq/L a day are missing: 207 mL of saturated limewater into 420 L, half of that first. */

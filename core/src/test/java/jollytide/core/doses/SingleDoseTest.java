@@ -80,6 +80,8 @@ class SingleDoseTest {
         assertThat(sea.calciumMgPerL()).isCloseTo(421.7, within(1.0));
     }
 
+    private static final Use.Arrivals NOTHING = (from, until) -> Estimate.exact(0);
+
     /** 0.05 meq/L a day are used; 0.5 were put in on the tenth day, and a fifth of the water was changed on the 17th. */
     @Test
     void useIsReadWithoutWhatWasPutIn() {
@@ -96,9 +98,9 @@ class SingleDoseTest {
                 .toList();
         assertThat(addition.meqPerL()).isCloseTo(0.5, within(1e-9));
         List<Reading> level = SingleDose.without(tests, List.of(change, addition), Quantity.ALKALINITY);
-        Use use = Objects.requireNonNull(Use.of(level, Estimate.exact(0), Use.ALKALINITY_TEST));
+        Use use = Objects.requireNonNull(Use.of(level, NOTHING, Use.ALKALINITY_TEST));
         assertThat(use.perDay().value()).isCloseTo(0.05, within(1e-9));
-        Use fooled = Objects.requireNonNull(Use.of(tests, Estimate.exact(0), Use.ALKALINITY_TEST));
+        Use fooled = Objects.requireNonNull(Use.of(tests, NOTHING, Use.ALKALINITY_TEST));
         assertThat(fooled.perDay().value()).isLessThan(0.04);
     }
 

@@ -24,7 +24,6 @@ import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.SingleDose.Addition;
 import jollytide.core.doses.Solution;
 import jollytide.core.doses.Use;
-import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
@@ -112,13 +111,19 @@ public class DoseService {
         double litres = rules.litres();
         Instant now = clock.instant();
         UseView use = use(tank, all.stream().map(Known::dosed).toList(), litres);
+        // As planned, though a hold may last: by what arrives of each plan.
+        double arriving = all.stream()
+                        .mapToDouble(known -> known.line().meqPerDay(now)
+                                * known.dosed().share().value())
+                        .sum()
+                / litres;
         return new DosesView(
                 all.stream()
                         .map(known -> view(
                                 known,
                                 litres,
                                 PlanRules.stopped(rules, known.line(), kept, now),
-                                next(rules, known, kept, use, now)))
+                                next(rules, known, kept, use.alkalinity(), arriving, now)))
                         .toList(),
                 use,
                 rules.evaporationLPerDay(),
@@ -137,7 +142,7 @@ public class DoseService {
      * is missing is missing once.
      */
     private static @Nullable NextStep next(
-            LineRules rules, Known known, List<DosingLine> kept, UseView use, Instant now) {
+            LineRules rules, Known known, List<DosingLine> kept, @Nullable Use use, double arriving, Instant now) {
         State state = known.history().state(known.dosed());
         boolean healthy = state == State.AS_PLANNED || state == State.NOT_KNOWN;
         boolean bringsMost = kept.stream()
@@ -145,11 +150,11 @@ public class DoseService {
                         .thenComparing(l -> l.id))
                 .filter(most -> most.id.equals(known.line().id))
                 .isPresent();
-        return use.alkalinity() == null || known.line().endedAt != null || !healthy || !bringsMost
+        return use == null || known.line().endedAt != null || !healthy || !bringsMost
                 ? null
                 : NextStep.of(
-                        use.alkalinity(),
-                        use.arrivedMeqPerLPerDay(),
+                        use,
+                        arriving,
                         known.line().planned(known.line().schedule().mlPerDay(now)),
                         known.line().vesselMl,
                         rules.with(PlanRules.others(known.line(), kept, now)));
@@ -513,15 +518,12 @@ public class DoseService {
     }
 
     private UseView use(Tank tank, List<DosedLine> all, double litres) {
-        Instant until = clock.instant();
-        Instant from = until.minus(Duration.ofDays(USE_DAYS));
-        Estimate arrived = DosedLine.arrivedPerDay(all, from, until, solution -> solution.meqPerMl() / litres);
-        Estimate calciumArrived =
-                DosedLine.arrivedPerDay(all, from, until, solution -> solution.calciumMgPerMl() / litres);
         Duration window = Duration.ofDays(USE_DAYS);
-        Use alkalinity = Use.of(read(tank, Quantity.ALKALINITY, window), arrived, Use.ALKALINITY_TEST);
-        Use calcium = Use.of(read(tank, Quantity.CALCIUM, window), calciumArrived, Use.CALCIUM_TEST);
-        return new UseView(USE_DAYS, arrived, alkalinity, calcium, Use.calciumPerMeq(calcium, alkalinity));
+        Use.Arrivals meq = DosedLine.arrivals(all, solution -> solution.meqPerMl() / litres);
+        Use.Arrivals calciumMg = DosedLine.arrivals(all, solution -> solution.calciumMgPerMl() / litres);
+        Use alkalinity = Use.of(read(tank, Quantity.ALKALINITY, window), meq, Use.ALKALINITY_TEST);
+        Use calcium = Use.of(read(tank, Quantity.CALCIUM, window), calciumMg, Use.CALCIUM_TEST);
+        return new UseView(USE_DAYS, alkalinity, calcium, Use.calciumPerMeq(calcium, alkalinity));
     }
 
     private List<Reading> read(Tank tank, Quantity quantity, Duration back) {

@@ -160,13 +160,11 @@ public final class DoseViews {
     /**
      * What the water loses a day, of the last four weeks.
      *
-     * @param arrivedMeqPerLPerDay from all lines
      * @param alkalinity null with too few tests, {@code calcium} likewise
      * @param calciumPerMeq mg/L for each meq/L that is used; null unless both are known and used
      */
     public record UseView(
             int days,
-            Estimate arrivedMeqPerLPerDay,
             @Nullable Use alkalinity,
             @Nullable Use calcium,
             @Nullable Estimate calciumPerMeq) {}

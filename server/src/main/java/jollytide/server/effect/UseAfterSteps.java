@@ -7,7 +7,6 @@ import java.util.stream.Stream;
 import jollytide.core.doses.DosedLine;
 import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.UseStep;
-import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
@@ -78,11 +77,11 @@ class UseAfterSteps {
         Instant until = earliest(
                 earliest(known.history().now(), Stream.of(step.over().plus(AT_MOST))),
                 known.moving().stream().map(Step::at).filter(t -> t.isAfter(step.over())));
+        double litres = known.setup().netVolumeL();
         UseStep use = UseStep.of(
                 level(known, from, step.at()),
-                arrived(known, from, step.at()),
                 level(known, step.over(), until),
-                arrived(known, step.over(), until));
+                DosedLine.arrivals(known.lines(), solution -> solution.meqPerMl() / litres));
         return use == null
                 ? null
                 : new UseBeside(
@@ -103,11 +102,6 @@ class UseAfterSteps {
         return known.tests().stream()
                 .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
                 .toList();
-    }
-
-    private static Estimate arrived(Known known, Instant from, Instant until) {
-        double litres = known.setup().netVolumeL();
-        return DosedLine.arrivedPerDay(known.lines(), from, until, solution -> solution.meqPerMl() / litres);
     }
 
     /** Of aragonite at the day's peak, by what tests showed since. */

@@ -163,7 +163,7 @@ class DoseApiTest extends ServerTest {
         }
         JsonNode use = keeper.get(doses).body().path("use");
         double arrived = 300 * 2 * 0.0203 / 420;
-        assertThat(use.path("arrivedMeqPerLPerDay").path("value").asDouble()).isCloseTo(arrived, within(0.0005));
+        assertThat(use.at("/alkalinity/arrivedPerDay/value").asDouble()).isCloseTo(arrived, within(0.0005));
         assertThat(use.path("alkalinity").path("perDay").path("value").asDouble())
                 .isCloseTo(arrived + AlkalinityUnit.DKH.toMeqPerL(0.1) / 7, within(0.0006));
         assertThat(use.path("calcium").isMissingNode()).isTrue();
@@ -173,9 +173,15 @@ class DoseApiTest extends ServerTest {
                 .isCloseTo(300 + AlkalinityUnit.DKH.toMeqPerL(0.1) / 7 / 2 * 420 / 0.0406, within(3.0));
         assertThat(next.path("missing").path("low").asDouble()).isPositive();
         // What is missing is missing once: a smaller line beside it is not raised, too.
-        assertThat(line("LIMEWATER", 1, 1000, 50, before(0.1)).status()).isEqualTo(201);
-        JsonNode lines = keeper.get(doses).body().path("lines");
-        assertThat(lines.findValues("next")).hasSize(1);
+        Answer drop = line("LIMEWATER", 1, 1000, 5, before(0.1));
+        assertThat(drop.status()).isEqualTo(201);
+        assertThat(keeper.get(doses).body().path("lines").findValues("next")).hasSize(1);
+        // One that brings all that is missing ends it, whatever arrived in the weeks before.
+        String smaller = doses + "/" + drop.body().path("id").asString();
+        assertThat(keeper.post(smaller + "/plans", "{\"at\":\"" + before(0.05) + "\",\"mlPerDay\":50}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(keeper.get(doses).body().path("lines").findValues("next")).isEmpty();
     }
 
     @Test
