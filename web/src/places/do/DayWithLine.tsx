@@ -8,10 +8,15 @@ import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 
 const DAYS = 2;
-const NO_DOSES: PutMeasure = { kind: 'doses-short', numbers: { times: 0 }, choices: {} };
+
+interface Props {
+  put: PutMeasure;
+  /** Of all alkalinity that is dosed, 0 to 1, what other lines bring. */
+  others: number;
+}
 
 /** Two days of the twin with a line, beside those without; where nothing is known of doses, in place of what is described. */
-export function DayWithLine({ put }: { put: PutMeasure }) {
+export function DayWithLine({ put, others }: Props) {
   const { tank, units } = useAtTank();
   const [ref, width] = useWidth();
   const bench = useBench(tank.id);
@@ -19,7 +24,7 @@ export function DayWithLine({ put }: { put: PutMeasure }) {
     tank.id,
     bench.data?.tanks,
     bench.data?.useDosed
-      ? [{ measures: [NO_DOSES] }, { measures: [] }]
+      ? [{ measures: [onlyOthers(others)] }, { measures: [] }]
       : [{ measures: [] }, { measures: [put] }],
     DAYS,
   );
@@ -41,7 +46,7 @@ export function DayWithLine({ put }: { put: PutMeasure }) {
           />
           <figcaption className="max-w-prose">
             {bench.data.useDosed
-              ? `As it is dosed the trough settles at ${range(then.troughPh, 2)}, the peak at ${range(then.peakPh, 2)}. Dashed: were all doses to stop, at ${range(now.troughPh, 2)} within days. `
+              ? `As it is dosed the trough settles at ${range(then.troughPh, 2)}, the peak at ${range(then.peakPh, 2)}. Dashed: were ${others > 0 ? 'it' : 'all doses'} to stop, at ${range(now.troughPh, 2)} within days. `
               : `With it in place of the alkalinity source that is described the trough settles ${signedRange(then.gainPh)} (${range(then.troughPh, 2)}; dashed: as it is), the peak at ${range(then.peakPh, 2)}. `}
             {then.chemistry
               ? `In two days alkalinity moves by ${alkalinity < 0 ? '−' : '+'}${showAlkalinity(alkalinityToMeq(Math.abs(alkalinity), 'DKH'), units.alkalinity)}, calcium by ${calcium < 0 ? '−' : '+'}${Math.abs(calcium).toFixed(0)} mg/L.`
@@ -58,3 +63,9 @@ export function DayWithLine({ put }: { put: PutMeasure }) {
     </figure>
   );
 }
+
+const onlyOthers = (share: number): PutMeasure => ({
+  kind: 'doses-short',
+  numbers: { times: share },
+  choices: {},
+});

@@ -28,6 +28,7 @@ import { ByHandSection } from './ByHandSection';
 import { DayWithLine } from './DayWithLine';
 import {
   asMeasure,
+  shareOfOthers,
   beforeAndAfter,
   brings,
   emptyIn,
@@ -74,7 +75,7 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
         </section>
       )}
       {doses.lines.map((line) => (
-        <DosingLine key={line.id} line={line} now={now} />
+        <DosingLine key={line.id} line={line} all={doses.lines} now={now} />
       ))}
       {adding ? (
         <NewLineForm done={() => setAdding(false)} />
@@ -155,7 +156,7 @@ function Wait({ hold }: { hold: NonNullable<Doses['hold']> }) {
   );
 }
 
-function DosingLine({ line, now }: { line: Line; now: number }) {
+function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now: number }) {
   const { tank, units } = useAtTank();
   const [ref, width] = useWidth();
   const tell = useNotice();
@@ -224,7 +225,7 @@ function DosingLine({ line, now }: { line: Line; now: number }) {
         </p>
       )}
       <Next line={line} />
-      {day && put && <DayWithLine put={put} />}
+      {day && put && <DayWithLine put={put} others={shareOfOthers(line, all)} />}
       {!line.endedAt && <LineNoteForm line={line} />}
       <Noted line={line} />
       <div className="flex flex-wrap gap-4">

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import type { Delivered, DoseUse, Line, MixingCard, Units } from '../../api/types';
 import {
   asMeasure,
+  shareOfOthers,
   beforeAndAfter,
   brings,
   emptyIn,
@@ -153,4 +154,13 @@ test('the next step is half of what is missing', () => {
     'Tests climb: 0.04 to 0.07 dKH a day arrive beyond',
   );
   expect(nextStep(line(), units)).toBeUndefined();
+});
+
+test('without one of two lines the other goes on', () => {
+  const can = line({ id: 'a', meqPerLPerDay: 0.06 });
+  const soda = line({ id: 'b', meqPerLPerDay: 0.02 });
+  const ended = line({ id: 'c', meqPerLPerDay: 0.5, endedAt: '2026-10-01T08:00:00Z' });
+  expect(shareOfOthers(can, [can])).toBe(0);
+  expect(shareOfOthers(can, [can, soda, ended])).toBeCloseTo(0.25);
+  expect(shareOfOthers(soda, [can, soda, ended])).toBeCloseTo(0.75);
 });

@@ -52,6 +52,13 @@ export const timesInWords = (times: Line['times']) =>
     ? 'drips all day'
     : `${times.perDay === 1 ? 'one dose' : `${times.perDay} doses`} from ${times.first}${times.overH < 24 ? ` over ${times.overH} h` : ''}`;
 
+/** Of all alkalinity that lines bring, what the others of them do, 0 to 1. */
+export function shareOfOthers(line: Line, all: readonly Line[]): number {
+  const running = all.filter((l) => !l.endedAt);
+  const sum = running.reduce((meq, l) => meq + l.meqPerLPerDay, 0);
+  return sum <= 0 ? 0 : 1 - line.meqPerLPerDay / sum;
+}
+
 /** What the Bench would put on for it; nothing for what moves no alkalinity. */
 export function asMeasure(line: Line): PutMeasure | undefined {
   if (line.meqPerLPerDay <= 0) return undefined;
