@@ -1,5 +1,6 @@
 package jollytide.server.programme;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -43,12 +44,14 @@ class KnownOfDay {
     private final LaneHolds holds;
     private final DoseService doses;
     private final JsonMapper json;
+    private final Clock clock;
 
-    KnownOfDay(ReadingService readings, LaneHolds holds, DoseService doses, JsonMapper json) {
+    KnownOfDay(ReadingService readings, LaneHolds holds, DoseService doses, JsonMapper json, Clock clock) {
         this.readings = readings;
         this.holds = holds;
         this.doses = doses;
         this.json = json;
+        this.clock = clock;
     }
 
     Known of(Tank tank, Programme p, LocalDate day, @Nullable WhatIf what) {
@@ -60,9 +63,10 @@ class KnownOfDay {
                 .map(hold -> hold.toCore(json))
                 .filter(hold -> p.can(hold.lane(), hold.state()))
                 .toList();
+        Instant now = clock.instant();
         Stream<Known.Cut> outages = doses.held(tank).stream()
                 .filter(hold -> hold.from().isBefore(ends))
-                .map(hold -> new Known.Cut(hold.from(), hold.mainsBack(), hold.released()));
+                .map(hold -> new Known.Cut(hold.from(), hold.mainsBack(), hold.until(now)));
         return new Known(
                 what == null || what.readings() == null ? read(tank, p, begins, ends) : Map.of(),
                 held,

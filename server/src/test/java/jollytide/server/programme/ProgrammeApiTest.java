@@ -328,6 +328,7 @@ class ProgrammeApiTest extends ServerTest {
     /** A day that was: the gate goes by what the log has, and the outage that was noted is in it. */
     @Test
     void aDayThatWasIsDrawnByWhatWasStored() {
+        String line = line();
         JsonNode gated = keeper.post(programme + "/templates/GATE_BELOW_PH", "{\"programme\":" + today() + "}")
                 .body()
                 .path("programme");
@@ -358,6 +359,16 @@ class ProgrammeApiTest extends ServerTest {
         assertThat(StreamSupport.stream(pumps.spliterator(), false)
                         .map(p -> p.path("winner").path("by").asString()))
                 .contains("the mains are away");
+        // Nobody let doses go on; so long ago they are taken to have gone on once the return had run for half an hour.
+        JsonNode soda = of(day.path("lanes"), "id", line).path("pieces");
+        assertThat(StreamSupport.stream(soda.spliterator(), false)
+                        .map(p -> p.path("until").asString() + " "
+                                + p.at("/winner/state/does").asString()))
+                .containsExactly(
+                        "2026-01-05T14:00:00Z ON",
+                        "2026-01-05T15:00:00Z OFF",
+                        "2026-01-05T15:30:00Z OFF",
+                        "2026-01-05T23:00:00Z ON");
         JsonNode missing = day(gated, ",\"day\":\"2026-01-05\",\"what\":{\"readings\":\"NOT_KNOWN\"}");
         assertThat(each(of(missing.path("lanes"), "id", "air").path("pieces"), "from"))
                 .doesNotContain(air.path(2).path("from").asString());
