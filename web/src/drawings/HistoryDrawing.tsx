@@ -3,6 +3,7 @@ import { area, line } from 'd3-shape';
 import type { Ref } from 'react';
 import type { History, Units } from '../api/types';
 import { tickDigits } from '../lib/number';
+import { clockOffset, clockTime, mediumDay, shortDay } from '../lib/time';
 import { MarkShape, markOf } from '../parts/Mark';
 import { HatchPattern } from './Hatch';
 import { LABEL_ROWS, LEFT, layOut, placeLabels, RIGHT, type Panel } from './historyLayout';
@@ -400,7 +401,7 @@ function Axis({
   zone: string;
 }) {
   // Ticks stand at the home's round hours and midnights: the scale is shifted by the zone's offset.
-  const shift = offset(zone, (from + to) / 2);
+  const shift = clockOffset((from + to) / 2, zone);
   const scale = scaleUtc()
     .domain([new Date(from + shift), new Date(to + shift)])
     .range([LEFT, width - RIGHT]);
@@ -423,47 +424,16 @@ function Axis({
   );
 }
 
-const TIME = new Intl.DateTimeFormat('en-GB', {
-  hour: '2-digit',
-  minute: '2-digit',
-  timeZone: 'UTC',
-});
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' });
 
 function tickWords(t: Date, finest: string): string {
-  if (t.getUTCHours() + t.getUTCMinutes() > 0) return TIME.format(t);
+  if (t.getUTCHours() + t.getUTCMinutes() > 0) return clockTime(t.toISOString(), 'UTC');
   if (/^\d{4}$/.test(finest)) return finest;
-  return t.getUTCDate() === 1 ? MONTH.format(t) : DAY.format(t);
-}
-
-function offset(zone: string, ms: number): number {
-  const parts = Object.fromEntries(
-    new Intl.DateTimeFormat('en-US', {
-      timeZone: zone,
-      hourCycle: 'h23',
-      year: 'numeric',
-      month: 'numeric',
-      day: 'numeric',
-      hour: 'numeric',
-      minute: 'numeric',
-    })
-      .formatToParts(new Date(ms))
-      .map((p) => [p.type, Number(p.value)]),
-  );
-  const local = Date.UTC(
-    parts.year ?? 0,
-    (parts.month ?? 1) - 1,
-    parts.day,
-    parts.hour,
-    parts.minute,
-  );
-  return Math.round((local - ms) / 60_000) * 60_000;
+  return t.getUTCDate() === 1 ? MONTH.format(t) : shortDay(t, 'UTC');
 }
 
 function inWords(history: History, zone: string): string {
-  const day = (t: string) =>
-    new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(t));
+  const day = (t: string) => mediumDay(new Date(t), zone);
   const whole = history.days.filter((d) => d.whole);
   const lowest = whole.reduce<(typeof whole)[number] | null>(
     (best, d) => (best === null || d.trough < best.trough ? d : best),

@@ -5,6 +5,7 @@ import { HALO } from './halo';
 import { Scale } from './Scale';
 import { lines, noon, plateaus, rungs, type Rung } from './ladderLayout';
 import { TimeTicks } from './TimeTicks';
+import { shortDay } from '../lib/time';
 
 const LEFT = 42;
 const RIGHT = 10;
@@ -64,7 +65,6 @@ export function LadderDrawing({
     .domain([Math.min(...values) - 0.03, Math.max(...values) + 0.03])
     .range([top + HEIGHT, top]);
   const ticks = y.ticks(4);
-  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
     <svg
       width={width}
@@ -133,7 +133,7 @@ export function LadderDrawing({
         ticks={x.ticks(narrow ? 3 : 8)}
         x={x}
         y={height - 6}
-        says={(tick) => day.format(tick)}
+        says={(tick) => shortDay(tick, 'UTC')}
       />
     </svg>
   );

@@ -2,6 +2,7 @@ import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { Left } from '../api/types';
 import { TimeTicks } from './TimeTicks';
+import { shortDay } from '../lib/time';
 
 const LEFT = 46;
 const TOP = 8;
@@ -46,11 +47,10 @@ export function LeftDrawing({
   const path = line<Left>()
     .x((one) => x(Date.parse(one.at)))
     .y((one) => y(one.ph));
-  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: zone });
   // A log of two days has several ticks a day; each day is named once.
   const days = x
     .ticks(width < 560 ? 3 : 7)
-    .filter((tick, i, all) => day.format(tick) !== day.format(all[i - 1] ?? 0));
+    .filter((tick, i, all) => shortDay(tick, zone) !== shortDay(all[i - 1] ?? 0, zone));
   return (
     <svg
       width={width}
@@ -89,7 +89,7 @@ export function LeftDrawing({
           {tick === 0 ? '0' : tick.toFixed(2).replace('-', '−')}
         </text>
       ))}
-      <TimeTicks ticks={days} x={x} y={height - 6} says={(tick) => day.format(tick)} />
+      <TimeTicks ticks={days} x={x} y={height - 6} says={(tick) => shortDay(tick, zone)} />
     </svg>
   );
 }

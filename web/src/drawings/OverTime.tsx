@@ -2,6 +2,7 @@ import { scaleLinear, scaleUtc } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { Scale } from './Scale';
 import { TimeTicks } from './TimeTicks';
+import { shortDay } from '../lib/time';
 
 const HEIGHT = 125;
 const LEFT = 44;
@@ -41,7 +42,6 @@ export function OverTime({
     .domain([Math.min(...values), Math.max(...values)])
     .nice(4)
     .range([TOP + HEIGHT, TOP]);
-  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
     <svg
       width={width}
@@ -57,7 +57,7 @@ export function OverTime({
         ticks={x.ticks(width < 500 ? 3 : 6)}
         x={x}
         y={height - 6}
-        says={(tick) => day.format(tick)}
+        says={(tick) => shortDay(tick, 'UTC')}
       />
     </svg>
   );

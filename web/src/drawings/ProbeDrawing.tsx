@@ -5,6 +5,7 @@ import { signed } from '../lib/number';
 import { MarkShape } from '../parts/Mark';
 import { HatchPattern } from './Hatch';
 import { TimeTicks } from './TimeTicks';
+import { shortDay } from '../lib/time';
 
 const LEFT = 52;
 const RIGHT = 14;
@@ -55,7 +56,6 @@ export function ProbeDrawing({
   const middle = line<Probe['course'][number]>()
     .x((c) => x(Date.parse(c.at)))
     .y((c) => y(c.correctionPh));
-  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: zone });
   const now = course.at(-1);
   return (
     <svg
@@ -103,7 +103,7 @@ export function ProbeDrawing({
         ticks={x.ticks(Math.max(2, Math.floor(width / 220)))}
         x={x}
         y={height - 6}
-        says={(tick) => day.format(tick)}
+        says={(tick) => shortDay(tick, zone)}
       />
     </svg>
   );

@@ -1,7 +1,7 @@
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { Delivered, LineNote } from '../api/types';
-import { plainDay } from '../lib/time';
+import { plainDay, shortDay } from '../lib/time';
 import { Scale } from './Scale';
 import { TimeTicks } from './TimeTicks';
 
@@ -47,7 +47,6 @@ export function ReservoirDrawing({
   const seen = notes.filter((n) => Date.parse(n.at) >= from);
   const levels = seen.filter((n): n is Levelled => n.ml !== undefined && n.askedMl === undefined);
   const shown = runs.filter((run) => Date.parse(run.until) >= from);
-  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
     <svg
       width={width}
@@ -99,7 +98,7 @@ export function ReservoirDrawing({
         ticks={x.ticks(width < 500 ? 3 : 6)}
         x={x}
         y={height - 6}
-        says={(tick) => day.format(tick)}
+        says={(tick) => shortDay(tick, 'UTC')}
       />
     </svg>
   );

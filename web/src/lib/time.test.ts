@@ -1,5 +1,15 @@
 import { expect, it } from 'vitest';
-import { age, clockTime, localDay, localInput, shortTime, startOfDay } from './time';
+import {
+  age,
+  clockOffset,
+  clockTime,
+  localDay,
+  localInput,
+  mediumDay,
+  shortDay,
+  shortTime,
+  startOfDay,
+} from './time';
 
 const ZONE = 'Europe/Amsterdam';
 
@@ -33,4 +43,19 @@ it('tells ages in the coarsest unit that serves', () => {
   expect(age(0.5)).toBe('30 min before');
   expect(age(16)).toBe('16 h before');
   expect(age(96)).toBe('4 days before');
+});
+
+it('knows how far a zone’s clocks are ahead, whatever the second', () => {
+  const at = (instant: string, zone: string) => clockOffset(Date.parse(instant), zone) / 60_000;
+  expect(at('2026-07-01T08:00:31.5Z', ZONE)).toBe(120);
+  expect(at('2026-01-01T08:00:59Z', ZONE)).toBe(60);
+  expect(at('2026-01-01T08:00:00Z', 'Asia/Kathmandu')).toBe(345);
+  expect(at('2026-01-01T08:00:00Z', 'America/St_Johns')).toBe(-210);
+});
+
+it('names a day by the zone it is asked in', () => {
+  const late = Date.parse('2026-11-12T23:30:00Z');
+  expect(shortDay(late, 'UTC')).toBe('12 Nov');
+  expect(shortDay(new Date(late), ZONE)).toBe('13 Nov');
+  expect(mediumDay(late, ZONE)).toBe('13 Nov 2026');
 });

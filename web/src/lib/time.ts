@@ -10,6 +10,7 @@ function inZone(locale: string, options: Intl.DateTimeFormatOptions) {
   };
 }
 
+const MINUTE_MS = 60_000;
 const CLOCK = { hour: '2-digit', minute: '2-digit' } as const;
 const clock = inZone('en-GB', CLOCK);
 const dayAndClock = inZone('en-GB', { ...CLOCK, weekday: 'short', day: 'numeric', month: 'short' });
@@ -46,10 +47,14 @@ export function localInput(instant: Date, zone: string): string {
 /** The local date of an instant. */
 export const localDay = (ms: number, zone: string) => localInput(new Date(ms), zone).slice(0, 10);
 
+/** By how much a zone's clocks are ahead of Greenwich then, milliseconds. */
+export const clockOffset = (ms: number, zone: string) =>
+  Date.parse(`${localInput(new Date(ms), zone)}Z`) - Math.floor(ms / MINUTE_MS) * MINUTE_MS;
+
 /** When a local day begins, milliseconds. */
 export function startOfDay(day: string, zone: string): number {
   const midnight = Date.parse(`${day}T00:00Z`);
-  const off = (at: number) => Date.parse(`${localInput(new Date(at), zone)}Z`) - at;
+  const off = (at: number) => clockOffset(at, zone);
   // As far off as the zone is at that very moment, not at midnight in Greenwich.
   return midnight - off(midnight - off(midnight));
 }
@@ -67,6 +72,11 @@ export function age(hours: number): string {
   if (hours < 48) return `${Math.round(hours)} h before`;
   return `${Math.round(hours / 24)} days before`;
 }
+
+/** The day alone, for axes: 12 Nov. Its year in a sentence: {@link mediumDay}. */
+export const shortDay = (at: Date | number, zone: string) => short(zone).format(at);
+
+export const mediumDay = (at: Date | number, zone: string) => medium(zone).format(at);
 
 const noon = (day: string) => new Date(`${day}T12:00:00Z`);
 

@@ -6,7 +6,7 @@ import { HistoryDrawing, type Pointed } from '../../drawings/HistoryDrawing';
 import { LEFT, RIGHT } from '../../drawings/historyLayout';
 import { typing } from '../../frame/Commands';
 import { useHelper } from '../../frame/useHelper';
-import { dayAndTime } from '../../lib/time';
+import { dayAndTime, mediumDay } from '../../lib/time';
 import { download } from '../../lib/file';
 import { toPng } from '../../lib/picture';
 import { Button, buttonLook } from '../../parts/Button';
@@ -182,7 +182,7 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
     <>
       <div className="flex flex-wrap items-center justify-between gap-x-6 pb-1">
         <h1 className="text-xl font-bold">
-          {day(shown.from, tank.zone)} – {day(shown.to, tank.zone)}
+          {mediumDay(shown.from, tank.zone)} – {mediumDay(shown.to, tank.zone)}
         </h1>
         <div className="flex flex-wrap items-center gap-1">
           <Button look="quiet" onClick={() => last(7)}>
@@ -296,8 +296,4 @@ function within(wanted: Window, whole: Window): Window {
   const size = Math.min(Math.max(wanted.to - wanted.from, 2 * HOUR), whole.to - whole.from);
   const from = Math.min(Math.max(wanted.from, whole.from), whole.to - size);
   return { from, to: from + size };
-}
-
-function day(ms: number, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(ms);
 }

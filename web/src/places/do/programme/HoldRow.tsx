@@ -14,6 +14,7 @@ import { stateWords } from './words';
 const ALL_FLOW = 'all-flow-pumps';
 const FEEDING_MIN = '10';
 const MOST_MIN = 720;
+const MINUTE_MS = 60_000;
 
 /** Lanes held by hand, such as pumps off while the fish are fed; who holds them is asked at the end. */
 export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
@@ -96,9 +97,17 @@ const kindOf = (saved: Programme, held: HeldLane): Lane['kind'] =>
 
 function Held({ held, now, kind }: { held: HeldLane; now: number; kind: Lane['kind'] }) {
   const { tank } = useAtTank();
+  const tell = useNotice();
+  const hold = useHold(tank.id);
   const letGo = useLetGo(tank.id);
   const over = Date.parse(held.until) <= now;
   const until = clockTime(held.until, tank.zone);
+  const holdOn = () =>
+    hold.mutate({
+      lanes: [held.lane],
+      state: held.state,
+      minutes: Math.max(1, Math.round((Date.parse(held.until) - Date.now()) / MINUTE_MS)),
+    });
   return (
     <li className="flex flex-wrap items-baseline justify-between gap-x-4 border-t border-hairline py-1">
       <span>
@@ -111,7 +120,13 @@ function Held({ held, now, kind }: { held: HeldLane; now: number; kind: Lane['ki
         look="quiet"
         aria-label={over ? `${held.name} runs as it should` : `let ${held.name} go`}
         disabled={letGo.isPending}
-        onClick={() => letGo.mutate(held.id)}
+        onClick={() =>
+          letGo.mutate(held.id, {
+            onSuccess: () => {
+              if (!over) tell(`“${held.name}” goes by its programme again.`, holdOn);
+            },
+          })
+        }
       >
         {over ? 'runs as it should' : 'let go'}
       </Button>

@@ -98,7 +98,6 @@ class ProgrammeIT extends BrowserTest {
                 .isVisible();
     }
 
-    /** On a phone, by keys alone where a finger would draw. */
     /** Pumps off while the fish are fed: in the day at once, and let go one by one. */
     @Test
     void pumpsAreHeldByHand() {
@@ -112,10 +111,14 @@ class ProgrammeIT extends BrowserTest {
         button(hand, "let flow pumps, left go").click();
         assertThat(hand).not().containsText("flow pumps, left off until");
         assertThat(hand).containsText("flow pumps, right off until");
+        assertThat(page.getByText("goes by its programme again").first()).isVisible();
+        button(page, "Undo").last().click();
+        assertThat(hand).containsText(Pattern.compile("flow pumps, left off until \\d\\d:\\d\\d"));
         hand.getByLabel("for").fill("0");
         assertThat(button(hand, "Hold")).isDisabled();
     }
 
+    /** On a phone, by keys alone where a finger would draw. */
     @Test
     void edgesAndPlayheadGoByKeys() {
         Page page = programme(PHONE);

@@ -128,9 +128,10 @@ class DueService {
             due.addAll(aftermaths.of(tank));
             for (TaskView task : upkeep.due(tank)) {
                 String which = task.name().isEmpty() ? "" : " (" + task.name() + ")";
+                String shown = task.shownSince() == null ? "" : ", for the log shows that it exchanges less";
                 due.add(new Due(
                         "upkeep-" + task.id(),
-                        tank.name() + ": " + task.kind().what() + which + ".",
+                        tank.name() + ": " + task.kind().what() + which + shown + ".",
                         task.due(),
                         task.late(),
                         Subject.UPKEEP,

@@ -494,6 +494,9 @@ class EffectApiTest extends ServerTest {
         assertThat(due.path("late").asBoolean()).isTrue();
         assertThat(due.path("byLog").asInt()).isEqualTo(1);
         assertThat(due.path("days").asDouble()).isBetween(Math.sqrt(28 * 5.0), Math.sqrt(28 * 8.0));
+        String home = keeper.get(tank).body().path("homeId").asString();
+        assertThat(keeper.get("/homes/" + home + "/due").text())
+                .contains("venturi and its air line, for the log shows that it exchanges less.");
         String dismissal = tank + "/effects/unnoted/" + from + "/SKIMMER/dismissal";
         assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
         assertThat(keeper.get(upkeep).body().at("/tasks/0/days").asDouble()).isEqualTo(28);
