@@ -167,15 +167,20 @@ function TickForm({ task, close }: { task: Task; close: () => void }) {
           onChange={(e) => setNote(e.target.value)}
         />
       </div>
-      <p className="text-sm text-soft">As it looked:</p>
+      {task.kind.showsWear && <p className="text-sm text-soft">As it looked:</p>}
       <div className="flex flex-wrap gap-2">
-        {(Object.keys(FOUND) as Found[]).map((found) => (
-          <Button key={found} onClick={() => send(found)} disabled={tick.isPending}>
-            {FOUND[found]}
-          </Button>
-        ))}
-        <Button look="quiet" onClick={() => send()} disabled={tick.isPending}>
-          done, nothing to say
+        {task.kind.showsWear &&
+          (Object.keys(FOUND) as Found[]).map((found) => (
+            <Button key={found} onClick={() => send(found)} disabled={tick.isPending}>
+              {FOUND[found]}
+            </Button>
+          ))}
+        <Button
+          look={task.kind.showsWear ? 'quiet' : 'main'}
+          onClick={() => send()}
+          disabled={tick.isPending}
+        >
+          {task.kind.showsWear ? 'done, nothing to say' : 'Note it'}
         </Button>
       </div>
       <Refusal message={tick.error?.message} />

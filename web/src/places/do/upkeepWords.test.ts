@@ -11,6 +11,7 @@ const task = (over: Partial<Task> = {}): Task => ({
     what: 'rinse the skimmer’s venturi',
     days: 28,
     wear: 'SKIMMING',
+    showsWear: true,
     steps: ['One.', 'Two.'],
   },
   name: '',

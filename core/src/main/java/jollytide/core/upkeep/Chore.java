@@ -142,6 +142,11 @@ public enum Chore {
             "Rinse well, then dry for a day in the sun: dry gear carries little.",
             "Keep it in a marked box, so that nobody takes it for the reef’s.");
 
+    /** Whether what is found when it is done says how often it is due: practice and washing are due by the calendar alone. */
+    public boolean showsWear() {
+        return this != PRACTISE && this != QUARANTINE_GEAR;
+    }
+
     /** What a tank's log shows to have become less when it is overdue; null where it shows nothing of that. */
     public @Nullable Cause shownBy() {
         return this == VENTURI ? Cause.SKIMMER : null;

@@ -14,6 +14,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import jollytide.core.units.InputException;
+import jollytide.core.unnoted.Cause;
 import jollytide.core.upkeep.Interval.Done;
 import jollytide.core.upkeep.Interval.Found;
 import org.jspecify.annotations.Nullable;
@@ -187,6 +188,16 @@ class IntervalTest {
         assertThat(use.days(Chore.VENTURI)).as("as commonly").isEqualTo(28);
         assertThat(use.of(Chore.VENTURI)).isNull();
         assertThat(new TankUse(Map.of(), Map.of()).days(Chore.AIR_STONE)).isEqualTo(60);
+    }
+
+    @Test
+    void whatIsDueByTheCalendarIsNotLookedAt() {
+        assertThat(Chore.values())
+                .filteredOn(chore -> !chore.showsWear())
+                .containsExactly(Chore.PRACTISE, Chore.QUARANTINE_GEAR)
+                .allSatisfy(chore -> assertThat(chore.wear()).isEqualTo(Chore.Wear.TIME));
+        assertThat(Chore.VENTURI.shownBy()).isEqualTo(Cause.SKIMMER);
+        assertThat(Chore.SOCK.shownBy()).isNull();
     }
 
     @Test

@@ -48,6 +48,7 @@ public final class UpkeepViews {
      *
      * @param days between two times, assumed for how the tank's gear is used
      * @param wear what wears it
+     * @param showsWear whether what is found when it is done says how often it is due
      * @param steps how it is done
      * @param caution who could be hurt, and how not; null where nobody
      */
@@ -56,10 +57,12 @@ public final class UpkeepViews {
             String what,
             double days,
             Chore.Wear wear,
+            boolean showsWear,
             List<String> steps,
             @Nullable String caution) {
         static ChoreKind of(Chore chore, double days) {
-            return new ChoreKind(chore, chore.what(), days, chore.wear(), chore.steps(), chore.caution());
+            return new ChoreKind(
+                    chore, chore.what(), days, chore.wear(), chore.showsWear(), chore.steps(), chore.caution());
         }
     }
 
