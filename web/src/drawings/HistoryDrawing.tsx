@@ -308,7 +308,7 @@ function PanelDrawing({
             </g>
           ))}
       </g>
-      <text x={LEFT + 6} y={panel.top + 14} fill={panel.ink} fontWeight={600} {...HALO}>
+      <text x={LEFT + 6} y={panel.top - 3} fill={panel.ink} fontWeight={600} {...HALO}>
         {panel.label}
       </text>
     </g>
