@@ -149,12 +149,15 @@ public class UnnotedService {
         TankLog log = book.logged(tank, as, stretch.start(history), stretch.end(history));
         List<Unnoted> found = ChangeSearch.of(
                 log, as.setup(), then -> book.describe(tank, then).fittedTank(), history::leftOut, history.zone());
-        List<Unnoted> less = Stream.ofNullable(found)
-                .flatMap(List::stream)
-                .filter(Unnoted::less)
-                .toList();
-        QuietStretch middle = stretch.middle(history.today());
-        store.show(tank.id(), middle.from(), middle.until(), less);
+        // Where no plausible tank is behind it nothing is known: what was shown before stays.
+        if (found != null) {
+            QuietStretch middle = stretch.middle(history.today());
+            store.show(
+                    tank.id(),
+                    middle.from(),
+                    middle.until(),
+                    found.stream().filter(Unnoted::less).toList());
+        }
         store.searches().keep(tank.id(), stretch.start(history), one.fingerprint(), new Searched(found));
     }
 

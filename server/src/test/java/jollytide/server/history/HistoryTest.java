@@ -55,7 +55,7 @@ class HistoryTest extends ServerTest {
         assertThat(extreme(ph, "low")).isCloseTo(extreme(track(fine, "PH", "TANK"), "low"), within(5e-4));
         assertThat(extreme(ph, "high")).isCloseTo(extreme(track(fine, "PH", "TANK"), "high"), within(5e-4));
         assertThat(all.path("days").size()).isBetween(119, 121);
-        assertThat(track(all, "ALKALINITY", "TANK").path("marks").size()).isBetween(16, 18);
+        assertThat(track(all, "ALKALINITY", "TANK").path("marks").size()).isBetween(33, 35);
         assertThat(all.path("events").size()).isGreaterThan(9);
         assertThat(all.path("lit")).isEmpty();
     }
