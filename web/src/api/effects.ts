@@ -5,6 +5,7 @@ import { keys } from './keys';
 import type { EffectCard } from './types';
 
 const KEPT_MS = 60_000;
+const OVERTAKEN_MS = 10_000;
 
 /** A card for each change of a tank. */
 export const useEffects = (tankId: string) =>
@@ -68,17 +69,14 @@ export function useMakeCard(tankId: string, card: EffectCard | undefined, listed
     enabled: card !== undefined,
     staleTime: 0,
     gcTime: 0,
+    // A fit or a reading that landed meanwhile asks for another card than was made.
+    refetchInterval: ({ state }) =>
+      state.data && listedAt > state.dataUpdatedAt ? OVERTAKEN_MS : false,
   });
   // Made anew after a change of its log it has another time, and may say the same.
   const at = made.data?.missing === false && made.dataUpdatedAt;
   useEffect(() => {
     if (at) void client.invalidateQueries({ queryKey: keys.tank(tankId).log('effects') });
   }, [client, at, tankId]);
-  // A fit that landed meanwhile asks for another card than was made.
-  const { refetch } = made;
-  const passed = made.data !== undefined && listedAt > made.dataUpdatedAt;
-  useEffect(() => {
-    if (passed) void refetch();
-  }, [passed, refetch]);
   return made;
 }

@@ -14,6 +14,7 @@ import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useAtTank } from '../../TankContext';
+import { plannedAt } from './doseWords';
 
 const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES' | 'PLACE', string> = {
   LEVEL: 'a level',
@@ -55,6 +56,49 @@ export function LineNoteForm({ line }: { line: Line }) {
     { value: 'ML', label: 'mL' },
   ];
   const levelled = kind === 'LEVEL' || kind === 'FILLED';
+  const save = (read: number | null, setTo?: number) => {
+    switch (kind) {
+      case 'PLACE':
+        return placed
+          .mutateAsync({ id: line.id, place })
+          .then(() => tell('Noted.', () => placed.mutate({ id: line.id, place: line.place })));
+      case 'TIMES': {
+        const times =
+          read === null
+            ? undefined
+            : { perDay: Math.round(read), first, overH: readNumber(overH) ?? 24 };
+        return timed
+          .mutateAsync({ id: line.id, times })
+          .then(() =>
+            tell('Its times are changed: set the pump to them.', () =>
+              timed.mutate({ id: line.id, times: line.times }),
+            ),
+          );
+      }
+      case 'PLAN': {
+        const before = plannedAt(line, at, tank.zone);
+        return plan
+          .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
+          .then(() =>
+            tell('The plan is changed: set the pump to it.', () =>
+              plan.mutate({ id: line.id, at, mlPerDay: before }),
+            ),
+          );
+      }
+      default:
+        return note
+          .mutateAsync({
+            id: line.id,
+            at,
+            kind,
+            value: levelled || kind === 'CYLINDER' ? (read ?? undefined) : undefined,
+            asked: setTo,
+            readIn: levelled && read !== null ? readIn : undefined,
+            note: kind === 'CHANGED' ? words : '',
+          })
+          .then(({ id }) => tell('Noted.', () => forget.mutate({ id: line.id, noteId: id })));
+    }
+  };
   const send = () => {
     const read = readNumber(value);
     const setTo = kind === 'CYLINDER' ? readNumber(asked) : undefined;
@@ -65,53 +109,7 @@ export function LineNoteForm({ line }: { line: Line }) {
       return;
     }
     setMissing(undefined);
-    const saved = {
-      PLACE: () =>
-        placed
-          .mutateAsync({ id: line.id, place })
-          .then(() =>
-            tell('Noted.', () => void placed.mutateAsync({ id: line.id, place: line.place })),
-          ),
-      TIMES: () =>
-        timed
-          .mutateAsync({
-            id: line.id,
-            times:
-              read === null
-                ? undefined
-                : { perDay: Math.round(read), first, overH: readNumber(overH) ?? 24 },
-          })
-          .then(() =>
-            tell(
-              'Its times are changed: set the pump to them.',
-              () => void timed.mutateAsync({ id: line.id, times: line.times }),
-            ),
-          ),
-      PLAN: () =>
-        plan
-          .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
-          .then(() =>
-            tell(
-              'The plan is changed: set the pump to it.',
-              () => void plan.mutateAsync({ id: line.id, at, mlPerDay: line.mlPerDay }),
-            ),
-          ),
-    };
-    const noted = (what: LineNote['kind']) =>
-      note
-        .mutateAsync({
-          id: line.id,
-          at,
-          kind: what,
-          value: levelled || what === 'CYLINDER' ? (read ?? undefined) : undefined,
-          asked: setTo,
-          readIn: levelled && read !== null ? readIn : undefined,
-          note: what === 'CHANGED' ? words : '',
-        })
-        .then(({ id }) =>
-          tell('Noted.', () => void forget.mutateAsync({ id: line.id, noteId: id })),
-        );
-    (kind === 'PLACE' || kind === 'TIMES' || kind === 'PLAN' ? saved[kind]() : noted(kind))
+    save(read, setTo)
       .then(() => {
         setValue('');
         setAsked('');

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import type { Delivered, DoseUse, Line, MixingCard, Units } from '../../api/types';
 import {
   asMeasure,
+  plannedAt,
   shareOfOthers,
   beforeAndAfter,
   brings,
@@ -163,4 +164,18 @@ test('without one of two lines the other goes on', () => {
   expect(shareOfOthers(can, [can])).toBe(0);
   expect(shareOfOthers(can, [can, soda, ended])).toBeCloseTo(0.25);
   expect(shareOfOthers(soda, [can, soda, ended])).toBeCloseTo(0.75);
+});
+
+test('what was planned then comes back by undo, not what is planned now', () => {
+  const plans = [
+    { since: '2026-10-01T08:00:00Z', mlPerDay: 800 },
+    { since: '2026-11-01T08:00:00Z', mlPerDay: 1200 },
+    { since: '2026-11-08T08:00:00Z', mlPerDay: 700 },
+  ];
+  const at = (local: string) => plannedAt(line({ plans }), local, 'Europe/Amsterdam');
+  expect(at('2026-09-30T12:00')).toBe(0);
+  expect(at('2026-10-20T12:00')).toBe(800);
+  expect(at('2026-11-01T08:59')).toBe(800);
+  expect(at('2026-11-01T09:00')).toBe(1200);
+  expect(at('2026-11-20T12:00')).toBe(700);
 });

@@ -9,7 +9,7 @@ import type {
   Units,
 } from '../../api/types';
 import { range } from '../../lib/number';
-import { plainDay } from '../../lib/time';
+import { localInput, plainDay } from '../../lib/time';
 import { ALKALINITY, alkalinityFromMeq, bandFromMeq } from '../../lib/units';
 
 export const SOLUTES: Record<Line['solute'], string> = {
@@ -51,6 +51,12 @@ export const timesInWords = (times: Line['times']) =>
   times === undefined
     ? 'drips all day'
     : `${times.perDay === 1 ? 'one dose' : `${times.perDay} doses`} from ${times.first}${times.overH < 24 ? ` over ${times.overH} h` : ''}`;
+
+/** What was planned at a home's local time, mL a day; nothing before its first plan. */
+export function plannedAt(line: Line, at: string, zone: string): number {
+  const known = line.plans.filter((p) => localInput(new Date(p.since), zone) <= at);
+  return known.at(-1)?.mlPerDay ?? 0;
+}
 
 /** Of all alkalinity that lines bring, what the others of them do, 0 to 1. */
 export function shareOfOthers(line: Line, all: readonly Line[]): number {
