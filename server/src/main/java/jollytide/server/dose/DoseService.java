@@ -14,11 +14,9 @@ import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.DosedLine;
 import jollytide.core.doses.Hold;
 import jollytide.core.doses.LineHistory.State;
-import jollytide.core.doses.LineHistory.What;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.MixingCard;
 import jollytide.core.doses.NextStep;
-import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.SingleDose.Addition;
@@ -39,7 +37,6 @@ import jollytide.server.dose.DoseViews.NewPlace;
 import jollytide.server.dose.DoseViews.NewPlan;
 import jollytide.server.dose.DoseViews.NewTimes;
 import jollytide.server.dose.DoseViews.NoteOfLine;
-import jollytide.server.dose.DoseViews.ReadIn;
 import jollytide.server.dose.DoseViews.UseView;
 import jollytide.server.dose.LineBook.Known;
 import jollytide.server.home.LocalTimes;
@@ -60,14 +57,6 @@ public class DoseService {
     private static final int MOST_NOTES = 2000;
     private static final Duration REMEMBERED = Duration.ofDays(30);
     private static final Duration UNDONE_WITHIN = Duration.ofMinutes(10);
-    /** A kitchen scale, g, and the solution's density, as a share. From memory. */
-    private static final double SCALE_G = 2;
-
-    private static final double SCALE_SHARE = 0.01;
-    /** A level in centimetres is read to so much. From memory. */
-    private static final double CM = 0.2;
-    /** Between two levels one may seem to rise by their own errors alone, in deviations. */
-    private static final double MAY_SEEM_TO_RISE = 4;
 
     private final DosingLines lines;
     private final LineNotes notes;
@@ -340,91 +329,8 @@ public class DoseService {
         if (before.size() >= MOST_NOTES) {
             throw new InputException("at", MOST_NOTES, "at most " + MOST_NOTES, "This line has too many notes.");
         }
-        LineNote note = new LineNote();
-        note.id = UUID.randomUUID();
-        note.lineId = line.id;
-        note.at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
-        note.kind = body.kind();
-        note.note = body.note().strip();
-        if (body.kind() == What.LEVEL || body.kind() == What.FILLED) {
-            level(line, note, body);
-            if (body.kind() == What.LEVEL) {
-                mustNotRise(before, note);
-            }
-        }
-        if (body.kind() == What.CYLINDER) {
-            cylinder(note, body);
-        }
-        return notes.save(note).id;
-    }
-
-    private static void cylinder(LineNote note, NewLineNote body) {
-        if (body.value() == null || body.asked() == null) {
-            throw new InputException(
-                    body.asked() == null ? "asked" : "value",
-                    0,
-                    "what it was set to give, and what it gave",
-                    "What the pump was set to give, and what stood in the cylinder: both, in mL.");
-        }
-        Cylinder checked = new Cylinder(note.at, body.asked(), body.value());
-        note.askedMl = checked.askedMl();
-        note.ml = checked.gaveMl();
-    }
-
-    private static void level(DosingLine line, LineNote note, NewLineNote body) {
-        if (body.value() == null && body.kind() == What.LEVEL) {
-            throw new InputException("value", 0, "a level", "The level is missing.");
-        }
-        double deviationMl = Math.min(ReservoirLevel.AT_MARKS_ML, Math.max(1, line.vesselMl / 100));
-        if (body.value() == null) {
-            note.ml = line.vesselMl;
-            note.deviationMl = deviationMl;
-            return;
-        }
-        ReadIn readIn = body.readIn() == null ? ReadIn.ML : body.readIn();
-        switch (readIn) {
-            case ML -> {
-                note.ml = within("value", body.value(), 0, line.vesselMl, "mL");
-                note.deviationMl = deviationMl;
-            }
-            case CM -> {
-                double perCm = described(
-                        line.areaCm2, "The vessel's cross-section is not described, so centimetres say nothing.");
-                note.ml = within("value", body.value(), 0, line.vesselMl / perCm, "cm") * perCm;
-                note.deviationMl = CM * perCm;
-            }
-            case G -> {
-                double empty = described(
-                        line.emptyG, "What the empty vessel weighs is not described, so its weight says nothing.");
-                double perMl = line.solution().gramsPerMl();
-                double most = empty + line.vesselMl * perMl;
-                note.ml = (within("value", body.value(), empty, most, "g") - empty) / perMl;
-                note.deviationMl = Math.max(SCALE_G, SCALE_SHARE * note.ml);
-            }
-        }
-    }
-
-    private static double described(@Nullable Double of, String missing) {
-        if (of == null) {
-            throw new InputException("readIn", 0, "ML", missing);
-        }
-        return of;
-    }
-
-    /** Up to the next filling a reservoir only empties. */
-    private static void mustNotRise(List<LineNote> all, LineNote note) {
-        LineNote before = all.stream()
-                .filter(n -> n.ml != null && n.askedMl == null && n.at.isBefore(note.at))
-                .reduce((earlier, later) -> later)
-                .orElse(null);
-        if (before != null
-                && note.ml > before.ml + MAY_SEEM_TO_RISE * Math.hypot(before.deviationMl, note.deviationMl)) {
-            throw new InputException(
-                    "value",
-                    note.ml,
-                    "at most about " + Math.round(before.ml) + " mL",
-                    "It held " + Math.round(before.ml) + " mL before and cannot have risen: note a filling instead.");
-        }
+        Instant at = LocalTimes.resolve("at", body.at(), tank.home().zone(), clock.instant());
+        return notes.save(NewNote.of(line, before, body, at)).id;
     }
 
     @Transactional
