@@ -3,104 +3,24 @@ package jollytide.server.effect;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.description.TankParameters;
-import jollytide.core.evidence.Method;
-import jollytide.core.evidence.Place;
-import jollytide.core.evidence.RawUnit;
-import jollytide.core.logfile.Meaning;
-import jollytide.core.measure.Agitation;
-import jollytide.core.measure.MeasureSet;
-import jollytide.core.measure.Setup;
-import jollytide.core.measure.SkimmerDraw;
-import jollytide.core.scenario.OrdinaryDays;
-import jollytide.core.twin.TwinState;
 import jollytide.server.Samples;
-import jollytide.server.ServerTest;
 import jollytide.server.Sets;
-import jollytide.server.Visitor;
 import jollytide.server.Visitor.Answer;
-import jollytide.server.reading.ReadingService;
 import jollytide.server.reading.TimedValue;
-import jollytide.server.tank.TankService;
-import jollytide.server.twin.TwinBook;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What a change did, from the note of it to its card. */
-class EffectApiTest extends ServerTest {
-    private static final Duration HALF_HOUR = Duration.ofMinutes(30);
-    private static final int DAYS_BEFORE = 8;
-    private static final int DAYS_AFTER = 8;
-    private static final Instant CHANGED =
-            PRESENT.minus(DAYS_AFTER, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS);
-    private static final double TIMES = 3;
-
-    @Autowired
-    private TwinBook book;
-
-    @Autowired
-    private TankService tanks;
-
-    @Autowired
-    private ReadingService readings;
-
-    @Autowired
-    private JdbcTemplate jdbc;
-
+class EffectApiTest extends LoggedTankTest {
     @Autowired
     private EffectService service;
-
-    @Autowired
-    private UnnotedService unnoted;
-
-    private Visitor keeper;
-    private String id;
-    private String tank;
-
-    @BeforeEach
-    void aTank() {
-        keeper = visitor().asNewKeeper();
-        id = Samples.tank(keeper);
-        tank = "/tanks/" + id;
-    }
-
-    /** As an ordinary tank of this description would have logged it, its surface livelier since the change. */
-    private double logged(double times) {
-        return logged(times == 1 ? MeasureSet.NONE : MeasureSet.of(new Agitation(times)));
-    }
-
-    private double logged(MeasureSet measures) {
-        Setup setup = book.setup(tanks.tankOfAnyone(UUID.fromString(id)));
-        OrdinaryDays days = new OrdinaryDays(setup, TankParameters.ORDINARY);
-        Instant from = CHANGED.minus(DAYS_BEFORE, ChronoUnit.DAYS);
-        TwinState today = days.today(from);
-        List<TwinState> states =
-                new ArrayList<>(days.run(today, MeasureSet.NONE, Duration.between(from, CHANGED), HALF_HOUR));
-        states.addAll(days.run(states.get(states.size() - 1), measures, Duration.between(CHANGED, PRESENT), HALF_HOUR));
-        keep(states.stream().map(s -> new TimedValue(s.at(), s.phNbs())).toList());
-        return days.settled(today, measures).troughPh()
-                - days.settled(today, MeasureSet.NONE).troughPh();
-    }
-
-    private void keep(List<TimedValue> values) {
-        UUID owner = UUID.fromString(jdbc.queryForObject(
-                "select keeper_id from home where id = ?",
-                String.class,
-                tanks.tankOfAnyone(UUID.fromString(id)).home().id().toString()));
-        readings.saveAll(owner, UUID.fromString(id), new Meaning(RawUnit.PH_NBS, Place.TANK, Method.PROBE), values);
-    }
 
     /** Weekly tests of which the last four fall by 0.3 dKH each. */
     @Test
@@ -261,12 +181,6 @@ class EffectApiTest extends ServerTest {
                 {"event":{"kind":"REMEDY","at":"%s","until":null,"excludesDays":null,"title":"%s","note":""},
                  "measures":[%s]}""".formatted(CHANGED, title, measure));
         assertThat(done.status()).as(done.text()).isEqualTo(201);
-    }
-
-    private void noted(String kind, Instant at, String title, boolean excludes) {
-        Answer added = keeper.post(tank + "/events", """
-                {"kind":"%s","at":"%s","until":null,"excludesDays":%s,"title":"%s","note":""}""".formatted(kind, at, excludes, title));
-        assertThat(added.status()).as(added.text()).isEqualTo(201);
     }
 
     @Test
@@ -443,114 +357,5 @@ class EffectApiTest extends ServerTest {
         assertThat(keeper.get(tank + "/effects").body().path("cards").size()).isZero();
         assertThat(keeper.get(tank + "/effects/" + PRESENT).status()).isEqualTo(404);
         assertThat(keeper.get(tank + "/effects/yesterday").status()).isEqualTo(422);
-    }
-
-    private JsonNode searched() {
-        JsonNode unnoted = keeper.get(tank + "/effects/unnoted").body();
-        assertThat(unnoted.path("searched").asInt()).isEqualTo(1);
-        assertThat(unnoted.path("stretches").asInt()).isEqualTo(1);
-        return unnoted.path("changes");
-    }
-
-    /** Said to be nothing, taken back, then noted: from there on it is a step like any other. */
-    @Test
-    void whatNobodyNotedIsOffered() {
-        logged(TIMES);
-        JsonNode change = searched().path(0);
-        LocalDate from = LocalDate.parse(change.path("found").path("from").asString());
-        String cause = change.path("found").path("cause").asString();
-        assertThat(cause).isEqualTo("SURFACES");
-        assertThat(from).isBetween(day(CHANGED), day(CHANGED).plusDays(1));
-        assertThat(change.path("found").path("size").path("low").asDouble()).isLessThan(TIMES);
-        assertThat(change.path("found").path("size").path("high").asDouble()).isGreaterThan(TIMES);
-        String dismissal = tank + "/effects/unnoted/" + from.plusDays(1) + "/" + cause + "/dismissal";
-        assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
-        assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
-        assertThat(searched().path(0).path("dismissed").asBoolean()).isTrue();
-        assertThat(keeper.delete(dismissal).status()).isEqualTo(204);
-        assertThat(searched().path(0).path("dismissed").asBoolean()).isFalse();
-        noted("FAULT", CHANGED, "outlet slipped", false);
-        JsonNode after = keeper.get(tank + "/effects/unnoted").body();
-        assertThat(after.path("changes").size()).isZero();
-    }
-
-    /** A skimmer that draws less is due for its rinse, noted or not, until somebody says that it is nothing. */
-    @Test
-    void whatTheLogShowsOfTheSkimmerIsDue() {
-        String upkeep = tank + "/upkeep";
-        String rinsed = LocalDateTime.ofInstant(CHANGED.minus(6, ChronoUnit.DAYS), ZoneId.of("Europe/Amsterdam"))
-                .toString();
-        keeper.post(upkeep, """
-                {"chore":"VENTURI","name":"","days":null,"lastDone":"%s"}""".formatted(rinsed));
-        logged(MeasureSet.of(new SkimmerDraw(0.2)));
-        assertThat(keeper.get(upkeep).body().at("/tasks/0/shownSince").isMissingNode())
-                .isTrue();
-        JsonNode found = searched().path(0).path("found");
-        assertThat(found.path("cause").asString()).isEqualTo("SKIMMER");
-        String from = found.path("from").asString();
-        JsonNode due = keeper.get(upkeep).body().at("/tasks/0");
-        assertThat(due.path("shownSince").asString()).isEqualTo(from);
-        assertThat(due.path("due").asString()).isEqualTo(from);
-        assertThat(due.path("late").asBoolean()).isTrue();
-        assertThat(due.path("byLog").asInt()).isEqualTo(1);
-        assertThat(due.path("days").asDouble()).isBetween(Math.sqrt(28 * 5.0), Math.sqrt(28 * 8.0));
-        String home = keeper.get(tank).body().path("homeId").asString();
-        assertThat(keeper.get("/homes/" + home + "/due").text())
-                .contains("venturi and its air line, for the log shows that it exchanges less.");
-        String dismissal = tank + "/effects/unnoted/" + from + "/SKIMMER/dismissal";
-        assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
-        assertThat(keeper.get(upkeep).body().at("/tasks/0/days").asDouble()).isEqualTo(28);
-        assertThat(keeper.delete(dismissal).status()).isEqualTo(204);
-        noted("FAULT", CHANGED, "venturi crusted", false);
-        assertThat(keeper.get(tank + "/effects/unnoted").body().path("changes")).isEmpty();
-        assertThat(keeper.get(upkeep).body().at("/tasks/0/shownSince").asString())
-                .isEqualTo(from);
-        String task = due.path("id").asString();
-        keeper.post(
-                upkeep + "/" + task + "/done",
-                "{\"at\":\"%s\",\"found\":null,\"note\":\"\"}"
-                        .formatted(day(PRESENT).atTime(0, 1)));
-        JsonNode rinsedAgain = keeper.get(upkeep).body().at("/tasks/0");
-        assertThat(rinsedAgain.path("shownSince").isMissingNode()).isTrue();
-        assertThat(rinsedAgain.path("late").asBoolean()).isFalse();
-        assertThat(rinsedAgain.path("byLog").asInt()).isEqualTo(1);
-    }
-
-    private LocalDate day(Instant t) {
-        return LocalDate.ofInstant(
-                t, tanks.tankOfAnyone(UUID.fromString(id)).home().zone());
-    }
-
-    @Test
-    void whereNothingChangedNothingIsOffered() {
-        logged(1);
-        assertThat(searched().size()).isZero();
-        assertThat(keeper.put(tank + "/effects/unnoted/yesterday/SURFACES/dismissal", "")
-                        .status())
-                .isEqualTo(422);
-        assertThat(keeper.put(tank + "/effects/unnoted/2026-01-01/SURFACES/dismissal", "")
-                        .status())
-                .isEqualTo(404);
-        assertThat(keeper.put(tank + "/effects/unnoted/+20260-01-01/SURFACES/dismissal", "")
-                        .status())
-                .isEqualTo(404);
-        assertThat(keeper.put(tank + "/effects/unnoted/2026-01-01/MOON/dismissal", "")
-                        .status())
-                .isEqualTo(422);
-    }
-
-    @Test
-    void theNightlyThreadSearchesOneStretchAtATime() {
-        logged(1);
-        noted("FAULT", CHANGED, "outlet slipped", false);
-        int before = keptSearches();
-        assertThat(unnoted.searchOne()).isTrue();
-        assertThat(keptSearches()).isEqualTo(before + 1);
-    }
-
-    /** Of all tanks, those of other tests included. */
-    private int keptSearches() {
-        Integer kept = jdbc.queryForObject("select count(*) from unnoted_search", Integer.class);
-        return kept == null ? 0 : kept;
     }
 }
