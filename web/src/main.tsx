@@ -7,6 +7,7 @@ import { queryClient } from './api/query';
 import './app.css';
 import { applyTheme } from './frame/theme';
 import { openWithoutServer } from './offline/register';
+import { sendOwed } from './places/guard/outageQueue';
 import { router } from './router';
 
 // Dialogs stop the page behind them from scrolling by a style of their own; the page's policy lets it in by this mark.
@@ -22,3 +23,4 @@ createRoot(root).render(
   </StrictMode>,
 );
 openWithoutServer();
+sendOwed();

@@ -4,6 +4,7 @@ import { useKeepPlan } from '../places/guard/useKeepPlan';
 import { Commands } from './Commands';
 import { EventKey } from './EventKey';
 import { ExperimentBar } from './ExperimentBar';
+import { OutageBar } from './OutageBar';
 import { Rail, ScreenRow, ThumbRail } from './Rail';
 import { Strip } from './Strip';
 import { useHelper } from './useHelper';
@@ -23,6 +24,7 @@ export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) 
       <Rail tankId={tank?.id} />
       <ThumbRail tankId={tank?.id} />
       {tank && <Strip tank={tank} />}
+      {tank && <OutageBar tank={tank} />}
       {tank && <ExperimentBar tank={tank} />}
       {tank && <ScreenRow tankId={tank.id} />}
       <main id="page" tabIndex={-1} className="px-4 py-5 outline-none md:px-6">

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { NewNote, OutageView, TankClock } from '../../api/types';
 import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
 import { forWhich, houseSteps, type HouseStep } from './houseSteps';
 import { nextStep, predictedAt } from './outageLog';
@@ -50,6 +51,7 @@ export function Tanks({ view, note }: { view: OutageView; note: Note }) {
 /** What is due in the whole house. */
 function House({ view, tanks, note }: { view: OutageView; tanks: TankClock[]; note: Note }) {
   const { tank } = useAtTank();
+  const tell = useNotice();
   const h = since(view, useNow());
   const over = view.endedAt !== undefined;
   const steps = houseSteps(tanks, over ? 'after' : 'steps');
@@ -74,16 +76,33 @@ function House({ view, tanks, note }: { view: OutageView; tanks: TankClock[]; no
           at={forWhich(next)}
           runs={Boolean(next.listed.kitId) && !over}
           done={() => {
-            if (next.listed.kitId && !over)
-              next.tanks.forEach(({ tankId }) =>
-                note({ tankId, kind: 'BACKUP_ON', ref: next.listed.kitId }),
-              );
+            const starts = over ? undefined : next.listed.kitId;
+            const run = (kind: NewNote['kind']) =>
+              starts && next.tanks.forEach(({ tankId }) => note({ tankId, kind, ref: starts }));
+            run('BACKUP_ON');
             say(next, 'STEP_DONE');
+            tell(`Done: ${next.listed.step.what}.`, () => {
+              run('BACKUP_OFF');
+              say(next, 'STEP_UNDONE');
+            });
           }}
-          skip={() => say(next, 'STEP_SKIPPED')}
+          skip={() => {
+            say(next, 'STEP_SKIPPED');
+            tell(`Skipped: ${next.listed.step.what}.`, () => say(next, 'STEP_UNDONE'));
+          }}
         />
       )}
-      {!next && later && !over && (
+      {tanks.some((t) => t.gasping) && !over && (
+        <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
+          ✕ Animals gasp in{' '}
+          {tanks
+            .filter((t) => t.gasping)
+            .map((t) => t.name)
+            .join(', ')}
+          : aerate this minute.
+        </p>
+      )}
+      {!next && later && !over && !tanks.some((t) => t.gasping) && (
         <p className="text-lg">
           Nothing to do until {atClock(view, later.listed.step.atH, tank.zone)}:{' '}
           {later.listed.step.what} ({forWhich(later)}).

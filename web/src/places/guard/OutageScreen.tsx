@@ -1,13 +1,11 @@
 import { useEffect, useState } from 'react';
-import type { OutageView } from '../../api/types';
 import { applyTheme } from '../../frame/theme';
-import { dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
+import { Head } from './OutageHead';
 import { Tanks } from './OutageHouse';
 import { readCard } from './outageLog';
-import { useNow } from '../../parts/useNow';
-import { since, span } from './outageTime';
 import { Report } from './Report';
 import { useOutage } from './useOutage';
 
@@ -23,7 +21,7 @@ export function OutageScreen() {
       <Head outage={outage} view={view} />
       <Tanks view={view} note={outage.note} />
       <NeverDo />
-      {view.endedAt && <Report view={view} close={outage.close} />}
+      {view.endedAt && !outage.rehearsal && <Report view={view} close={outage.close} />}
     </div>
   );
 }
@@ -41,6 +39,7 @@ type UsedOutage = ReturnType<typeof useOutage>;
 
 function Quiet({ outage }: { outage: UsedOutage }) {
   const { tank } = useAtTank();
+  const tell = useNotice();
   const [problem, setProblem] = useState<string | null>(null);
   const bring = async (file: File | undefined) => {
     setProblem(null);
@@ -56,25 +55,23 @@ function Quiet({ outage }: { outage: UsedOutage }) {
         setProblem(e instanceof Error ? e.message : 'The log could not be brought in.'),
       );
   };
+  const start = () => {
+    outage.start();
+    tell('The clock runs.', () => void outage.remove());
+  };
   return (
     <div className="grid max-w-2xl gap-6">
       <h1 className="text-xl font-bold">The mains are on</h1>
       <p>
-        When the power fails, press this first, even for a short cut. Animals that gasp at the
-        surface beat every number: aerate, then press.
+        When the power fails, press this first, even for a short cut. If animals gasp at the
+        surface, aerate before you press.
       </p>
-      <Button
-        look="main"
-        className="min-h-20 text-2xl!"
-        onClick={() =>
-          void outage.start().catch((e: unknown) => setProblem(e instanceof Error ? e.message : ''))
-        }
-      >
-        The power is out
+      <Button look="main" className="min-h-20 text-2xl!" onClick={start}>
+        Power is out
       </Button>
-      {outage.reached === false && (
-        <p role="alert" className="font-semibold">
-          ✕ The server does not answer. Use the pocket card on your phone.
+      {outage.reached === 'gone' && (
+        <p role="status" className="font-semibold">
+          The server does not answer. The clock starts all the same.
         </p>
       )}
       {problem && (
@@ -82,6 +79,18 @@ function Quiet({ outage }: { outage: UsedOutage }) {
           ✕ {problem}
         </p>
       )}
+      <section aria-labelledby="rehearsal" className="grid gap-2 border-t pt-4">
+        <h2 id="rehearsal" className="font-bold">
+          Rehearse a power cut
+        </h2>
+        <p className="text-sm text-soft">
+          Go through your own steps with the clock running. A rehearsal is not saved and counts as
+          no outage.
+        </p>
+        <Button className="justify-self-start" onClick={outage.rehearse}>
+          Start a rehearsal
+        </Button>
+      </section>
       <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
         <h2 id="card" className="font-bold">
           A log from a pocket card
@@ -97,50 +106,6 @@ function Quiet({ outage }: { outage: UsedOutage }) {
         />
       </section>
     </div>
-  );
-}
-
-function Head({ outage, view }: { outage: UsedOutage; view: OutageView }) {
-  const { tank } = useAtTank();
-  const now = useNow();
-  return (
-    <header className="grid gap-3">
-      <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1>
-          <span className="block text-soft">
-            {view.endedAt ? 'The power was out for' : 'No power for'}
-          </span>
-          <span className="text-5xl font-bold">{span(since(view, now))}</span>
-        </h1>
-        {!view.endedAt && (
-          <Button className="min-h-14 text-lg" onClick={outage.end}>
-            The power is back
-          </Button>
-        )}
-      </div>
-      <p className="text-soft">
-        since {dayAndTime(view.startedAt, tank.zone)}
-        {view.cuts > 1 && `, ${view.cuts} cuts`}
-        {!view.endedAt && outage.reached && (
-          <Button look="quiet" onClick={() => void outage.beganEarlier(15)}>
-            it began 15 min earlier
-          </Button>
-        )}
-      </p>
-      {outage.refused && (
-        <p role="alert" className="font-semibold">
-          ✕ {outage.refused}
-        </p>
-      )}
-      {outage.reached === false && (
-        <p role="status" className="border-l-4 border-alk pl-3">
-          The server does not answer. Go on: what you note stays on this device and is sent when it
-          is back{outage.waiting > 0 && ` (${outage.waiting} waiting)`}. Predictions stand still
-          until then
-          {outage.planAt && `; they are those of ${dayAndTime(outage.planAt, tank.zone)}`}.
-        </p>
-      )}
-    </header>
   );
 }
 

@@ -1,13 +1,14 @@
 import type { OutageView, TankClock } from '../../api/types';
 import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
 import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/Notices';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
 import { nextStep, predictedAt } from './outageLog';
 import { MoreNotes, NoteOxygen } from './OutageNotes';
 import { Listing, Next } from './OutageSteps';
 import { useNow } from '../../parts/useNow';
-import { atClock, dangerInWords, since } from './outageTime';
+import { atClock, dangerInWords, since, span } from './outageTime';
 import type { useOutage } from './useOutage';
 
 type Note = ReturnType<typeof useOutage>['note'];
@@ -24,6 +25,11 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
   const tankId = clock.tankId;
   const { tank } = useAtTank();
   const zone = tank.zone;
+  const tell = useNotice();
+  const seen = (kind: 'GASPING' | 'CALM') => {
+    note({ tankId, kind });
+    tell(kind === 'CALM' ? `${clock.name}: they breathe calmly.` : `${clock.name}: they gasp.`);
+  };
   return (
     <section aria-labelledby={`tank-${tankId}`} className="grid gap-4 border-t pt-5">
       <h2 id={`tank-${tankId}`} className="text-2xl font-bold">
@@ -32,6 +38,7 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
       {clock.gasping && !view.endedAt && (
         <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
           ✕ They gasp: aerate this minute, with whatever is at hand. Pour, stir, move the water.
+          <span className="block text-lg font-normal">Go on until they breathe calmly.</span>
         </p>
       )}
       {next && (
@@ -41,13 +48,23 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
           runs={Boolean(next.kitId) && !view.endedAt}
           done={() => {
             // Having started it and saying so is one thing: the prediction has it from now on.
-            if (next.kitId && !view.endedAt) note({ tankId, kind: 'BACKUP_ON', ref: next.kitId });
+            const starts = view.endedAt ? undefined : next.kitId;
+            if (starts) note({ tankId, kind: 'BACKUP_ON', ref: starts });
             note({ tankId, kind: 'STEP_DONE', ref: next.step.id });
+            tell(`Done: ${next.step.what}.`, () => {
+              if (starts) note({ tankId, kind: 'BACKUP_OFF', ref: starts });
+              note({ tankId, kind: 'STEP_UNDONE', ref: next.step.id });
+            });
           }}
-          skip={() => note({ tankId, kind: 'STEP_SKIPPED', ref: next.step.id })}
+          skip={() => {
+            note({ tankId, kind: 'STEP_SKIPPED', ref: next.step.id });
+            tell(`Skipped: ${next.step.what}.`, () =>
+              note({ tankId, kind: 'STEP_UNDONE', ref: next.step.id }),
+            );
+          }}
         />
       )}
-      {!next && ahead && !view.endedAt && (
+      {!next && ahead && !view.endedAt && !clock.gasping && (
         <p className="text-lg">
           Nothing to do until {atClock(view, ahead.step.atH, zone)}: {ahead.step.what}.
         </p>
@@ -89,37 +106,23 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
       </div>
       {!view.endedAt && (
         <>
+          {clock.kit.length > 0 && (
+            <ul className="grid gap-2" aria-label={`Equipment for ${clock.name}`}>
+              {clock.kit.map((thing) => (
+                <Thing key={thing.kitId} thing={thing} tankId={tankId} note={note} />
+              ))}
+            </ul>
+          )}
           <div className="flex flex-wrap gap-3">
-            {clock.kit.map((thing) => (
-              <Button
-                key={thing.kitId}
-                className={`min-h-14 ${thing.running ? 'border-2 border-accent' : ''}`}
-                aria-pressed={thing.running}
-                onClick={() =>
-                  note({
-                    tankId,
-                    kind: thing.running ? 'BACKUP_OFF' : 'BACKUP_ON',
-                    ref: thing.kitId,
-                  })
-                }
-              >
-                {thing.name}{' '}
-                {thing.running ? 'runs ✓ (tap if it does not)' : 'does not run (tap once it does)'}
-                <span className="text-sm text-soft">
-                  {thing.tested
-                    ? `${thing.likelyH.toFixed(1)} h tested`
-                    : `${thing.earlyH.toFixed(1)} to ${thing.likelyH.toFixed(1)} h`}
-                </span>
-              </Button>
-            ))}
             <Button
               className="min-h-14 border-danger text-danger"
-              onClick={() => note({ tankId, kind: 'GASPING' })}
+              aria-pressed={clock.gasping}
+              onClick={() => seen('GASPING')}
             >
               ✕ They gasp
             </Button>
-            <Button className="min-h-14" onClick={() => note({ tankId, kind: 'CALM' })}>
-              They are calm
+            <Button className="min-h-14" onClick={() => seen('CALM')}>
+              They breathe calmly
             </Button>
           </div>
           <NoteOxygen note={(value) => note({ tankId, kind: 'OXYGEN', value })} />
@@ -148,5 +151,52 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
         />
       </details>
     </section>
+  );
+}
+
+/** A thing of the kit: whether it runs, and what became of it. */
+function Thing({
+  thing,
+  tankId,
+  note,
+}: {
+  thing: TankClock['kit'][number];
+  tankId: string;
+  note: Note;
+}) {
+  const tell = useNotice();
+  const say = (kind: 'BACKUP_ON' | 'BACKUP_OFF' | 'BACKUP_FAILED', words: string) => {
+    note({ tankId, kind, ref: thing.kitId });
+    tell(`${thing.name} ${words}.`, () =>
+      note({ tankId, kind: thing.running ? 'BACKUP_ON' : 'BACKUP_OFF', ref: thing.kitId }),
+    );
+  };
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b pb-2">
+      <span className="min-w-48 flex-1">
+        <strong>{thing.name}</strong>{' '}
+        {thing.failed ? 'does not work' : thing.running ? 'runs ✓' : 'is off'}
+        <span className="block text-sm text-soft">
+          {thing.tested
+            ? `${span(thing.likelyH)}, tested`
+            : `${span(thing.earlyH)} to ${span(thing.likelyH)}, estimated`}
+        </span>
+      </span>
+      {!thing.running && (
+        <Button className="min-h-14" onClick={() => say('BACKUP_ON', 'runs')}>
+          It runs
+        </Button>
+      )}
+      {thing.running && (
+        <Button className="min-h-14" onClick={() => say('BACKUP_OFF', 'is off')}>
+          Switched off
+        </Button>
+      )}
+      {!thing.failed && (
+        <Button className="min-h-14" onClick={() => say('BACKUP_FAILED', 'does not work')}>
+          Broken or empty
+        </Button>
+      )}
+    </li>
   );
 }

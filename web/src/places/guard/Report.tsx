@@ -10,6 +10,7 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
   STEP_UNDONE: 'opened again',
   BACKUP_ON: 'started',
   BACKUP_OFF: 'stopped',
+  BACKUP_FAILED: 'does not work',
   OXYGEN: 'oxygen',
   AMMONIA: 'ammonia',
   NITRITE: 'nitrite',

@@ -91,7 +91,7 @@ it('reads what an older page kept, and nothing where it cannot be read', () => {
 
 it('forgets a home when somebody leaves, but not what the server has yet to be told', () => {
   localStorage.clear();
-  const nothing = { view: VIEW, waiting: [], began: null, ended: null };
+  const nothing = { ...NOTHING, view: VIEW };
   keepPlan('a', { view: VIEW, at: '2026-01-01T00:00:00Z' });
   keep('a', nothing);
   keep('b', { ...nothing, waiting: [note('GASPING')] });

@@ -1,23 +1,46 @@
 import type { NewNote, OutageView, StepState } from '../../api/types';
 
+/** Something the server would not take, and why. It stays until somebody has read it. */
+export interface Refused {
+  what: string;
+  why: string;
+}
+
 /** What is kept on this device, so that an outage of the server, too, loses nothing. */
 export interface Kept {
   view: OutageView | null;
   /** Notes that the server has not been told. */
   waiting: NewNote[];
-  /** An outage that the server has not been told of: when it began, and of when the plan is that its clock shows. */
-  began: { at: string; planAt: string } | null;
+  /**
+   * An outage that the server has not been told of: its id, made here, when it began, and of when the plan is that its
+   * clock shows (none where no plan was kept).
+   */
+  began: { id: string; at: string; planAt: string | null } | null;
   /** When the power came back, as long as the server has not been told. */
   ended: string | null;
+  refused: Refused[];
+  /** Only practised: nothing of it is sent. */
+  rehearsal: boolean;
 }
 
-const key = (homeId: string) => `outage-${homeId}`;
-export const NOTHING: Kept = { view: null, waiting: [], began: null, ended: null };
+const PREFIX = 'outage-';
+const key = (homeId: string) => `${PREFIX}${homeId}`;
+export const NOTHING: Kept = {
+  view: null,
+  waiting: [],
+  began: null,
+  ended: null,
+  refused: [],
+  rehearsal: false,
+};
 
 export function readKept(homeId: string): Kept {
   try {
     const text = localStorage.getItem(key(homeId));
-    return text ? { ...NOTHING, ...(JSON.parse(text) as Partial<Kept>) } : NOTHING;
+    if (!text) return NOTHING;
+    const kept = { ...NOTHING, ...(JSON.parse(text) as Partial<Kept>) };
+    // An older page kept a beginning without an id.
+    return { ...kept, began: kept.began && { ...{ id: newId() }, ...kept.began } };
   } catch {
     return NOTHING;
   }
@@ -31,9 +54,106 @@ export function keep(homeId: string, kept: Kept) {
   }
 }
 
+/** The homes of which this device keeps an outage. */
+export const keptHomes = (): string[] =>
+  Object.keys(localStorage)
+    .filter((name) => name.startsWith(PREFIX) && !name.startsWith(PLAN_PREFIX))
+    .map((name) => name.slice(PREFIX.length));
+
 /** Whether the server has yet to be told something. */
 export const owes = (kept: Kept) =>
-  kept.began !== null || kept.ended !== null || kept.waiting.length > 0;
+  !kept.rehearsal && (kept.began !== null || kept.ended !== null || kept.waiting.length > 0);
+
+/** What happens to an outage as this device knows it. */
+export type Happened =
+  | {
+      kind: 'began';
+      id: string;
+      at: string;
+      homeId: string;
+      plan: KeptPlan | null;
+      rehearsal: boolean;
+    }
+  | { kind: 'noted'; note: NewNote }
+  | { kind: 'ended'; at: string }
+  | { kind: 'goes on' }
+  /** The server knows the beginning, and with it the end that was told along. */
+  | { kind: 'began told'; id: string; ended: string | null; view: OutageView }
+  /** The server has answered for these notes: it took them, or said why not. */
+  | { kind: 'notes told'; ids: string[]; refused: Refused[]; view: OutageView | null }
+  | { kind: 'end told'; at: string; view: OutageView }
+  | { kind: 'asked'; view: OutageView | null }
+  | { kind: 'refused'; refused: Refused }
+  | { kind: 'end refused'; refused: Refused }
+  | { kind: 'read' }
+  /** It never was. */
+  | { kind: 'removed' }
+  | { kind: 'brought back'; kept: Kept }
+  | { kind: 'closed' };
+
+/** An outage on this device, after something happened. */
+export function happened(kept: Kept, event: Happened): Kept {
+  switch (event.kind) {
+    case 'began':
+      return {
+        ...NOTHING,
+        refused: kept.refused,
+        rehearsal: event.rehearsal,
+        view: event.plan
+          ? begun(event.plan.view, event.at)
+          : bare(event.homeId, event.id, event.at),
+        began: { id: event.id, at: event.at, planAt: event.plan?.at ?? null },
+      };
+    case 'noted':
+      return { ...kept, waiting: [...kept.waiting, event.note] };
+    case 'ended':
+      return { ...kept, ended: event.at };
+    case 'goes on':
+      return { ...kept, ended: null, view: kept.view && { ...kept.view, endedAt: undefined } };
+    case 'began told':
+      return {
+        ...kept,
+        view: event.view,
+        began: kept.began?.id === event.id ? null : kept.began,
+        ended: kept.ended === event.ended ? null : kept.ended,
+      };
+    case 'notes told': {
+      const answered = new Set(event.ids);
+      return {
+        ...kept,
+        view: event.view ?? kept.view,
+        waiting: kept.waiting.filter((n) => !answered.has(n.id)),
+        refused: [...kept.refused, ...event.refused],
+      };
+    }
+    case 'end told':
+      return { ...kept, view: event.view, ended: kept.ended === event.at ? null : kept.ended };
+    case 'asked':
+      // What was begun or is owed here is newer than any answer; one that is over stays until it is closed.
+      return owes(kept) || kept.rehearsal
+        ? kept
+        : { ...kept, view: event.view ?? (kept.view?.endedAt ? kept.view : null) };
+    case 'refused':
+      return { ...kept, refused: [...kept.refused, event.refused] };
+    case 'end refused':
+      return { ...kept, ended: null, refused: [...kept.refused, event.refused] };
+    case 'read':
+      return { ...kept, refused: [] };
+    case 'removed':
+      return NOTHING;
+    case 'brought back':
+      return event.kept;
+    case 'closed':
+      return owes(kept) ? kept : NOTHING;
+  }
+}
+
+/** How the outage shows: what waits to be sent is in it already. */
+export function shown(kept: Kept): OutageView | null {
+  if (!kept.view) return null;
+  const view = withWaiting(kept.view, kept.waiting);
+  return kept.ended ? { ...view, endedAt: kept.ended } : view;
+}
 
 /** What the clock would show if the power failed, as the server told it last, and when that was. */
 export interface KeptPlan {
@@ -41,7 +161,8 @@ export interface KeptPlan {
   at: string;
 }
 
-const planKey = (homeId: string) => `outage-plan-${homeId}`;
+const PLAN_PREFIX = `${PREFIX}plan-`;
+const planKey = (homeId: string) => `${PLAN_PREFIX}${homeId}`;
 
 export function readPlan(homeId: string): KeptPlan | null {
   try {
@@ -61,11 +182,24 @@ export function keepPlan(homeId: string, plan: KeptPlan) {
 
 /** Nothing of a home stays on the device of somebody who leaves, but what the server has yet to be told. */
 export function forgetOutages() {
-  for (const name of Object.keys(localStorage).filter((k) => k.startsWith('outage-'))) {
-    const owed = owes(readKept(name.slice('outage-'.length)));
-    if (name.startsWith('outage-plan-') || !owed) localStorage.removeItem(name);
+  for (const homeId of keptHomes()) {
+    if (!owes(readKept(homeId))) localStorage.removeItem(key(homeId));
   }
+  for (const name of Object.keys(localStorage).filter((k) => k.startsWith(PLAN_PREFIX)))
+    localStorage.removeItem(name);
 }
+
+/** Over plain HTTP browsers make no random UUIDs themselves. */
+export function newId(): string {
+  if (window.isSecureContext) return crypto.randomUUID();
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}
+
+const AIR: readonly NewNote['kind'][] = ['BACKUP_ON', 'BACKUP_OFF', 'BACKUP_FAILED'];
 
 const STATE: Partial<Record<NewNote['kind'], StepState>> = {
   STEP_DONE: 'DONE',
@@ -78,6 +212,20 @@ export const begun = (plan: OutageView, at: string): OutageView => ({
   ...plan,
   startedAt: at,
   endedAt: undefined,
+  notes: [],
+});
+
+/** Oxygen lines as they are assumed everywhere, mg/L, for a clock that begins without any plan. */
+const LINES = { caution: 5, danger: 3.5, loss: 2 };
+
+/** An outage of which nothing is known but its beginning: the clock runs all the same. */
+const bare = (homeId: string, id: string, at: string): OutageView => ({
+  id,
+  homeId,
+  startedAt: at,
+  cuts: 1,
+  lines: LINES,
+  tanks: [],
   notes: [],
 });
 
@@ -104,12 +252,14 @@ export function withWaiting(view: OutageView, waiting: NewNote[]): OutageView {
         steps: tank.steps.map(stepped),
         after: tank.after.map(stepped),
         kit: tank.kit.map((thing) => {
-          const air = own
-            .filter(
-              (n) => n.ref === thing.kitId && (n.kind === 'BACKUP_ON' || n.kind === 'BACKUP_OFF'),
-            )
-            .at(-1);
-          return air ? { ...thing, running: air.kind === 'BACKUP_ON' } : thing;
+          const air = own.filter((n) => n.ref === thing.kitId && AIR.includes(n.kind)).at(-1);
+          return air
+            ? {
+                ...thing,
+                running: air.kind === 'BACKUP_ON',
+                failed: air.kind === 'BACKUP_FAILED',
+              }
+            : thing;
         }),
       };
     }),

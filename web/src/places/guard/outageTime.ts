@@ -1,5 +1,5 @@
 import type { OutageView } from '../../api/types';
-import { clockTime } from '../../lib/time';
+import { clockOffset, clockTime, localDay, shiftDay } from '../../lib/time';
 import { dangerAhead } from './outageLog';
 
 export const since = (view: OutageView, now: number) =>
@@ -25,4 +25,15 @@ export function dangerInWords(points: Parameters<typeof dangerAhead>[0], line: n
     : ahead > 0
       ? `Danger may come in ${span(ahead)}.`
       : 'It may be in danger now: aerate.';
+}
+
+/** The last moment before now at which the clocks of a zone stood so ("19:40"). */
+export function lastAt(clock: string, now: number, zone: string): string {
+  const on = (day: string) => {
+    const there = Date.parse(`${day}T${clock}Z`);
+    return there - clockOffset(there - clockOffset(there, zone), zone);
+  };
+  const today = localDay(now, zone);
+  const at = on(today);
+  return new Date(at <= now ? at : on(shiftDay(today, -1))).toISOString();
 }

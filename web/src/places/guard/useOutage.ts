@@ -1,224 +1,155 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, Problem, bodyOf } from '../../api/client';
+import { useEffect, useSyncExternalStore } from 'react';
+import { api, bodyOf } from '../../api/client';
 import { serverNow } from '../../api/clock';
 import type { NewNote, OutageView } from '../../api/types';
-import {
-  begun,
-  keep,
-  NOTHING,
-  owes,
-  readKept,
-  readPlan,
-  withWaiting,
-  type Kept,
-} from './outageLog';
+import { newId, readPlan, shown } from './outageLog';
+import { outageQueue } from './outageQueue';
 
 const ASK_EVERY_MS = 15_000;
 
+/** What a queue of outages shows, without asking anything. */
+function useStanding(homeId: string) {
+  const queue = outageQueue(homeId);
+  const standing = useSyncExternalStore(queue.subscribe, queue.read);
+  return { queue, ...standing };
+}
+
 /** The home's outage: from the server while it answers, from this device while it does not. */
-export function useOutage(homeId: string) {
-  const [kept, setKept] = useState<Kept>(() => readKept(homeId));
-  const [reached, setReached] = useState<boolean | null>(null);
-  const [refused, setRefused] = useState<string | null>(null);
-  const latest = useRef(kept);
-  const line = useRef<Promise<unknown>>(Promise.resolve());
-  const store = useCallback(
-    (change: (before: Kept) => Kept) => {
-      latest.current = change(latest.current);
-      keep(homeId, latest.current);
-      setKept(latest.current);
-    },
-    [homeId],
-  );
-
-  /** One call after the other: an answer that was asked for earlier must not cover a later one. */
-  const inLine = useCallback(<T>(work: () => Promise<T>): Promise<T> => {
-    const next = line.current.then(work, work);
-    line.current = next.catch(() => undefined);
-    return next;
-  }, []);
-
-  /** Sends what waits, else asks how things stand. */
-  const refresh = useCallback(
-    () =>
-      inLine(async () => {
-        const sent = latest.current;
-        try {
-          const view = await tellAndAsk(homeId, sent);
-          const ids = new Set(sent.waiting.map((n) => n.id));
-          store((before) => ({
-            ...before,
-            view,
-            waiting: before.waiting.filter((n) => !ids.has(n.id)),
-            began: before.began?.at === sent.began?.at ? null : before.began,
-            ended: before.ended === sent.ended ? null : before.ended,
-          }));
-          setReached(true);
-          setRefused(null);
-        } catch (e) {
-          const answered = e instanceof Problem && e.status >= 400 && e.status < 500;
-          setReached(answered);
-          setRefused(answered ? e.message : null);
-        }
-      }),
-    [homeId, inLine, store],
-  );
-
+export function useOutage(homeId: string, askEveryMs = ASK_EVERY_MS) {
+  const { queue, kept, reached } = useStanding(homeId);
   useEffect(() => {
-    const first = setTimeout(() => void refresh(), 0);
-    const timer = setInterval(() => void refresh(), ASK_EVERY_MS);
-    const back = () => void refresh();
-    window.addEventListener('online', back);
-    document.addEventListener('visibilitychange', back);
+    const ask = () => void queue.refresh();
+    const looked = () => document.visibilityState === 'visible' && ask();
+    const first = setTimeout(ask, 0);
+    const timer = setInterval(ask, askEveryMs);
+    window.addEventListener('online', ask);
+    document.addEventListener('visibilitychange', looked);
     return () => {
       clearTimeout(first);
       clearInterval(timer);
-      window.removeEventListener('online', back);
-      document.removeEventListener('visibilitychange', back);
+      window.removeEventListener('online', ask);
+      document.removeEventListener('visibilitychange', looked);
     };
-  }, [refresh]);
+  }, [queue, askEveryMs]);
 
   const note = (noted: Omit<NewNote, 'id' | 'at'>) => {
-    const fresh: NewNote = { id: newId(), at: serverNow().toISOString(), ...noted };
-    store((before) => ({ ...before, waiting: [...before.waiting, fresh] }));
-    void refresh();
+    queue.happen({
+      kind: 'noted',
+      note: { id: newId(), at: serverNow().toISOString(), ...noted },
+    });
+    void queue.refresh();
   };
 
-  /** Begins at the server; without it, by the plan that was kept. */
-  const start = () =>
-    inLine(async () => {
-      try {
-        const view = await bodyOf(
-          api.POST('/api/v1/homes/{homeId}/outages', { params: { path: { homeId } }, body: {} }),
-        );
-        store(() => ({ ...NOTHING, view }));
-      } catch (e) {
-        const plan = readPlan(homeId);
-        if (!(e instanceof Problem) || e.status !== 0 || !plan) throw e;
-        const at = serverNow().toISOString();
-        const began = { at, planAt: plan.at };
-        store(() => ({ ...NOTHING, view: begun(plan.view, at), began }));
-        setReached(false);
-      }
+  /** Begins on this device at once, whatever the server says, by the plan that was kept. */
+  const begin = (rehearsal: boolean) => {
+    queue.happen({
+      kind: 'began',
+      id: newId(),
+      at: serverNow().toISOString(),
+      homeId,
+      plan: readPlan(homeId),
+      rehearsal,
     });
-
-  const end = () => {
-    const ended = serverNow().toISOString();
-    store((before) => ({ ...before, ended }));
-    void refresh();
+    void queue.refresh();
   };
 
-  /** It began before anybody noticed. */
-  const beganEarlier = (minutes: number) =>
-    inLine(async () => {
-      const known = latest.current.view;
-      if (!known) return;
-      const at = new Date(Date.parse(known.startedAt) - minutes * 60_000).toISOString();
-      try {
-        const view = await bodyOf(
-          api.POST('/api/v1/homes/{homeId}/outages/{id}/began', {
-            params: { path: { homeId, id: known.id } },
-            body: { at },
-          }),
-        );
-        store((before) => ({ ...before, view }));
-      } catch (e) {
-        setRefused(e instanceof Problem ? e.message : null);
-      }
+  /** What changes the outage at the server alone: it takes a server that answers. */
+  const atServer = (ask: (known: OutageView) => Promise<OutageView | null>) =>
+    queue.inLine(async () => {
+      const known = queue.read().kept.view;
+      if (known) queue.happen({ kind: 'asked', view: await ask(known) });
     });
+
+  const path = (id: string) => ({ params: { path: { homeId, id } } });
+
+  /** It began at another time. */
+  const beganAt = (at: string) =>
+    atServer((known) =>
+      bodyOf(
+        api.POST('/api/v1/homes/{homeId}/outages/{id}/began', { ...path(known.id), body: { at } }),
+      ),
+    );
+
+  const end = (at = serverNow().toISOString()) => {
+    queue.happen({ kind: 'ended', at });
+    void queue.refresh();
+  };
+
+  /** The power was not back after all. */
+  const goesOn = async () => {
+    const told = queue.read().kept.ended === null;
+    queue.happen({ kind: 'goes on' });
+    if (!told || queue.read().kept.rehearsal) return;
+    await atServer((known) =>
+      bodyOf(api.POST('/api/v1/homes/{homeId}/outages/{id}/goes-on', path(known.id))),
+    );
+  };
+
+  /** It never was. Gives what brings it back. */
+  const remove = async () => {
+    const { view: known, began } = queue.read().kept;
+    if (!known) return () => Promise.resolve();
+    if (began) {
+      // The server has never heard of it.
+      const before = queue.read().kept;
+      queue.happen({ kind: 'removed' });
+      return () => {
+        queue.happen({ kind: 'brought back', kept: before });
+        return queue.refresh();
+      };
+    }
+    await queue.inLine(() =>
+      bodyOf(api.DELETE('/api/v1/homes/{homeId}/outages/{id}', path(known.id))),
+    );
+    queue.happen({ kind: 'removed' });
+    return () =>
+      queue.inLine(async () => {
+        const view = await bodyOf(
+          api.POST('/api/v1/homes/{homeId}/outages/{id}/restore', path(known.id)),
+        );
+        queue.happen({ kind: 'asked', view });
+      });
+  };
 
   /** Brings a card's log in: the same card again changes nothing. */
   const bring = (card: { startedAt: string; endedAt: string | null; notes: NewNote[] }) =>
-    inLine(async () => {
+    queue.inLine(async () => {
       let view = await bodyOf(
         api.POST('/api/v1/homes/{homeId}/outages', {
           params: { path: { homeId } },
-          body: { at: card.startedAt },
+          body: { at: card.startedAt, until: card.endedAt ?? undefined },
         }),
       );
-      const path = { homeId, id: view.id };
-      if (card.notes.length > 0)
-        view = await bodyOf(
+      if (card.notes.length > 0) {
+        const answer = await bodyOf(
           api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
-            params: { path },
+            ...path(view.id),
             body: { notes: card.notes },
           }),
         );
-      if (card.endedAt)
-        view = await bodyOf(
-          api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
-            params: { path },
-            body: { at: card.endedAt },
-          }),
-        );
-      store((before) => ({ ...before, view }));
+        view = answer.outage;
+        const refused = answer.refused.map((r) => ({ what: 'Card note', why: r.message }));
+        queue.happen({ kind: 'notes told', ids: [], refused, view });
+      }
+      queue.happen({ kind: 'asked', view });
     });
 
-  /** Leaves the page of an outage, once the server knows all of it or has refused to. */
-  const close = () => store((before) => (owes(before) && refused === null ? before : NOTHING));
-
   return {
-    view: kept.view && withWaiting(withEnd(kept.view, kept.ended), kept.waiting),
+    view: shown(kept),
     waiting: kept.waiting.length + (kept.began ? 1 : 0) + (kept.ended ? 1 : 0),
-    planAt: kept.began?.planAt,
+    planAt: kept.began?.planAt ?? undefined,
+    rehearsal: kept.rehearsal,
     reached,
-    refused,
+    refused: kept.refused,
     note,
-    start,
+    start: () => begin(false),
+    rehearse: () => begin(true),
     end,
-    beganEarlier,
+    goesOn,
+    beganAt,
+    remove,
     bring,
-    close,
+    read: () => queue.happen({ kind: 'read' }),
+    close: () => queue.happen({ kind: 'closed' }),
   };
-}
-
-const withEnd = (view: OutageView, ended: string | null): OutageView =>
-  ended ? { ...view, endedAt: ended } : view;
-
-/** The outage as the server knows it, after what waits was sent to it, in the order in which it happened. */
-async function tellAndAsk(
-  homeId: string,
-  { view: known, waiting, began, ended }: Kept,
-): Promise<OutageView | null> {
-  let view = began ? null : known;
-  if (began) {
-    view = await bodyOf(
-      api.POST('/api/v1/homes/{homeId}/outages', {
-        params: { path: { homeId } },
-        body: { at: began.at },
-      }),
-    );
-  }
-  if (view && waiting.length > 0) {
-    view = await bodyOf(
-      api.POST('/api/v1/homes/{homeId}/outages/{id}/notes', {
-        params: { path: { homeId, id: view.id } },
-        body: { notes: waiting },
-      }),
-    );
-  }
-  if (view && ended) {
-    return bodyOf(
-      api.POST('/api/v1/homes/{homeId}/outages/{id}/end', {
-        params: { path: { homeId, id: view.id } },
-        body: { at: ended },
-      }),
-    );
-  }
-  if (view && (began || waiting.length > 0)) return view;
-  const current = await bodyOf(
-    api.GET('/api/v1/homes/{homeId}/outages/current', { params: { path: { homeId } } }),
-  );
-  // One that is over stays on the screen for its restart and report until it is closed.
-  return current.outage ?? (known?.endedAt ? known : null);
-}
-
-/** Over plain HTTP browsers make no random UUIDs themselves. */
-function newId(): string {
-  if (window.isSecureContext) return crypto.randomUUID();
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
-  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
 }

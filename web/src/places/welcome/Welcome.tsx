@@ -7,6 +7,7 @@ import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Refusal } from '../../parts/Refusal';
 import { Waiting } from '../../parts/Waiting';
+import { KeptOutages } from '../guard/KeptOutage';
 
 /** The first door: a new keeper, a known one, or the demo. */
 export function Welcome() {
@@ -18,41 +19,44 @@ export function Welcome() {
   const creating = isNew ?? session.data.firstKeeper;
   const enter = () => void navigate({ to: '/' });
   return (
-    <main className="mx-auto grid min-h-dvh max-w-5xl content-center gap-10 px-5 py-8 md:grid-cols-2 md:gap-20">
-      <div>
-        <h1 className="text-4xl font-bold">Jolly Tide</h1>
-        <p className="pt-4 text-lg">
-          Oxygen and pH of a reef tank, worked out: where its CO2 comes from, how sure that is, and
-          the one measurement that would settle it.
-        </p>
-        <Stairs />
-        {session.data.demoDoor && (
-          <div className="pt-6">
-            <Button
-              look="plain"
-              disabled={demo.isPending}
-              onClick={() => demo.mutate(undefined, { onSuccess: enter })}
-            >
-              Walk through the demo
-            </Button>
-            <p className="pt-2 text-sm text-soft">
-              Three invented tanks: a reef above a bakery, a school’s, one on a narrowboat.
-            </p>
-          </div>
-        )}
-      </div>
-      <div>
-        <KeeperForm
-          key={String(creating)}
-          creating={creating}
-          setupCodeNeeded={session.data.setupCodeNeeded}
-          done={enter}
-        />
-        <Button look="quiet" className="mt-4" onClick={() => setIsNew(!creating)}>
-          {creating ? 'I have an account' : 'Make a new account'}
-        </Button>
-      </div>
-    </main>
+    <>
+      <KeptOutages />
+      <main className="mx-auto grid min-h-dvh max-w-5xl content-center gap-10 px-5 py-8 md:grid-cols-2 md:gap-20">
+        <div>
+          <h1 className="text-4xl font-bold">Jolly Tide</h1>
+          <p className="pt-4 text-lg">
+            Oxygen and pH of a reef tank, worked out: where its CO2 comes from, how sure that is,
+            and the one measurement that would settle it.
+          </p>
+          <Stairs />
+          {session.data.demoDoor && (
+            <div className="pt-6">
+              <Button
+                look="plain"
+                disabled={demo.isPending}
+                onClick={() => demo.mutate(undefined, { onSuccess: enter })}
+              >
+                Walk through the demo
+              </Button>
+              <p className="pt-2 text-sm text-soft">
+                Three invented tanks: a reef above a bakery, a school’s, one on a narrowboat.
+              </p>
+            </div>
+          )}
+        </div>
+        <div>
+          <KeeperForm
+            key={String(creating)}
+            creating={creating}
+            setupCodeNeeded={session.data.setupCodeNeeded}
+            done={enter}
+          />
+          <Button look="quiet" className="mt-4" onClick={() => setIsNew(!creating)}>
+            {creating ? 'I have an account' : 'Make a new account'}
+          </Button>
+        </div>
+      </main>
+    </>
   );
 }
 

@@ -42,7 +42,8 @@ public final class Plan {
      *
      * @param canister whether biological media sit in a sealed filter
      * @param doser whether anything is dosed by a pump
-     * @param sump whether the sump can overflow when the power goes and the skimmer when it returns
+     * @param sump whether water drains into a sump when the power goes
+     * @param skimmer whether there is one, which can overflow when the power returns
      * @param corals whether anything lives in it that cannot swim to moving water
      * @param bucketsPerH of ten litres that would hold it by hand
      * @param tank as the mains failed
@@ -52,6 +53,7 @@ public final class Plan {
             boolean canister,
             boolean doser,
             boolean sump,
+            boolean skimmer,
             boolean corals,
             double bucketsPerH,
             TankAtFailure tank,
@@ -79,7 +81,7 @@ public final class Plan {
         steps.add(new Step(
                 "shed",
                 0.1,
-                "Unplug heater, lamps and skimmer" + (s.doser() ? ", doser" : ""),
+                "Unplug heater and lamps" + (s.skimmer() ? ", skimmer" : "") + (s.doser() ? ", doser" : ""),
                 "They start all at once when the power returns, or burn dry.",
                 s.doser() ? "The doser stays off until you have checked it." : "Leave air and circulation plugged in.",
                 ELECTRICITY));
@@ -155,7 +157,7 @@ public final class Plan {
                 Backup backup = running.backup();
                 String name = backup.name();
                 steps.add(new Step(
-                        i == 0 ? "air" : "air-" + i,
+                        startId(backup),
                         0,
                         (backup.startsItself() ? "See that it runs: " : "Start: ") + name,
                         i == 0 ? "Oxygen first; everything else can wait." : "The first alone does not hold this tank.",
@@ -167,6 +169,11 @@ public final class Plan {
                 i++;
             }
         }
+    }
+
+    /** Starting a thing is one step, however the others before it change. */
+    private static String startId(Backup backup) {
+        return "start-" + Integer.toHexString(backup.name().hashCode());
     }
 
     private static String buckets(Situation s) {
@@ -226,14 +233,12 @@ public final class Plan {
     private static void energy(Situation s, List<Step> steps) {
         double lastEnd = 0;
         Backup last = null;
-        int i = 0;
         for (NightWithoutMains.Running running : s.schedule()) {
             Backup backup = running.backup();
             if (running.fromH() > 0) {
-                i++;
                 if (backup.startsItself()) {
                     steps.add(new Step(
-                            "hold-" + i,
+                            "hold-" + Integer.toHexString(backup.name().hashCode()),
                             0,
                             "Switch off for now: " + backup.name(),
                             String.format(
@@ -244,7 +249,7 @@ public final class Plan {
                             null));
                 }
                 steps.add(new Step(
-                        "next-" + i,
+                        startId(backup),
                         Math.max(0.25, running.fromH() - 0.25),
                         "Start: " + backup.name(),
                         String.format(Locale.ROOT, "What runs now may end %.1f h into the outage.", running.fromH()),
@@ -300,15 +305,19 @@ public final class Plan {
                                 s.tank().startC(), 0, s.tank().assumed().early()));
     }
 
-    /** Once the power is back. */
-    public static List<Step> after(Situation s) {
+    /**
+     * Once the power is back.
+     *
+     * @param lastedH how long it was away: a canister that stood for less than {@link #CANISTER_H} runs on
+     */
+    public static List<Step> after(Situation s, double lastedH) {
         List<Step> steps = new ArrayList<>();
         steps.add(new Step(
                 "back-circulation",
                 0,
                 "Return pump and circulation first",
                 "Moving water before anything else.",
-                "Watch the sump and every joint for five minutes.",
+                s.sump() ? "Watch the sump and every joint for five minutes." : "Watch every joint for five minutes.",
                 ELECTRICITY));
         steps.add(new Step(
                 "back-heater",
@@ -317,7 +326,7 @@ public final class Plan {
                 "A dry heater bursts.",
                 "Warm slowly: no more than a degree an hour.",
                 ELECTRICITY));
-        if (s.canister()) {
+        if (s.canister() && lastedH >= CANISTER_H) {
             steps.add(new Step(
                     "back-canister",
                     0.2,
@@ -326,13 +335,15 @@ public final class Plan {
                     "Media that were kept in aerated water go back in; the rest is rinsed in tank water.",
                     "Gloves."));
         }
-        steps.add(new Step(
-                "back-skimmer",
-                0.5,
-                "Skimmer last, cup empty",
-                "It overflows after an outage.",
-                "Lower its level; stay beside it.",
-                null));
+        if (s.skimmer()) {
+            steps.add(new Step(
+                    "back-skimmer",
+                    0.5,
+                    "Skimmer last, cup empty",
+                    "It overflows after an outage.",
+                    "Lower its level; stay beside it.",
+                    null));
+        }
         if (s.doser()) {
             steps.add(new Step(
                     "back-doser",

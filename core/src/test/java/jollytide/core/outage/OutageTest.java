@@ -264,7 +264,8 @@ class OutageTest {
     }
 
     private static double testAtH(OxygenCourse course) {
-        return Plan.during(new Plan.Situation(false, false, false, false, 0, tank(REEF, 6.3, 25.5), List.of(), course))
+        return Plan.during(new Plan.Situation(
+                        false, false, false, false, false, 0, tank(REEF, 6.3, 25.5), List.of(), course))
                 .stream()
                 .filter(step -> step.id().equals("ammonia"))
                 .findFirst()

@@ -40,7 +40,7 @@ class PlanTest {
         TankAtFailure tank = new TankAtFailure(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 6.3, true, 25.5, 15, 0.03, 24);
         Schedule schedule = Schedule.best(tank, List.of(STRONG), 24);
         Plan.Situation situation =
-                new Plan.Situation(true, true, true, true, 20, tank, schedule.running(), schedule.course());
+                new Plan.Situation(true, true, true, true, true, 20, tank, schedule.running(), schedule.course());
         List<Step> during = Plan.during(situation);
         assertThat(during.get(0).id()).isEqualTo("look");
         assertThat(during).extracting(Step::atH).isSorted();
@@ -50,28 +50,35 @@ class PlanTest {
         assertThat(step(during, "warmth").how()).contains("never over the water");
         assertThat(step(during, "warmth").caution()).contains("carbon monoxide");
         assertThat(step(during, "fresh-energy").atH()).isBetween(2.0, 5.0);
-        List<Step> after = Plan.after(situation);
+        List<Step> after = Plan.after(situation, 6);
         assertThat(after.get(0).id()).isEqualTo("back-circulation");
         assertThat(step(after, "back-canister").what()).contains("clean it before it runs");
         assertThat(step(after, "back-doser").what()).contains("off until you have checked");
+        assertThat(Plan.after(situation, 3.9)).extracting(Step::id).doesNotContain("back-canister");
+        Plan.Situation plain =
+                new Plan.Situation(false, false, false, false, true, 20, tank, schedule.running(), schedule.course());
+        assertThat(Plan.during(plain)).extracting(Step::what).noneMatch(what -> what.contains("skimmer"));
+        assertThat(Plan.during(plain)).extracting(Step::id).doesNotContain("overflow", "canister", "media-out");
+        assertThat(Plan.after(plain, 30)).extracting(Step::id).doesNotContain("back-skimmer", "back-canister");
+        assertThat(Plan.after(plain, 30)).extracting(Step::how).noneMatch(how -> how.contains("sump"));
         assertThat(step(after, "back-ammonia").what()).contains("every day until zero");
 
         Backup generator = new Backup("generator", new Backup.Circulation(0.9), 100, new Energy.Generator(10, 0.4));
         Schedule fuelled = Schedule.best(tank, List.of(generator), 24);
         Step start = step(
-                Plan.during(
-                        new Plan.Situation(false, false, false, true, 20, tank, fuelled.running(), fuelled.course())),
-                "air");
+                Plan.during(new Plan.Situation(
+                        false, false, false, false, true, 20, tank, fuelled.running(), fuelled.course())),
+                "start-" + Integer.toHexString("generator".hashCode()));
         assertThat(start.caution()).contains("Outdoors only").contains("licensed electrician");
         Schedule nothing = Schedule.best(tank, List.of(), 24);
         List<Step> bare = Plan.during(
-                new Plan.Situation(false, false, false, false, 20, tank, nothing.running(), nothing.course()));
+                new Plan.Situation(false, false, false, false, false, 20, tank, nothing.running(), nothing.course()));
         assertThat(step(bare, "air-by-hand").how()).contains("20 ten-litre buckets");
         assertThat(bare).extracting(Step::id).doesNotContain("canister", "flow");
         assertThat(step(during, "flow").caution())
                 .contains("Gloves and eye protection")
                 .contains("living rock");
-        assertThat(step(during, "air").starts()).isEqualTo("ups pump");
+        assertThat(during).extracting(Step::starts).contains("ups pump");
     }
 
     /** 73 hours of cells do not help a tank that breathes more than the pump brings: say so, and not "more batteries". */
@@ -80,8 +87,8 @@ class PlanTest {
         TankAtFailure hungry = tank(2 * REEF, 6.3, 25.5);
         Backup tireless = new Backup("small pump", new Backup.Stone(30, 3, 0.3), 0.5, new Energy.Tested(73));
         Schedule weak = Schedule.best(hungry, List.of(tireless), 48);
-        List<Step> during =
-                Plan.during(new Plan.Situation(false, false, false, true, 40, hungry, weak.running(), weak.course()));
+        List<Step> during = Plan.during(
+                new Plan.Situation(false, false, false, false, true, 40, hungry, weak.running(), weak.course()));
         Step air = step(during, "not-enough");
         assertThat(air.why()).containsPattern("brings 0\\.\\d\\d of the 1\\.50 mg/L");
         assertThat(air.how()).contains("40 ten-litre buckets").contains("More batteries do not help");
@@ -91,8 +98,8 @@ class PlanTest {
         TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Backup brief = new Backup("strong pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
         Schedule strong = Schedule.best(tank, List.of(brief), 48);
-        List<Step> energy =
-                Plan.during(new Plan.Situation(false, false, false, true, 20, tank, strong.running(), strong.course()));
+        List<Step> energy = Plan.during(
+                new Plan.Situation(false, false, false, false, true, 20, tank, strong.running(), strong.course()));
         assertThat(step(energy, "fresh-energy").why()).contains("3.2 h into the outage; by then");
         assertThat(energy).extracting(Step::id).doesNotContain("not-enough");
     }
@@ -197,8 +204,8 @@ class PlanTest {
                 .isGreaterThanOrEqualTo(
                         Schedule.best(tank, List.of(cells, stays), 48).earlyDangerH());
         assertThat(both.running()).extracting(r -> r.fromH()).contains(0.0).anyMatch(from -> from > 4);
-        List<Step> plan =
-                Plan.during(new Plan.Situation(false, false, false, true, 20, tank, both.running(), both.course()));
+        List<Step> plan = Plan.during(
+                new Plan.Situation(false, false, false, false, true, 20, tank, both.running(), both.course()));
         assertThat(plan)
                 .filteredOn(s -> s.id().startsWith("hold-"))
                 .singleElement()
@@ -217,8 +224,8 @@ class PlanTest {
         TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Schedule nothing = Schedule.best(tank, List.of(), 24);
         Step step = step(
-                Plan.during(
-                        new Plan.Situation(false, false, false, false, 0, tank, nothing.running(), nothing.course())),
+                Plan.during(new Plan.Situation(
+                        false, false, false, false, false, 0, tank, nothing.running(), nothing.course())),
                 "air-by-hand");
         assertThat(step.why()).contains("still surface holds it");
         assertThat(step.how()).doesNotContain("0 ten-litre").contains("gasp");

@@ -53,7 +53,8 @@ class GuestRules implements Guests {
             door(HttpMethod.POST, HOME + "/outages"),
             door(HttpMethod.POST, HOME + "/outages/{id}/notes"),
             door(HttpMethod.POST, HOME + "/outages/{id}/began"),
-            door(HttpMethod.POST, HOME + "/outages/{id}/end"));
+            door(HttpMethod.POST, HOME + "/outages/{id}/end"),
+            door(HttpMethod.POST, HOME + "/outages/{id}/goes-on"));
 
     private static final List<PathPatternRequestMatcher> SENSOR = List.of(door(HttpMethod.POST, HOME + "/mains"));
 

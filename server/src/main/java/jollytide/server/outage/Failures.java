@@ -119,7 +119,9 @@ class Failures {
         return new Plan.Situation(
                 Boolean.TRUE.equals(tank.parts().canister()),
                 doser,
-                tank.skimmerAirDrawLPerH() != null,
+                !tank.parts().fallParts().isEmpty() || tank.parts().cabinet() != null,
+                tank.skimmerAirDrawLPerH() != null
+                        || Boolean.TRUE.equals(tank.parts().skimmerDrawUnknown()),
                 tank.parts().lives().corals(),
                 Backup.Pouring.bucketsPerH(failed),
                 failed,

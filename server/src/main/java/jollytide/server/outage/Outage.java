@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 class Outage {
@@ -14,4 +15,19 @@ class Outage {
     Instant startedAt;
     Instant endedAt;
     int cuts;
+
+    /** The outage that this one turned out to be part of; its id stays another name of that one. */
+    @Nullable
+    UUID mergedInto;
+
+    /** When it was taken out as one that never was. */
+    @Nullable
+    Instant removedAt;
+
+    /** Where it began until a helper moved that earlier, and who; null where nobody did. */
+    @Nullable
+    Instant beganBefore;
+
+    @Nullable
+    String movedBy;
 }

@@ -3,8 +3,12 @@ package jollytide.server.outage;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import jollytide.core.units.InputException;
@@ -12,6 +16,7 @@ import jollytide.server.outage.OutageController.NewNote;
 import jollytide.server.problem.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,6 +29,10 @@ class OutageBook {
 
     private static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(10);
     private static final Duration LONGEST_UNNOTICED = Duration.ofDays(2);
+    /** A device that was away for longer tells nothing of an outage that still matters. */
+    private static final Duration LONGEST_OWED = Duration.ofDays(366);
+
+    private static final Duration BROUGHT_BACK_FOR = Duration.ofDays(1);
     private static final Limit NEWEST = Limit.of(50);
 
     private final Outages outages;
@@ -36,62 +45,202 @@ class OutageBook {
         this.clock = clock;
     }
 
-    /** @throws org.springframework.dao.DataIntegrityViolationException when another was begun in the same moment */
-    Outage start(UUID homeId, @Nullable Instant at) {
-        Instant now = now(at);
-        List<Outage> newest = outages.findByHomeIdOrderByStartedAtDesc(homeId, NEWEST);
-        if (at != null) {
-            // A card brought in may know of an outage that is known already.
-            Optional<Outage> known = newest.stream().filter(o -> holds(o, now)).findFirst();
-            if (known.isPresent()) {
-                return known.get();
-            }
-        }
-        Optional<Outage> open = newest.stream().filter(o -> o.endedAt == null).findFirst();
-        if (open.isPresent()) {
-            return open.get();
-        }
-        Outage outage;
-        if (!newest.isEmpty() && newest.get(0).endedAt.plus(FLICKER).isAfter(now)) {
-            outage = newest.get(0);
-            outage.endedAt = null;
-            outage.cuts++;
-        } else {
-            outage = new Outage();
-            outage.id = UUID.randomUUID();
-            outage.homeId = homeId;
-            outage.startedAt = now;
-            outage.cuts = 1;
-        }
-        return outages.saveAndFlush(outage);
+    /**
+     * An outage as somebody tells of it, perhaps hours later.
+     *
+     * @param id made where it was noted, so that telling it twice is telling it once; null from a sensor or a script
+     * @param from null for now
+     * @param until null while it lasts, as far as the teller knows
+     */
+    record Told(
+            @Nullable UUID id,
+            @Nullable Instant from,
+            @Nullable Instant until) {
+        static final Told NOW = new Told(null, null, null);
     }
 
-    private static boolean holds(Outage outage, Instant at) {
-        boolean begun = !at.isBefore(outage.startedAt.minus(FLICKER));
-        return begun && (outage.endedAt == null || !at.isAfter(outage.endedAt));
+    /**
+     * Places an outage by its times. It is one with those that it overlaps, and with one that ended moments before.
+     *
+     * @param zone of the home, for the note that says what was merged
+     * @throws org.springframework.dao.DataIntegrityViolationException when another was begun in the same moment
+     */
+    Outage start(UUID homeId, Told told, ZoneId zone) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        Instant from = passed("at", told.from(), now);
+        Instant until = told.until() == null ? null : passed("until", told.until(), now);
+        if (until != null && until.isBefore(from)) {
+            throw new InputException(
+                    "until", until.getEpochSecond(), "after it began", "It cannot end before it began.");
+        }
+        if (told.id() != null) {
+            Optional<Outage> known = outages.findById(told.id());
+            if (known.isPresent()) {
+                return told(outage(homeId, told.id()), until);
+            }
+        }
+        Instant reach = (until == null ? now : until).plus(FLICKER);
+        List<Outage> touched = outages.between(homeId, from.minus(FLICKER), reach);
+        if (touched.isEmpty()) {
+            Outage outage = new Outage();
+            outage.id = told.id() == null ? UUID.randomUUID() : told.id();
+            outage.homeId = homeId;
+            outage.startedAt = from;
+            outage.endedAt = until;
+            outage.cuts = 1;
+            return outages.saveAndFlush(outage);
+        }
+        Instant last = until == null ? now : until;
+        boolean overlaps = touched.stream()
+                .anyMatch(o -> !o.startedAt.isAfter(last) && (o.endedAt == null || !o.endedAt.isBefore(from)));
+        Outage one = merged(touched, from, until, zone);
+        one.cuts += overlaps ? 0 : 1;
+        if (told.id() != null) {
+            alias(told.id(), one, from);
+        }
+        return outages.saveAndFlush(one);
+    }
+
+    /** An outage that is known is told again: perhaps it has ended since. */
+    private static Outage told(Outage known, @Nullable Instant until) {
+        if (known.endedAt == null && until != null) {
+            known.endedAt = until.isBefore(known.startedAt) ? known.startedAt : until;
+        }
+        return known;
+    }
+
+    /** The id under which a device noted it stays another name of what it became part of. */
+    private void alias(UUID id, Outage of, Instant from) {
+        Outage alias = new Outage();
+        alias.id = id;
+        alias.homeId = of.homeId;
+        alias.startedAt = from;
+        alias.endedAt = from;
+        alias.cuts = 1;
+        alias.mergedInto = of.id;
+        outages.save(alias);
+    }
+
+    /**
+     * One of several that overlap. It reaches from the earliest beginning to the latest end; while one is open, or was told
+     * to have begun after every end, it goes on.
+     */
+    private Outage merged(List<Outage> some, Instant from, @Nullable Instant until, ZoneId zone) {
+        Outage one = some.stream().filter(o -> o.endedAt == null).findFirst().orElse(some.get(0));
+        Instant begins = earlier(from, some.get(0).startedAt);
+        boolean longer = begins.isBefore(one.startedAt);
+        if (one.endedAt != null) {
+            Instant last = some.stream()
+                    .map(o -> o.endedAt)
+                    .max(Comparator.naturalOrder())
+                    .orElseThrow();
+            boolean goesOn = until == null && from.isAfter(last);
+            longer |= until != null && until.isAfter(one.endedAt);
+            one.endedAt = goesOn ? null : until != null && until.isAfter(last) ? until : last;
+        }
+        one.startedAt = begins;
+        for (Outage other : some) {
+            if (other != one) {
+                notes.move(other.id, one.id);
+                other.mergedInto = one.id;
+                one.cuts += other.cuts;
+            }
+        }
+        if (longer || some.size() > 1) {
+            saysMerged(one, zone);
+        }
+        return one;
+    }
+
+    private void saysMerged(Outage one, ZoneId zone) {
+        DateTimeFormatter at =
+                DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH).withZone(zone);
+        OutageNote row = new OutageNote();
+        row.id = UUID.randomUUID();
+        row.outageId = one.id;
+        row.at = clock.instant();
+        row.kind = OutageNote.NoteKind.NOTE;
+        row.text = "Overlapping outages were merged into one: " + at.format(one.startedAt)
+                + (one.endedAt == null ? ", and still on." : " to " + at.format(one.endedAt) + ".");
+        notes.save(row);
+    }
+
+    private static Instant earlier(Instant a, Instant b) {
+        return a.isBefore(b) ? a : b;
     }
 
     Outage end(UUID homeId, UUID id, @Nullable Instant at) {
         Outage outage = outage(homeId, id);
-        if (outage.endedAt == null) {
-            Instant now = now(at);
-            outage.endedAt = now.isBefore(outage.startedAt) ? outage.startedAt : now;
-        }
-        return outage;
+        return told(outage, passed("at", at, clock.instant().truncatedTo(ChronoUnit.MICROS)));
     }
 
-    /** Moves the beginning back, by two days at most; what was noted keeps its times. */
-    Outage began(UUID homeId, UUID id, Instant at) {
+    /** The power was not back after all. */
+    Outage goesOn(UUID homeId, UUID id) {
         Outage outage = outage(homeId, id);
-        if (at.isAfter(outage.startedAt) || at.isBefore(outage.startedAt.minus(LONGEST_UNNOTICED))) {
+        Optional<Outage> open = open(homeId);
+        if (open.isPresent() && !open.get().id.equals(outage.id)) {
+            throw Problem.of(
+                    HttpStatus.CONFLICT, "Another outage is on", "Another outage has begun since: that one goes on.");
+        }
+        outage.endedAt = null;
+        return outages.saveAndFlush(outage);
+    }
+
+    /**
+     * Moves the beginning; what was noted keeps its times.
+     *
+     * @param helper who moves it, where it is not the keeper; null for the keeper, who alone may move it later
+     */
+    Outage began(UUID homeId, UUID id, Instant at, @Nullable String helper, ZoneId zone) {
+        Outage outage = outage(homeId, id);
+        Instant latest = outage.endedAt == null ? clock.instant() : outage.endedAt;
+        if (at.isAfter(latest) || at.isBefore(outage.startedAt.minus(LONGEST_UNNOTICED))) {
             throw new InputException(
                     "at",
                     at.getEpochSecond(),
-                    "within two days before it was noticed",
-                    "It can have begun earlier, by two days at most.");
+                    "from two days before it was noticed to its end",
+                    "It can have begun up to two days earlier, and not after its end.");
         }
+        if (helper != null && at.isAfter(outage.startedAt)) {
+            throw new InputException(
+                    "at",
+                    at.getEpochSecond(),
+                    "earlier than it stands",
+                    "A helper can move the start earlier. Only the keeper can move it later.");
+        }
+        outage.beganBefore = helper == null ? null : outage.startedAt;
+        outage.movedBy = helper;
         outage.startedAt = at;
-        return outage;
+        outages.flush();
+        List<Outage> touched = outages.between(homeId, at, latest);
+        return touched.size() > 1 ? merged(touched, at, outage.endedAt, zone) : outage;
+    }
+
+    /** It never was. It can be brought back for a day. */
+    void remove(UUID homeId, UUID id) {
+        outage(homeId, id).removedAt = clock.instant();
+    }
+
+    /** One that was taken out counts again, placed by its times among those that came since. */
+    Outage restore(UUID homeId, UUID id, ZoneId zone) {
+        Outage outage = row(homeId, id);
+        if (outage.removedAt == null) {
+            return outage;
+        }
+        if (outage.removedAt.plus(BROUGHT_BACK_FOR).isBefore(clock.instant())) {
+            throw Problem.notFound("outage");
+        }
+        List<Outage> now =
+                outages.between(homeId, outage.startedAt, outage.endedAt == null ? clock.instant() : outage.endedAt);
+        if (!now.isEmpty()) {
+            Outage one = merged(now, outage.startedAt, outage.endedAt, zone);
+            notes.move(outage.id, one.id);
+            outage.mergedInto = one.id;
+            outage.removedAt = null;
+            return outages.saveAndFlush(one);
+        }
+        outage.removedAt = null;
+        return outages.saveAndFlush(outage);
     }
 
     Outage note(UUID homeId, UUID id, List<NewNote> noted) {
@@ -125,27 +274,44 @@ class OutageBook {
 
     @Transactional(readOnly = true)
     List<Outage> newest(UUID homeId) {
-        return outages.findByHomeIdOrderByStartedAtDesc(homeId, NEWEST);
+        return outages.findByHomeIdAndMergedIntoIsNullAndRemovedAtIsNullOrderByStartedAtDesc(homeId, NEWEST);
     }
 
     @Transactional(readOnly = true)
     Optional<Outage> open(UUID homeId) {
-        return outages.findByHomeIdAndEndedAtIsNull(homeId);
+        return outages.findByHomeIdAndEndedAtIsNullAndMergedIntoIsNullAndRemovedAtIsNull(homeId);
     }
 
+    /** By its id, or by one of those that were merged into it. */
     @Transactional(readOnly = true)
     Outage outage(UUID homeId, UUID id) {
-        return outages.findByIdAndHomeId(id, homeId).orElseThrow(() -> Problem.notFound("outage"));
+        Outage outage = row(homeId, id);
+        if (outage.removedAt != null) {
+            throw Problem.notFound("outage");
+        }
+        return outage;
     }
 
-    private Instant now(@Nullable Instant at) {
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+    private Outage row(UUID homeId, UUID id) {
+        Outage outage = outages.findByIdAndHomeId(id, homeId).orElseThrow(() -> Problem.notFound("outage"));
+        while (outage.mergedInto != null) {
+            outage = outages.findByIdAndHomeId(outage.mergedInto, homeId).orElseThrow(() -> Problem.notFound("outage"));
+        }
+        return outage;
+    }
+
+    /** A time that somebody noted; now where nobody did. Clocks may differ a little. */
+    private static Instant passed(String field, @Nullable Instant at, Instant now) {
         if (at == null) {
             return now;
         }
         if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
-            throw new InputException("at", at.getEpochSecond(), "a time that has passed", "It lies in the future.");
+            throw new InputException(field, at.getEpochSecond(), "a time that has passed", "It lies in the future.");
         }
-        return at.isAfter(now) ? now : at;
+        if (at.isBefore(now.minus(LONGEST_OWED))) {
+            throw new InputException(
+                    field, at.getEpochSecond(), "within the last year", "It lies more than a year back.");
+        }
+        return at.isAfter(now) ? now : at.truncatedTo(ChronoUnit.MICROS);
     }
 }

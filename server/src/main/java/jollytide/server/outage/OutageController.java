@@ -10,7 +10,9 @@ import java.util.List;
 import java.util.UUID;
 import jollytide.server.account.SignedIn;
 import jollytide.server.outage.KitService.KitView;
+import jollytide.server.outage.OutageBook.Told;
 import jollytide.server.outage.OutageNote.NoteKind;
+import jollytide.server.outage.OutageService.Noted;
 import jollytide.server.outage.OutageService.OutageView;
 import jollytide.server.outage.OutageService.PastOutage;
 import jollytide.server.outage.ReadinessService.CutsView;
@@ -52,8 +54,20 @@ class OutageController {
 
     record KitEdit(@NotNull Long version, @Valid @NotNull KitDescription description) {}
 
-    /** When the power went or came; now when null. */
+    /** When the power came back; now when null. */
     record WhenOfPower(@Nullable Instant at) {}
+
+    /**
+     * An outage, as it begins or as it is told later.
+     *
+     * @param id made where it was noted, so that telling it twice is telling it once
+     * @param at when the power went; now when null
+     * @param until when it came back; null while it is away, as far as the teller knows
+     */
+    record NewOutage(
+            @Nullable UUID id,
+            @Nullable Instant at,
+            @Nullable Instant until) {}
 
     /** When it began in truth. */
     record Began(@NotNull Instant at) {}
@@ -82,7 +96,8 @@ class OutageController {
         }
     }
 
-    record NewNotes(@NotEmpty @Size(max = 500) List<@NotNull @Valid NewNote> notes) {}
+    /** Each is judged by itself, so that one that is refused holds back no other. */
+    record NewNotes(@NotEmpty @Size(max = 500) List<@NotNull NewNote> notes) {}
 
     /** The outage that is on, if one is. */
     record CurrentOutage(@Nullable OutageView outage) {}
@@ -155,11 +170,29 @@ class OutageController {
         return outages.get(who.keeperId(), homeId, id);
     }
 
-    /** Starts one; goes on with the one that is on. */
+    /** Starts one; goes on with the one that is on; places one that is told later. */
     @PostMapping("/outages")
     OutageView start(
-            @AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @Valid @RequestBody WhenOfPower body) {
-        return outages.start(who.keeperId(), homeId, body.at());
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @Valid @RequestBody NewOutage body) {
+        return outages.start(who.keeperId(), homeId, new Told(body.id(), body.at(), body.until()));
+    }
+
+    /** It never was; within a day it can be restored. */
+    @DeleteMapping("/outages/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
+        outages.remove(who.keeperId(), homeId, id);
+    }
+
+    @PostMapping("/outages/{id}/restore")
+    OutageView restore(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
+        return outages.restore(who.keeperId(), homeId, id);
+    }
+
+    /** The power was not back after all. */
+    @PostMapping("/outages/{id}/goes-on")
+    OutageView goesOn(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
+        return outages.goesOn(who.keeperId(), homeId, id);
     }
 
     @PostMapping("/outages/{id}/end")
@@ -171,20 +204,20 @@ class OutageController {
         return outages.end(who.keeperId(), homeId, id, body.at());
     }
 
-    /** It began earlier than was noticed. */
+    /** It began at another time than was noticed; a helper can only move that earlier. */
     @PostMapping("/outages/{id}/began")
     OutageView began(
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID homeId,
             @PathVariable UUID id,
             @Valid @RequestBody Began body) {
-        return outages.began(who.keeperId(), homeId, id, body.at());
+        return outages.began(who.keeperId(), homeId, id, body.at(), who.guest() == null ? null : who.name());
     }
 
-    /** From the screen, or from a card: the same note twice changes nothing. */
+    /** From the screen, or from a card: the same note twice changes nothing, and each has its own answer. */
     @Computes
     @PostMapping("/outages/{id}/notes")
-    OutageView note(
+    Noted note(
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID homeId,
             @PathVariable UUID id,

@@ -36,6 +36,8 @@ class OutageNote {
         /** {@code ref} is the thing from the kit. */
         BACKUP_ON,
         BACKUP_OFF,
+        /** The thing from the kit that {@code ref} names is broken or empty: nothing is planned with it any more. */
+        BACKUP_FAILED,
         /** {@code value} in mg/L. */
         OXYGEN,
         /** {@code value} in mg/L. */

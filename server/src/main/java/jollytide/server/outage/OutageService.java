@@ -3,6 +3,7 @@ package jollytide.server.outage;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -20,12 +21,12 @@ import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.OxygenLines;
-import jollytide.core.units.InputException;
-import jollytide.core.units.Quantities;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
+import jollytide.server.outage.OutageBook.Told;
 import jollytide.server.outage.OutageController.NewNote;
 import jollytide.server.outage.OutageNote.NoteKind;
+import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
 import jollytide.server.reading.ReadingRow;
 import jollytide.server.tank.Tank;
@@ -86,11 +87,16 @@ class OutageService {
             @Nullable Instant at,
             @Nullable UUID kitId) {}
 
-    /** A thing of the kit and whether it runs for this tank. */
+    /**
+     * A thing of the kit and whether it runs for this tank.
+     *
+     * @param failed whether somebody said that it is broken or empty
+     */
     record KitInUse(
             UUID kitId,
             String name,
             boolean running,
+            boolean failed,
             boolean startsItself,
             double earlyH,
             double likelyH,
@@ -128,6 +134,7 @@ class OutageService {
      * An outage.
      *
      * @param cuts how often the power went
+     * @param moved set where a helper moved the beginning earlier, until the keeper has moved it again
      * @param tanks the most urgent first
      * @param lines that oxygen should stay above, mg/L
      */
@@ -137,23 +144,33 @@ class OutageService {
             Instant startedAt,
             @Nullable Instant endedAt,
             int cuts,
+            @Nullable MovedStart moved,
             Lines lines,
             List<TankClock> tanks,
             List<NoteView> notes) {}
+
+    /** Where an outage began until a helper moved that earlier. */
+    record MovedStart(Instant from, String by) {}
+
+    /** A note that was not taken, and why. */
+    record RefusedNote(UUID id, String message) {}
+
+    /** What became of some notes: the outage with those that were taken, and those that were not. */
+    record Noted(OutageView outage, List<RefusedNote> refused) {}
 
     record Lines(double caution, double danger, double loss) {}
 
     /** One that is over, in short. */
     record PastOutage(UUID id, Instant startedAt, @Nullable Instant endedAt, int cuts) {}
 
-    /** Begins one, or goes on with the one that is on or was on minutes ago. */
-    OutageView start(UUID keeperId, UUID homeId, @Nullable Instant at) {
-        homes.owned(keeperId, homeId);
+    /** Begins one, goes on with the one that is on or was on minutes ago, or places one that is told later. */
+    OutageView start(UUID keeperId, UUID homeId, Told told) {
+        ZoneId zone = homes.owned(keeperId, homeId).zone();
         try {
-            return view(keeperId, book.start(homeId, at));
+            return view(keeperId, book.start(homeId, told, zone));
         } catch (DataIntegrityViolationException begunAtOnce) {
             // Another hand or a sensor was quicker: theirs is there now.
-            return view(keeperId, book.start(homeId, at));
+            return view(keeperId, book.start(homeId, told, zone));
         }
     }
 
@@ -163,17 +180,35 @@ class OutageService {
         return view(keeperId, book.end(homeId, id, at));
     }
 
-    /** It began earlier than was noticed. */
-    OutageView began(UUID keeperId, UUID homeId, UUID id, Instant at) {
+    /** The power was not back after all. */
+    OutageView goesOn(UUID keeperId, UUID homeId, UUID id) {
         homes.owned(keeperId, homeId);
-        return view(keeperId, book.began(homeId, id, at));
+        return view(keeperId, book.goesOn(homeId, id));
+    }
+
+    /** It began at another time than was noticed. A helper can only move that earlier. */
+    OutageView began(UUID keeperId, UUID homeId, UUID id, Instant at, @Nullable String helper) {
+        ZoneId zone = homes.owned(keeperId, homeId).zone();
+        return view(keeperId, book.began(homeId, id, at, helper, zone));
+    }
+
+    /** It never was. */
+    void remove(UUID keeperId, UUID homeId, UUID id) {
+        homes.owned(keeperId, homeId);
+        book.remove(homeId, id);
+    }
+
+    /** It was, after all: within a day of its removal. */
+    OutageView restore(UUID keeperId, UUID homeId, UUID id) {
+        ZoneId zone = homes.owned(keeperId, homeId).zone();
+        return view(keeperId, book.restore(homeId, id, zone));
     }
 
     /** What a sensor on the mains says: starts or ends the home's outage. */
     @Nullable
     OutageView mains(UUID keeperId, UUID homeId, boolean on) {
         if (!on) {
-            return start(keeperId, homeId, null);
+            return start(keeperId, homeId, Told.NOW);
         }
         homes.owned(keeperId, homeId);
         return book.open(homeId)
@@ -209,54 +244,44 @@ class OutageService {
         return view(keeperId, book.outage(homeId, id));
     }
 
-    /** Notes from the screen or from a card. The same one twice changes nothing. */
-    OutageView note(UUID keeperId, UUID homeId, UUID id, List<NewNote> noted) {
+    /**
+     * Notes from the screen or from a card, each with its own answer. The same one twice changes nothing.
+     *
+     * @throws Problem when none of them can be taken
+     */
+    Noted note(UUID keeperId, UUID homeId, UUID id, List<NewNote> noted) {
         homes.owned(keeperId, homeId);
         List<UUID> tankIds =
                 tanks.ofHome(keeperId, homeId).stream().map(Tank::id).toList();
-        noted.forEach(note -> check(note, tankIds));
+        List<NewNote> taken = new ArrayList<>();
+        List<RefusedNote> refused = new ArrayList<>();
+        List<FieldError> errors = new ArrayList<>();
+        for (int i = 0; i < noted.size(); i++) {
+            NewNote note = noted.get(i);
+            FieldError wrong = NoteRules.wrong(note, tankIds);
+            if (wrong == null) {
+                taken.add(note);
+                continue;
+            }
+            errors.add(new FieldError(
+                    "notes[" + i + "]." + wrong.field(), wrong.value(), wrong.allowed(), wrong.message()));
+            if (note.id() != null) {
+                refused.add(new RefusedNote(note.id(), wrong.message()));
+            }
+        }
+        if (taken.isEmpty()) {
+            throw Problem.refused(errors);
+        }
+        return new Noted(saved(keeperId, homeId, id, taken), refused);
+    }
+
+    private OutageView saved(UUID keeperId, UUID homeId, UUID id, List<NewNote> noted) {
         try {
             return view(keeperId, book.note(homeId, id, noted));
         } catch (DataIntegrityViolationException sentTwiceAtOnce) {
             // The same notes came on another way in the same moment: now they are there.
             return view(keeperId, book.note(homeId, id, noted));
         }
-    }
-
-    private static void check(NewNote note, List<UUID> tankIds) {
-        if (note.tankId() != null && !tankIds.contains(note.tankId())) {
-            throw Problem.notFound("tank");
-        }
-        switch (note.kind()) {
-            case OXYGEN, AMMONIA, NITRITE -> Quantities.within("value", value(note), 0, 20, "mg/L");
-            case WATER_TEMPERATURE -> {
-                if (note.tankId() == null) {
-                    throw new InputException("tankId", 0, "a tank", "Which tank's water is missing.");
-                }
-                Quantities.within("value", value(note), 5, 38, "°C");
-            }
-            case ROOM_TEMPERATURE -> Quantities.within("value", value(note), -20, 45, "°C");
-            case FED -> Quantities.within("value", value(note), 0, 1000, "h");
-            case STEP_DONE, STEP_SKIPPED, STEP_UNDONE, BACKUP_ON, BACKUP_OFF -> {
-                if (note.ref() == null || note.tankId() == null) {
-                    throw new InputException("ref", 0, "the step or thing, and its tank", "What was done is missing.");
-                }
-            }
-            case GASPING, CALM -> {
-                if (note.tankId() == null) {
-                    throw new InputException("tankId", 0, "a tank", "Which tank's animals is missing.");
-                }
-            }
-            case NOTE -> {
-                if (note.text() == null || note.text().isBlank()) {
-                    throw new InputException("text", 0, "some words", "The note is empty.");
-                }
-            }
-        }
-    }
-
-    private static double value(NewNote note) {
-        return note.value() == null ? Double.NaN : note.value();
     }
 
     private OutageView view(UUID keeperId, Outage outage) {
@@ -275,6 +300,9 @@ class OutageService {
                 outage.startedAt,
                 outage.endedAt,
                 outage.cuts,
+                outage.beganBefore == null || outage.movedBy == null
+                        ? null
+                        : new MovedStart(outage.beganBefore, outage.movedBy),
                 new Lines(OxygenLines.CAUTION, OxygenLines.DANGER, OxygenLines.LOSS),
                 clocks,
                 notes);
@@ -295,6 +323,8 @@ class OutageService {
         List<Tank> all = tanks.ofHome(keeperId, outage.homeId);
         RunLog runs = new RunLog(
                 outage.startedAt, notes, kit, all.size() == 1 ? all.get(0).id() : null);
+        List<KitView> works =
+                kit.stream().filter(thing -> !runs.failed(thing.id())).toList();
         Map<UUID, Described> known = failures.describe(all);
         Map<UUID, ReadingRow> oxygen = failures.oxygenBefore(all, outage.startedAt);
         Map<UUID, TankAtFailure> failed = all.parallelStream()
@@ -306,7 +336,7 @@ class OutageService {
                                 oxygen.get(tank.id()),
                                 outage,
                                 notes)));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, failed, kit, runs.taken(), AHEAD_H);
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, failed, works, runs.taken(), AHEAD_H);
         return new Scene(outage, all, notes, kit, runs, failed, planned);
     }
 
@@ -320,6 +350,10 @@ class OutageService {
         List<Reading> readings = new ArrayList<>();
         boolean gasping = false;
         for (NoteView note : own) {
+            if (note.kind() == NoteKind.OXYGEN && note.at().isBefore(outage.startedAt)) {
+                // One from before the failure is no reading of the outage.
+                continue;
+            }
             switch (note.kind()) {
                 case OXYGEN ->
                     readings.add(new Reading(hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value())));
@@ -333,6 +367,7 @@ class OutageService {
         OxygenCourse course = new NightWithoutMains(failed, runs.at(tank.id(), usable), readings).run(AHEAD_H);
         Plan.Situation situation = failures.situation(
                 tank, failed, Schedule.best(failed, planned, AHEAD_H).running(), course);
+        double lastedH = hours(outage.startedAt, outage.endedAt == null ? clock.instant() : outage.endedAt);
         return new TankClock(
                 tank.id(),
                 tank.name(),
@@ -350,13 +385,14 @@ class OutageService {
                                 s.thing().id(),
                                 s.thing().description().name(),
                                 runs.runsAt(s.thing().id(), tank.id()),
+                                runs.failed(s.thing().id()),
                                 s.thing().startsItself(),
                                 s.thing().runTime().early(),
                                 s.thing().runTime().likely(),
                                 s.thing().runTime().tested()))
                         .toList(),
-                steps(Plan.during(situation), own, usable),
-                steps(Plan.after(situation), own, usable));
+                steps(Plan.during(situation), own, usable, runs, tank.id()),
+                steps(Plan.after(situation, lastedH), own, usable, runs, tank.id()));
     }
 
     private TankAtFailure struck(
@@ -385,7 +421,9 @@ class OutageService {
         return Math.max(0, Duration.between(from, to).toSeconds() / 3600.0);
     }
 
-    private static List<StepView> steps(List<Step> steps, List<NoteView> notes, List<KitShare> usable) {
+    /** A step that started something is open again once that does not run. */
+    private static List<StepView> steps(
+            List<Step> steps, List<NoteView> notes, List<KitShare> usable, RunLog runs, UUID tankId) {
         return steps.stream()
                 .map(step -> {
                     StepState state = StepState.OPEN;
@@ -409,6 +447,9 @@ class OutageService {
                             .map(KitView::id)
                             .findFirst()
                             .orElse(null);
+                    if (kitId != null && state == StepState.DONE && !runs.runsAt(kitId, tankId)) {
+                        state = StepState.OPEN;
+                    }
                     return new StepView(step, state, at, kitId);
                 })
                 .toList();

@@ -173,7 +173,7 @@ class PocketCard {
                                 k.runTime().tested()))
                         .toList(),
                 Plan.during(situation),
-                Plan.after(situation));
+                Plan.after(situation, AHEAD_H));
     }
 
     private static String resource(String name) {

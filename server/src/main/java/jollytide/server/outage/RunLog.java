@@ -4,9 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import jollytide.core.outage.NightWithoutMains.Running;
@@ -31,6 +33,7 @@ final class RunLog {
     }
 
     private final List<Run> runs = new ArrayList<>();
+    private final Set<UUID> failed = new HashSet<>();
 
     /** @param onlyTank of the home, at which everything is then; null where there are several */
     RunLog(Instant startedAt, List<NoteView> notes, List<KitView> kit, @Nullable UUID onlyTank) {
@@ -47,9 +50,16 @@ final class RunLog {
         }
         for (NoteView note : notes) {
             boolean on = note.kind() == NoteKind.BACKUP_ON;
-            KitView thing = on || note.kind() == NoteKind.BACKUP_OFF ? byId.get(kitId(note)) : null;
+            boolean broken = note.kind() == NoteKind.BACKUP_FAILED;
+            boolean off = broken || note.kind() == NoteKind.BACKUP_OFF;
+            KitView thing = on || off ? byId.get(kitId(note)) : null;
             if (thing == null || note.tankId() == null) {
                 continue;
+            }
+            if (broken) {
+                failed.add(thing.id());
+            } else if (on) {
+                failed.remove(thing.id());
             }
             double h = Math.max(0, Duration.between(startedAt, note.at()).toMillis() / 3.6e6);
             Run now = open.get(thing.id());
@@ -82,6 +92,11 @@ final class RunLog {
             }
         }
         return running;
+    }
+
+    /** Whether somebody said that a thing is broken or empty, and nobody since that it runs. */
+    boolean failed(UUID thingId) {
+        return failed.contains(thingId);
     }
 
     boolean runsAt(UUID thingId, UUID tankId) {

@@ -64,8 +64,11 @@ class HelperTest extends ServerTest {
                 outages + "/" + helper.post(outages, "{}").body().path("id").asString();
         String note = """
                 {"notes":[{"id":"%s","tankId":"%s","at":"%s","kind":"STEP_DONE","ref":"look","byWhom":"Mira"}]}""".formatted(UUID.randomUUID(), tank, PRESENT);
-        JsonNode noted =
-                helper.post(outage + "/notes", note).body().path("notes").path(0);
+        JsonNode noted = helper.post(outage + "/notes", note)
+                .body()
+                .path("outage")
+                .path("notes")
+                .path(0);
         assertThat(noted.path("byWhom").asString()).isEqualTo("Jonas");
         assertThat(helper.post(outage + "/end", "{}").status()).isEqualTo(200);
     }
@@ -101,6 +104,7 @@ class HelperTest extends ServerTest {
                         "GET /tanks/{tankId}/staircase",
                         "POST /tanks/{tankId}/experiments/{id}/end",
                         "POST /tanks/{tankId}/readings",
+                        "POST /homes/{homeId}/outages/{id}/goes-on",
                         "GET /homes/{homeId}/card",
                         "GET /homes/{homeId}/kit",
                         "GET /homes/{homeId}/outages",

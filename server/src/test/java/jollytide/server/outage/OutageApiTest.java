@@ -66,7 +66,8 @@ class OutageApiTest extends ServerTest {
         String on = note(
                 once, tank, now, "BACKUP_ON", ",\"ref\":\"" + pump.path("id").asString() + "\"");
         JsonNode aired = keeper.post(outage + "/notes", on).body();
-        assertThat(aired.path("tanks")
+        assertThat(aired.path("outage")
+                        .path("tanks")
                         .path(0)
                         .path("course")
                         .path("danger")
@@ -74,14 +75,17 @@ class OutageApiTest extends ServerTest {
                         .asDouble())
                 .isGreaterThan(clock.path("course").path("danger").path("early").asDouble() + 0.5);
         // The same note again, as from a card that is brought in twice.
-        assertThat(keeper.post(outage + "/notes", on).body().path("notes")).hasSize(1);
+        assertThat(keeper.post(outage + "/notes", on).body().path("outage").path("notes"))
+                .hasSize(1);
         keeper.post(outage + "/notes", note(UUID.randomUUID(), tank, now, "STEP_DONE", ",\"ref\":\"look\""));
         JsonNode gasping = keeper.post(outage + "/notes", note(UUID.randomUUID(), tank, now, "GASPING", ""))
                 .body();
-        assertThat(gasping.path("tanks").path(0).path("gasping").asBoolean()).isTrue();
+        assertThat(gasping.path("outage").path("tanks").path(0).path("gasping").asBoolean())
+                .isTrue();
         JsonNode read = keeper.post(outage + "/notes", note(UUID.randomUUID(), tank, now, "OXYGEN", ",\"value\":4.2"))
                 .body();
-        assertThat(read.path("tanks")
+        assertThat(read.path("outage")
+                        .path("tanks")
                         .path(0)
                         .path("steps")
                         .path(0)
@@ -177,7 +181,8 @@ class OutageApiTest extends ServerTest {
         JsonNode warm = keeper.post(
                         outage + "/notes",
                         note(UUID.randomUUID(), tank, at.plusSeconds(5), "WATER_TEMPERATURE", ",\"value\":30"))
-                .body();
+                .body()
+                .path("outage");
         assertThat(danger(warm)).isLessThan(before - 0.3);
         assertThat(keeper.post(
                                 outage + "/notes",
@@ -343,8 +348,8 @@ class OutageApiTest extends ServerTest {
         keeper.post(notes, note(UUID.randomUUID(), first, PRESENT.plusSeconds(60), "BACKUP_ON", ref));
         JsonNode moved = keeper.post(notes, note(UUID.randomUUID(), other, PRESENT.plusSeconds(90), "BACKUP_ON", ref))
                 .body();
-        assertThat(running(moved, first)).isFalse();
-        assertThat(running(moved, other)).isTrue();
+        assertThat(running(moved.path("outage"), first)).isFalse();
+        assertThat(running(moved.path("outage"), other)).isTrue();
 
         String central = PUMP.replace("battery pump", "central pump")
                 .replace("\"gives\"", "\"over\":[\"" + first + "\",\"" + other + "\"],\"gives\"")
@@ -378,16 +383,19 @@ class OutageApiTest extends ServerTest {
         JsonNode begun = keeper.post(home(keeper) + "/outages", "{}").body();
         String notes = home(keeper) + "/outages/" + begun.path("id").asString() + "/notes";
         JsonNode cool = keeper.post(notes, note(UUID.randomUUID(), tank, PRESENT, "ROOM_TEMPERATURE", ",\"value\":12"))
-                .body();
+                .body()
+                .path("outage");
         JsonNode warm = keeper.post(
                         notes,
                         note(UUID.randomUUID(), tank, PRESENT.plusSeconds(5), "ROOM_TEMPERATURE", ",\"value\":31"))
-                .body();
+                .body()
+                .path("outage");
         assertThat(lastCelsius(warm)).isGreaterThan(lastCelsius(cool) + 5);
         assertThat(warm.path("tanks").path(0).path("roomC").asDouble()).isEqualTo(31);
         JsonNode fed = keeper.post(
                         notes, note(UUID.randomUUID(), tank, PRESENT.plusSeconds(6), "FED", ",\"value\":0.5"))
-                .body();
+                .body()
+                .path("outage");
         assertThat(fed.path("tanks").path(0).path("fedH").asDouble()).isEqualTo(0.5);
         assertThat(keeper.post(notes, note(UUID.randomUUID(), tank, PRESENT, "ROOM_TEMPERATURE", ",\"value\":90"))
                         .problem())
