@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { keys, logged } from './keys';
 import { useChange } from './query';
-import type { ClockedDoses, NewLine, NewLineNote } from './types';
+import type { ClockedDoses, NewGuard, NewLine, NewLineNote } from './types';
 
 export const useDoses = (tankId: string) =>
   useQuery({
@@ -47,6 +47,19 @@ export const usePlaceLine = (tankId: string) =>
     ({ id, ...body }: { id: string; place: string }) =>
       bodyOf(
         api.PUT('/api/v1/tanks/{tankId}/doses/{id}/place', {
+          params: { path: { tankId, id } },
+          body,
+        }),
+      ),
+    logged(tankId),
+  );
+
+/** What keeps its vessel from emptying at once. */
+export const useGuardLine = (tankId: string) =>
+  useChange(
+    ({ id, ...body }: { id: string } & NewGuard) =>
+      bodyOf(
+        api.PUT('/api/v1/tanks/{tankId}/doses/{id}/guard', {
           params: { path: { tankId, id } },
           body,
         }),

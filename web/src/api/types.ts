@@ -96,6 +96,7 @@ export type Doses = Schemas['DosesView'];
 export type Line = Schemas['LineView'];
 export type LineNote = Schemas['NoteOfLine'];
 export type NewLine = Schemas['NewLine'];
+export type NewGuard = Schemas['NewGuard'];
 export type NewLineNote = Schemas['NewLineNote'];
 export type Delivered = Schemas['Delivered'];
 export type MixingCard = Schemas['MixingCard'];

@@ -185,6 +185,7 @@ describe('the oxygen clock', () => {
       likely: Math.max(0, 6 - i / 30),
       late: Math.max(0, 6.2 - i / 40),
       celsius: 25,
+      coldestC: 25,
       ammoniaMgPerL: 0,
     })),
     caution: { early: danger, likely: danger, late: danger },

@@ -3,6 +3,7 @@ import type { Units } from '../../api/types';
 import { measure, show } from '../../lib/measure';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
+import { Tick } from '../../parts/Tick';
 import type { TankForm } from './tankForm';
 
 export const OVER = [
@@ -191,8 +192,8 @@ export function Animals({ form }: Props) {
       />
       <div className="md:col-span-3">
         <p className="pb-2 text-soft">
-          Fish, as you would point at them. A guess at their mass is enough: it counts for oxygen in
-          an outage.
+          Fish, as you would point at them. Guess their mass: it counts for oxygen in an outage.
+          With none described, a usual stocking is assumed.
         </p>
         {fish.fields.map((field, i) => (
           <div
@@ -223,8 +224,11 @@ export function Animals({ form }: Props) {
           </div>
         ))}
         <Button look="quiet" onClick={() => fish.append({ name: '', count: '1', massG: '' })}>
-          More fish
+          Add fish
         </Button>
+        {fish.fields.length === 0 && (
+          <Tick {...register('parts.noFish')}>No fish live in this tank.</Tick>
+        )}
       </div>
       <Field
         label="Alkalinity that the animals use"

@@ -39,6 +39,7 @@ export const partsSchema = z
     lineLengthM: numberOrNothing('The length'),
     lineBoreMm: numberOrNothing('The bore'),
     lineDrawnLPerH: numberOrNothing('The draw'),
+    noFish: z.boolean(),
     fish: z.array(
       z.object({
         name: z.string().trim().min(1, 'Which?').max(80, 'At most 80 characters.'),
@@ -113,6 +114,7 @@ export function toPartsForm(parts: NonNullable<TankDescription['parts']>, units:
     lineLengthM: typed(parts.skimmerLine?.lengthM, 'length', units),
     lineBoreMm: typed(parts.skimmerLine?.boreMm, 'bore', units),
     lineDrawnLPerH: text(parts.skimmerLine?.drawnLPerH),
+    noFish: parts.noFish ?? false,
     fish: (parts.fish ?? []).map((f) => ({
       name: f.name,
       count: String(f.count),
@@ -169,6 +171,7 @@ export function toParts(form: PartsForm, units: Units): TankParts {
       lengthM !== undefined && boreMm !== undefined
         ? { lengthM, boreMm, drawnLPerH: readOptional(form.lineDrawnLPerH) }
         : undefined,
+    noFish: form.noFish && form.fish.length === 0,
     fish: form.fish.map((f) => ({
       name: f.name,
       count: Math.trunc(read(f.count)),

@@ -24,6 +24,7 @@ import { Refusal } from '../../parts/Refusal';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { VesselGuard } from './VesselGuard';
 import { ByHandSection } from './ByHandSection';
 import { DayWithLine } from './DayWithLine';
 import {
@@ -190,6 +191,7 @@ function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now:
           ■ As it is planned it would not be allowed today. {because}
         </p>
       ))}
+      {!line.endedAt && <VesselGuard line={line} />}
       <figure ref={ref} className="grid gap-1">
         {width > 0 && levels.length > 1 && (
           <>

@@ -10,6 +10,7 @@ import { Field } from '../../parts/Field';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { weighed } from './doseWords';
+import { guardInWords } from './VesselGuard';
 
 const route = getRouteApi('/signed-in/tank/$tankId/card');
 
@@ -44,7 +45,10 @@ function Card({ line }: { line: Line }) {
         </span>
       </h1>
       {card.data ? (
-        <Mixed card={card.data} pure={pure} />
+        <>
+          <Mixed card={card.data} pure={pure} />
+          <p>{guardInWords(line)}</p>
+        </>
       ) : (
         <Waiting error={card.error} retry={() => void card.refetch()} />
       )}

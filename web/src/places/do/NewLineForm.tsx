@@ -12,6 +12,7 @@ import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useAtTank } from '../../TankContext';
 import { CAUSTIC, SOLUTES } from './doseWords';
+import { SIPHON, STUCK } from './VesselGuard';
 
 const SOLUTE_KEYS = Object.keys(SOLUTES) as [Line['solute'], ...Line['solute'][]];
 
@@ -28,6 +29,8 @@ const schema = z.object({
   first: z.string(),
   overH: numberOrNothing('The hours'),
   place: z.string().max(60),
+  siphon: z.enum(['NOTHING', 'OUTLET_ABOVE', 'ANTI_SIPHON_VALVE']),
+  stuck: z.enum(['NOTHING', 'METERED_HEAD', 'TIMER_IN_SERIES']),
   at: localTime,
 });
 const ASKED_AS: Record<string, string> = {
@@ -57,6 +60,8 @@ export function NewLineForm({ done }: { done: () => void }) {
       first: '21:00',
       overH: '24',
       place: '',
+      siphon: 'NOTHING',
+      stuck: 'NOTHING',
       at: localInput(new Date(), tank.zone),
     },
     (name) => ASKED_AS[name] ?? name,
@@ -81,6 +86,8 @@ export function NewLineForm({ done }: { done: () => void }) {
               }
             : undefined,
         place: v.place,
+        siphon: v.siphon,
+        stuck: v.stuck,
         at: v.at,
       },
       {
@@ -146,6 +153,8 @@ export function NewLineForm({ done }: { done: () => void }) {
         </>
       )}
       <Field label="Its hose ends in (return chamber, …)" maxLength={60} {...field('place')} />
+      <Choice label="What prevents a siphon?" {...field('siphon')} options={SIPHON} />
+      <Choice label="What stops a stuck pump?" {...field('stuck')} options={STUCK} />
       <Field label="Since" type="datetime-local" {...field('at')} />
       {CAUSTIC.includes(solute) && (
         <p className="border-l-4 border-alk pl-3 md:col-span-3">

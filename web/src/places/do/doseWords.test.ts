@@ -99,19 +99,32 @@ const NOV = Date.parse('2026-11-01T12:00:00Z');
 test('potassium has a date, and the water change that holds it', () => {
   const fast = {
     potassiumMgPerL: 14,
+    potassiumNow: 400,
     saltMgPerL: 0,
     daysToMostPotassium: 100 / 14,
     weeklyForPotassium: 0.98,
     weeklyForSalt: 0,
   };
   expect(staysBehind(fast, NOV)).toEqual([
-    'Potassium climbs by 14 mg/L a day: from the usual 400 it passes 500 mg/L on 8 Nov 2026; no usual water change keeps up with it. Test it.',
+    'Potassium climbs by 14 mg/L a day: from about 400 it passes 500 mg/L on 8 Nov 2026; no usual water change keeps up with it. Test it.',
   ]);
-  const slow = { ...fast, potassiumMgPerL: 2, daysToMostPotassium: 50, weeklyForPotassium: 0.14 };
+  const slow = {
+    ...fast,
+    potassiumMgPerL: 2,
+    potassiumNow: 400,
+    daysToMostPotassium: 50,
+    weeklyForPotassium: 0.14,
+  };
   expect(staysBehind(slow, NOV)[0]).toContain('14 % of the water changed each week');
 });
 
-const none = { potassiumMgPerL: 0, saltMgPerL: 0, weeklyForPotassium: 0, weeklyForSalt: 0 };
+const none = {
+  potassiumMgPerL: 0,
+  potassiumNow: 400,
+  saltMgPerL: 0,
+  weeklyForPotassium: 0,
+  weeklyForSalt: 0,
+};
 
 test('salt creeps, and limewater leaves nothing', () => {
   expect(staysBehind({ ...none, saltMgPerL: 8.2, weeklyForSalt: 0.0574 }, NOV)[0]).toBe(

@@ -99,7 +99,7 @@ export function staysBehind(creep: Creep, now: number): string[] {
   return [
     ...(potassium > 0 && days !== undefined
       ? [
-          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from the usual 400 it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(creep.weeklyForPotassium, 'there')}. Test it.`,
+          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from about ${creep.potassiumNow.toFixed(0)} it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(creep.weeklyForPotassium, 'there')}. Test it.`,
         ]
       : []),
     ...(salt > 0

@@ -110,6 +110,7 @@ describe('evaporates', () => {
 describe('keepsUp', () => {
   const creep: Creep = {
     potassiumMgPerL: 2,
+    potassiumNow: 400,
     saltMgPerL: 0,
     daysToMostPotassium: 50,
     weeklyForPotassium: 0.14,

@@ -4,6 +4,7 @@ import { Answer, AnswerList } from '../try/sums/Answers';
 import { CurveDrawing } from '../try/sums/CurveDrawing';
 import { show, shown } from '../../lib/measure';
 import { PlainSum } from '../try/sums/PlainSum';
+import { hoursDown } from './outageTime';
 
 const n0 = (value: number | undefined) => value ?? 0;
 /** Two sides of one figure, the smaller first; one figure where they are the same. */
@@ -12,6 +13,13 @@ function between(a: number, b: number, digits: number): string {
   const high = Math.max(a, b).toFixed(digits);
   return low === high ? low : `${low} to ${high}`;
 }
+
+const PASSED: Record<string, string> = {
+  NOTHING: 'even in still water, with animals that use a quarter more',
+  OXYGEN: 'then oxygen may fall below 5 mg/L',
+  AMMONIA: 'then un-ionised ammonia may pass 0.05 mg/L',
+  TEMPERATURE: 'then it may be too cold, too warm, or change too fast',
+};
 
 const YES_NO = [
   { value: 'no', label: 'no' },
@@ -60,6 +68,7 @@ export function HaulScreen() {
             start: '0.05',
             options: [
               { value: '0.05', label: 'closed cool box' },
+              { value: '0.15', label: 'bucket with a lid' },
               { value: '0.25', label: 'bare bucket or bag' },
             ],
           },
@@ -79,6 +88,10 @@ export function HaulScreen() {
           { key: 'pumpW', label: 'Pump', unit: 'W', start: '4', optional: true },
           { key: 'volts', label: 'Vehicle socket', unit: 'V', start: '12', optional: true },
           { key: 'fuseA', label: 'its fuse', unit: 'A', start: '10', optional: true },
+          { key: 'inverterW', label: 'Inverter, rated', unit: 'W', start: '', optional: true },
+          { key: 'batteryAh', label: 'Vehicle battery', unit: 'Ah', start: '60', optional: true },
+          { key: 'leastC', label: 'Coldest they bear', as: 'temperature', start: '22' },
+          { key: 'mostC', label: 'Warmest they bear', as: 'temperature', start: '29' },
         ]}
         ask={(n, text) =>
           bodyOf(
@@ -109,11 +122,15 @@ export function HaulScreen() {
                 delayHours: n0(n.delayHours),
                 volts: n.volts,
                 fuseA: n.fuseA,
+                inverterW: n.inverterW,
+                batteryAh: n.batteryAh,
+                leastC: n.leastC,
+                mostC: n.mostC,
               },
             }),
           )
         }
-        answers={(a, _, units) => {
+        answers={(a, n, units) => {
           const end = a.trip.moments.at(-1);
           const other = a.other.moments.at(-1);
           if (!end || !other) return null;
@@ -121,19 +138,13 @@ export function HaulScreen() {
             <>
               <AnswerList>
                 <Answer
-                  label={
-                    a.early.limit === undefined
-                      ? 'with animals that breathe a quarter more, too'
-                      : a.early.limit === 'OXYGEN'
-                        ? 'then oxygen may fall below 5 mg/L'
-                        : 'then un-ionised ammonia may pass 0.05 mg/L'
-                  }
+                  label={PASSED[a.early.limit ?? 'NOTHING'] ?? ''}
                   value={
                     a.early.hoursToCaution === undefined
                       ? 'Within limits'
                       : a.trip.hoursToCaution === undefined
-                        ? `Doubtful from ${a.early.hoursToCaution.toFixed(1)} h on`
-                        : `✕ ${a.early.hoursToCaution.toFixed(1)} to ${a.trip.hoursToCaution.toFixed(1)} h`
+                        ? `Doubtful after ${hoursDown(a.early.hoursToCaution)}`
+                        : `✕ After ${hoursDown(a.early.hoursToCaution)} to ${hoursDown(a.trip.hoursToCaution)}`
                   }
                 />
                 <Answer
@@ -158,7 +169,19 @@ export function HaulScreen() {
                   value={end.unionisedMgPerL.toFixed(3)}
                   unit="mg/L"
                 />
-                <Answer label="to carry" {...shown(a.trip.weightKg, 'mass', units)} />
+                <Answer
+                  label="un-ionised when you open it"
+                  value={a.early.openedUnionisedMgPerL.toFixed(3)}
+                  unit="mg/L"
+                />
+                <Answer
+                  label={
+                    a.mostWaterL !== undefined && a.mostWaterL < (n.waterL ?? 0)
+                      ? '✕ too heavy for you'
+                      : 'to carry'
+                  }
+                  {...shown(a.trip.weightKg, 'mass', units)}
+                />
               </AnswerList>
               <CurveDrawing
                 points={a.trip.moments.map((m: HaulMoment) => ({ x: m.hours, y: m.oxygenMgPerL }))}
@@ -173,6 +196,12 @@ export function HaulScreen() {
                 mg/L of un-ionised ammonia. Aerating drives CO2 off, raises pH and turns ammonium
                 poisonous: ventilate, but bind ammonia first and fast the fish.
               </p>
+              {a.early.openedUnionisedMgPerL > 0.05 && (
+                <p className="mt-3 border-l-4 border-danger pl-3">
+                  ✕ Bind ammonia before you open the container. Its CO2 leaves, pH jumps, and{' '}
+                  {a.early.openedUnionisedMgPerL.toFixed(2)} mg/L of ammonia turns poisonous.
+                </p>
+              )}
               <h2 className="pt-4 font-bold">More water against more weight</h2>
               <table className="w-full text-left">
                 <tbody>
@@ -195,10 +224,16 @@ export function HaulScreen() {
                   Your weight limit leaves room for {a.mostWaterL.toFixed(1)} L of water.
                 </p>
               )}
-              {a.socketW !== undefined && a.askedW > a.socketW && (
+              {a.overloaded && (
                 <p className="mt-3 border-l-4 border-danger pl-3">
-                  ✕ Heater and pump ask for {a.askedW.toFixed(0)} W: more than the socket gives. Its
-                  fuse would blow on the road.
+                  ✕ Heater and pump draw {a.askedW.toFixed(0)} W, more than socket or inverter
+                  carries. The fuse would blow on the road, so we count neither.
+                </p>
+              )}
+              {a.engineOffH !== undefined && !a.overloaded && (
+                <p className="pt-3">
+                  With the engine off the vehicle’s battery lasts {hoursDown(a.engineOffH)}. After
+                  that the engine may not start.
                 </p>
               )}
               {a.socketW !== undefined && (

@@ -108,7 +108,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
             ),
           ]
         : number('movedM2', 'Surface that it moves')}
-      {number('loadW', 'Its power', 'W', 'Empty: assumed by kind, 0.6 to 8 W. A zero is refused.')}
+      {number('loadW', 'Its power', 'W', 'Empty: worked out from what it moves.')}
       <Choice
         label="Driven by"
         {...field('energy')}
@@ -154,7 +154,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         'h',
         'Instead of the sum; half of it is counted on.',
       )}
-      {number('yearsOld', 'Old', 'years', 'Empty: new.')}
+      {number('yearsOld', 'Old', 'years', 'Empty: counted as old.')}
       <Field label="Good until" type="date" {...field('expires')} />
       {tanks.length > 1 && (
         <Choice

@@ -138,17 +138,16 @@ function Answered({ margin }: { margin: Margin }) {
             .
           </p>
         )}
-        {margin.fish === 0 && (
+        {!margin.fishDescribed && (
           <p className="border-l-4 border-alk pl-3">
-            No fish are described, so none breathe here.{' '}
+            No fish described, so we assume {margin.fish} of 20 g.{' '}
             <Link
               to="/tank/$tankId/description"
               params={{ tankId: tank.id }}
               className="underline underline-offset-4"
             >
-              Count them
+              Describe your fish
             </Link>
-            .
           </p>
         )}
       </aside>

@@ -1,3 +1,4 @@
+import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import {
   useAddKit,
@@ -21,6 +22,7 @@ import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { DailyCuts } from './DailyCuts';
 import { KitForm } from './KitForm';
+import { hoursDown } from './outageTime';
 import { TestRun } from './TestRun';
 
 /** Guard → Readiness: is this home ready for the lights to go out? */
@@ -47,11 +49,26 @@ function Loaded({ ready }: { ready: Readiness }) {
         <p className="max-w-prose text-2xl leading-snug font-semibold">{ready.weakest}</p>
         <Nights ready={ready} />
         <p className="text-sm text-soft">
-          Hours until the danger line of 3.5 mg/L, early to late, from the worst hour of a night: in
-          summer {show(4, 'warmth', units)} warmer, in winter in a room of{' '}
-          {show(17, 'temperature', units)}. Plans hold to the early figure. Only a tested run counts
-          as known; everything else is a sum. With nobody home only what starts by itself runs.
+          Hours until oxygen falls to 3.5 mg/L, from the worst hour of the night. Plans use the
+          earlier figure. The hottest night is {show(4, 'warmth', units)} warmer. Rooms without
+          heating follow your season.
         </p>
+        {ready.tanks
+          .filter((t) => t.fishAssumed > 0)
+          .map((t) => (
+            <p key={t.tankId} className="text-sm">
+              {t.name}: no fish described, so we assume {t.fishAssumed} of 20 g.{' '}
+              {!helper && (
+                <Link
+                  to="/tank/$tankId/description"
+                  params={{ tankId: t.tankId }}
+                  className={buttonLook('quiet')}
+                >
+                  Describe your fish
+                </Link>
+              )}
+            </p>
+          ))}
       </section>
       <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
         <h2 id="card" className="text-lg font-bold">
@@ -96,7 +113,7 @@ function Loaded({ ready }: { ready: Readiness }) {
             <KitForm done={() => setAdding(false)} />
           ) : (
             <Button className="justify-self-start" onClick={() => setAdding(true)}>
-              Something for the kit
+              Add equipment
             </Button>
           ))}
       </section>
@@ -107,8 +124,8 @@ function Loaded({ ready }: { ready: Readiness }) {
             What to buy next
           </h2>
           <p className="text-sm text-soft">
-            Hours gained on the early side for the tank that needs it most, the best for its money
-            first. Prices are round figures, assumed.
+            Hours gained for your weakest tank on the hottest night, best value first. Prices are
+            assumed.
           </p>
           <table className="w-full text-left">
             <tbody>
@@ -138,27 +155,20 @@ function Loaded({ ready }: { ready: Readiness }) {
 }
 
 function Nights({ ready }: { ready: Readiness }) {
-  const inHours = (times: Times) => {
-    const h = (v: number | undefined) =>
-      v === undefined ? `over ${ready.hoursLookedAhead}` : v.toFixed(1);
-    return times.early === undefined
-      ? `over ${ready.hoursLookedAhead} h`
-      : `${h(times.early)} to ${h(times.late)} h`;
-  };
+  const over = `over ${ready.hoursLookedAhead} h`;
+  const inHours = (times: Times) =>
+    times.early === undefined
+      ? over
+      : `${hoursDown(times.early)} – ${times.late === undefined ? over : hoursDown(times.late)}`;
+  const unless = (t: Readiness['tanks'][number], times: Times) =>
+    t.unlikely ? 'see above' : inHours(times);
   const columns: { what: string; of: (t: Readiness['tanks'][number]) => string; kept?: boolean }[] =
     [
-      {
-        what: 'summer night, nothing',
-        of: (t) => (t.unlikely ? 'see above' : inHours(t.bareSummer)),
-      },
-      { what: 'winter night, nothing', of: (t) => inHours(t.bareWinter) },
-      {
-        what: 'summer, with the kit',
-        of: (t) => (t.unlikely ? 'see above' : inHours(t.keptSummer)),
-        kept: true,
-      },
-      { what: 'winter, with the kit', of: (t) => inHours(t.keptWinter), kept: true },
-      { what: 'summer, nobody home', of: (t) => inHours(t.alone) },
+      { what: 'tonight, with your kit', of: (t) => unless(t, t.keptTonight), kept: true },
+      { what: 'hottest night, with your kit', of: (t) => unless(t, t.keptSummer), kept: true },
+      { what: 'hottest night, nobody home', of: (t) => unless(t, t.alone) },
+      { what: 'cold night, with your kit', of: (t) => inHours(t.keptWinter) },
+      { what: 'tonight, without kit', of: (t) => unless(t, t.bareTonight) },
     ];
   return (
     <>
@@ -294,25 +304,32 @@ function Tiers({ ready }: { ready: Readiness }) {
         For an outage of
       </h2>
       <p className="text-sm text-soft">
-        The cheapest step that by itself holds {n === 1 ? 'this tank' : `all ${n} tanks`} on the
-        early side of a summer night. Sizes and prices are round figures, assumed.
+        The cheapest purchase that holds {n === 1 ? 'this tank' : `all ${n} tanks`} through the
+        hottest night, by the earlier figure. Sizes and prices are assumed.
       </p>
-      <table className="w-full text-left">
-        <tbody>
-          {ready.tiers.map((t) => (
-            <tr key={t.hours} className="border-b">
-              <td className="py-1.5 pr-4 font-semibold whitespace-nowrap">{t.hours} h</td>
-              <td className="pr-4">
-                {t.what ??
-                  'none of these alone: more fuel or batteries, or a place to take the animals'}
-              </td>
-              <td className="whitespace-nowrap">
-                {t.price !== undefined && `about ${money(t.price, tank.currency)}`}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {ready.tiers.every((t) => t.what === undefined) ? (
+        <p className="max-w-prose">
+          No single purchase holds {n === 1 ? 'this tank' : 'every tank'} for 2 hours. Combine air
+          pumps for each tank, keep more water surface open, or run a generator for pumps and all.
+          Plan where the animals can go.
+        </p>
+      ) : (
+        <table className="w-full text-left">
+          <tbody>
+            {ready.tiers.map((t) => (
+              <tr key={t.hours} className="border-b">
+                <td className="py-1.5 pr-4 font-semibold whitespace-nowrap">{t.hours} h</td>
+                <td className="pr-4">
+                  {t.what ?? 'more fuel or batteries, or a place to take the animals'}
+                </td>
+                <td className="whitespace-nowrap">
+                  {t.price !== undefined && `about ${money(t.price, tank.currency)}`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
     </section>
   );
 }

@@ -6,6 +6,7 @@ const METRIC = { temperature: 'CELSIUS', volume: 'LITRE' } as unknown as Units;
 
 const pump: KitItem = {
   id: 'one',
+  asOf: '2026-11-12',
   version: 3,
   watts: 4,
   startsItself: true,

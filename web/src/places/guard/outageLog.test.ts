@@ -52,8 +52,8 @@ it('shows what waits as if it were sent', () => {
 
 it('reads oxygen between the points', () => {
   const points = [
-    { hours: 0, early: 6, likely: 6, late: 6, celsius: 25, ammoniaMgPerL: 0 },
-    { hours: 1, early: 4, likely: 5, late: 6, celsius: 25, ammoniaMgPerL: 0.1 },
+    { hours: 0, early: 6, likely: 6, late: 6, celsius: 25, coldestC: 25, ammoniaMgPerL: 0 },
+    { hours: 1, early: 4, likely: 5, late: 6, celsius: 25, coldestC: 25, ammoniaMgPerL: 0.1 },
   ];
   expect(predictedAt(points, 0.5)?.early).toBeCloseTo(5);
   expect(predictedAt(points, 0.5)?.ammoniaMgPerL).toBeCloseTo(0.05);
@@ -125,6 +125,7 @@ it('speaks of danger from now on only', () => {
     likely: early,
     late: early,
     celsius: 25,
+    coldestC: 25,
     ammoniaMgPerL: 0,
   });
   const saved = [point(0, 6), point(1, 3), point(2, 3.2), point(3, 5), point(9, 5)];

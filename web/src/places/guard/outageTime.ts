@@ -14,6 +14,14 @@ export const span = (h: number) => {
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
 };
 
+/** As people say hours until danger, rounded down: 40 min, 2½ h, 14 h. */
+export function hoursDown(h: number): string {
+  if (h < 1) return `${Math.floor(h * 12 + 1e-6) * 5} min`;
+  if (h >= 10) return `${Math.floor(h + 1e-6)} h`;
+  const halves = Math.floor(h * 2 + 1e-6);
+  return `${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''} h`;
+}
+
 export const atClock = (view: OutageView, h: number, zone: string) =>
   clockTime(new Date(Date.parse(view.startedAt) + h * 3.6e6).toISOString(), zone);
 

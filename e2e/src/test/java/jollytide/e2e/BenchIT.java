@@ -111,7 +111,7 @@ class BenchIT extends BrowserTest {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/enter.*", "/description"));
-        button(page, "More fish").click();
+        button(page, "Add fish").click();
         page.getByLabel("Fish", new Page.GetByLabelOptions().setExact(true)).fill("clownfish");
         page.getByLabel("How many").fill("2");
         page.getByLabel("One weighs about").fill("12");

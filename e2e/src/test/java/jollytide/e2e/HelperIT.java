@@ -43,11 +43,11 @@ class HelperIT extends BrowserTest {
         assertThat(button(helper, "Something for the kit")).hasCount(0);
 
         helper.navigate(outage);
-        button(helper, "The power is out").click();
+        button(helper, "Power is out").click();
         button(helper, "Done").first().click();
         helper.waitForResponse(
                 r -> r.url().endsWith("/end"),
-                () -> button(helper, "The power is back").click());
+                () -> button(helper, "Power is back").click());
         assertThat(helper.getByText(Pattern.compile("done, Jonas"))).isVisible();
 
         keeper.reload();

@@ -23,7 +23,7 @@ class OutageIT extends BrowserTest {
                 r -> r.url().endsWith("/outages/plan"),
                 () -> page.navigate(page.url().replaceAll("/[a-z]+$", "/outage")));
         page.waitForFunction("Object.keys(localStorage).some((k) => k.startsWith('outage-plan-'))");
-        assertThat(button(page, "The power is out")).isVisible();
+        assertThat(button(page, "Power is out")).isVisible();
     }
 
     private static void clockRuns(Page page) {
@@ -53,7 +53,7 @@ class OutageIT extends BrowserTest {
                 .first()
                 .fill("5,6");
         button(page, "Note: Oxygen").first().click();
-        button(page, "They are calm").first().click();
+        button(page, "They breathe calmly").first().click();
         assertThat(page.getByText("They gasp: aerate this minute")).isHidden();
         page.getByText("Temperatures, last meal").first().click();
         page.getByLabel("Air of the room", new Page.GetByLabelOptions().setExact(true))
@@ -62,7 +62,7 @@ class OutageIT extends BrowserTest {
         assertThat(page.getByText("Noted: 14 °C.")).isVisible();
         page.waitForResponse(
                 r -> r.url().endsWith("/end"),
-                () -> button(page, "The power is back").click());
+                () -> button(page, "Power is back").click());
         assertThat(page.getByText("The power was out for")).isVisible();
         assertThat(page.getByText("Return pump and circulation first").first()).isVisible();
         assertThat(page.getByText(Pattern.compile(tank + ":\\s+the animals gasp"))
@@ -78,7 +78,7 @@ class OutageIT extends BrowserTest {
         assertThat(page.getByText("Narrowboat, without power")).isVisible();
         assertThat(page.getByText("30.0 h, tested")).isVisible();
         readyForTheDark(page);
-        button(page, "The power is out").click();
+        button(page, "Power is out").click();
         clockRuns(page);
         page.context().setOffline(true);
         logWithoutServer(page);
@@ -110,7 +110,7 @@ class OutageIT extends BrowserTest {
                   }
                 }""", id);
         page.navigate("/tank/" + id + "/outage");
-        button(page, "The power is out").click();
+        button(page, "Power is out").click();
         assertThat(page.getByText("The whole house")).isVisible();
         assertThat(page.getByText("every tank", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
@@ -135,7 +135,7 @@ class OutageIT extends BrowserTest {
         assertThat(page.getByText("Its label (100 W for 23 min) would promise 11.3 h"))
                 .isVisible();
         readyForTheDark(page);
-        button(page, "The power is out").click();
+        button(page, "Power is out").click();
         clockRuns(page);
         String address = page.url();
         RunningApp.stop();
@@ -161,10 +161,10 @@ class OutageIT extends BrowserTest {
         page.navigate(page.url().replaceAll("/enter.*", "/readiness"));
         readyForTheDark(page);
         page.context().setOffline(true);
-        button(page, "The power is out").click();
+        button(page, "Power is out").click();
         clockRunsByHand(page);
         assertThat(page.getByText("they are those of")).isVisible();
-        button(page, "The power is back").click();
+        button(page, "Power is back").click();
         assertThat(page.getByText("The power was out for")).isVisible();
         assertThat(page.getByText("Return pump and circulation first").first()).isVisible();
         page.context().setOffline(false);

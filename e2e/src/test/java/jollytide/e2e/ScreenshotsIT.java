@@ -56,10 +56,10 @@ class ScreenshotsIT extends BrowserTest {
         take("programme", programme);
         take("haul-phone", demo(visitor(PHONE), "Heron", "Haul"));
         Page outage = demo(visitor(PHONE), "Heron", "Outage");
-        button(outage, "The power is out").click();
+        button(outage, "Power is out").click();
         outage.getByText("Look at the animals").first().waitFor();
         take("outage-phone", outage);
-        button(outage, "The power is back").click();
+        button(outage, "Power is back").click();
         Page welcome = visitor(DESKTOP);
         welcome.navigate("/welcome");
         take("welcome", welcome);

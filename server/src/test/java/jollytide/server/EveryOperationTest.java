@@ -92,6 +92,8 @@ class EveryOperationTest extends ServerTest {
             Map.entry(
                     "PUT /tanks/{tankId}/doses/{id}/times",
                     "{\"times\":{\"perDay\":6,\"first\":\"21:00\",\"overH\":12}}"),
+            Map.entry(
+                    "PUT /tanks/{tankId}/doses/{id}/guard", "{\"siphon\":\"OUTLET_ABOVE\",\"stuck\":\"METERED_HEAD\"}"),
             Map.entry("POST /tanks/{tankId}/doses/{id}/plans", "{" + AT + ",\"mlPerDay\":80}"),
             Map.entry("POST /tanks/{tankId}/done", "{\"event\":" + EVENT + ",\"measures\":[" + HOSE + "]}"),
             Map.entry("POST /tanks/{tankId}/events", EVENT),

@@ -3,6 +3,12 @@ package jollytide.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -76,6 +82,47 @@ class ManyAtOnceTest extends ServerTest {
     @Test
     void anonymousSignInsTroubleNobodyWhoIsIn() throws Exception {
         unharmed(150, i -> visitor().post("/session", "{\"name\":\"nobody" + i + "\",\"password\":\"a guess\"}"));
+    }
+
+    /** A dozen readers who take a long log and then take nothing of it, as over a bad line: the pool has ten connections. */
+    @Test
+    void slowDownloadsHoldNoConnection() throws Exception {
+        String tank = Samples.tank(bystander);
+        bystander.post(
+                "/tanks/" + tank + "/readings", Samples.reading("2026-01-05T10:00", "PH_NBS", "TANK", "PROBE", 8.1));
+        jdbc.update(
+                "insert into reading (series_id, at, value) select s.id, date_sub('2026-01-01', interval n.seq minute),"
+                        + " 8 from series s join seq_1_to_400000 n where s.subject_id = ?",
+                tank);
+        URI home = URI.create(bystander.base());
+        String cookie = bystander.cookies();
+        List<Socket> readers = new ArrayList<>();
+        try {
+            for (int i = 0; i < 12; i++) {
+                Socket reader = new Socket();
+                reader.setReceiveBufferSize(4096);
+                reader.connect(new InetSocketAddress(home.getHost(), home.getPort()));
+                reader.getOutputStream()
+                        .write(("GET /api/v1/tanks/" + tank + "/log.csv HTTP/1.1\r\nHost: 127.0.0.1:" + home.getPort()
+                                        + "\r\nCookie: " + cookie + "\r\n\r\n")
+                                .getBytes(StandardCharsets.US_ASCII));
+                assertThat(reader.getInputStream().read()).isEqualTo('H');
+                readers.add(reader);
+            }
+            for (int i = 0; i < 5; i++) {
+                assertThat(keeper.get("/homes").status()).isEqualTo(200);
+            }
+            HikariPoolMXBean pool = source.unwrap(HikariDataSource.class).getHikariPoolMXBean();
+            Instant late = Instant.now().plusSeconds(20);
+            while (pool.getActiveConnections() > 0 && Instant.now().isBefore(late)) {
+                Thread.sleep(50);
+            }
+            assertThat(pool.getActiveConnections()).isZero();
+        } finally {
+            for (Socket reader : readers) {
+                reader.close();
+            }
+        }
     }
 
     private interface Numbered {

@@ -108,7 +108,7 @@ public final class TestDatabase {
         }
     }
 
-    private static Path root() {
+    static Path root() {
         Path dir = Path.of("").toAbsolutePath();
         while (!Files.exists(dir.resolve("scripts/mariadb"))) {
             dir = dir.getParent();

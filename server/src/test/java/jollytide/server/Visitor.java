@@ -38,6 +38,13 @@ public final class Visitor {
         return base;
     }
 
+    /** The jar as a header, for requests that no client of this kind makes. */
+    public String cookies() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+    }
+
     /** A status with the body, parsed when it is JSON. */
     public record Answer(int status, String text, JsonNode body, HttpHeaders headers) {
         public String header(String name) {

@@ -1,5 +1,7 @@
 package jollytide.core.doses;
 
+import static jollytide.core.units.Quantities.within;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param evaporationLPerDay of the tank
  * @param usePerDay alkalinity that is used, meq/L a day; 0 where nobody knows
  * @param others what the tank's other lines bring meanwhile
+ * @param salts what the water holds of what is dosed along with alkalinity or beside it
  */
 public record LineRules(
         double litres,
@@ -27,13 +30,57 @@ public record LineRules(
         CarbonateState water,
         double evaporationLPerDay,
         double usePerDay,
-        Beside others) {
+        Beside others,
+        Salts salts) {
+    /** Of a tank of whose calcium and potassium nobody knows more than that they are the sea's. */
+    public LineRules(
+            double litres,
+            CarbonateSystem system,
+            CarbonateState water,
+            double evaporationLPerDay,
+            double usePerDay,
+            Beside others) {
+        this(litres, system, water, evaporationLPerDay, usePerDay, others, Salts.USUAL);
+    }
+
+    /**
+     * Calcium and potassium of the water, and how they leave it.
+     *
+     * @param calciumMgPerL by the newest test, else as of the sea
+     * @param potassiumMgPerL by the newest test, else what lines have left behind
+     * @param calciumUsePerDay mg/L, as tests show it; 0 where they say nothing: then it goes with alkalinity
+     * @param changedPerDay share of the water that is changed a day, 0 to 1
+     */
+    public record Salts(double calciumMgPerL, double potassiumMgPerL, double calciumUsePerDay, double changedPerDay) {
+        /** Seawater of S 35 holds about 412 mg/L of calcium; keepers hold a little more. Common practice. */
+        public static final double USUAL_CALCIUM = 420;
+
+        public static final Salts USUAL = new Salts(USUAL_CALCIUM, Creep.USUAL_POTASSIUM, 0, 0);
+
+        public Salts {
+            within("calciumMgPerL", calciumMgPerL, 0, 3000, "mg/L");
+            within("potassiumMgPerL", potassiumMgPerL, 0, 5000, "mg/L");
+            within("calciumUsePerDay", calciumUsePerDay, 0, 500, "mg/(L·day)");
+            within("changedPerDay", changedPerDay, 0, 1, "");
+        }
+    }
+
+    /** Where calcium begins to fall out and animals suffer; a plan may not pass it within so many days. From memory. */
+    static final double MOST_CALCIUM = 480;
+
+    private static final double LOOKED_AHEAD_DAYS = 30;
+    /** Growth takes so much calcium with each meq of alkalinity: CaCO3, by stoichiometry. */
+    static final double CALCIUM_MG_PER_MEQ = 20.04;
+
+    /** From here on nothing that lifts pH at once is dosed. Common practice. */
+    static final double HIGHEST_PH = 8.5;
+
     /** Beyond what is used. Common practice. */
     private static final double MOST_CLIMB_DKH = 1;
-    /** What animals survive once, when all of a vessel comes at once. From memory. */
-    private static final double MOST_AT_ONCE_PH = 8.7;
+    /** What animals survive once, when a day's doses of all lines come at once at the daily high. From memory. */
+    private static final double MOST_AT_ONCE_PH = 8.8;
 
-    private static final double MOST_AT_ONCE_DKH = 1.5;
+    private static final double MOST_AT_ONCE_DKH = 3;
     private static final int STEPS = 40;
 
     static final String NO_REMEDY =
@@ -62,6 +109,11 @@ public record LineRules(
             double mlPerDay,
             @Nullable DoseTimes times,
             String place) {
+        /** Another amount of the same. */
+        Planned of(double ml) {
+            return new Planned(name, solution, ml, times, place);
+        }
+
         /** Whether what they bring falls out where it meets. */
         private boolean fallsOutWith(Planned other) {
             return (solution.basic() && other.solution.calciumMgPerMl() > 0)
@@ -80,10 +132,10 @@ public record LineRules(
     /**
      * What lines bring a day at the most.
      *
-     * @param limewaterMl of water that comes with limewater
+     * @param waterMl that comes along: every solution is mostly water
      * @param meq of alkalinity
      */
-    public record Beside(List<Planned> lines, double limewaterMl, double meq) {
+    public record Beside(List<Planned> lines, double waterMl, double meq) {
         public static final Beside NOTHING = new Beside(List.of(), 0, 0);
 
         public Beside {
@@ -96,32 +148,40 @@ public record LineRules(
                     ? this
                     : new Beside(
                             Stream.concat(lines.stream(), Stream.of(line)).toList(),
-                            limewaterMl + (isLimewater(line.solution) ? line.mlPerDay : 0),
+                            waterMl + line.mlPerDay,
                             meq + line.solution.meqPerMl() * line.mlPerDay);
         }
     }
 
     /** The same beside other lines. */
     public LineRules with(Beside lines) {
-        return new LineRules(litres, system, water, evaporationLPerDay, usePerDay, lines);
+        return new LineRules(litres, system, water, evaporationLPerDay, usePerDay, lines, salts);
     }
 
     /** All rules that stop a plan; none when it may be. */
-    public List<Stop> stops(Planned line, double vesselMl) {
+    public List<Stop> stops(Planned line) {
         List<Stop> stops = new ArrayList<>();
         Solution solution = line.solution();
         Beside all = others.and(line);
         if (solution.solute() == Solution.Solute.POTASSIUM_CHLORIDE) {
             stops.add(new Stop(Stop.Rule.NO_REMEDY, NO_REMEDY, 0));
         }
+        if (line.mlPerDay() > 0 && lifts(solution) && water.phNbs() >= HIGHEST_PH) {
+            stops.add(new Stop(
+                    Stop.Rule.HIGH_PH,
+                    text(
+                            "The daily high is pH %.2f. At 8.5 and above no limewater and no hydroxide may be dosed.",
+                            water.phNbs()),
+                    0));
+        }
         double evaporates = evaporationLPerDay * 1000;
-        if (isLimewater(solution) && all.limewaterMl() > evaporates) {
+        if (all.waterMl() > evaporates) {
             stops.add(new Stop(
                     Stop.Rule.EVAPORATION,
                     text(
-                            "%.0f mL of limewater a day%s is more than evaporates here, about %.0f mL: the water would lose its salt.",
-                            all.limewaterMl(), others.limewaterMl() > 0 ? " from all lines" : "", evaporates),
-                    Math.max(0, evaporates - others.limewaterMl())));
+                            "%.0f mL of water a day%s is more than evaporates here, about %.0f mL: the water would lose its salt.",
+                            all.waterMl(), others.waterMl() > 0 ? " from all lines" : "", evaporates),
+                    Math.max(0, evaporates - others.waterMl())));
         }
         double mostPerDay = (usePerDay + AlkalinityUnit.DKH.toMeqPerL(MOST_CLIMB_DKH)) * litres;
         if (solution.meqPerMl() > 0 && all.meq() > mostPerDay) {
@@ -133,21 +193,19 @@ public record LineRules(
                             AlkalinityUnit.DKH.fromMeqPerL(all.meq() / litres)),
                     Math.max(0, mostPerDay - others.meq()) / solution.meqPerMl()));
         }
-        if (!survives(solution, vesselMl)) {
-            double most = mostVesselMl(solution, vesselMl);
+        if (solution.meqPerMl() > 0 && !survives(all.lines())) {
+            double most = largest(ml -> survives(others.and(line.of(ml)).lines()), line.mlPerDay());
+            CarbonateState mixed = atOnce(all.lines());
             stops.add(new Stop(
                     Stop.Rule.AT_ONCE,
                     text(
-                            "All %.1f L of it at once would bring %.1f dKH and pH %.1f: a vessel of at most %.1f L is survivable.",
-                            vesselMl / 1000,
-                            AlkalinityUnit.DKH.fromMeqPerL(meqPerL(solution, vesselMl)),
-                            Math.max(
-                                    water.phNbs(),
-                                    atOnce(solution.solute(), meqPerL(solution, vesselMl))
-                                            .phNbs()),
-                            most / 1000),
+                            "A whole day’s doses%s at once would bring %.1f dKH and pH %.1f. Animals survive 3 dKH and pH 8.8.",
+                            others.meq() > 0 ? " of all lines" : "",
+                            AlkalinityUnit.DKH.fromMeqPerL(all.meq() / litres),
+                            mixed.phNbs()),
                     most));
         }
+        climbs(line, all, stops);
         single(line, stops);
         others.lines().stream()
                 .filter(other -> line.mlPerDay() > 0 && line.fallsOutWith(other))
@@ -155,11 +213,70 @@ public record LineRules(
         return stops;
     }
 
+    /** Calcium and potassium that lines without an end would pile up. */
+    private void climbs(Planned line, Beside all, List<Stop> stops) {
+        if (line.solution().calciumMgPerMl() > 0) {
+            DoublePredicate may = ml -> calciumAhead(others.and(line.of(ml))) <= MOST_CALCIUM;
+            if (!may.test(line.mlPerDay()) && calciumAhead(all) > salts.calciumMgPerL()) {
+                stops.add(new Stop(
+                        Stop.Rule.CALCIUM,
+                        text(
+                                "Calcium would pass 480 mg/L within 30 days, from %.0f now: more comes than is used.",
+                                salts.calciumMgPerL()),
+                        largest(may, line.mlPerDay())));
+            }
+        }
+        if (line.solution().solute() == Solution.Solute.POTASSIUM_HYDROXIDE) {
+            DoublePredicate may = ml -> potassiumAhead(others.and(line.of(ml))) <= Creep.MOST_POTASSIUM;
+            if (!may.test(line.mlPerDay())) {
+                stops.add(new Stop(
+                        Stop.Rule.POTASSIUM,
+                        text(
+                                "Potassium would pass 500 mg/L within 30 days, from %.0f now. Nothing in the tank uses it up.",
+                                salts.potassiumMgPerL()),
+                        largest(may, line.mlPerDay())));
+            }
+        }
+    }
+
+    /** mg/L in thirty days. Until tests tell the use, growth takes calcium with the alkalinity that is dosed. */
+    private double calciumAhead(Beside all) {
+        double comes = all.lines().stream()
+                        .mapToDouble(l -> l.solution().calciumMgPerMl() * l.mlPerDay())
+                        .sum()
+                / litres;
+        double goes = salts.calciumUsePerDay() > 0
+                ? salts.calciumUsePerDay()
+                : CALCIUM_MG_PER_MEQ * Math.max(usePerDay, all.meq() / litres);
+        return ahead(salts.calciumMgPerL(), comes - goes, Salts.USUAL_CALCIUM);
+    }
+
+    private double potassiumAhead(Beside all) {
+        double comes = Creep.of(all.lines(), litres).potassiumMgPerL();
+        return ahead(salts.potassiumMgPerL(), comes, Creep.USUAL_POTASSIUM);
+    }
+
+    /** A level after thirty days at which so much a day is added and water is changed for new. */
+    private double ahead(double now, double addedPerDay, double ofNewWater) {
+        double share = salts.changedPerDay();
+        if (share <= 0) {
+            return now + LOOKED_AHEAD_DAYS * addedPerDay;
+        }
+        double end = ofNewWater + addedPerDay / share;
+        return end + (now - end) * Math.exp(-share * LOOKED_AHEAD_DAYS);
+    }
+
+    /** What lifts pH at once, beyond its alkalinity: it takes CO2 out of the water. */
+    private static boolean lifts(Solution solution) {
+        return switch (solution.solute()) {
+            case LIMEWATER, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> true;
+            case SODA_ASH, BICARBONATE, CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> false;
+        };
+    }
+
     /** The most a day of a line, up to what is wanted, that no rule stops; 0 where any is stopped. */
-    double most(Planned line, double vesselMl, double wanted) {
-        DoublePredicate may =
-                ml -> stops(new Planned(line.name(), line.solution(), ml, line.times(), line.place()), vesselMl)
-                        .isEmpty();
+    public double most(Planned line, double wanted) {
+        DoublePredicate may = ml -> stops(line.of(ml)).isEmpty();
         return may.test(wanted) ? wanted : largest(may, wanted);
     }
 
@@ -225,57 +342,95 @@ public record LineRules(
         }
     }
 
+    /** What several lines bring within a quarter of an hour is one dose. */
     private void single(Planned line, List<Stop> stops) {
         DoseTimes times = line.times();
-        if (times == null || rise(line.solution(), line.mlPerDay() / times.perDay()) <= MOST_SINGLE_PH) {
+        if (times == null || line.mlPerDay() <= 0) {
             return;
         }
-        double most = largest(ml -> rise(line.solution(), ml) <= MOST_SINGLE_PH, line.mlPerDay() / times.perDay());
+        List<Planned> together = new ArrayList<>();
+        others.lines().stream()
+                .filter(other -> other.times() != null && line.atOnceWith(other))
+                .forEach(other ->
+                        together.add(other.of(other.mlPerDay() / other.times().perDay())));
+        double wanted = line.mlPerDay() / times.perDay();
+        DoublePredicate may = ml -> rise(together, line.of(ml)) <= MOST_SINGLE_PH;
+        if (may.test(wanted)) {
+            return;
+        }
+        double most = largest(may, wanted);
         stops.add(new Stop(
                 Stop.Rule.SINGLE_DOSE,
                 text(
-                        "One dose of %.0f mL would lift the tank by pH %.2f once mixed, more than 0.1: at least %d doses a"
-                                + " day.",
-                        line.mlPerDay() / times.perDay(), rise(line.solution(), line.mlPerDay() / times.perDay()), (int)
-                                Math.ceil(line.mlPerDay() / most)),
+                        "One dose of %.0f mL%s would lift the tank by pH %.2f once mixed, more than 0.1%s",
+                        wanted,
+                        together.isEmpty() ? "" : ", with what other lines dose within 15 minutes,",
+                        rise(together, line.of(wanted)),
+                        together.isEmpty() && most > 0
+                                ? text(": at least %d doses a day.", (int) Math.ceil(line.mlPerDay() / most))
+                                : ". Dose them at other times."),
                 most * times.perDay()));
     }
 
-    private double rise(Solution solution, double ml) {
-        return rise(solution.solute(), meqPerL(solution, ml));
+    private double rise(List<Planned> together, Planned line) {
+        List<Planned> all = new ArrayList<>(together);
+        all.add(line);
+        return atOnce(all).phNbs() - water.phNbs();
     }
 
     private double rise(Solution.Solute what, double meqPerL) {
         return atOnce(what, meqPerL).phNbs() - water.phNbs();
     }
 
-    private static boolean isLimewater(Solution solution) {
-        return solution.solute() == Solution.Solute.LIMEWATER;
-    }
-
     private double meqPerL(Solution solution, double ml) {
         return solution.meqPerMl() * ml / litres;
     }
 
-    private boolean survives(Solution solution, double ml) {
-        return AlkalinityUnit.DKH.fromMeqPerL(meqPerL(solution, ml)) <= MOST_AT_ONCE_DKH
-                && atOnce(solution.solute(), meqPerL(solution, ml)).phNbs() <= Math.max(MOST_AT_ONCE_PH, water.phNbs());
+    private boolean survives(List<Planned> all) {
+        double meq = all.stream()
+                .mapToDouble(l -> l.solution().meqPerMl() * l.mlPerDay())
+                .sum();
+        return AlkalinityUnit.DKH.fromMeqPerL(meq / litres) <= MOST_AT_ONCE_DKH
+                && atOnce(all).phNbs() <= Math.max(MOST_AT_ONCE_PH, water.phNbs());
+    }
+
+    /** The water right after all of these were mixed in, one after the other. */
+    private CarbonateState atOnce(List<Planned> all) {
+        CarbonateState mixed = water;
+        for (Planned each : all) {
+            mixed = atOnce(mixed, each.solution().solute(), meqPerL(each.solution(), each.mlPerDay()));
+        }
+        return mixed;
+    }
+
+    /**
+     * What a whole vessel would do that empties at once: by a siphon, or a pump that does not stop.
+     *
+     * @param kills whether that is more than animals survive
+     */
+    public record Emptied(double dkh, double phNbs, boolean kills) {}
+
+    public Emptied emptied(Solution solution, double vesselMl) {
+        double meqPerL = meqPerL(solution, vesselMl);
+        double dkh = AlkalinityUnit.DKH.fromMeqPerL(meqPerL);
+        double ph = Math.max(water.phNbs(), atOnce(solution.solute(), meqPerL).phNbs());
+        return new Emptied(dkh, ph, dkh > MOST_AT_ONCE_DKH || ph > Math.max(MOST_AT_ONCE_PH, water.phNbs()));
     }
 
     /** The water right after so much of it was mixed in. */
     private CarbonateState atOnce(Solution.Solute what, double meqPerL) {
+        return atOnce(water, what, meqPerL);
+    }
+
+    private CarbonateState atOnce(CarbonateState before, Solution.Solute what, double meqPerL) {
         AlkalinitySource source = what.source();
-        return source == null
-                ? water
-                : new AlkalinityDose(source, Math.min(MOST_COMPUTED, meqPerL), litres).atOnce(system, water);
+        return source == null || meqPerL <= 0
+                ? before
+                : new AlkalinityDose(source, Math.min(MOST_COMPUTED, meqPerL), litres).atOnce(system, before);
     }
 
     /** What a sum of this kind is good for, meq/L. */
     private static final double MOST_COMPUTED = 5;
-
-    private double mostVesselMl(Solution solution, double vesselMl) {
-        return largest(ml -> survives(solution, ml), vesselMl);
-    }
 
     private static double largest(DoublePredicate holds, double most) {
         double low = 0;

@@ -20,15 +20,14 @@ public record NextStep(double mlPerDay, Estimate missing, boolean limited) {
      * @param rules beside the other lines
      * @return null where the use may be what arrives, or the line brings no alkalinity
      */
-    public static @Nullable NextStep of(
-            Use use, double arriving, LineRules.Planned line, double vesselMl, LineRules rules) {
+    public static @Nullable NextStep of(Use use, double arriving, LineRules.Planned line, LineRules rules) {
         double perMl = line.solution().meqPerMl() / rules.litres();
         Estimate missing = missing(use, arriving);
         if (perMl <= 0 || line.mlPerDay() <= 0 || missing.holds(0)) {
             return null;
         }
         double wanted = Math.max(0, line.mlPerDay() + AT_A_TIME * missing.value() / perMl);
-        double allowed = wanted <= line.mlPerDay() ? wanted : rules.most(line, vesselMl, wanted);
+        double allowed = wanted <= line.mlPerDay() ? wanted : rules.most(line, wanted);
         return new NextStep(allowed, missing, allowed < wanted);
     }
 

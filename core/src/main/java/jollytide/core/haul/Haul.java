@@ -6,10 +6,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.stream.IntStream;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Gas;
+import jollytide.core.exchange.Surface;
+import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.outage.Ammonia;
+import jollytide.core.outage.Energy;
 import jollytide.core.outage.Guess;
 import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.Fish;
@@ -21,6 +24,7 @@ import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Air;
 import jollytide.core.twin.Cooling;
 import jollytide.core.twin.Headspace;
+import jollytide.core.twin.Heater;
 import jollytide.core.twin.OpenPath;
 import jollytide.core.twin.Part;
 import jollytide.core.twin.RoomSpace;
@@ -42,10 +46,12 @@ import org.jspecify.annotations.Nullable;
  * @param bound whether a binder holds the ammonia, none of which is then counted as poison (taken as enough of it)
  * @param startC at departure
  * @param outsideC around the container
- * @param coolingPerH share of that gap lost in an hour: 0.25 a bare bucket, 0.05 a closed cool box (from memory)
+ * @param coolingPerH share of that gap lost in an hour: 0.25 a bare bucket or bag, 0.15 one with a lid, 0.05 in a closed
+ *     cool box (from memory)
  * @param alkalinityMeqPerL of the water
  * @param startPhNbs of the water
  * @param fastedHours before departure; 24 and more halves the ammonia (from memory)
+ * @param heaterW power that reaches the water through a thermostat; 0 without
  */
 public record Haul(
         Fish fish,
@@ -60,7 +66,40 @@ public record Haul(
         double salinity,
         double alkalinityMeqPerL,
         double startPhNbs,
-        double fastedHours) {
+        double fastedHours,
+        double heaterW) {
+    /** Without a heater. */
+    public Haul(
+            Fish fish,
+            double waterL,
+            double headspaceL,
+            boolean oxygenFilled,
+            @Nullable Bubbles aeration,
+            boolean bound,
+            double startC,
+            double outsideC,
+            double coolingPerH,
+            double salinity,
+            double alkalinityMeqPerL,
+            double startPhNbs,
+            double fastedHours) {
+        this(
+                fish,
+                waterL,
+                headspaceL,
+                oxygenFilled,
+                aeration,
+                bound,
+                startC,
+                outsideC,
+                coolingPerH,
+                salinity,
+                alkalinityMeqPerL,
+                startPhNbs,
+                fastedHours,
+                0);
+    }
+
     /** Fish that were caught breathe so much more at first. From memory. */
     private static final double CHASED_H = 1;
 
@@ -73,8 +112,6 @@ public record Haul(
 
     private static final double FASTED_H = 24;
     private static final double FASTED_SHARE = 0.5;
-    /** Still water in a closed bag follows its headspace slowly unless the road shakes it. From memory. */
-    private static final double SHAKEN_PER_H = 4;
 
     /** Of the air in a car or a hall. From memory. */
     private static final double OUTSIDE_PPM = 500;
@@ -89,6 +126,7 @@ public record Haul(
         within("alkalinityMeqPerL", alkalinityMeqPerL, 0.5, 8, "meq/L");
         within("startPhNbs", startPhNbs, 7, 9, "pH");
         within("fastedHours", fastedHours, 0, 500, "h");
+        within("heaterW", heaterW, 0, 3000, "W");
     }
 
     /**
@@ -97,6 +135,47 @@ public record Haul(
      */
     public static double deepestM(double waterL) {
         return 2 * Math.cbrt(waterL / 1000);
+    }
+
+    /**
+     * One side of what is not known. The early side is a still bag throughout: nobody can count on the road.
+     *
+     * @param guess of the animals
+     * @param cmPerH transfer velocity of the water's surface, at Schmidt number 600: still; rolling while it is driven;
+     *     breaking
+     */
+    private record Way(Guess guess, double cmPerH) {}
+
+    /** Which side. */
+    public enum Side {
+        EARLY,
+        LIKELY,
+        LATE;
+
+        private Way way() {
+            OutageAssumptions assumed = OutageAssumptions.DEFAULT;
+            return switch (this) {
+                case EARLY -> new Way(assumed.early(), assumed.early().stillCmPerH());
+                case LIKELY -> new Way(assumed.likely(), SurfaceClass.ROLLING.k600CmPerH());
+                case LATE -> new Way(assumed.late(), SurfaceClass.BROKEN.k600CmPerH());
+            };
+        }
+    }
+
+    /**
+     * What the animals bear on the way.
+     *
+     * @param kelvinPerH the fastest change
+     */
+    public record Limits(double leastC, double mostC, double kelvinPerH) {
+        /** Of reef animals. From memory; a keeper's own replace them. */
+        public static final Limits REEF = new Limits(22, 29, 1);
+
+        public Limits {
+            within("leastC", leastC, 0, 40, "°C");
+            within("mostC", mostC, leastC, 45, "°C");
+            within("kelvinPerH", kelvinPerH, 0.1, 20, "K/h");
+        }
     }
 
     /** A moment of the trip. */
@@ -111,9 +190,11 @@ public record Haul(
     /**
      * The whole trip.
      *
-     * @param hoursToCaution until oxygen or poison passes its limit; null when neither does
-     * @param limit which it is: OXYGEN or AMMONIA; null when neither
+     * @param hoursToCaution until oxygen, poison or temperature passes its limit; null when none does
+     * @param limit which it is: OXYGEN, AMMONIA or TEMPERATURE; null when none
      * @param lowestOxygenMgPerL and the highest poison, mg/L of un-ionised ammonia
+     * @param openedUnionisedMgPerL poison on arrival once the container is open and its CO2 has left, with nothing bound
+     * @param fastestKPerH change of temperature in an hour
      * @param weightKg of water and animals
      */
     public record Trip(
@@ -122,17 +203,19 @@ public record Haul(
             @Nullable String limit,
             double lowestOxygenMgPerL,
             double highestUnionisedMgPerL,
+            double openedUnionisedMgPerL,
+            double fastestKPerH,
             double weightKg) {}
 
     /** So many hours, delays included, as it is likely to go. */
     public Trip trip(double hours) {
-        return trip(hours, OutageAssumptions.DEFAULT.likely());
+        return trip(hours, Side.LIKELY, Limits.REEF);
     }
 
-    /** The same on another side of what is not known: animals that breathe more, or less. */
-    public Trip trip(double hours, Guess guess) {
+    /** The same on one side of what is not known. */
+    public Trip trip(double hours, Side side, Limits limits) {
         within("tripHours", hours, 0.1, 96, "h");
-        TwinTank tank = tank(guess);
+        TwinTank tank = tank(side.way());
         Twin twin = new Twin(tank);
         TwinState start = twin.start(DEPARTURE, alkalinityMeqPerL, OUTSIDE_PPM);
         TwinState atItsPh = start.with(Water.DIC, dic(start.alkalinityMolPerKg()));
@@ -148,17 +231,52 @@ public record Haul(
                 drawn.add(moment);
             }
         }
-        Optional<HaulMoment> passed = moments.stream()
-                .filter(m -> m.oxygenMgPerL() < OxygenLines.CAUTION || m.unionisedMgPerL() > Ammonia.HARMFUL_MG_PER_L)
-                .findFirst();
+        String limit = null;
+        Double passed = null;
+        for (int i = 0; i < moments.size() && limit == null; i++) {
+            limit = passed(moments, i, limits);
+            passed = limit == null ? null : moments.get(i).hours();
+        }
         return new Trip(
                 drawn,
-                passed.map(HaulMoment::hours).orElse(null),
-                passed.map(m -> m.oxygenMgPerL() < OxygenLines.CAUTION ? "OXYGEN" : "AMMONIA")
-                        .orElse(null),
+                passed,
+                limit,
                 moments.stream().mapToDouble(HaulMoment::oxygenMgPerL).min().orElseThrow(),
                 moments.stream().mapToDouble(HaulMoment::unionisedMgPerL).max().orElseThrow(),
+                bound ? 0 : opened(run.get(run.size() - 1)),
+                IntStream.range(0, moments.size())
+                        .mapToDouble(i -> Math.abs(kelvinWithinAnHour(moments, i)))
+                        .max()
+                        .orElseThrow(),
                 tank.water().kg() + fish.massG() / 1000);
+    }
+
+    private static @Nullable String passed(List<HaulMoment> moments, int i, Limits limits) {
+        HaulMoment now = moments.get(i);
+        if (now.oxygenMgPerL() < OxygenLines.CAUTION) {
+            return "OXYGEN";
+        }
+        if (now.unionisedMgPerL() > Ammonia.HARMFUL_MG_PER_L) {
+            return "AMMONIA";
+        }
+        boolean outside = now.celsius() < limits.leastC() || now.celsius() > limits.mostC();
+        return outside || Math.abs(kelvinWithinAnHour(moments, i)) > limits.kelvinPerH() ? "TEMPERATURE" : null;
+    }
+
+    /** Change over the hour before; over what there is of it at the beginning. */
+    private static double kelvinWithinAnHour(List<HaulMoment> moments, int i) {
+        int anHour = (int) (Duration.ofHours(1).toMinutes() / EVERY.toMinutes());
+        return moments.get(i).celsius() - moments.get(Math.max(0, i - anHour)).celsius();
+    }
+
+    /** Water in balance with the air around it: its CO2 gone, its pH as high as its alkalinity holds it. */
+    private double opened(TwinState arrived) {
+        Seawater water = arrived.seawater();
+        CarbonateSystem system = CarbonateSystem.of(water);
+        double uatm = Gases.uatmOverWater(OUTSIDE_PPM, Gases.STANDARD_HPA, water);
+        double ph =
+                system.fromAlkalinityAndCo2(arrived.alkalinityMolPerKg(), uatm).phTotal();
+        return arrived.ammoniaMgPerL() * Ammonia.unionisedShare(water, ph, PhScale.TOTAL);
     }
 
     private HaulMoment moment(TwinState state) {
@@ -179,23 +297,30 @@ public record Haul(
     }
 
     /** The twin on the road: little water, what air is shut in or bubbled through, and animals that were caught. */
-    private TwinTank tank(Guess guess) {
+    private TwinTank tank(Way way) {
         List<Part> parts = new ArrayList<>();
         parts.add(new RoomSpace(OUTSIDE_PPM, RoomSpace.Hours.known(OUTSIDE_PPM)));
+        double deepM = Math.cbrt(waterL / 1000);
         if (aeration != null) {
+            // Whatever is aerated is open: its surface breathes as well.
             parts.add(OpenPath.stone("air pump", Air.ROOM, aeration));
+            double areaM2 = waterL / 1000 / deepM;
+            parts.add(OpenPath.surface("open water", Air.ROOM, new Surface(areaM2, way.cmPerH(), 2.0 / 3)));
         } else if (headspaceL > LEAST_HEADSPACE_L) {
             double oxygen = oxygenFilled ? FILLED_WITH : Gas.OXYGEN_IN_AIR;
-            parts.add(new Headspace(headspaceL, oxygen, OUTSIDE_PPM * 1e-6, startC, SHAKEN_PER_H));
+            parts.add(new Headspace(headspaceL, oxygen, OUTSIDE_PPM * 1e-6, startC, way.cmPerH() / 100 / deepM));
         }
         parts.add(new Swimmers(
                 fish,
-                Fish.ACTIVE * guess.demandTimes(),
+                Fish.ACTIVE * way.guess().demandTimes(),
                 Fish.CHASED / Fish.ACTIVE,
                 DEPARTURE.plusSeconds(Math.round(CHASED_H * 3600)),
                 1,
                 fastedHours >= FASTED_H ? FASTED_SHARE : 1));
         parts.add(new Cooling(outsideC, coolingPerH));
+        if (heaterW > 0) {
+            parts.add(new Heater(heaterW, startC));
+        }
         return new TwinTank(new Water(waterL, salinity, Gases.STANDARD_HPA, startC, true), parts, false);
     }
 
@@ -204,6 +329,20 @@ public record Haul(
         double dryKg = fish.massG() / 1000;
         double kgPerL = new Seawater(salinity, startC).densityKgPerL();
         return Math.max(0, (within("weightLimitKg", limitKg, 0.2, 2000, "kg") - dryKg) / kgPerL);
+    }
+
+    /** Of a car's battery, so much may be taken with its engine off before it no longer starts. From memory. */
+    public static final double USABLE_OF_CAR_BATTERY = 0.3;
+
+    /** Hours that a vehicle's battery drives a load through an inverter with the engine off, on the careful side. */
+    public static double engineOffH(double volts, double ampereHours, double loadW) {
+        double wattHours = within("volts", volts, 5, 60, "V") * within("batteryAh", ampereHours, 1, 1000, "Ah");
+        return USABLE_OF_CAR_BATTERY * wattHours / inverterW(loadW);
+    }
+
+    /** What an inverter takes to give so much. */
+    public static double inverterW(double loadW) {
+        return within("loadW", loadW, 0, 6000, "W") / Energy.Battery.ASSUMED_EFFICIENCY + Energy.Battery.ASSUMED_IDLE_W;
     }
 
     /** Watts that a fused vehicle socket gives, with a fifth spared. */

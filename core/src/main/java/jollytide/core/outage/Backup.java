@@ -132,14 +132,11 @@ public record Backup(
         public static double bucketsPerH(TankAtFailure tank, double holdMgPerL, double bucketL) {
             double saturation = tank.saturationMgPerL(tank.startC());
             double gap = saturation - within("holdMgPerL", holdMgPerL, 0, saturation - LEAST_GAP_MG_PER_L, "mg/L");
-            double demand =
-                    tank.demandMgPerLPerH(tank.startC(), 0, tank.assumed().likely()) * tank.litres();
-            double still = new Surface(
-                                    Math.max(0.001, tank.surfaceM2()),
-                                    tank.assumed().likely().stillCmPerH(),
-                                    2.0 / 3)
-                            .conductance(Gas.OXYGEN, tank.water(tank.startC()))
-                    / Gas.OXYGEN.solubility(tank.water(tank.startC()));
+            double demand = tank.demandMgPerLPerH(tank.startC(), 0, tank.likely()) * tank.litres();
+            double still =
+                    new Surface(Math.max(0.001, tank.surfaceM2()), tank.likely().stillCmPerH(), 2.0 / 3)
+                                    .conductance(Gas.OXYGEN, tank.water(tank.startC()))
+                            / Gas.OXYGEN.solubility(tank.water(tank.startC()));
             return Math.max(0, demand / gap - still) / EFFICIENCY / within("bucketL", bucketL, 0.5, 50, "L");
         }
     }

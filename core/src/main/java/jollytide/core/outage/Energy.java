@@ -23,18 +23,25 @@ public sealed interface Energy {
      * A run that was measured at the real load.
      *
      * @param hours until it stopped, or as long as it was watched
+     * @param yearsAgo since then
      */
-    record Tested(double hours) implements Energy {
+    record Tested(double hours, double yearsAgo) implements Energy {
         /** A battery a year on, or a colder night. From memory. */
         private static final double A_YEAR_LATER = 0.8;
 
         public Tested {
             within("testedHours", hours, 0.01, 2000, "h");
+            within("testedYearsAgo", yearsAgo, 0, 100, "years");
+        }
+
+        /** Within the last year. */
+        public Tested(double hours) {
+            this(hours, 0);
         }
 
         @Override
         public RunTime hours(double loadW) {
-            return new RunTime(hours * A_YEAR_LATER, hours, hours, true);
+            return new RunTime(hours * Math.pow(A_YEAR_LATER, Math.max(1, yearsAgo)), hours, hours, true);
         }
     }
 
@@ -78,6 +85,12 @@ public sealed interface Energy {
      * @param yearsOld since they were made
      */
     record DryCells(CellSize size, int count, double yearsOld) implements Energy {
+        /** From making to the date on them. From memory. */
+        public static final double YEARS_TO_DATE = 7;
+
+        /** Of cells that nobody dated: as old as their date allows. */
+        public static final double YEARS_ASSUMED = YEARS_TO_DATE;
+
         private static final double LEFT_A_YEAR = 0.97;
 
         public DryCells {
@@ -111,6 +124,9 @@ public sealed interface Energy {
         private static final double MOST_IDLE_W = 8;
         private static final double LIKELY_EXPONENT = 1.15;
         private static final double MOST_EXPONENT = 1.25;
+
+        /** Of one that nobody dated: its cells at the end of their usual life. From memory. */
+        public static final double YEARS_ASSUMED = 4;
 
         public Ups {
             within("upsRatedW", ratedW, 5, 10_000, "W");
@@ -170,6 +186,11 @@ public sealed interface Energy {
         public static final double ASSUMED_IDLE_W = 8;
 
         public static final double ASSUMED_EFFICIENCY = 0.85;
+
+        /** Of one that nobody dated. From memory. */
+        public static final double LEAD_YEARS_ASSUMED = 4;
+
+        public static final double LITHIUM_YEARS_ASSUMED = 6;
 
         private static final double LEAD_HOURS = 20;
         private static final double LEAD_EXPONENT = 1.15;

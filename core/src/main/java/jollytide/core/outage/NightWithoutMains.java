@@ -24,6 +24,7 @@ import jollytide.core.twin.OpenPath;
 import jollytide.core.twin.Part;
 import jollytide.core.twin.Reef;
 import jollytide.core.twin.RoomSpace;
+import jollytide.core.twin.StillEvaporation;
 import jollytide.core.twin.Swimmers;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
@@ -95,10 +96,18 @@ public final class NightWithoutMains {
     /**
      * A moment of the clock.
      *
+     * @param celsius as it likely goes
+     * @param coldestC where heat is lost fastest: in dry air, half as fast again
      * @param ammoniaMgPerL ammonia nitrogen from the fish since the failure, on the early side, with nothing taken up
      */
     public record OxygenPoint(
-            double hours, double early, double likely, double late, double celsius, double ammoniaMgPerL) {}
+            double hours,
+            double early,
+            double likely,
+            double late,
+            double celsius,
+            double coldestC,
+            double ammoniaMgPerL) {}
 
     /** The hours ahead. */
     public record OxygenCourse(List<OxygenPoint> points, Times caution, Times danger, Times loss) {}
@@ -106,10 +115,17 @@ public final class NightWithoutMains {
     /** From the failure on, for so many hours. */
     public OxygenCourse run(double hours) {
         within("hours", hours, 0.5, 240, "h");
-        List<TwinState> early = course(tank.assumed().early(), hours, Backup.Way::least, Energy.RunTime::early);
+        List<Backup> first = backups.stream()
+                .filter(running -> running.fromH() == 0)
+                .map(Running::backup)
+                .toList();
+        Side side = new Side(tank.early(first), Backup.Way::least, Energy.RunTime::early, Heat.NO_COOLER);
+        List<TwinState> early = course(side, hours);
         List<TwinState> likely =
-                course(tank.assumed().likely(), hours, NightWithoutMains::middle, Energy.RunTime::likely);
-        List<TwinState> late = course(tank.assumed().late(), hours, Backup.Way::most, Energy.RunTime::late);
+                course(new Side(tank.likely(), NightWithoutMains::middle, Energy.RunTime::likely, Heat.LIKELY), hours);
+        List<TwinState> late =
+                course(new Side(tank.late(first), Backup.Way::most, Energy.RunTime::late, Heat.LIKELY), hours);
+        List<TwinState> coldest = coldest(hours);
         List<OxygenPoint> points = new ArrayList<>();
         for (int i = 0; i < early.size(); i++) {
             points.add(new OxygenPoint(
@@ -117,7 +133,8 @@ public final class NightWithoutMains {
                     early.get(i).oxygenMgPerL(),
                     likely.get(i).oxygenMgPerL(),
                     late.get(i).oxygenMgPerL(),
-                    early.get(i).temperatureC(),
+                    likely.get(i).temperatureC(),
+                    coldest.get(i).temperatureC(),
                     early.get(i).ammoniaMgPerL()));
         }
         return new OxygenCourse(
@@ -135,12 +152,36 @@ public final class NightWithoutMains {
         return Math.sqrt(way.least(water) * way.most(water));
     }
 
-    /** One side of what is not known: the tank's parameters, how well backups work, and how long. */
-    private record Side(Guess guess, Transfer transfer, ToDoubleFunction<Energy.RunTime> lasts) {}
+    /** How heat comes and goes. */
+    private enum Heat {
+        /** By glass, air and vapour. */
+        LIKELY,
+        /** Cooling would spare oxygen and is not counted on; warming is, in full. */
+        NO_COOLER,
+        /** Half as fast again, in dry air. */
+        FASTEST
+    }
 
-    private List<TwinState> course(
-            Guess guess, double hours, Transfer transfer, ToDoubleFunction<Energy.RunTime> lasts) {
-        Side side = new Side(guess, transfer, lasts);
+    /** Over the likely loss. From memory, as is the humidity. */
+    private static final double FASTEST_LOSS = 1.5;
+
+    private static final double DRY_AIR = 0.3;
+
+    /** One side of what is not known: the tank's parameters, how well backups work, how long, and its heat. */
+    private record Side(Guess guess, Transfer transfer, ToDoubleFunction<Energy.RunTime> lasts, Heat heat) {}
+
+    /** Temperature alone, on the side on which it is cold first. */
+    private List<TwinState> coldest(double hours) {
+        List<Part> parts = new ArrayList<>();
+        warmth(Heat.FASTEST, parts);
+        Twin twin = new Twin(new TwinTank(water(), parts, false));
+        List<TwinState> all = new ArrayList<>(List.of(twin.start(FAILURE, 0, 0)));
+        on(twin, all.get(0), hours, all);
+        return all;
+    }
+
+    private List<TwinState> course(Side side, double hours) {
+        Guess guess = side.guess();
         double start = tank.startMgPerL() + (tank.startMeasured() ? 0 : guess.startMgPerL());
         Twin twin = new Twin(twin(side, 1));
         TwinState state = withOxygen(twin.start(FAILURE, 0, 0), Math.max(0, start));
@@ -231,7 +272,7 @@ public final class NightWithoutMains {
                 at(tank.digestsForH()),
                 1,
                 1));
-        parts.add(new Cooling(tank.roomC(), tank.coolingPerH()));
+        warmth(side.heat(), parts);
         for (int i = 0; i < backups.size(); i++) {
             Running running = backups.get(i);
             Path path = (gas, water) ->
@@ -245,8 +286,26 @@ public final class NightWithoutMains {
                     side.lasts().applyAsDouble(running.backup().runTime()),
                     running.usedH()));
         }
-        return new TwinTank(
-                new Water(tank.litres(), tank.salinity(), tank.pressureHpa(), tank.startC(), false), parts, false);
+        return new TwinTank(water(), parts, false);
+    }
+
+    private Water water() {
+        return new Water(tank.litres(), tank.salinity(), tank.pressureHpa(), tank.startC(), false);
+    }
+
+    private void warmth(Heat heat, List<Part> parts) {
+        if (heat == Heat.NO_COOLER) {
+            parts.add(new Cooling(Math.max(tank.room().warmestC(), tank.startC()), tank.coolingPerH()));
+            return;
+        }
+        RoomAround room = tank.room();
+        double faster = heat == Heat.FASTEST ? FASTEST_LOSS : 1;
+        double around = heat == Heat.FASTEST ? room.coldestC() : room.celsius();
+        parts.add(new Cooling(around, Math.min(2, faster * tank.coolingPerH())));
+        if (tank.coolingPerH() > 0) {
+            double humidity = heat == Heat.FASTEST ? Math.min(DRY_AIR, room.humidity()) : room.humidity();
+            parts.add(new StillEvaporation(faster * tank.surfaceM2(), around, humidity));
+        }
     }
 
     private static Times times(List<OxygenPoint> points, double mgPerL) {

@@ -191,7 +191,7 @@ public final class Plan {
 
     private static void coldAndFoul(Situation s, List<Step> steps) {
         Double coldAt = s.course().points().stream()
-                .filter(p -> p.celsius() < COLD_C)
+                .filter(p -> p.coldestC() < COLD_C)
                 .map(NightWithoutMains.OxygenPoint::hours)
                 .findFirst()
                 .orElse(null);
@@ -218,10 +218,15 @@ public final class Plan {
     /** A day in, or as soon as it could harm: by the highest ordinary pH, with nothing taken up. */
     private static double ammoniaDueH(Situation s) {
         OptionalDouble harmful = s.course().points().stream()
-                .filter(p -> p.ammoniaMgPerL() * poisonousShare(p.celsius()) > Ammonia.HARMFUL_MG_PER_L)
+                .filter(p -> p.ammoniaMgPerL() * poisonousShare(warmest(s, p)) > Ammonia.HARMFUL_MG_PER_L)
                 .mapToDouble(NightWithoutMains.OxygenPoint::hours)
                 .findFirst();
         return Math.max(1, Math.min(DAY_H, harmful.orElse(DAY_H)));
+    }
+
+    /** Warm water makes more of it poison: cooling is not counted on. */
+    private static double warmest(Situation s, NightWithoutMains.OxygenPoint p) {
+        return Math.max(s.tank().startC(), p.celsius());
     }
 
     private static double poisonousShare(double celsius) {
@@ -241,10 +246,8 @@ public final class Plan {
                             "hold-" + Integer.toHexString(backup.name().hashCode()),
                             0,
                             "Switch off for now: " + backup.name(),
-                            String.format(
-                                    Locale.ROOT,
-                                    "It went on by itself; what else runs is enough, and it is needed from %.1f h on.",
-                                    running.fromH()),
+                            "It started by itself. You need it only after " + HoursInWords.untilDanger(running.fromH())
+                                    + ".",
                             "Only once the other one bubbles.",
                             null));
                 }
@@ -252,7 +255,7 @@ public final class Plan {
                         startId(backup),
                         Math.max(0.25, running.fromH() - 0.25),
                         "Start: " + backup.name(),
-                        String.format(Locale.ROOT, "What runs now may end %.1f h into the outage.", running.fromH()),
+                        "What runs now may stop after " + HoursInWords.untilDanger(running.fromH()) + ".",
                         "Before it stops.",
                         backup.name(),
                         caution(backup)));
@@ -269,11 +272,8 @@ public final class Plan {
                     "not-enough",
                     Math.max(0.25, danger - 0.5),
                     "Bring in more air",
-                    String.format(
-                            Locale.ROOT,
-                            "%s From %.1f h on that may be too little, however long it runs.",
-                            supplied(s),
-                            danger),
+                    supplied(s) + " After " + HoursInWords.untilDanger(danger)
+                            + " that may be too little, however long it runs.",
                     "Another pump, or pour: " + buckets(s) + " an hour. More batteries do not help here.",
                     null));
         } else if (last != null && lastEnd < LONGEST_H) {
@@ -281,10 +281,8 @@ public final class Plan {
                     "fresh-energy",
                     Math.max(0.25, lastEnd - 0.5),
                     "Fresh energy for: " + last.name(),
-                    String.format(
-                            Locale.ROOT,
-                            "It may end %.1f h into the outage; by then it needs cells, a battery or another pump.",
-                            lastEnd),
+                    "It may stop after " + HoursInWords.untilDanger(lastEnd)
+                            + ". It needs fresh cells, a battery or another pump.",
                     "Spare cells, a car, a neighbour, an open shop; or move the animals.",
                     BATTERIES));
         }
@@ -300,9 +298,7 @@ public final class Plan {
                 Locale.ROOT,
                 "What runs brings %.2f of the %.2f mg/L that your tank uses an hour.",
                 s.tank().broughtMgPerLPerH(first),
-                s.tank()
-                        .demandMgPerLPerH(
-                                s.tank().startC(), 0, s.tank().assumed().early()));
+                s.tank().demandMgPerLPerH(s.tank().startC(), 0, s.tank().early(first)));
     }
 
     /**

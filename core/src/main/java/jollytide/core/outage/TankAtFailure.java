@@ -19,10 +19,13 @@ import jollytide.core.seawater.Seawater;
  * @param startMgPerL oxygen at that moment, from the log or the twin, never taken as saturation
  * @param startMeasured whether it was measured: then it is not guessed at
  * @param startC water
- * @param roomC air around it
- * @param coolingPerH share of the gap to the room that is lost in an hour; 0.03 is a bare 400 L tank (from memory)
+ * @param room air around it
+ * @param coolingPerH share of the gap to the room that is lost in an hour through glass and by dry air; 0.03 is a bare
+ *     400 L tank (from memory). With 0 the temperature stays: nothing evaporates either
  * @param fedWithinHours since the last feeding; 24 and more is fasted
  * @param assumed what nobody measures of a tank without mains
+ * @param respirationLnSd how little is known of the reef's respiration: one standard deviation of its logarithm; 0 where a
+ *     log or a sum gives it
  */
 public record TankAtFailure(
         double litres,
@@ -34,10 +37,11 @@ public record TankAtFailure(
         double startMgPerL,
         boolean startMeasured,
         double startC,
-        double roomC,
+        RoomAround room,
         double coolingPerH,
         double fedWithinHours,
-        OutageAssumptions assumed) {
+        OutageAssumptions assumed,
+        double respirationLnSd) {
     /** Loss of heat of a tank of ordinary shape, without covers: grows with surface over volume. From memory. */
     public static double ordinaryCoolingPerH(double litres) {
         return 0.03 * Math.cbrt(400 / litres);
@@ -54,9 +58,9 @@ public record TankAtFailure(
         within("reefMmolPerLPerH", reefMmolPerLPerH, 0, 5, "mmol/(L·h)");
         within("startMgPerL", startMgPerL, 0, 20, "mg/L");
         within("startC", startC, 5, 38, "°C");
-        within("roomC", roomC, -20, 45, "°C");
         within("coolingPerH", coolingPerH, 0, 1, "1/h");
         within("fedWithinHours", fedWithinHours, 0, 1000, "h");
+        within("respirationLnSd", respirationLnSd, 0, 2, "");
     }
 
     /** With what is assumed of any tank. */
@@ -83,10 +87,11 @@ public record TankAtFailure(
                 startMgPerL,
                 startMeasured,
                 startC,
-                roomC,
+                RoomAround.known(roomC),
                 coolingPerH,
                 fedWithinHours,
-                OutageAssumptions.DEFAULT);
+                OutageAssumptions.DEFAULT,
+                0);
     }
 
     /** The same with so much oxygen, which is known, and a temperature that stays. */
@@ -101,10 +106,30 @@ public record TankAtFailure(
                 mgPerL,
                 true,
                 startC,
-                roomC,
+                room,
                 0,
                 fedWithinHours,
-                assumed);
+                assumed,
+                respirationLnSd);
+    }
+
+    /**
+     * On the side on which danger comes first: what is assumed, each at its own edge; where the respiration is not known,
+     * the joint edge of all ({@link JointEdge}).
+     *
+     * @param running what aerates from the first minute
+     */
+    public Guess early(List<Backup> running) {
+        return respirationLnSd == 0 ? assumed.early() : new JointEdge(this, running).early();
+    }
+
+    public Guess likely() {
+        return assumed.likely();
+    }
+
+    /** On the side on which danger comes last. */
+    public Guess late(List<Backup> running) {
+        return respirationLnSd == 0 ? assumed.late() : new JointEdge(this, running).late();
     }
 
     Seawater water(double celsius) {
@@ -115,12 +140,7 @@ public record TankAtFailure(
         return Gases.oxygenSaturationMgPerL(water(celsius), pressureHpa);
     }
 
-    /** Temperature after so many hours without heater or chiller: Newton's cooling. */
-    public double celsius(double hours) {
-        return roomC + (startC - roomC) * Math.exp(-coolingPerH * hours);
-    }
-
-    /** What everything breathes, mg/(L·h). */
+    /** What everything uses, mg/(L·h). */
     public double demandMgPerLPerH(double celsius, double hours, Guess guess) {
         double reef = reefMmolPerLPerH * Life.metabolism(celsius) * Gases.OXYGEN_G_PER_MOL;
         return (reef + fishMgPerLPerH(celsius, hours, guess)) * guess.demandTimes();

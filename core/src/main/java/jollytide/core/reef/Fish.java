@@ -34,6 +34,15 @@ public record Fish(List<Group> groups) {
         groups = List.copyOf(groups);
     }
 
+    /** Fish of a tank whose keeper has not described them, of one each. From memory. */
+    public static final double USUAL_G = 20;
+
+    /** What commonly swims in a tank of this kind: so many grams a litre (from memory), in fish of {@link #USUAL_G}. */
+    public static Fish usual(Livestock lives, double litres) {
+        int count = (int) Math.ceil(lives.usualFishGPerL() * within("litres", litres, 0, 100_000, "L") / USUAL_G);
+        return new Fish(List.of(new Group(count, USUAL_G)));
+    }
+
     public int count() {
         return groups.stream().mapToInt(Group::count).sum();
     }

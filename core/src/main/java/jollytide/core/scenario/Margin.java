@@ -17,6 +17,7 @@ import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.measure.Warmth;
 import jollytide.core.outage.NightWithoutMains;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.outage.Times;
 import jollytide.core.reef.Fish;
@@ -42,11 +43,19 @@ public final class Margin {
 
     private final Setup setup;
     private final List<TankParameters> tanks;
+    private final RoomAround summer;
+    private final double respirationLnSd;
 
-    /** @param tanks that could be behind the log; each answer is that of the worst of them */
-    public Margin(Setup setup, List<TankParameters> tanks) {
+    /**
+     * @param tanks that could be behind the log; each answer is that of the worst of them
+     * @param summer the room on the hottest night without mains
+     * @param respirationLnSd of a tank without a log; 0 with one
+     */
+    public Margin(Setup setup, List<TankParameters> tanks, RoomAround summer, double respirationLnSd) {
         this.setup = setup;
         this.tanks = List.copyOf(tanks);
+        this.summer = summer;
+        this.respirationLnSd = respirationLnSd;
     }
 
     /** A strain on the tank. */
@@ -124,7 +133,7 @@ public final class Margin {
         if (living.isEmpty() || living.size() == tanks.size()) {
             return answer(settled, living.isEmpty());
         }
-        return new Margin(setup, living.stream().map(tanks::get).toList())
+        return new Margin(setup, living.stream().map(tanks::get).toList(), summer, respirationLnSd)
                 .answer(living.stream().map(settled::get).toList(), false);
     }
 
@@ -216,7 +225,8 @@ public final class Margin {
     }
 
     private Still still(List<TwinState> settled) {
-        TankAtFailure tank = WorstNight.of(setup, tanks, settled, WorstNight.HOTTEST_K, WorstNight.SUMMER_C);
+        TankAtFailure tank = WorstNight.of(setup, tanks, settled, WorstNight.HOTTEST_K, summer, respirationLnSd)
+                .tank();
         NightWithoutMains.OxygenCourse course =
                 new NightWithoutMains(tank, List.of(), List.of()).run(WorstNight.LOOKED_AHEAD_H);
         return new Still(course.caution(), course.danger());

@@ -9,17 +9,15 @@ import jollytide.core.exchange.Surface;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Setup;
 import jollytide.core.measure.Warmth;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.TankAtFailure;
+import jollytide.core.reef.Fish;
 import jollytide.core.twin.TwinState;
 
 /** The hour of a night at which oxygen stands lowest, and the tank that loses its mains then. */
 public final class WorstNight {
     /** How much warmer the hottest day makes a tank. From memory. */
     public static final double HOTTEST_K = 4;
-    /** The room without heating or cooling, in a summer and a winter night. From memory. */
-    public static final double SUMMER_C = 27;
-
-    public static final double WINTER_C = 17;
     /** Hours since the last meal where nobody said. From memory. */
     public static final double FED_H = 12;
     /** Beyond two days nothing is said of a night without mains. */
@@ -41,26 +39,55 @@ public final class WorstNight {
     }
 
     /**
+     * A night, and the tank that loses its mains in it.
+     *
+     * @param lowestMgPerL oxygen at its worst hour in the worst of the tanks that could be behind the log
+     * @param contradicted whether even ordinary nights are computed where no animals would live: the sum is no ground for
+     *     alarm
+     */
+    public record Night(TankAtFailure tank, double lowestMgPerL, boolean contradicted) {}
+
+    /**
      * A tank that loses its mains at that hour of a night so many degrees warmer than today. Of the tanks that could be
-     * behind the log it is the worst; one whose animals would have suffocated long ago is none of them.
+     * behind the log it is the worst; one whose animals would have suffocated on an ordinary night is none of them, however
+     * warm this night is. Without a log it is the expected one: how little is known of its respiration goes along.
      *
      * @param settled one state for each of {@code tanks}, in their order
-     * @param roomC the air around it from then on
+     * @param room the air around it from then on
+     * @param respirationLnSd of a tank without a log; 0 with one
      */
-    public static TankAtFailure of(
-            Setup setup, List<TankParameters> tanks, List<TwinState> settled, double warmerByK, double roomC) {
+    public static Night of(
+            Setup setup,
+            List<TankParameters> tanks,
+            List<TwinState> settled,
+            double warmerByK,
+            RoomAround room,
+            double respirationLnSd) {
         MeasureSet heat = warmerByK == 0 ? MeasureSet.NONE : MeasureSet.of(new Warmth(warmerByK));
-        List<TankAtFailure> all = IntStream.range(0, tanks.size())
-                .parallel()
-                .mapToObj(i -> {
-                    TwinState lowest = lowest(setup, tanks.get(i), settled.get(i), heat);
-                    return at(setup, tanks.get(i), lowest.oxygenMgPerL(), false, lowest.temperatureC(), roomC, FED_H);
-                })
+        List<TwinState> ordinary = lowest(setup, tanks, settled, MeasureSet.NONE);
+        List<TwinState> lowest = warmerByK == 0 ? ordinary : lowest(setup, tanks, settled, heat);
+        List<Integer> living = IntStream.range(0, tanks.size())
+                .filter(i -> ordinary.get(i).oxygenMgPerL() >= Fish.UNLIKELY_MG_PER_L)
+                .boxed()
                 .toList();
-        return all.stream()
-                .filter(tank -> !tank.contradictedByItsAnimals())
-                .min(Comparator.comparingDouble(TankAtFailure::startMgPerL))
-                .orElse(all.get(0));
+        List<Integer> possible =
+                living.isEmpty() ? IntStream.range(0, tanks.size()).boxed().toList() : living;
+        int worst = possible.stream()
+                .min(Comparator.comparingDouble(i -> lowest.get(i).oxygenMgPerL()))
+                .orElseThrow();
+        int meant = respirationLnSd > 0 || living.isEmpty() ? possible.get(0) : worst;
+        TwinState then = lowest.get(meant);
+        TankAtFailure tank = at(
+                setup, tanks.get(meant), then.oxygenMgPerL(), false, then.temperatureC(), room, FED_H, respirationLnSd);
+        return new Night(tank, lowest.get(worst).oxygenMgPerL(), living.isEmpty());
+    }
+
+    private static List<TwinState> lowest(
+            Setup setup, List<TankParameters> tanks, List<TwinState> settled, MeasureSet measures) {
+        return IntStream.range(0, tanks.size())
+                .parallel()
+                .mapToObj(i -> lowest(setup, tanks.get(i), settled.get(i), measures))
+                .toList();
     }
 
     /**
@@ -68,6 +95,7 @@ public final class WorstNight {
      *
      * @param measured whether its oxygen was
      * @param fedH hours since the last meal
+     * @param respirationLnSd of a tank without a log; 0 with one
      */
     public static TankAtFailure at(
             Setup setup,
@@ -75,8 +103,9 @@ public final class WorstNight {
             double oxygenMgPerL,
             boolean measured,
             double celsius,
-            double roomC,
-            double fedH) {
+            RoomAround room,
+            double fedH,
+            double respirationLnSd) {
         double surface = setup.open().stream()
                 .mapToDouble(open -> open.path() instanceof Surface s ? s.areaM2() : 0)
                 .sum();
@@ -90,9 +119,10 @@ public final class WorstNight {
                 oxygenMgPerL,
                 measured,
                 celsius,
-                roomC,
+                room,
                 TankAtFailure.ordinaryCoolingPerH(setup.netVolumeL()),
                 fedH,
-                setup.withoutMains());
+                setup.withoutMains(),
+                respirationLnSd);
     }
 }

@@ -14,7 +14,7 @@ import jollytide.core.seawater.Seawater;
  * @param oxygenShare of that air
  * @param co2Share likewise
  * @param celsius when it was shut in
- * @param perH how fast air and water come together: still water follows slowly unless the road shakes it
+ * @param perH turnover of the water by its surface: still water follows slowly unless the road moves it
  */
 public record Headspace(double litres, double oxygenShare, double co2Share, double celsius, double perH)
         implements Part {
@@ -57,10 +57,10 @@ public record Headspace(double litres, double oxygenShare, double co2Share, doub
         now.change(OXYGEN, -oxygen);
     }
 
-    /** Into the water, mol/h. The smaller of both stores sets how much a shake moves. */
+    /** Into the water, mol/h: by the water's film, whose turnover {@code perH} is its transfer velocity over its depth. */
     private double crossing(Moment now, Gas gas, int held) {
         double perAtm = now.warm(0);
         double inWater = now.warm(1 + held) * now.litres();
-        return perH * Math.min(perAtm, inWater) * (now.held(held) / perAtm - now.inWater(gas));
+        return perH * inWater * (now.held(held) / perAtm - now.inWater(gas));
     }
 }

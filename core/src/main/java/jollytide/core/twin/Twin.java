@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
+import jollytide.core.numerics.Stopped;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.units.InputException;
@@ -104,11 +105,13 @@ public final class Twin {
      *
      * @param from a state of this tank, from {@link #start} or {@link #carriedOver}
      * @throws InputException when the run leaves what water can be, such as negative carbon
+     * @throws Stopped when its thread was interrupted
      */
     public List<TwinState> run(TwinState from, Instant until, Duration every) {
         Run run = new Run(from, every);
         Instant segment = from.at();
         while (segment.isBefore(until)) {
+            Stopped.ifAsked();
             segment = run.on(segment, until);
         }
         return run.samples;
@@ -119,6 +122,7 @@ public final class Twin {
         Run run = new Run(from, every);
         Instant segment = from.at();
         while (segment.isBefore(until) && !run.ended(enough)) {
+            Stopped.ifAsked();
             Instant asks = segment.plus(ASKS);
             segment = run.on(segment, asks.isBefore(until) ? asks : until);
         }

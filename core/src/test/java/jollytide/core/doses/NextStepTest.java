@@ -44,7 +44,6 @@ class NextStepTest {
                         5),
                 arriving,
                 new LineRules.Planned("can", LIME, 400, null, ""),
-                4000,
                 rules(evaporationLPerDay));
     }
 

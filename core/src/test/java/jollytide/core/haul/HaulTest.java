@@ -7,8 +7,9 @@ import java.util.List;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Gas;
 import jollytide.core.haul.Haul.HaulMoment;
+import jollytide.core.haul.Haul.Limits;
+import jollytide.core.haul.Haul.Side;
 import jollytide.core.haul.Haul.Trip;
-import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.reef.Fish;
 import jollytide.core.seawater.Seawater;
 import org.jspecify.annotations.Nullable;
@@ -68,6 +69,82 @@ class HaulTest {
         assertThat(Haul.socketW(12, 10)).isCloseTo(96, within(1e-9));
     }
 
+    /**
+     * Switching the pump on never suffocates anybody: air is added to the surface. Over many loads, against the same
+     * container shut with as much air as water.
+     */
+    @Test
+    void aeratingAddsToTheSurface() {
+        for (double litres : new double[] {2, 5, 20, 80}) {
+            for (double airLPerH : new double[] {20, 60, 300}) {
+                Bubbles air = new Bubbles(airLPerH, 2, Haul.deepestM(litres) / 3, Bubbles.Skin.RIGID);
+                for (Side side : Side.values()) {
+                    Haul closed = load(litres, litres, null);
+                    Haul aired = load(litres, litres, air);
+                    assertThat(aired.trip(12, side, Limits.REEF).lowestOxygenMgPerL())
+                            .isGreaterThanOrEqualTo(
+                                    closed.trip(12, side, Limits.REEF).lowestOxygenMgPerL() - 1e-3);
+                }
+            }
+        }
+    }
+
+    private static Haul load(double litres, double headspace, @Nullable Bubbles air) {
+        Fish fish = new Fish(List.of(new Fish.Group(1, 5 * litres)));
+        return new Haul(fish, litres, headspace, false, air, false, 25, 25, 0, 35, 2.9, 8.1, 24);
+    }
+
+    /** The early side is a still bag: it is never the road that keeps them. */
+    @Test
+    void theRoadIsNotCountedOn() {
+        Haul bag = load(6, 6, null);
+        double early = bag.trip(6, Side.EARLY, Limits.REEF).lowestOxygenMgPerL();
+        double likely = bag.trip(6, Side.LIKELY, Limits.REEF).lowestOxygenMgPerL();
+        assertThat(early).isLessThan(likely - 1);
+        // 22 cm of water that follow its air 4 times an hour would be three times a breaking surface.
+        Haul wide = load(10.6, 10.6, null);
+        assertThat(wide.trip(6, Side.LATE, Limits.REEF).lowestOxygenMgPerL()).isGreaterThan(early);
+    }
+
+    /** A heater of some watts and none do not arrive alike; too cold, too warm and too fast are said. */
+    @Test
+    void temperatureHasItsLimits() {
+        Trip bare = cold(0).trip(4, Side.LIKELY, Limits.REEF);
+        assertThat(bare.limit()).isEqualTo("TEMPERATURE");
+        assertThat(bare.fastestKPerH()).isGreaterThan(1);
+        Trip heated = cold(300).trip(4, Side.LIKELY, Limits.REEF);
+        assertThat(heated.limit()).isNull();
+        assertThat(last(heated).celsius()).isBetween(24.7, 25.0);
+        // 20 L by 0.15/h and 23 K lose 82 W: 40 W hold half of it.
+        Trip weak = cold(40).trip(4, Side.LIKELY, Limits.REEF);
+        assertThat(last(weak).celsius()).isBetween(last(bare).celsius() + 3, 22.0);
+        Trip slow = cold(0).trip(4, Side.LIKELY, new Limits(5, 30, 19));
+        assertThat(slow.limit()).isNull();
+    }
+
+    private static Haul cold(double heaterW) {
+        Bubbles air = new Bubbles(300, 1.5, 0.2, Bubbles.Skin.RIGID);
+        Fish fish = new Fish(List.of(new Fish.Group(1, 10)));
+        return new Haul(fish, 20, 0, false, air, false, 25, 2, 0.15, 35, 2.9, 8.1, 24, heaterW);
+    }
+
+    /** A soured bag that is opened: its CO2 leaves, pH rises, and the ammonia in it turns poisonous. */
+    @Test
+    void openingTheBagMakesPoison() {
+        Trip closed = trip(3, 6, true, false, 0);
+        assertThat(closed.openedUnionisedMgPerL())
+                .isGreaterThan(1.5 * last(closed).unionisedMgPerL());
+        assertThat(haul(3, 6, true, null, true, 0).trip(8).openedUnionisedMgPerL())
+                .isZero();
+    }
+
+    /** 12 V × 60 Ah × 30 % are 216 Wh; 40 W take 40 ÷ 0.85 + 8 = 55 W through an inverter: under four hours. */
+    @Test
+    void aParkedCarIsNoPowerStation() {
+        assertThat(Haul.inverterW(40)).isCloseTo(40 / 0.85 + 8, within(1e-9));
+        assertThat(Haul.engineOffH(12, 60, 40)).isCloseTo(216 / (40 / 0.85 + 8), within(1e-9));
+    }
+
     @Test
     void noFishNoHarm() {
         Trip empty = new Haul(Fish.NONE, 3, 1, false, null, false, 25, 25, 0, 35, 2.9, 8.1, 0).trip(24);
@@ -93,8 +170,8 @@ class HaulTest {
     @Test
     void doubtIsOnBothSidesAndABinderTakesThePoison() {
         Haul haul = haul(3, 4, false, BATTERY_PUMP, false, 0);
-        Trip early = haul.trip(8, OutageAssumptions.DEFAULT.early());
-        Trip late = haul.trip(8, OutageAssumptions.DEFAULT.late());
+        Trip early = haul.trip(8, Side.EARLY, Limits.REEF);
+        Trip late = haul.trip(8, Side.LATE, Limits.REEF);
         assertThat(early.highestUnionisedMgPerL()).isGreaterThan(1.1 * late.highestUnionisedMgPerL());
         assertThat(early.lowestOxygenMgPerL()).isLessThan(late.lowestOxygenMgPerL());
         Trip bound = haul(3, 4, false, BATTERY_PUMP, true, 0).trip(8);

@@ -100,7 +100,7 @@ class PlanTest {
         Schedule strong = Schedule.best(tank, List.of(brief), 48);
         List<Step> energy = Plan.during(
                 new Plan.Situation(false, false, false, false, true, 20, tank, strong.running(), strong.course()));
-        assertThat(step(energy, "fresh-energy").why()).contains("3.2 h into the outage; by then");
+        assertThat(step(energy, "fresh-energy").why()).contains("may stop after 3 hours");
         assertThat(energy).extracting(Step::id).doesNotContain("not-enough");
     }
 

@@ -15,6 +15,7 @@ import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.measure.Setup;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
@@ -45,7 +46,7 @@ class MarginTest {
     }
 
     private static Margin.Answer answer(Setup setup, TankParameters... tanks) {
-        return new Margin(setup, List.of(tanks))
+        return new Margin(setup, List.of(tanks), RoomAround.expected(27), 0)
                 .answer(List.of(tanks).stream()
                         .map(living -> new OrdinaryDays(setup, living).today(MIDNIGHT))
                         .toList());

@@ -23,6 +23,7 @@ import jollytide.core.outage.Backup;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.outage.OxygenFlow;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
@@ -54,13 +55,16 @@ class OneAnswerTest {
         return new NightWithoutMains(tank, List.of(), List.of()).run(WorstNight.LOOKED_AHEAD_H);
     }
 
+    private static final RoomAround SUMMER = RoomAround.expected(27);
+
     /** How long it holds without mains on the hottest night: Margin, Readiness and the clock. */
     @Test
     void marginAndReadinessSayTheSame() {
-        Margin.Still margin =
-                new Margin(TANK, List.of(REEF)).answer(List.of(TODAY)).still();
-        TankAtFailure summer =
-                WorstNight.of(TANK, List.of(REEF), List.of(TODAY), WorstNight.HOTTEST_K, WorstNight.SUMMER_C);
+        Margin.Still margin = new Margin(TANK, List.of(REEF), SUMMER, 0)
+                .answer(List.of(TODAY))
+                .still();
+        TankAtFailure summer = WorstNight.of(TANK, List.of(REEF), List.of(TODAY), WorstNight.HOTTEST_K, SUMMER, 0)
+                .tank();
         assertThat(margin.danger()).isEqualTo(bare(summer).danger());
         assertThat(margin.danger())
                 .isEqualTo(Schedule.best(summer, List.of(), WorstNight.LOOKED_AHEAD_H)

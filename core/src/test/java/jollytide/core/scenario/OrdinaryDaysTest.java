@@ -38,6 +38,7 @@ import jollytide.core.measure.Ventilation;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
 import jollytide.core.outage.OutageAssumptions;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.reef.LightClock;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.scenario.OrdinaryDays.SettledDay;
@@ -168,13 +169,15 @@ class OrdinaryDaysTest {
         OrdinaryDays ordinary = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         TankParameters breathless = new TankParameters(0.3, 0.3, 0.3, 0.034);
         OrdinaryDays impossible = new OrdinaryDays(LANTERN, breathless);
-        Margin.Answer alone =
-                new Margin(LANTERN, List.of(TankParameters.ORDINARY)).answer(List.of(ordinary.today(MIDNIGHT)));
-        Margin.Answer both = new Margin(LANTERN, List.of(TankParameters.ORDINARY, breathless))
+        Margin.Answer alone = new Margin(LANTERN, List.of(TankParameters.ORDINARY), RoomAround.expected(27), 0)
+                .answer(List.of(ordinary.today(MIDNIGHT)));
+        Margin.Answer both = new Margin(
+                        LANTERN, List.of(TankParameters.ORDINARY, breathless), RoomAround.expected(27), 0)
                 .answer(List.of(ordinary.today(MIDNIGHT), impossible.today(MIDNIGHT)));
         assertThat(both).isEqualTo(alone);
         assertThat(alone.contradicted()).isFalse();
-        Margin.Answer none = new Margin(LANTERN, List.of(breathless)).answer(List.of(impossible.today(MIDNIGHT)));
+        Margin.Answer none = new Margin(LANTERN, List.of(breathless), RoomAround.expected(27), 0)
+                .answer(List.of(impossible.today(MIDNIGHT)));
         assertThat(none.contradicted()).isTrue();
         assertThat(none.nights().get(0).lowestMgPerL()).isLessThan(3);
     }
@@ -183,8 +186,8 @@ class OrdinaryDaysTest {
     @Test
     void theMarginOfTheWorstHour() {
         OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
-        Margin.Answer answer =
-                new Margin(LANTERN, List.of(TankParameters.ORDINARY)).answer(List.of(forecast.today(MIDNIGHT)));
+        Margin.Answer answer = new Margin(LANTERN, List.of(TankParameters.ORDINARY), RoomAround.expected(27), 0)
+                .answer(List.of(forecast.today(MIDNIGHT)));
         assertThat(answer.nights()).extracting(Margin.Night::strain).containsExactly(Margin.Strain.values());
         List<Double> lowest =
                 answer.nights().stream().map(Margin.Night::lowestMgPerL).toList();

@@ -30,6 +30,7 @@ import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.LightClock;
@@ -203,10 +204,39 @@ class ScenarioNumbersTest {
         assertThat(worst.startMeasured()).isFalse();
         assertThat(worst.fedWithinHours()).isEqualTo(WorstNight.FED_H);
         assertThat(worst.surfaceM2()).isEqualTo(0.7);
-        assertThat(worst.roomC()).isEqualTo(17);
+        assertThat(worst.room().celsius()).isEqualTo(17);
         assertThat(worst.startC()).isCloseTo(25.5, within(1e-9));
         assertThat(failing(setup, 3, quiet).startC()).isCloseTo(28.5, within(1e-9));
         assertThat(worst.fish()).isEqualTo(Fish.NONE);
+    }
+
+    /**
+     * Of the tanks that could be behind the log one is short of breath on hot nights, and lives on ordinary ones. A hotter
+     * night is never safer, and what the worst of them holds is what Margin shows.
+     */
+    @Test
+    void aHotterNightIsNeverSafer() {
+        Setup setup = tank(null, 2, 700);
+        List<TankParameters> could = List.of(
+                new TankParameters(1, 0.012, 0), new TankParameters(1, 0.02, 0), new TankParameters(1, 0.028, 0));
+        List<TwinState> settled = could.stream()
+                .map(tank -> new OrdinaryDays(setup, tank).today(MIDNIGHT))
+                .toList();
+        double before = Double.MAX_VALUE;
+        for (double warmer : new double[] {0, 1, 2, 3, 4, 6}) {
+            WorstNight.Night night = WorstNight.of(setup, could, settled, warmer, RoomAround.known(27), 0);
+            assertThat(night.lowestMgPerL()).isLessThan(before);
+            assertThat(night.tank().startMgPerL()).isEqualTo(night.lowestMgPerL());
+            before = night.lowestMgPerL();
+        }
+        Margin.Night hottest = new Margin(setup, could, RoomAround.known(27), 0)
+                .answer(settled).nights().stream()
+                        .filter(n -> n.strain() == Margin.Strain.HOTTEST_DAY)
+                        .findFirst()
+                        .orElseThrow();
+        WorstNight.Night same = WorstNight.of(setup, could, settled, WorstNight.HOTTEST_K, RoomAround.known(27), 0);
+        assertThat(same.lowestMgPerL()).isCloseTo(hottest.lowestMgPerL(), within(1e-9));
+        assertThat(same.lowestMgPerL()).as("short of breath").isLessThan(3);
     }
 
     private static TankAtFailure failing(Setup setup, TankParameters... tanks) {
@@ -217,7 +247,8 @@ class ScenarioNumbersTest {
         List<TwinState> settled = List.of(tanks).stream()
                 .map(tank -> new OrdinaryDays(setup, tank).today(MIDNIGHT))
                 .toList();
-        return WorstNight.of(setup, List.of(tanks), settled, warmerByK, 17);
+        return WorstNight.of(setup, List.of(tanks), settled, warmerByK, RoomAround.known(17), 0)
+                .tank();
     }
 
     /** Three helps on a hot night, each better than none, the best first; a stone is asked for below 5 mg/L only. */
@@ -247,6 +278,7 @@ class ScenarioNumbersTest {
     }
 
     private static Margin.Answer margin(Setup setup, TankParameters tank) {
-        return new Margin(setup, List.of(tank)).answer(List.of(new OrdinaryDays(setup, tank).today(MIDNIGHT)));
+        return new Margin(setup, List.of(tank), RoomAround.expected(27), 0)
+                .answer(List.of(new OrdinaryDays(setup, tank).today(MIDNIGHT)));
     }
 }

@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import jollytide.core.doses.LineHistory;
 import jollytide.core.doses.Solution;
+import jollytide.core.doses.VesselGuard;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.programme.Template;
 import jollytide.core.stock.Stock.What;
@@ -91,6 +92,8 @@ class DemoCare {
                         LimewaterCan.ML_PER_DAY,
                         null,
                         "the return chamber",
+                        VesselGuard.Siphon.OUTLET_ABOVE,
+                        VesselGuard.Stuck.METERED_HEAD,
                         notes.get(0).at().toString()));
         doses.plan(keeper, tank, line, new NewPlan(can.bled().toString(), LimewaterCan.CATCHING_UP_ML_PER_DAY));
         doses.plan(keeper, tank, line, new NewPlan(can.caughtUp().toString(), LimewaterCan.ML_PER_DAY));
@@ -177,6 +180,8 @@ class DemoCare {
                         bottle.mlPerDay(),
                         times,
                         place,
+                        VesselGuard.Siphon.OUTLET_ABOVE,
+                        VesselGuard.Stuck.METERED_HEAD,
                         notes.get(0).at().toString()));
         for (TankHistory.ReservoirNote n : notes) {
             double value = emptyG == null ? n.ml() : Math.round(emptyG + n.ml() * solution.gramsPerMl());

@@ -380,14 +380,28 @@ class DemoHome implements SmartInitializingSingleton {
                 null,
                 null,
                 null,
-                null,
+                1.0,
                 testedHours,
                 null);
     }
 
     private static TankParts with(Livestock livestock, FishGroup... groups) {
         return new TankParts(
-                null, null, null, null, null, List.of(groups), null, null, null, null, false, livestock, null, null);
+                null,
+                null,
+                null,
+                null,
+                null,
+                List.of(groups),
+                null,
+                null,
+                null,
+                null,
+                false,
+                livestock,
+                null,
+                null,
+                null);
     }
 
     private void keep(UUID keeper, UUID tank, TankHistory history) {

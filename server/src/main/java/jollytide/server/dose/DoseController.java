@@ -5,6 +5,7 @@ import java.util.UUID;
 import jollytide.core.doses.MixingCard;
 import jollytide.server.account.SignedIn;
 import jollytide.server.dose.DoseViews.DosesView;
+import jollytide.server.dose.DoseViews.NewGuard;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlace;
@@ -80,6 +81,17 @@ class DoseController {
             @PathVariable UUID id,
             @Valid @RequestBody NewPlace body) {
         doses.place(who.keeperId(), tankId, id, body);
+    }
+
+    /** What prevents a siphon, and what stops a stuck pump. */
+    @PutMapping("/{id}/guard")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void guard(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID tankId,
+            @PathVariable UUID id,
+            @Valid @RequestBody NewGuard body) {
+        doses.guard(who.keeperId(), tankId, id, body);
     }
 
     /** How its vessel is filled: what is weighed out, each step with its caution, the label. */

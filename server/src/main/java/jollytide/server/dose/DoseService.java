@@ -31,6 +31,7 @@ import jollytide.server.dose.DoseViews.CreepView;
 import jollytide.server.dose.DoseViews.DosesView;
 import jollytide.server.dose.DoseViews.HoldView;
 import jollytide.server.dose.DoseViews.LineView;
+import jollytide.server.dose.DoseViews.NewGuard;
 import jollytide.server.dose.DoseViews.NewLine;
 import jollytide.server.dose.DoseViews.NewLineNote;
 import jollytide.server.dose.DoseViews.NewPlace;
@@ -111,18 +112,21 @@ public class DoseService {
                         .map(known -> view(
                                 known,
                                 litres,
+                                rules.emptied(known.line().solution(), known.line().vesselMl),
                                 PlanRules.stopped(rules, known.line(), kept, now),
                                 next(rules, known, kept, use.alkalinity(), arriving, now)))
                         .toList(),
                 use,
                 rules.evaporationLPerDay(),
                 uses.evaporated(tank) != null,
-                CreepView.of(Creep.of(
-                        all.stream()
-                                .map(known -> known.line()
-                                        .planned(known.line().schedule().mlPerDay(now)))
-                                .toList(),
-                        litres)),
+                CreepView.of(
+                        Creep.of(
+                                all.stream()
+                                        .map(known -> known.line()
+                                                .planned(known.line().schedule().mlPerDay(now)))
+                                        .toList(),
+                                litres),
+                        plans.potassium(tank, litres, now)),
                 HoldView.of(holds.now(tank)));
     }
 
@@ -145,15 +149,26 @@ public class DoseService {
                         use,
                         arriving,
                         known.line().planned(known.line().schedule().mlPerDay(now)),
-                        known.line().vesselMl,
                         rules.with(PlanRules.others(known.line(), kept, now)));
     }
 
     /** The lines alone, those in use first. */
     public List<LineView> lines(UUID keeperId, UUID tankId) {
         Tank tank = tanks.tank(keeperId, tankId);
-        return book.of(tank).stream()
-                .map(known -> view(known, tank.netVolumeL(), List.of(), null))
+        List<Known> all = book.of(tank);
+        boolean asked = all.stream()
+                .anyMatch(known ->
+                        known.line().endedAt == null && !known.line().guard().holds());
+        LineRules rules = asked ? plans.rules(tank) : null;
+        return all.stream()
+                .map(known -> view(
+                        known,
+                        tank.netVolumeL(),
+                        rules == null || known.line().endedAt != null
+                                ? null
+                                : rules.emptied(known.line().solution(), known.line().vesselMl),
+                        List.of(),
+                        null))
                 .toList();
     }
 
@@ -214,6 +229,9 @@ public class DoseService {
         line.emptyG = body.emptyG() == null ? null : within("emptyG", body.emptyG(), 1, 100_000, "g");
         set(line, body.times());
         line.place = body.place() == null ? "" : body.place().strip();
+        line.siphon = body.siphon();
+        line.stuck = body.stuck();
+        plans.mayStart(tank, line);
         plan(tank, line, new NewPlan(body.at(), body.mlPerDay()));
         return lines.save(line).id;
     }
@@ -238,6 +256,14 @@ public class DoseService {
         DosingLine line = line(tank, lineId);
         line.place = body.place().strip();
         mayGoOn(tank, line);
+    }
+
+    /** What keeps its vessel from emptying at once. A line that runs keeps running, whatever the answer is. */
+    @Transactional
+    public void guard(UUID keeperId, UUID tankId, UUID lineId, NewGuard body) {
+        DosingLine line = line(tanks.tank(keeperId, tankId), lineId);
+        line.siphon = body.siphon();
+        line.stuck = body.stuck();
     }
 
     private void mayGoOn(Tank tank, DosingLine line) {
@@ -382,7 +408,12 @@ public class DoseService {
         return lines.findByIdAndTankId(id, tank.id()).orElseThrow(() -> Problem.notFound("line"));
     }
 
-    private LineView view(Known known, double litres, List<String> stopped, @Nullable NextStep next) {
+    private LineView view(
+            Known known,
+            double litres,
+            LineRules.@Nullable Emptied emptied,
+            List<String> stopped,
+            @Nullable NextStep next) {
         DosingLine line = known.line();
         List<LineNote> noted = known.noted();
         DosedLine dosed = known.dosed();
@@ -406,6 +437,9 @@ public class DoseService {
                 mlPerDay,
                 ClockedDoses.of(line.times()),
                 line.place,
+                line.siphon,
+                line.stuck,
+                emptied,
                 stopped,
                 line.solution().meqPerMl() * mlPerDay / litres,
                 line.solution().calciumMgPerMl() * mlPerDay / litres,

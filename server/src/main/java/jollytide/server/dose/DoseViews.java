@@ -14,10 +14,12 @@ import jollytide.core.doses.Delivered;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.Hold;
 import jollytide.core.doses.LineHistory;
+import jollytide.core.doses.LineRules;
 import jollytide.core.doses.NextStep;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Solution;
 import jollytide.core.doses.Use;
+import jollytide.core.doses.VesselGuard;
 import jollytide.core.evidence.Estimate;
 import org.jspecify.annotations.Nullable;
 
@@ -33,6 +35,8 @@ public final class DoseViews {
      * @param emptyG what the vessel weighs when it is empty, where its level is read by a scale; null when it is not
      * @param times null for one that drips all day
      * @param place where its hose ends; null where nobody says
+     * @param siphon what prevents a siphon, {@code stuck} what stops a pump that does not stop: asked where a vessel that
+     *     empties at once would kill
      * @param at since when, with an offset, or without one in the home's zone
      */
     public record NewLine(
@@ -45,7 +49,12 @@ public final class DoseViews {
             @NotNull Double mlPerDay,
             @Valid @Nullable ClockedDoses times,
             @Size(max = 60) @Nullable String place,
+            VesselGuard.@Nullable Siphon siphon,
+            VesselGuard.@Nullable Stuck stuck,
             @NotNull @Size(max = 40) String at) {}
+
+    /** What keeps a vessel from emptying at once. */
+    public record NewGuard(VesselGuard.@NotNull Siphon siphon, VesselGuard.@NotNull Stuck stuck) {}
 
     /**
      * So many equal doses, evenly from a first one on.
@@ -123,6 +132,8 @@ public final class DoseViews {
      * @param share of what dissolves at most
      * @param times null for one that drips all day
      * @param place where its hose ends; empty where nobody said
+     * @param siphon what prevents a siphon, {@code stuck} what stops a stuck pump; null where nobody answered
+     * @param emptied what the whole vessel at once would do; null in lists that do not show it
      * @param stopped rules that its plan breaks today, in words
      * @param meqPerLPerDay that it brings as planned, {@code calciumMgPerLPerDay} likewise
      * @param runs between fillings and changes, in their order
@@ -145,6 +156,9 @@ public final class DoseViews {
             double mlPerDay,
             @Nullable ClockedDoses times,
             String place,
+            VesselGuard.@Nullable Siphon siphon,
+            VesselGuard.@Nullable Stuck stuck,
+            LineRules.@Nullable Emptied emptied,
             List<String> stopped,
             double meqPerLPerDay,
             double calciumMgPerLPerDay,
@@ -174,20 +188,23 @@ public final class DoseViews {
      *
      * @param potassiumMgPerL a day, {@code saltMgPerL} likewise
      * @param daysToMostPotassium from the usual 400 to 500 mg/L; null where none is dosed
+     * @param potassiumNow mg/L in the water, by what lines have left behind since each began
      * @param weeklyForPotassium share of the water to change each week that keeps it below that; above 1 none does
      * @param weeklyForSalt likewise, that keeps salt within a gram per litre of what it was
      */
     public record CreepView(
             double potassiumMgPerL,
+            double potassiumNow,
             double saltMgPerL,
             @Nullable Double daysToMostPotassium,
             double weeklyForPotassium,
             double weeklyForSalt) {
-        static CreepView of(Creep creep) {
+        static CreepView of(Creep creep, double potassiumNow) {
             return new CreepView(
                     creep.potassiumMgPerL(),
+                    potassiumNow,
                     creep.saltMgPerL(),
-                    creep.daysToMostPotassium(Creep.USUAL_POTASSIUM),
+                    creep.daysToMostPotassium(potassiumNow),
                     creep.weeklyForPotassium(),
                     creep.weeklyForSalt());
         }

@@ -20,6 +20,7 @@ import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.Schedule;
 import jollytide.core.doses.Solution;
+import jollytide.core.doses.VesselGuard;
 import org.jspecify.annotations.Nullable;
 
 @Entity
@@ -51,6 +52,15 @@ public class DosingLine {
 
     /** Where its hose ends; empty where nobody said. */
     String place;
+
+    /** What keeps its vessel from emptying at once; null where nobody answered. */
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "VARCHAR(20)")
+    VesselGuard.Siphon siphon;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "VARCHAR(20)")
+    VesselGuard.Stuck stuck;
 
     /** Null for one that drips all day, like the two below. */
     Integer dosesPerDay;
@@ -85,6 +95,10 @@ public class DosingLine {
     @Nullable
     DoseTimes times() {
         return dosesPerDay == null ? null : new DoseTimes(dosesPerDay, LocalTime.parse(firstAt), overH);
+    }
+
+    VesselGuard guard() {
+        return new VesselGuard(siphon, stuck);
     }
 
     LineRules.Planned planned(double mlPerDay) {

@@ -4,11 +4,18 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
+import jollytide.core.doses.Creep;
 import jollytide.core.doses.LineRules;
+import jollytide.core.doses.SingleDose;
+import jollytide.core.doses.Solution;
 import jollytide.core.doses.Stop;
+import jollytide.core.doses.VesselGuard;
+import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
@@ -25,6 +32,7 @@ import org.springframework.stereotype.Component;
 /** What must hold of the lines of a tank, with the water and the other lines that it has. */
 @Component
 class PlanRules {
+    private static final Duration CALCIUM_TEST_COUNTS = Duration.ofDays(60);
     private static final Duration DAYS_OF_PEAKS = Duration.ofDays(14);
     /** Where no pH was logged; the higher, the stricter. Common practice. */
     private static final double ASSUMED_PEAK_PH = 8.2;
@@ -32,9 +40,11 @@ class PlanRules {
     private final DosingLines lines;
     private final ReadingService readings;
     private final TwinBook book;
+    private final HandBook byHand;
     private final Clock clock;
 
-    PlanRules(DosingLines lines, ReadingService readings, TwinBook book, Clock clock) {
+    PlanRules(DosingLines lines, ReadingService readings, TwinBook book, HandBook byHand, Clock clock) {
+        this.byHand = byHand;
         this.lines = lines;
         this.readings = readings;
         this.book = book;
@@ -44,25 +54,48 @@ class PlanRules {
     /** What other lines brought in days that are over stops nothing any more. */
     void mayBring(Tank tank, DosingLine line, double mlPerDay, Instant since) {
         Instant from = since.isBefore(clock.instant()) ? clock.instant() : since;
-        List<Stop> stops = rules(tank)
-                .with(others(line, lines.findAllOf(tank.id()), from))
-                .stops(line.planned(mlPerDay), line.vesselMl);
+        LineRules rules = rules(tank).with(others(line, lines.findAllOf(tank.id()), from));
+        LineRules.Planned planned = line.planned(mlPerDay);
+        List<Stop> stops = rules.stops(planned);
         if (!stops.isEmpty()) {
-            throw refused(line, mlPerDay, stops);
+            throw refused(mlPerDay, stops, Math.floor(rules.most(planned, mlPerDay)));
         }
     }
 
-    private static InputException refused(DosingLine line, double mlPerDay, List<Stop> stops) {
-        Stop first = stops.get(0);
+    /** A vessel that would kill when it empties at once is not started while nothing prevents that. */
+    void mayStart(Tank tank, DosingLine line) {
+        LineRules.Emptied emptied = rules(tank).emptied(line.solution(), line.vesselMl);
+        if (emptied.kills() && !line.guard().holds()) {
+            throw new InputException(
+                    line.siphon == null || line.siphon == VesselGuard.Siphon.NOTHING ? "siphon" : "stuck",
+                    line.vesselMl,
+                    "something that prevents it, or a smaller vessel",
+                    emptied(emptied) + " Say what prevents a siphon, and what stops a stuck pump.");
+        }
+    }
+
+    static String emptied(LineRules.Emptied emptied) {
+        return String.format(
+                Locale.ROOT,
+                "If the whole vessel empties at once, alkalinity rises by %.1f dKH and pH to %.1f: animals would die.",
+                emptied.dkh(),
+                emptied.phNbs());
+    }
+
+    /** @param most that passes every rule: what a refusal names is accepted */
+    private static InputException refused(double mlPerDay, List<Stop> stops, double most) {
         String because = stops.stream().map(Stop::because).collect(Collectors.joining(" "));
-        String most = "at most " + Math.floor(first.mostMlPerDay());
-        return switch (first.rule()) {
-            case AT_ONCE -> new InputException("vesselMl", line.vesselMl, most + " mL", because);
+        return switch (stops.get(0).rule()) {
             case APART -> new InputException("times", mlPerDay, "15 minutes apart", because);
             case SAME_PLACE -> new InputException("place", mlPerDay, "another place", because);
             case NO_REMEDY -> new InputException("solute", mlPerDay, "a source of alkalinity or calcium", because);
-            case EVAPORATION, CLIMB, SINGLE_DOSE ->
-                new InputException("mlPerDay", mlPerDay, most + " mL a day", because);
+            case HIGH_PH -> new InputException("solute", mlPerDay, "soda ash or bicarbonate, or a lower pH", because);
+            case EVAPORATION, CLIMB, AT_ONCE, CALCIUM, POTASSIUM, SINGLE_DOSE ->
+                new InputException(
+                        "mlPerDay",
+                        mlPerDay,
+                        String.format(Locale.ROOT, "at most %.0f mL a day", most),
+                        because + String.format(Locale.ROOT, " At most %.0f mL a day is accepted.", most));
         };
     }
 
@@ -100,7 +133,65 @@ class PlanRules {
                 system.fromPhAndAlkalinity(system.constants().toTotal(peak, PhScale.NBS), perKg),
                 book.evaporationLPerDay(tank),
                 setup.useMeqPerLPerDay(),
-                LineRules.Beside.NOTHING);
+                LineRules.Beside.NOTHING,
+                salts(tank, setup.netVolumeL(), now));
+    }
+
+    /** Calcium by the newest test of two months; potassium as lines have left it behind since each began. */
+    private LineRules.Salts salts(Tank tank, double litres, Instant now) {
+        List<Observation> calcium =
+                readings.observed(tank, Quantity.CALCIUM, Place.TANK, now.minus(CALCIUM_TEST_COUNTS), now, 1);
+        return new LineRules.Salts(
+                calcium.isEmpty()
+                        ? LineRules.Salts.USUAL_CALCIUM
+                        : calcium.get(calcium.size() - 1).value(),
+                potassium(tank, litres, now),
+                0,
+                changedPerDay(tank, now));
+    }
+
+    /** mg/L: what lines brought, those that ended, too, less what water changes took along. */
+    double potassium(Tank tank, double litres, Instant now) {
+        List<DosingLine> all = lines.findAllOf(tank.id());
+        Instant first = all.stream()
+                .flatMap(l -> l.plans.stream())
+                .map(p -> p.since)
+                .min(Comparator.naturalOrder())
+                .orElse(now);
+        List<SingleDose.WaterChange> changes = byHand.of(tank).stream()
+                .filter(SingleDose.WaterChange.class::isInstance)
+                .map(SingleDose.WaterChange.class::cast)
+                .sorted(Comparator.comparing(SingleDose.WaterChange::at))
+                .toList();
+        double level = Creep.USUAL_POTASSIUM;
+        Instant then = first;
+        for (SingleDose.WaterChange change : changes) {
+            if (change.at().isAfter(then) && !change.at().isAfter(now)) {
+                level += potassiumBrought(all, then, change.at(), litres);
+                level += change.share() * (Creep.USUAL_POTASSIUM - level);
+                then = change.at();
+            }
+        }
+        return level + (then.isBefore(now) ? potassiumBrought(all, then, now, litres) : 0);
+    }
+
+    private static double potassiumBrought(List<DosingLine> all, Instant from, Instant until, double litres) {
+        return all.stream()
+                .filter(line -> line.solute == Solution.Solute.POTASSIUM_HYDROXIDE)
+                .mapToDouble(line -> line.schedule().planned(from, until)
+                        * line.molPerL
+                        * AlkalinitySource.POTASSIUM_G_PER_MOL
+                        / litres)
+                .sum();
+    }
+
+    /** Share of the water changed a day, of the last two months; at most all of it. */
+    private double changedPerDay(Tank tank, Instant now) {
+        double share = byHand.of(tank).stream()
+                .filter(dose -> dose.at().isAfter(now.minus(CALCIUM_TEST_COUNTS)))
+                .mapToDouble(dose -> dose instanceof SingleDose.WaterChange change ? change.share() : 0)
+                .sum();
+        return Math.min(1, share / CALCIUM_TEST_COUNTS.toDays());
     }
 
     /** What a line's plan breaks today: use and evaporation are others than when it was made. */
@@ -108,7 +199,7 @@ class PlanRules {
         double mlPerDay = line.schedule().mlPerDay(now);
         return mlPerDay <= 0
                 ? List.of()
-                : rules.with(others(line, all, now)).stops(line.planned(mlPerDay), line.vesselMl).stream()
+                : rules.with(others(line, all, now)).stops(line.planned(mlPerDay)).stream()
                         .map(Stop::because)
                         .toList();
     }

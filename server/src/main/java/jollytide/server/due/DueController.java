@@ -11,6 +11,7 @@ import java.util.UUID;
 import jollytide.server.account.NewToken;
 import jollytide.server.account.SignedIn;
 import jollytide.server.setup.Computes;
+import jollytide.server.setup.Computes.Lane;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VAlarm;
@@ -41,7 +42,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What is due, as a list and as a calendar. */
-@Computes
+@Computes(Lane.URGENT)
 @RestController
 class DueController {
     private final DueService dues;

@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.doses.LineHistory;
+import jollytide.core.doses.VesselGuard;
 import jollytide.server.dose.DoseService;
 import jollytide.server.dose.DoseViews.LineView;
 import jollytide.server.due.Due.Subject;
@@ -189,6 +190,16 @@ class DueService {
                     ? name + ": less arrives than is planned. Look at the line."
                     : name + ": more arrives than is planned. Stop it and look.";
             due.add(new Due("line-" + line.id(), what, today, true, Subject.DOSES, tank.id()));
+        }
+        boolean guarded = new VesselGuard(line.siphon(), line.stuck()).holds();
+        if (line.emptied() != null && line.emptied().kills() && !guarded) {
+            due.add(new Due(
+                    "guard-" + line.id(),
+                    name + ": say what keeps this vessel from emptying at once. It would kill.",
+                    today,
+                    true,
+                    Subject.DOSES,
+                    tank.id()));
         }
         if (line.daysLeft() != null) {
             LocalDate on = LocalDate.ofInstant(

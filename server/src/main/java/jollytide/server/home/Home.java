@@ -8,6 +8,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
 import java.time.ZoneId;
 import java.util.UUID;
+import jollytide.core.scenario.RoomSeason;
 import jollytide.core.seawater.Gases;
 import jollytide.server.account.Keeper;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +53,11 @@ public class Home {
 
     public ZoneId zone() {
         return ZoneId.of(zone);
+    }
+
+    /** What a room there is like through the year, by the place that its zone is named after. */
+    public RoomSeason season() {
+        return ZonePlaces.season(zone());
     }
 
     public @Nullable Double tariffPerKWh() {

@@ -3,6 +3,7 @@ package jollytide.server.margin;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.measure.Setup;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.reef.OxygenLines;
 import jollytide.core.scenario.Margin;
 import jollytide.core.twin.TwinState;
@@ -33,11 +34,18 @@ class MarginController {
      * The margin and what it rests on.
      *
      * @param cautionMgPerL the line that nights should stay above
-     * @param fish counted into the demand; 0 when none is described
+     * @param fish counted into the demand
+     * @param fishDescribed whether their keeper described them; else a usual stocking is assumed
      * @param fitted whether the twin is fitted to the tank's log
      */
     record MarginView(
-            Margin.Answer answer, double cautionMgPerL, double dangerMgPerL, int fish, boolean fitted, double litres) {}
+            Margin.Answer answer,
+            double cautionMgPerL,
+            double dangerMgPerL,
+            int fish,
+            boolean fishDescribed,
+            boolean fitted,
+            double litres) {}
 
     @Computes
     @GetMapping
@@ -49,10 +57,16 @@ class MarginController {
                 .map(living -> book.settled(setup, living, known.start()))
                 .toList();
         return new MarginView(
-                new Margin(setup, known.tanks()).answer(settled),
+                new Margin(
+                                setup,
+                                known.tanks(),
+                                RoomAround.expected(tank.home().season().warmestC()),
+                                known.respirationLnSd())
+                        .answer(settled),
                 OxygenLines.CAUTION,
                 OxygenLines.DANGER,
                 setup.life().fish().count(),
+                tank.parts().fishDescribed(),
                 known.fitted(),
                 setup.netVolumeL());
     }

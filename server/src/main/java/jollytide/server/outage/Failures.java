@@ -12,6 +12,7 @@ import jollytide.core.measure.Setup;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.Plan;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.scenario.OrdinaryDays;
 import jollytide.core.scenario.WorstNight;
@@ -42,11 +43,11 @@ class Failures {
      * A tank that loses its mains at an instant.
      *
      * @param oxygen newest reading of the hours before; null without one
-     * @param roomC of the air around it from then on
+     * @param room the air around it from then on
      * @param fedH hours since the last meal; null where nobody said
      */
-    TankAtFailure at(Described known, Instant at, @Nullable ReadingRow oxygen, double roomC, @Nullable Double fedH) {
-        return at(known, at, oxygen, roomC, fedH, null);
+    TankAtFailure at(Described known, Instant at, @Nullable ReadingRow oxygen, RoomAround room, @Nullable Double fedH) {
+        return at(known, at, oxygen, room, fedH, null);
     }
 
     /** Water that was measured on the way. */
@@ -57,7 +58,7 @@ class Failures {
             Described known,
             Instant at,
             @Nullable ReadingRow oxygen,
-            double roomC,
+            RoomAround room,
             @Nullable Double fedH,
             @Nullable WaterReading water) {
         TwinState then = twinAt(known, at);
@@ -65,7 +66,7 @@ class Failures {
         double startC = then.temperatureC();
         if (water != null) {
             double cooling = TankAtFailure.ordinaryCoolingPerH(known.setup().netVolumeL());
-            double passes = roomC + (water.celsius() - roomC) * Math.exp(cooling * water.hours());
+            double passes = room.celsius() + (water.celsius() - room.celsius()) * Math.exp(cooling * water.hours());
             startC = Math.max(5, Math.min(38, passes));
         }
         return WorstNight.at(
@@ -74,8 +75,9 @@ class Failures {
                 mgPerL,
                 oxygen != null,
                 startC,
-                roomC,
-                fedH == null ? WorstNight.FED_H : fedH);
+                room,
+                fedH == null ? WorstNight.FED_H : fedH,
+                known.respirationLnSd());
     }
 
     /** What was read so shortly before an instant that it counts as the oxygen of the start, by tank. */
@@ -84,11 +86,12 @@ class Failures {
     }
 
     /** A tank that loses its mains at the worst hour of a night, so many degrees warmer than today. */
-    TankAtFailure atNight(Described known, double warmerByK, double roomC) {
+    WorstNight.Night atNight(Described known, double warmerByK, double roomC) {
         List<TwinState> settled = known.tanks().stream()
                 .map(tank -> book.settled(known.setup(), tank, known.start()))
                 .toList();
-        return WorstNight.of(known.setup(), known.tanks(), settled, warmerByK, roomC);
+        return WorstNight.of(
+                known.setup(), known.tanks(), settled, warmerByK, RoomAround.expected(roomC), known.respirationLnSd());
     }
 
     /** The twin's day at that hour: an ordinary day tells it, whichever day it was. */

@@ -4,8 +4,10 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.air.AirPump;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
 import jollytide.core.units.InputException;
@@ -21,19 +23,20 @@ import org.jspecify.annotations.Nullable;
  * @param place where it lies
  * @param who can use it
  * @param expires such as the date on cells
- * @param loadW its power; assumed by kind when null
+ * @param loadW its power; from what it moves when null
  * @param makerHours that its maker says it runs, for things whose power is not known; counted on in part
  * @param directCurrent whether it runs on the battery itself; else an inverter counts, assumed where not known
  * @param startsItself whether it goes on by itself when the mains fail; a plugged-in UPS does when null, others do not
  * @param canSwitchOff whether that can be switched off to keep it for later; it cannot when null
  * @param usableShare of a battery's label that may be taken; assumed by its kind when null
  * @param testedHours that it ran at the real load when it was tried; overrides every sum
- * @param testedOn when that was
+ * @param testedOn when that was; not in the future
+ * @param yearsOld of what drives it; when null cells go by their date, anything else is taken for aged
  */
 public record KitDescription(
         @NotBlank @Size(max = 80) String name,
         @Nullable UUID tankId,
-        @Nullable @Size(max = 20) List<@NotNull UUID> over,
+        @Nullable @Size(max = 200) List<@NotNull UUID> over,
         @NotNull @Size(max = 120) String place,
         @NotNull @Size(max = 120) String who,
         @Nullable LocalDate expires,
@@ -103,17 +106,34 @@ public record KitDescription(
      * As the core takes it; makes sure that nothing impossible is stored.
      *
      * @param share of what it gives
+     * @param today from which ages count
      */
-    Backup toCore(double share) {
-        return new Backup(name, way(share), watts(), testedHours == null ? energyToCore() : tested(), start());
+    Backup toCore(double share, LocalDate today) {
+        Energy driven = testedHours == null ? energyToCore(today) : tested(today);
+        return new Backup(name, way(share), watts(), driven, start());
     }
 
-    /** As entered, else assumed: a small pump on cells, an ordinary one on anything else. From memory. */
+    /** Of the power that small air pumps take, so much reaches the air; motors for cells waste less. From memory. */
+    private static final double PUMP_EFFICIENCY = 0.15;
+
+    private static final double CELL_PUMP_EFFICIENCY = 0.25;
+    /** Of a pump that ripples a square metre, W; and of the least of them. From memory. */
+    private static final double CIRCULATION_W_PER_M2 = 15;
+
+    private static final double LEAST_CIRCULATION_W = 8;
+    private static final double LEAST_AIR_W = 0.5;
+
+    /** As entered, else from what it moves: air pressed to its depth through stone and valve, or a surface rippled. */
     double watts() {
         if (loadW != null && loadW > 0) {
             return loadW;
         }
-        return gives == Gives.CIRCULATION ? 8 : energy == Source.DRY_CELLS ? 0.6 : 4;
+        if (gives == Gives.CIRCULATION) {
+            return Math.max(LEAST_CIRCULATION_W, CIRCULATION_W_PER_M2 * or(movedM2, 0));
+        }
+        double efficiency = energy == Source.DRY_CELLS ? CELL_PUMP_EFFICIENCY : PUMP_EFFICIENCY;
+        double ideal = AirPump.idealOnStoneW(or(airLPerH, 0), or(depthM, DEPTH_M));
+        return Math.max(LEAST_AIR_W, Math.round(10 * ideal / efficiency) / 10.0);
     }
 
     private Backup.Start start() {
@@ -128,12 +148,16 @@ public record KitDescription(
     }
 
     /** Makes sure that nothing impossible is taken in. What was stored before such checks still loads. */
-    void check() {
+    void check(LocalDate today) {
+        if (testedOn != null && testedOn.isAfter(today)) {
+            throw new InputException(
+                    "testedOn", testedOn.toEpochDay(), "today or earlier", "The test lies in the future.");
+        }
         if (loadW != null) {
             Quantities.within("loadW", loadW, 0.1, 5000, "W");
         }
-        Energy sum = energyToCore();
-        toCore(1);
+        Energy sum = energyToCore(today);
+        toCore(1, today);
         if (sum instanceof Energy.Ups ups && ups.overloaded(watts())) {
             throw new InputException(
                     "loadW",
@@ -143,8 +167,30 @@ public record KitDescription(
         }
     }
 
-    private Energy tested() {
-        return new Energy.Tested(needed("testedHours", testedHours));
+    private Energy tested(LocalDate today) {
+        double years = testedOn == null ? 0 : Math.max(0, yearsBetween(testedOn, today));
+        return new Energy.Tested(needed("testedHours", testedHours), Math.min(100, years));
+    }
+
+    private static double yearsBetween(LocalDate from, LocalDate to) {
+        return ChronoUnit.DAYS.between(from, to) / 365.25;
+    }
+
+    /** As entered, else by the date on cells, else aged. */
+    private double years(LocalDate today) {
+        if (yearsOld != null) {
+            return yearsOld;
+        }
+        return switch (energy) {
+            case DRY_CELLS ->
+                expires == null
+                        ? Energy.DryCells.YEARS_ASSUMED
+                        : Math.max(0, Math.min(20, Energy.DryCells.YEARS_TO_DATE + yearsBetween(expires, today)));
+            case UPS -> Energy.Ups.YEARS_ASSUMED;
+            case LEAD_BATTERY -> Energy.Battery.LEAD_YEARS_ASSUMED;
+            case LITHIUM_BATTERY -> Energy.Battery.LITHIUM_YEARS_ASSUMED;
+            case GENERATOR -> 0;
+        };
     }
 
     private Backup.Way way(double share) {
@@ -154,8 +200,8 @@ public record KitDescription(
     }
 
     /** What drives it, by the sum. */
-    Energy energyToCore() {
-        double years = or(yearsOld, 0);
+    Energy energyToCore(LocalDate today) {
+        double years = years(today);
         if (makerHours != null) {
             return new Energy.Claimed(makerHours);
         }

@@ -1,9 +1,13 @@
 package jollytide.server.outage;
 
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
 import jollytide.server.home.HomeService;
 import jollytide.server.problem.FieldError;
@@ -23,7 +27,10 @@ public class KitService {
     private final HomeService homes;
     private final TankService tanks;
 
-    KitService(KitItems items, HomeService homes, TankService tanks) {
+    private final Clock clock;
+
+    KitService(KitItems items, HomeService homes, TankService tanks, Clock clock) {
+        this.clock = clock;
         this.items = items;
         this.homes = homes;
         this.tanks = tanks;
@@ -35,6 +42,7 @@ public class KitService {
      * @param watts as entered or assumed
      * @param startsItself when the mains fail
      * @param runTime on its load; a tested run counts before every sum
+     * @param asOf the day from which ages count
      */
     public record KitView(
             UUID id,
@@ -42,15 +50,22 @@ public class KitService {
             KitDescription description,
             double watts,
             boolean startsItself,
-            Energy.RunTime runTime) {
-        static KitView of(KitItem item) {
+            Energy.RunTime runTime,
+            LocalDate asOf) {
+        /** As the core takes it, or a share of what it gives. */
+        Backup backup(double share) {
+            return description.toCore(share, asOf);
+        }
+
+        static KitView of(KitItem item, LocalDate today) {
             return new KitView(
                     item.id,
                     item.version,
                     item.description,
                     item.description.watts(),
                     item.description.startsByItself(),
-                    item.description.toCore(1).runTime());
+                    item.description.toCore(1, today).runTime(),
+                    today);
         }
     }
 
@@ -63,7 +78,7 @@ public class KitService {
 
     List<KitView> ofHome(UUID homeId) {
         return items.findByHomeId(homeId).stream()
-                .map(KitView::of)
+                .map(item -> KitView.of(item, today()))
                 .sorted(Comparator.comparing((KitView k) -> !k.runTime().tested())
                         .thenComparing(k -> -k.runTime().early()))
                 .toList();
@@ -82,26 +97,31 @@ public class KitService {
         item.id = UUID.randomUUID();
         item.homeId = homeId;
         item.description = checked(keeperId, homeId, description);
-        return KitView.of(items.save(item));
+        return KitView.of(items.save(item), today());
     }
 
     public KitView edit(UUID keeperId, UUID homeId, UUID id, long version, KitDescription description) {
         KitItem item = item(keeperId, homeId, id);
         if (item.version != version) {
-            throw Problem.savedElsewhere(KitView.of(item));
+            throw Problem.savedElsewhere(KitView.of(item, today()));
         }
         item.description = checked(keeperId, homeId, description);
         items.flush();
-        return KitView.of(item);
+        return KitView.of(item, today());
     }
 
     public void delete(UUID keeperId, UUID homeId, UUID id) {
         items.delete(item(keeperId, homeId, id));
     }
 
+    /** Ages count in days: which zone's does not matter. */
+    private LocalDate today() {
+        return LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+    }
+
     /** Makes sure that nothing impossible is stored, nor a tank that is not in this home. */
     private KitDescription checked(UUID keeperId, UUID homeId, KitDescription description) {
-        description.check();
+        description.check(today());
         List<UUID> here = tanks.ofHome(keeperId, homeId).stream().map(Tank::id).toList();
         List<UUID> meant = new ArrayList<>(description.over() == null ? List.of() : description.over());
         if (description.tankId() != null) {

@@ -19,7 +19,7 @@ import jollytide.server.tank.Tank;
 record KitShare(KitView thing, double share) {
 
     Backup backup() {
-        return thing.description().toCore(share);
+        return thing.backup(share);
     }
 
     /** What may be used at a tank: what is kept for it, alone or with others, then what is for any. */
@@ -63,7 +63,7 @@ record KitShare(KitView thing, double share) {
         }
         List<Backup> free = kit.stream()
                 .filter(k -> k.description().forAny() && !taken.containsKey(k.id()))
-                .map(k -> k.description().toCore(1))
+                .map(k -> k.backup(1))
                 .toList();
         List<List<Backup>> shared = Sharing.of(struck, own, free, hours);
         Map<UUID, List<Backup>> byTank = new HashMap<>();

@@ -18,6 +18,7 @@ import jollytide.server.outage.OutageService.PastOutage;
 import jollytide.server.outage.ReadinessService.CutsView;
 import jollytide.server.outage.ReadinessService.ReadinessView;
 import jollytide.server.setup.Computes;
+import jollytide.server.setup.Computes.Lane;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -151,7 +152,7 @@ class OutageController {
         return outages.past(who.keeperId(), homeId);
     }
 
-    @Computes
+    @Computes(Lane.URGENT)
     @GetMapping("/outages/current")
     CurrentOutage current(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
         return new CurrentOutage(outages.current(who.keeperId(), homeId).orElse(null));
@@ -164,13 +165,14 @@ class OutageController {
         return outages.plan(who.keeperId(), homeId);
     }
 
-    @Computes
+    @Computes(Lane.URGENT)
     @GetMapping("/outages/{id}")
     OutageView get(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
         return outages.get(who.keeperId(), homeId, id);
     }
 
     /** Starts one; goes on with the one that is on; places one that is told later. */
+    @Computes(Lane.URGENT)
     @PostMapping("/outages")
     OutageView start(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @Valid @RequestBody NewOutage body) {
@@ -184,17 +186,20 @@ class OutageController {
         outages.remove(who.keeperId(), homeId, id);
     }
 
+    @Computes(Lane.URGENT)
     @PostMapping("/outages/{id}/restore")
     OutageView restore(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
         return outages.restore(who.keeperId(), homeId, id);
     }
 
     /** The power was not back after all. */
+    @Computes(Lane.URGENT)
     @PostMapping("/outages/{id}/goes-on")
     OutageView goesOn(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @PathVariable UUID id) {
         return outages.goesOn(who.keeperId(), homeId, id);
     }
 
+    @Computes(Lane.URGENT)
     @PostMapping("/outages/{id}/end")
     OutageView end(
             @AuthenticationPrincipal SignedIn who,
@@ -205,6 +210,7 @@ class OutageController {
     }
 
     /** It began at another time than was noticed; a helper can only move that earlier. */
+    @Computes(Lane.URGENT)
     @PostMapping("/outages/{id}/began")
     OutageView began(
             @AuthenticationPrincipal SignedIn who,
@@ -215,7 +221,7 @@ class OutageController {
     }
 
     /** From the screen, or from a card: the same note twice changes nothing, and each has its own answer. */
-    @Computes
+    @Computes(Lane.URGENT)
     @PostMapping("/outages/{id}/notes")
     Noted note(
             @AuthenticationPrincipal SignedIn who,
@@ -229,6 +235,7 @@ class OutageController {
     }
 
     /** For a sensor on the mains, with a bearer token. */
+    @Computes(Lane.URGENT)
     @PostMapping("/mains")
     CurrentOutage mains(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId, @Valid @RequestBody Mains body) {
@@ -236,7 +243,7 @@ class OutageController {
     }
 
     /** The pocket card: one file that works on a phone without this server. */
-    @Computes
+    @Computes(Lane.URGENT)
     @GetMapping(value = "/card", produces = MediaType.TEXT_HTML_VALUE)
     ResponseEntity<String> card(@AuthenticationPrincipal SignedIn who, @PathVariable UUID homeId) {
         ContentDisposition file =

@@ -3,6 +3,7 @@ package jollytide.server.outage;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -17,10 +18,12 @@ import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.NightWithoutMains.OxygenCourse;
 import jollytide.core.outage.NightWithoutMains.Reading;
 import jollytide.core.outage.Plan;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.OxygenLines;
+import jollytide.server.home.Home;
 import jollytide.server.home.HomeService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.outage.OutageBook.Told;
@@ -374,9 +377,9 @@ class OutageService {
                 course,
                 failed.startMgPerL(),
                 failed.startMeasured(),
-                failed.roomC(),
+                failed.room().celsius(),
                 failed.fedWithinHours(),
-                failed.demandMgPerLPerH(failed.startC(), 0, failed.assumed().likely()),
+                failed.demandMgPerLPerH(failed.startC(), 0, failed.likely()),
                 situation.bucketsPerH(),
                 failed.contradictedByItsAnimals(),
                 gasping,
@@ -397,12 +400,13 @@ class OutageService {
 
     private TankAtFailure struck(
             Tank tank, Described known, @Nullable ReadingRow oxygen, Outage outage, List<NoteView> notes) {
-        double roomC = Season.of(outage.startedAt, tank.home().zone()).unheatedRoomC();
+        Home home = tank.home();
+        RoomAround room = RoomAround.expected(home.season().roomC(LocalDate.ofInstant(outage.startedAt, home.zone())));
         Double fedH = null;
         Failures.WaterReading water = null;
         for (NoteView note : notes) {
             if (note.kind() == NoteKind.ROOM_TEMPERATURE) {
-                roomC = Objects.requireNonNull(note.value());
+                room = RoomAround.known(Objects.requireNonNull(note.value()));
             } else if (note.kind() == NoteKind.FED && isOf(tank, note)) {
                 fedH = note.value();
             } else if (note.kind() == NoteKind.WATER_TEMPERATURE && isOf(tank, note)) {
@@ -410,7 +414,7 @@ class OutageService {
                         hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value()));
             }
         }
-        return failures.at(known, outage.startedAt, oxygen, roomC, fedH, water);
+        return failures.at(known, outage.startedAt, oxygen, room, fedH, water);
     }
 
     private static boolean isOf(Tank tank, NoteView note) {

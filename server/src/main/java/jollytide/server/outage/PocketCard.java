@@ -65,10 +65,12 @@ class PocketCard {
     record CardSeason(Sides start, OxygenFlow bare, OxygenFlow kept, Sides airH) {
         static CardSeason of(TankAtFailure tank, List<Backup> running) {
             double start = tank.startMgPerL();
+            double lowest = Math.min(
+                    tank.early(List.of()).startMgPerL(), tank.early(running).startMgPerL());
             Sides begins = new Sides(
-                    start + tank.assumed().early().startMgPerL(),
-                    start + tank.assumed().likely().startMgPerL(),
-                    start + tank.assumed().late().startMgPerL());
+                    Math.max(0, start + lowest),
+                    start + tank.likely().startMgPerL(),
+                    start + tank.late(running).startMgPerL());
             return new CardSeason(
                     begins, OxygenFlow.of(tank, List.of()), OxygenFlow.of(tank, running), lasting(running));
         }
@@ -114,7 +116,10 @@ class PocketCard {
         List<Tank> all = tanks.ofHome(keeperId, homeId);
         Map<UUID, Described> known = failures.describe(all);
         Map<UUID, TankAtFailure> summer = new HashMap<>();
-        known.forEach((id, tank) -> summer.put(id, failures.atNight(tank, WorstNight.HOTTEST_K, WorstNight.SUMMER_C)));
+        known.forEach((id, tank) -> summer.put(
+                id,
+                failures.atNight(tank, WorstNight.HOTTEST_K, home.season().warmestC())
+                        .tank()));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), AHEAD_H);
         Card card = new Card(
                 home.id(),
@@ -123,14 +128,18 @@ class PocketCard {
                 OxygenLines.CAUTION,
                 OxygenLines.DANGER,
                 OxygenLines.LOSS,
-                Season.warmMonths(home.zone()),
+                home.season().warmMonths(),
                 all.stream()
                         .map(t -> tank(
                                 t,
                                 all,
                                 kit,
                                 Objects.requireNonNull(summer.get(t.id())),
-                                failures.atNight(Objects.requireNonNull(known.get(t.id())), 0, WorstNight.WINTER_C),
+                                failures.atNight(
+                                                Objects.requireNonNull(known.get(t.id())),
+                                                0,
+                                                home.season().coldestC())
+                                        .tank(),
                                 Objects.requireNonNull(planned.get(t.id()))))
                         .toList());
         // A name may hold anything: closing tags inside the data must not end the script.

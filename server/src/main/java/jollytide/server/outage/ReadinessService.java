@@ -8,17 +8,19 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
+import jollytide.core.outage.HoursInWords;
 import jollytide.core.outage.NightWithoutMains.OxygenPoint;
+import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.outage.Tier;
 import jollytide.core.outage.Times;
 import jollytide.core.reef.OxygenLines;
+import jollytide.core.scenario.RoomSeason;
 import jollytide.core.scenario.WorstNight;
 import jollytide.core.units.Quantities;
 import jollytide.server.home.Home;
@@ -27,7 +29,6 @@ import jollytide.server.outage.KitService.KitView;
 import jollytide.server.reading.ReadingRow;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
-import jollytide.server.twin.TwinBook.Described;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -55,16 +56,22 @@ class ReadinessService {
     /**
      * One tank's nights.
      *
-     * @param bareSummer hours to the danger line with nothing, from the worst hour of a summer night
+     * @param bareTonight hours to the danger line with nothing, from the worst hour of tonight on
+     * @param keptTonight with all the kit
+     * @param bareSummer from the worst hour of the hottest night; {@code bareWinter} from that of a cold one
      * @param keptSummer with all the kit that may be used for it, together or one after the other
      * @param alone in summer with nobody home: only what starts by itself runs
      * @param unlikely whether a sum, not a reading, has its animals suffocating on any ordinary night: not to be believed
      * @param bucketsPerH of ten litres that would hold it by hand, in summer
      * @param demandMgPerLPerH in summer, likely
+     * @param lowestMgPerL of the hottest night, with everything running: as Oxygen margin shows it
+     * @param fishAssumed how many fish are assumed because none are described; 0 where they are
      */
     record TankNights(
             UUID tankId,
             String name,
+            Times bareTonight,
+            Times keptTonight,
             Times bareSummer,
             Times bareWinter,
             Times keptSummer,
@@ -73,7 +80,8 @@ class ReadinessService {
             boolean unlikely,
             double bucketsPerH,
             double demandMgPerLPerH,
-            double startMgPerL) {}
+            double lowestMgPerL,
+            int fishAssumed) {}
 
     /**
      * Something that would help.
@@ -112,29 +120,37 @@ class ReadinessService {
         Home home = homes.owned(keeperId, homeId);
         List<Tank> all = tanks.ofHome(keeperId, homeId);
         List<KitView> kit = kits.ofHome(homeId);
-        Map<UUID, Described> known = failures.describe(all);
+        RoomSeason season = home.season();
+        double tonightC = season.roomC(LocalDate.ofInstant(clock.instant(), home.zone()));
+        Map<UUID, NightsOfTank> ahead = new LinkedHashMap<>();
+        failures.describe(all)
+                .forEach((id, tank) -> ahead.put(
+                        id,
+                        new NightsOfTank(
+                                failures.atNight(tank, 0, tonightC),
+                                failures.atNight(tank, WorstNight.HOTTEST_K, season.warmestC()),
+                                failures.atNight(tank, 0, season.coldestC()))));
         Map<UUID, TankAtFailure> summer = new LinkedHashMap<>();
-        known.forEach((id, tank) -> summer.put(id, failures.atNight(tank, WorstNight.HOTTEST_K, WorstNight.SUMMER_C)));
+        ahead.forEach((id, nights) -> summer.put(id, nights.summer().tank()));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), WorstNight.LOOKED_AHEAD_H);
         List<TankNights> nights = all.stream()
                 .map(tank -> nights(
                         tank,
-                        failures.atNight(Objects.requireNonNull(known.get(tank.id())), 0, WorstNight.WINTER_C),
-                        Objects.requireNonNull(summer.get(tank.id())),
+                        Objects.requireNonNull(ahead.get(tank.id())),
                         Objects.requireNonNull(planned.get(tank.id()))))
-                .sorted(Comparator.comparingDouble(n -> earlyH(n.keptSummer())))
+                .sorted(Comparator.comparingDouble(n -> earlyH(n.keptTonight())))
                 .toList();
         return new ReadinessView(
                 home.name(),
                 nights,
                 kit,
                 weakest(nights, kit),
-                nights.isEmpty() || nights.get(0).unlikely()
-                        ? List.of()
-                        : purchases(nights.get(0), summer, planned, home.perEuro()),
+                nights.isEmpty() ? List.of() : purchases(nights.get(0), summer, planned, home.perEuro()),
                 tiers(List.copyOf(summer.values()), home.perEuro()),
                 WorstNight.LOOKED_AHEAD_H);
     }
+
+    private record NightsOfTank(WorstNight.Night tonight, WorstNight.Night summer, WorstNight.Night winter) {}
 
     /**
      * One tank through a cut that comes every day.
@@ -165,10 +181,9 @@ class ReadinessService {
                 .atZone(home.zone())
                 .toInstant();
         Map<UUID, ReadingRow> oxygen = failures.oxygenBefore(all, at);
+        RoomAround room = RoomAround.expected(home.season().warmestC());
         Map<UUID, TankAtFailure> struck = new LinkedHashMap<>();
-        failures.describe(all)
-                .forEach(
-                        (id, tank) -> struck.put(id, failures.at(tank, at, oxygen.get(id), WorstNight.SUMMER_C, null)));
+        failures.describe(all).forEach((id, tank) -> struck.put(id, failures.at(tank, at, oxygen.get(id), room, null)));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, struck, kit, Map.of(), WorstNight.LOOKED_AHEAD_H);
         List<CutTank> through = all.stream()
                 .map(tank -> {
@@ -195,10 +210,15 @@ class ReadinessService {
                 .orElseThrow();
     }
 
-    private static TankNights nights(Tank tank, TankAtFailure winter, TankAtFailure summer, List<Backup> kit) {
+    private static TankNights nights(Tank tank, NightsOfTank ahead, List<Backup> kit) {
+        TankAtFailure tonight = ahead.tonight().tank();
+        TankAtFailure summer = ahead.summer().tank();
+        TankAtFailure winter = ahead.winter().tank();
         return new TankNights(
                 tank.id(),
                 tank.name(),
+                danger(tonight, List.of()),
+                danger(tonight, kit),
                 danger(summer, List.of()),
                 danger(winter, List.of()),
                 danger(summer, kit),
@@ -206,10 +226,11 @@ class ReadinessService {
                 Schedule.unattended(summer, kit, WorstNight.LOOKED_AHEAD_H)
                         .course()
                         .danger(),
-                summer.contradictedByItsAnimals(),
+                ahead.summer().contradicted(),
                 Backup.Pouring.bucketsPerH(summer),
-                summer.demandMgPerLPerH(summer.startC(), 0, summer.assumed().likely()),
-                summer.startMgPerL());
+                summer.demandMgPerLPerH(summer.startC(), 0, summer.likely()),
+                ahead.summer().lowestMgPerL(),
+                tank.parts().fishDescribed() ? 0 : summer.fish().count());
     }
 
     private static double earlyH(Times times) {
@@ -225,32 +246,26 @@ class ReadinessService {
             return "There is no tank in this home yet.";
         }
         TankNights first = nights.get(0);
-        Double early = first.keptSummer().early();
         if (first.unlikely()) {
-            return String.format(
-                    Locale.ROOT,
-                    "The sums have %s near suffocation on any night, and its animals live: something else moves its water or"
-                            + " its surface is larger than described. Describe it, or measure oxygen once before lights-on.",
-                    first.name());
+            return "The estimate has " + first.name() + " close to suffocation on any night, and its animals live."
+                    + " Something else moves its water, or its surface is larger than described."
+                    + " Describe it, or measure oxygen once before lights-on.";
         }
-        if (kit.isEmpty()) {
-            return String.format(
-                    Locale.ROOT,
-                    "Nothing aerates without the mains: in a summer night %s is in danger after %.1f hours.",
-                    first.name(),
-                    early == null ? WorstNight.LOOKED_AHEAD_H : early);
-        }
-        if (early == null) {
-            return kit.stream().noneMatch(k -> k.runTime().tested())
-                    ? "It holds for two days on paper, but nothing of the kit has been tested at its real load."
-                    : "It holds for two days, on the early side.";
-        }
-        return String.format(
-                Locale.ROOT,
-                "%s is the weakest: with the kit it is in danger after %.1f hours of a summer night%s.",
-                first.name(),
-                early,
-                kit.stream().noneMatch(k -> k.runTime().tested()) ? ", and nothing of it has been tested" : "");
+        String name = nights.size() > 1 ? "Weakest tank: " + first.name() + ". " : "";
+        String tonight = kit.isEmpty()
+                ? "Nothing aerates without the mains. If the power fails tonight: " + untilDanger(first.bareTonight())
+                        + "."
+                : "If the power fails tonight, with your kit: " + untilDanger(first.keptTonight()) + ".";
+        Times hot = kit.isEmpty() ? first.bareSummer() : first.keptSummer();
+        String summer = " On the hottest night: " + untilDanger(hot) + ".";
+        boolean tested = kit.stream().anyMatch(k -> k.runTime().tested());
+        return name + tonight + summer + (kit.isEmpty() || tested ? "" : " None of the kit is tested.");
+    }
+
+    private static String untilDanger(Times danger) {
+        return danger.early() == null
+                ? "no danger in sight for 2 days"
+                : HoursInWords.untilDanger(danger.early()) + " until oxygen may be dangerous";
     }
 
     /** What could be bought, by hours gained for its price at the tank that needs it most. */

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import jollytide.core.numerics.Stopped;
 import jollytide.core.units.InputException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -52,6 +53,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     ResponseEntity<ProblemDetail> physics(InputException e) {
         return answer(
                 Problem.refused(new FieldError(e.field(), Double.toString(e.value()), e.allowed(), e.getMessage())));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> stopped(Stopped e) {
+        return answer(Problem.of(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "Took too long",
+                        "This calculation took too long and was stopped. Try again, or ask for less at once.")
+                .retryAfter(3));
     }
 
     @ExceptionHandler

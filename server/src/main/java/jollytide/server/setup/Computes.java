@@ -8,4 +8,13 @@ import java.lang.annotation.Target;
 /** A door behind which a twin is run, or another sum that takes a core for a while; see {@link ComputingGate}. */
 @Target({ElementType.METHOD, ElementType.TYPE})
 @Retention(RetentionPolicy.RUNTIME)
-public @interface Computes {}
+public @interface Computes {
+    Lane value() default Lane.ORDINARY;
+
+    /** Which sums wait for each other. */
+    enum Lane {
+        ORDINARY,
+        /** What somebody stands waiting for in the dark: an outage, what is due, the card. It waits for no other sum. */
+        URGENT
+    }
+}

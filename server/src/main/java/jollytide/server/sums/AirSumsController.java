@@ -18,7 +18,6 @@ import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.seawater.Seawater;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
-import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -26,7 +25,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The sums of air: hoses, pumps, bubbles, rooms. They keep no state and need no account. */
-@Computes
 @RestController
 @RequestMapping("/api/v1/sums")
 class AirSumsController {

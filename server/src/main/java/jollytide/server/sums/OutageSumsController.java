@@ -13,7 +13,6 @@ import jollytide.core.haul.Haul;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
 import jollytide.core.outage.NightWithoutMains;
-import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
 import jollytide.core.seawater.Gases;
@@ -26,7 +25,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The sums of outages and of the road. They keep no state and need no account. */
-@Computes
 @RestController
 @RequestMapping("/api/v1/sums")
 class OutageSumsController {
@@ -85,6 +83,7 @@ class OutageSumsController {
     private static final double HOURS = 24;
     private static final double BUCKET_L = 10;
 
+    @Computes
     @PostMapping("/outage")
     OutageAnswer outage(@Valid @RequestBody OutageRequest body) {
         TankAtFailure tank = stricken(body);
@@ -171,7 +170,11 @@ class OutageSumsController {
      *
      * @param delayHours on top of the trip
      * @param coolingPerH 0.25 a bare bucket, 0.05 a closed cool box
+     * @param heaterW 0 when null; it works only where the socket carries heater and pump together
      * @param volts of the vehicle's socket, with its fuse; null without
+     * @param batteryAh of the vehicle, for the time its engine stands; null without
+     * @param inverterW rating of the inverter on the socket; null where pump and heater run on the socket itself
+     * @param leastC that the animals bear; with {@code mostC} and {@code kelvinPerH} a reef's when null
      */
     record HaulRequest(
             @NotNull @Size(max = 40) List<@NotNull @Valid FishOfSum> fish,
@@ -196,7 +199,12 @@ class OutageSumsController {
             @NotNull Double tripHours,
             @NotNull Double delayHours,
             @Nullable Double volts,
-            @Nullable Double fuseA) {}
+            @Nullable Double fuseA,
+            @Nullable Double batteryAh,
+            @Nullable Double inverterW,
+            @Nullable Double leastC,
+            @Nullable Double mostC,
+            @Nullable Double kelvinPerH) {}
 
     /** A small battery pump with an ordinary stone a hand deep, where nothing is said. From memory. */
     private static final double ASSUMED_AIR_L_PER_H = 60;
@@ -211,10 +219,12 @@ class OutageSumsController {
     /**
      * The trip.
      *
-     * @param early the same with animals that breathe more than is likely
+     * @param early the same with animals that use more than is likely, in water that nothing moves
      * @param other the same with the other way of giving air: closed against aerated
      * @param socketW what the vehicle's socket gives; null without
-     * @param askedW of heater and pump together
+     * @param askedW of heater and pump together, with what an inverter takes for itself
+     * @param overloaded whether that is more than socket or inverter carries: then neither heater nor pump counts
+     * @param engineOffH hours that the vehicle's battery drives them with the engine off; null where nothing is asked of it
      * @param mostWaterL that the weight limit leaves room for; null without a limit
      */
     record HaulAnswer(
@@ -224,8 +234,11 @@ class OutageSumsController {
             List<WaterAgainstWeight> water,
             @Nullable Double socketW,
             double askedW,
+            boolean overloaded,
+            @Nullable Double engineOffH,
             @Nullable Double mostWaterL) {}
 
+    @Computes
     @PostMapping("/haul")
     HaulAnswer haul(@Valid @RequestBody HaulRequest body) {
         double hours = within("tripHours", body.tripHours(), 0.1, 72, "h")
@@ -235,17 +248,29 @@ class OutageSumsController {
         if (body.depthM() != null) {
             within("depthM", body.depthM(), 0.01, Haul.deepestM(body.waterL()), "m, for there is no more water");
         }
-        Haul asked = haul(body, body.waterL(), body.aerated());
-        Haul.Trip trip = asked.trip(hours);
+        Haul.Limits limits = new Haul.Limits(
+                or(body.leastC(), Haul.Limits.REEF.leastC()),
+                or(body.mostC(), Haul.Limits.REEF.mostC()),
+                or(body.kelvinPerH(), Haul.Limits.REEF.kelvinPerH()));
+        double loadW = watts("heaterW", body.heaterW()) + watts("pumpW", body.pumpW());
+        Double rating = body.inverterW();
+        double askedW = rating == null || loadW == 0 ? loadW : Haul.inverterW(loadW);
+        Double socketW = volts == null || fuse == null ? null : Haul.socketW(volts, fuse);
+        boolean overloaded = (socketW != null && askedW > socketW) || (rating != null && loadW > rating);
+        double heaterW = overloaded ? 0 : watts("heaterW", body.heaterW());
+        boolean aerated = body.aerated();
+        Haul asked = haul(body, body.waterL(), aerated, heaterW);
+        Haul.Trip trip = asked.trip(hours, Haul.Side.LIKELY, limits);
         Double limit = body.weightLimitKg();
         return new HaulAnswer(
                 trip,
-                asked.trip(hours, OutageAssumptions.DEFAULT.early()),
-                haul(body, body.waterL(), !body.aerated()).trip(hours),
+                asked.trip(hours, Haul.Side.EARLY, limits),
+                haul(body, body.waterL(), !aerated, heaterW).trip(hours, Haul.Side.LIKELY, limits),
                 IntStream.of(50, 100, 150, 200, 300)
                         .mapToObj(percent -> {
                             double litres = body.waterL() * percent / 100;
-                            Haul.Trip tried = haul(body, litres, body.aerated()).trip(hours);
+                            Haul.Trip tried =
+                                    haul(body, litres, aerated, heaterW).trip(hours, Haul.Side.EARLY, limits);
                             return new WaterAgainstWeight(
                                     litres,
                                     tried.weightKg(),
@@ -255,8 +280,12 @@ class OutageSumsController {
                                             .ammoniaMgPerL());
                         })
                         .toList(),
-                volts == null || fuse == null ? null : Haul.socketW(volts, fuse),
-                watts("heaterW", body.heaterW()) + watts("pumpW", body.pumpW()),
+                socketW,
+                askedW,
+                overloaded,
+                body.batteryAh() == null || volts == null || loadW == 0
+                        ? null
+                        : Haul.engineOffH(volts, body.batteryAh(), loadW),
                 limit == null ? null : asked.mostWaterL(limit));
     }
 
@@ -268,7 +297,7 @@ class OutageSumsController {
         return given == null ? otherwise : given;
     }
 
-    private static Haul haul(HaulRequest body, double waterL, boolean aerated) {
+    private static Haul haul(HaulRequest body, double waterL, boolean aerated, double heaterW) {
         Bubbles air = new Bubbles(
                 or(body.airLPerH(), ASSUMED_AIR_L_PER_H),
                 or(body.bubbleMm(), ASSUMED_BUBBLE_MM),
@@ -287,6 +316,7 @@ class OutageSumsController {
                 or(body.salinityPsu(), SALINITY),
                 AlkalinityUnit.DKH.toMeqPerL(body.alkalinityDkh()),
                 body.ph(),
-                body.fastedHours());
+                body.fastedHours(),
+                heaterW);
     }
 }

@@ -19,7 +19,6 @@ import jollytide.core.seawater.Sensitivities;
 import jollytide.core.units.Quantities;
 import jollytide.server.problem.FieldError;
 import jollytide.server.problem.Problem;
-import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -27,7 +26,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The sums of seawater. They keep no state and need no account. */
-@Computes
 @RestController
 @RequestMapping("/api/v1/sums")
 class SumsController {

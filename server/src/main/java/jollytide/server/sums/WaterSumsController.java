@@ -54,7 +54,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The sums of doses, media and whole tanks. They keep no state and need no account. */
-@Computes
 @RestController
 @RequestMapping("/api/v1/sums")
 class WaterSumsController {
@@ -82,6 +81,7 @@ class WaterSumsController {
     /** How long it lasts, and what ends it. */
     record MediaAnswer(MediaLife.Life life, Estimate days) {}
 
+    @Computes
     @PostMapping("/media")
     MediaAnswer media(@Valid @RequestBody MediaRequest body) {
         MediaAssumptions assumed = MediaAssumptions.DEFAULT;
@@ -231,6 +231,7 @@ class WaterSumsController {
 
     private static final Duration QUARTER = Duration.ofMinutes(15);
 
+    @Computes
     @PostMapping("/forecast")
     ForecastAnswer forecast(@Valid @RequestBody ForecastSum body) {
         Tank tank = TankService.unsaved(body.tank());

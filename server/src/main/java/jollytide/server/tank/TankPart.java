@@ -25,7 +25,9 @@ public enum TankPart {
     STONES(d -> d.known().stoneParts()),
     CANOPY(d -> d.known().canopy()),
     CABINET(d -> d.known().cabinet()),
-    FISH(d -> d.known().fishes()),
+    FISH(d -> Arrays.asList(
+            d.known().fish() == null ? List.of() : d.known().fish(),
+            Boolean.TRUE.equals(d.known().noFish()))),
     LIVESTOCK(d -> d.known().lives()),
     DOSING(d -> Arrays.asList(d.known().source(), d.known().alkalinityUseDkhPerDay())),
     REACTOR(d -> d.known().reactor()),

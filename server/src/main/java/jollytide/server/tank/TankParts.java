@@ -30,10 +30,12 @@ import org.jspecify.annotations.Nullable;
  * @param skimmerInCabinet whether the skimmer breathes the cabinet's air; false when null
  * @param skimmerLine a fixed hose through which it breathes outdoor air
  * @param alkalinitySource what today's alkalinity is dosed with; soda ash when null
+ * @param fish a usual stocking is assumed when null or empty, unless {@code noFish}
  * @param canister whether a sealed filter runs on it
  * @param livestock what lives in it besides the fish; a mixed reef when null
  * @param stones that run all the time
  * @param skimmerDrawUnknown whether there is a skimmer whose air draw nobody measured: then it is assumed
+ * @param noFish whether somebody said that there are none
  * @param alkalinityUseDkhPerDay what the animals use; not counted when null
  */
 public record TankParts(
@@ -50,9 +52,10 @@ public record TankParts(
         @Nullable Boolean canister,
         @Nullable Livestock livestock,
         @Nullable @Size(max = 8) List<@NotNull @Valid StonePart> stones,
-        @Nullable Boolean skimmerDrawUnknown) {
+        @Nullable Boolean skimmerDrawUnknown,
+        @Nullable Boolean noFish) {
     static final TankParts NONE =
-            new TankParts(null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+            new TankParts(null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
     /**
      * Water that falls through air.
@@ -170,7 +173,16 @@ public record TankParts(
         return falls == null ? List.of() : falls;
     }
 
-    public Fish fishes() {
+    /** Whether somebody said which fish there are, if only that there are none. */
+    public boolean fishDescribed() {
+        return Boolean.TRUE.equals(noFish) || (fish != null && !fish.isEmpty());
+    }
+
+    /** As described; what commonly swims in so much water of its kind where nobody said. */
+    public Fish fishes(double litres) {
+        if (!fishDescribed()) {
+            return Fish.usual(lives(), litres);
+        }
         return fish == null
                 ? Fish.NONE
                 : new Fish(fish.stream()
@@ -203,7 +215,7 @@ public record TankParts(
     void check() {
         fallParts().forEach(FallPart::toCore);
         stoneParts().forEach(StonePart::toCore);
-        fishes();
+        fishes(1);
         fixedLine(null);
         calciumReactor();
         if (alkalinityUseDkhPerDay != null) {

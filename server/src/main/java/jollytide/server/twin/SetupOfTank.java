@@ -180,7 +180,7 @@ public final class SetupOfTank {
                 tank.assumptions().outdoorPpm(),
                 room,
                 tank.light(),
-                life(parts),
+                life(parts, tank.netVolumeL()),
                 parts.source(),
                 parts.calciumReactor(),
                 refugium(parts, tank.light()),
@@ -200,7 +200,7 @@ public final class SetupOfTank {
                         LocalTime.parse(algae.on()), LocalTime.parse(algae.off()), lamps.followsClockChanges(), 0);
     }
 
-    private static Life life(TankParts parts) {
+    private static Life life(TankParts parts, double litres) {
         Double use = parts.alkalinityUseDkhPerDay();
         TankParts.RefugiumPart algae = parts.refugium();
         return new Life(
@@ -208,7 +208,7 @@ public final class SetupOfTank {
                 TankParameters.ORDINARY.photosynthesisMmolPerLPerH(),
                 Life.ASSUMED_SATURATION,
                 algae == null ? 0 : algae.mmolPerH(),
-                parts.fishes(),
+                parts.fishes(litres),
                 Fish.ACTIVE,
                 use == null ? 0 : AlkalinityUnit.DKH.toMeqPerL(use),
                 1);

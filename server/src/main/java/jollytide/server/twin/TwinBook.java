@@ -175,6 +175,11 @@ public class TwinBook {
         public boolean fitted() {
             return fit.toLog();
         }
+
+        /** How little is known of the respiration without a log, as a standard deviation of its logarithm; 0 with one. */
+        public double respirationLnSd() {
+            return fitted() ? 0 : Priors.ASSUMED.metabolism();
+        }
     }
 
     /** The tank now, fitted to its log. */

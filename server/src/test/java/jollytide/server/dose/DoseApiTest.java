@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.server.Samples;
@@ -190,7 +191,7 @@ class DoseApiTest extends ServerTest {
         assertThat(tooMuch.status()).isEqualTo(422);
         assertThat(tooMuch.text()).contains("would lose its salt", "mL a day");
         Answer vessel = line("LIMEWATER", 1, 25_000, 300, before(1));
-        assertThat(vessel.text()).contains("a vessel of at most", "vesselMl");
+        assertThat(vessel.text()).contains("empties at once", "siphon");
         assertThat(line("SODA_ASH", 1, 100, 90, before(1)).text()).contains("climb too fast");
         String line = limewater(300);
         assertThat(keeper.post(line + "/plans", "{\"at\":\"" + before(1) + "\",\"mlPerDay\":50000}")
@@ -200,6 +201,53 @@ class DoseApiTest extends ServerTest {
                         .status())
                 .isEqualTo(204);
         assertThat(first().path("mlPerDay").asDouble()).isEqualTo(400);
+    }
+
+    /** Where a vessel that empties at once would kill, both ways must be closed; what they are stands with the line. */
+    @Test
+    void aVesselThatWouldKillNeedsItsGuards() {
+        String can = """
+                {"name":"can","solute":"LIMEWATER","share":1,"vesselMl":25000,"mlPerDay":300,%s"at":"%s"}""";
+        for (String missing :
+                List.of("\"siphon\":\"NOTHING\",\"stuck\":\"TIMER_IN_SERIES\",", "\"siphon\":\"OUTLET_ABOVE\",", "")) {
+            Answer refused = keeper.post(doses, can.formatted(missing, before(1)));
+            assertThat(refused.status()).isEqualTo(422);
+            assertThat(refused.problem()).contains("animals would die");
+        }
+        String both = "\"siphon\":\"OUTLET_ABOVE\",\"stuck\":\"METERED_HEAD\",";
+        assertThat(keeper.post(doses, can.formatted(both, before(1))).status()).isEqualTo(201);
+        assertThat(first().path("emptied").path("kills").asBoolean()).isTrue();
+        assertThat(first().path("siphon").asString()).isEqualTo("OUTLET_ABOVE");
+        // One that ran before anybody was asked goes on, and is due.
+        jdbc.update("update dosing_line set siphon = null, stuck = null where name = 'can'");
+        assertThat(first().path("mlPerDay").asDouble()).isEqualTo(300);
+        String home = "/homes/" + keeper.get("/homes").body().path(0).path("id").asString();
+        assertThat(keeper.get(home + "/due").text()).contains("keeps this vessel from emptying at once");
+        String line = doses + "/" + first().path("id").asString();
+        assertThat(keeper.put(line + "/guard", "{\"siphon\":\"ANTI_SIPHON_VALVE\",\"stuck\":\"TIMER_IN_SERIES\"}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(keeper.get(home + "/due").text()).doesNotContain("keeps this vessel from emptying at once");
+    }
+
+    /** Potassium counts from when its line began, over lines that have ended, less what water changes took along. */
+    @Test
+    void potassiumIsCountedFromTheBeginning() {
+        Answer lye = line("POTASSIUM_HYDROXIDE", 0.5, 500, 60, before(40));
+        assertThat(lye.status()).as(lye.text()).isEqualTo(201);
+        double now = keeper.get(doses).body().path("creep").path("potassiumNow").asDouble();
+        double perDay =
+                keeper.get(doses).body().path("creep").path("potassiumMgPerL").asDouble();
+        assertThat(now).isCloseTo(400 + 40 * perDay, within(0.1 * perDay));
+        keeper.post(doses + "/" + lye.body().path("id").asString() + "/end", "");
+        JsonNode ended = keeper.get(doses).body().path("creep");
+        assertThat(ended.path("potassiumMgPerL").asDouble()).isZero();
+        assertThat(ended.path("potassiumNow").asDouble()).isCloseTo(now, within(0.1));
+        keeper.post(
+                doses.replace("/doses", "/by-hand/water-changes"),
+                "{\"at\":\"" + before(0.01) + "\",\"water\":{\"litres\":40},\"note\":\"\"}");
+        assertThat(keeper.get(doses).body().path("creep").path("potassiumNow").asDouble())
+                .isLessThan(now - 0.05 * (now - 400));
     }
 
     /** Two cans that are each allowed would be too much together; the second is told what is left. */
@@ -324,7 +372,7 @@ class DoseApiTest extends ServerTest {
 
     @Test
     void saysHowAVesselIsMixedAndWhatStaysBehind() {
-        Answer made = keeper.post(doses, other("POTASSIUM_HYDROXIDE", 0.5, 100, times(24, "00:30")));
+        Answer made = keeper.post(doses, other("POTASSIUM_HYDROXIDE", 0.5, 60, times(24, "00:30")));
         assertThat(made.status()).as(made.text()).isEqualTo(201);
         String line = doses + "/" + made.body().path("id").asString();
         JsonNode card = keeper.get(line + "/card").body();
@@ -335,9 +383,9 @@ class DoseApiTest extends ServerTest {
                 .isCloseTo(2.805, within(1e-3));
         assertThat(keeper.get(line + "/card?ml=300").status()).isEqualTo(422);
         JsonNode creep = keeper.get(doses).body().path("creep");
-        // 50 meq a day × 39.1 mg ÷ 420 L.
-        assertThat(creep.path("potassiumMgPerL").asDouble()).isCloseTo(50 * 39.0983 / 420, within(0.01));
-        assertThat(creep.path("daysToMostPotassium").asDouble()).isBetween(21.0, 22.0);
+        // 30 meq a day × 39.1 mg ÷ 420 L, since yesterday.
+        assertThat(creep.path("potassiumMgPerL").asDouble()).isCloseTo(30 * 39.0983 / 420, within(0.01));
+        assertThat(creep.path("daysToMostPotassium").asDouble()).isBetween(34.0, 36.0);
         assertThat(visitor().asNewKeeper().get(line + "/card").status()).isEqualTo(404);
     }
 

@@ -126,7 +126,7 @@ class EffectApiTest extends LoggedTankTest {
                 .isTrue();
         assertThat(absence.path("ph").path("cameTo").path("mean").asDouble()).isNotZero();
         assertThat(absence.path("ph").path("away").path("half").path("value").asDouble())
-                .isBetween(1.0, 36.0);
+                .isBetween(0.5, 36.0);
         assertThat(absence.path("room").size()).isZero();
         assertThat(absence.path("clearing").isMissingNode()).isTrue();
         assertThat(visitor().asNewKeeper().get(tank + "/effects/absences").status())

@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 class OutageApiTest extends ServerTest {
     private static final String PUMP = """
             {"name":"battery pump","place":"under the stairs","who":"Jonas","gives":"AIR","airLPerH":600,"loadW":3.4,
-             "energy":"UPS","upsW":100,"upsMinutes":23,"startsItself":false}""";
+             "energy":"UPS","upsW":100,"upsMinutes":23,"yearsOld":0,"startsItself":false}""";
 
     private static String home(Visitor visitor) {
         return "/homes/" + visitor.get("/homes").body().path(0).path("id").asString();
@@ -34,7 +34,7 @@ class OutageApiTest extends ServerTest {
         String home = home(keeper);
 
         JsonNode bare = keeper.get(home + "/readiness").body();
-        assertThat(bare.path("weakest").asString()).startsWith("Nothing aerates without the mains");
+        assertThat(bare.path("weakest").asString()).contains("Nothing aerates without the mains");
         assertThat(bare.path("purchases")).isNotEmpty();
         JsonNode pump = keeper.post(home + "/kit", PUMP).body();
         double early = pump.path("runTime").path("early").asDouble();
@@ -122,7 +122,8 @@ class OutageApiTest extends ServerTest {
         assertThat(over.status()).isEqualTo(422);
         assertThat(over.problem()).contains("Overloaded");
         JsonNode assumed = keeper.post(kit, PUMP.replace("\"loadW\":3.4,", "")).body();
-        assertThat(assumed.path("watts").asDouble()).isEqualTo(4);
+        // 600 L/h pressed 0.4 m down through stone and valve: 1.15 W of ideal power, a sixth of what the pump takes.
+        assertThat(assumed.path("watts").asDouble()).isBetween(6.0, 9.0);
         assertThat(assumed.path("runTime").path("late").asDouble()).isLessThan(24);
         JsonNode claimed = keeper.post(kit, pump("\"makerHours\":30")).body();
         assertThat(claimed.path("runTime").path("early").asDouble()).isEqualTo(15);
