@@ -3,7 +3,7 @@ import type { OutageView, Tank } from '../api/types';
 import { buttonLook } from '../parts/Button';
 import { useNow } from '../parts/useNow';
 import { dangerAhead, nextStep } from '../places/guard/outageLog';
-import { since, span } from '../places/guard/outageTime';
+import { hoursDown, since, span } from '../places/guard/outageTime';
 import { useOutage } from '../places/guard/useOutage';
 import { ROUTE } from './places';
 
@@ -48,7 +48,7 @@ export function urgent(view: OutageView, h: number): { danger?: string; next?: s
     ? `${gasping.name} gasps: aerate now.`
     : ahead &&
       (ahead.in > 0
-        ? `${ahead.name}: ${span(ahead.in)} until oxygen may be dangerous.`
+        ? `${ahead.name}: ${hoursDown(ahead.in)} until oxygen may be dangerous.`
         : `${ahead.name} may be in danger now: aerate.`);
   const due = view.tanks
     .map((t) => ({ name: t.name, step: nextStep(t.steps, h).due?.step }))

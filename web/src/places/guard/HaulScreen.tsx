@@ -39,7 +39,7 @@ export function HaulScreen() {
       </h1>
       <PlainSum
         name="haul"
-        example="Worked example: two small fish in four and a half litres, four hours and a traffic jam."
+        example="Worked example: two small fish in four and a half litres, a battery pump, four hours and a traffic jam."
         asked={[
           { key: 'count', label: 'Animals', start: '2', field: 'fishCount' },
           { key: 'massG', label: 'One weighs about', unit: 'g', start: '15', field: 'fishMassG' },
@@ -48,8 +48,8 @@ export function HaulScreen() {
           { key: 'waterL', label: 'Water', as: 'volume', start: '4.5' },
           { key: 'headspaceL', label: 'Air over it', as: 'volume', start: '6' },
           { key: 'oxygen', label: 'filled with oxygen', start: 'no', options: YES_NO },
-          { key: 'aerated', label: 'Aerated on the way', start: 'no', options: YES_NO },
-          { key: 'airLPerH', label: 'its pump gives', unit: 'L/h', start: '60', optional: true },
+          { key: 'aerated', label: 'Aerated on the way', start: 'yes', options: YES_NO },
+          { key: 'airLPerH', label: 'its pump gives', unit: 'L/h', start: '120', optional: true },
           {
             key: 'depthM',
             label: 'its stone lies at',

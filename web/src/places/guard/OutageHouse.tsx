@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import type { NewNote, OutageView, TankClock } from '../../api/types';
 import { Button } from '../../parts/Button';
-import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
 import { forWhich, houseSteps, type HouseStep } from './houseSteps';
 import { nextStep, predictedAt } from './outageLog';
@@ -10,6 +9,7 @@ import { Tank } from './OutageTank';
 import { useNow } from '../../parts/useNow';
 import { atClock, dangerInWords, since } from './outageTime';
 import type { useOutage } from './useOutage';
+import { useSaid } from './useSaid';
 
 type Note = ReturnType<typeof useOutage>['note'];
 
@@ -51,7 +51,7 @@ export function Tanks({ view, note }: { view: OutageView; note: Note }) {
 /** What is due in the whole house. */
 function House({ view, tanks, note }: { view: OutageView; tanks: TankClock[]; note: Note }) {
   const { tank } = useAtTank();
-  const tell = useNotice();
+  const [said, tell] = useSaid();
   const h = since(view, useNow());
   const over = view.endedAt !== undefined;
   const steps = houseSteps(tanks, over ? 'after' : 'steps');
@@ -92,6 +92,7 @@ function House({ view, tanks, note }: { view: OutageView; tanks: TankClock[]; no
           }}
         />
       )}
+      {said}
       {tanks.some((t) => t.gasping) && !over && (
         <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
           ✕ Animals gasp in{' '}

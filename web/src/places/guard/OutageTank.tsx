@@ -1,15 +1,15 @@
 import type { OutageView, TankClock } from '../../api/types';
 import { OxygenClockDrawing } from '../../drawings/OxygenClockDrawing';
 import { Button } from '../../parts/Button';
-import { useNotice } from '../../parts/Notices';
 import { useWidth } from '../../parts/useWidth';
 import { useAtTank } from '../../TankContext';
 import { nextStep, predictedAt } from './outageLog';
 import { MoreNotes, NoteOxygen } from './OutageNotes';
 import { Listing, Next } from './OutageSteps';
 import { useNow } from '../../parts/useNow';
-import { atClock, dangerInWords, since, span } from './outageTime';
+import { atClock, dangerInWords, hoursDown, since } from './outageTime';
 import type { useOutage } from './useOutage';
+import { useSaid } from './useSaid';
 
 type Note = ReturnType<typeof useOutage>['note'];
 
@@ -25,7 +25,7 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
   const tankId = clock.tankId;
   const { tank } = useAtTank();
   const zone = tank.zone;
-  const tell = useNotice();
+  const [said, tell] = useSaid();
   const seen = (kind: 'GASPING' | 'CALM') => {
     note({ tankId, kind });
     tell(kind === 'CALM' ? `${clock.name}: they breathe calmly.` : `${clock.name}: they gasp.`);
@@ -64,6 +64,7 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
           }}
         />
       )}
+      {said}
       {!next && ahead && !view.endedAt && !clock.gasping && (
         <p className="text-lg">
           Nothing to do until {atClock(view, ahead.step.atH, zone)}: {ahead.step.what}.
@@ -109,7 +110,7 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
           {clock.kit.length > 0 && (
             <ul className="grid gap-2" aria-label={`Equipment for ${clock.name}`}>
               {clock.kit.map((thing) => (
-                <Thing key={thing.kitId} thing={thing} tankId={tankId} note={note} />
+                <Thing key={thing.kitId} thing={thing} tankId={tankId} note={note} tell={tell} />
               ))}
             </ul>
           )}
@@ -159,12 +160,13 @@ function Thing({
   thing,
   tankId,
   note,
+  tell,
 }: {
   thing: TankClock['kit'][number];
   tankId: string;
   note: Note;
+  tell: (words: string, undo?: () => void) => void;
 }) {
-  const tell = useNotice();
   const say = (kind: 'BACKUP_ON' | 'BACKUP_OFF' | 'BACKUP_FAILED', words: string) => {
     note({ tankId, kind, ref: thing.kitId });
     tell(`${thing.name} ${words}.`, () =>
@@ -178,8 +180,8 @@ function Thing({
         {thing.failed ? 'does not work' : thing.running ? 'runs ✓' : 'is off'}
         <span className="block text-sm text-soft">
           {thing.tested
-            ? `${span(thing.likelyH)}, tested`
-            : `${span(thing.earlyH)} to ${span(thing.likelyH)}, estimated`}
+            ? `${hoursDown(thing.likelyH)}, tested`
+            : `${hoursDown(thing.earlyH)} – ${hoursDown(thing.likelyH)}, estimated`}
         </span>
       </span>
       {!thing.running && (

@@ -31,8 +31,8 @@ export function dangerInWords(points: Parameters<typeof dangerAhead>[0], line: n
   return ahead === undefined
     ? 'No danger in sight within a day and a half.'
     : ahead > 0
-      ? `Danger may come in ${span(ahead)}.`
-      : 'It may be in danger now: aerate.';
+      ? `${hoursDown(ahead)} until oxygen may be dangerous.`
+      : 'Oxygen may be dangerous now: aerate.';
 }
 
 /** The last moment before now at which the clocks of a zone stood so ("19:40"). */

@@ -40,7 +40,7 @@ class HelperIT extends BrowserTest {
         assertThat(helper.getByText("This is for the keeper.")).isVisible();
         helper.navigate(outage.replace("/outage", "/readiness"));
         assertThat(helper.getByText("Save the card")).isVisible();
-        assertThat(button(helper, "Something for the kit")).hasCount(0);
+        assertThat(button(helper, "Add equipment")).hasCount(0);
 
         helper.navigate(outage);
         button(helper, "Power is out").click();

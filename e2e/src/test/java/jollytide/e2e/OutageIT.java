@@ -43,7 +43,7 @@ class OutageIT extends BrowserTest {
         assertThat(page.getByText("They gasp: aerate this minute")).isVisible();
         button(page, "It runs").first().click();
         assertThat(page.getByText("The server does not answer. Go on")).isVisible();
-        assertThat(page.getByText(Pattern.compile("\\(\\d waiting\\)"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("\\(\\d to send\\)"))).isVisible();
     }
 
     private static void backToTheReport(Page page, String tank) {
@@ -163,13 +163,14 @@ class OutageIT extends BrowserTest {
         page.context().setOffline(true);
         button(page, "Power is out").click();
         clockRunsByHand(page);
-        assertThat(page.getByText("they are those of")).isVisible();
+        assertThat(page.getByText("Predictions are from")).isVisible();
         button(page, "Power is back").click();
         assertThat(page.getByText("The power was out for")).isVisible();
         assertThat(page.getByText("Return pump and circulation first").first()).isVisible();
         page.context().setOffline(false);
+        // Start and end go as one.
         page.waitForResponse(
-                r -> r.url().endsWith("/end") && r.status() == 200,
+                r -> r.url().endsWith("/outages") && r.request().method().equals("POST") && r.status() == 200,
                 () -> page.evaluate("window.dispatchEvent(new Event('online'))"));
         page.reload();
         assertThat(page.getByText(Pattern.compile("Look at the animals\\s+done")))
@@ -188,7 +189,7 @@ class OutageIT extends BrowserTest {
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/enter.*", "/readiness"));
         assertThat(page.getByText("Nothing aerates without the mains")).isVisible();
-        button(page, "Something for the kit").click();
+        button(page, "Add equipment").click();
         page.getByLabel("What it is").fill("battery pump");
         page.getByLabel("Air", new Page.GetByLabelOptions().setExact(true)).fill("90");
         page.getByLabel("Its power").fill("0.6");
@@ -267,7 +268,7 @@ class OutageIT extends BrowserTest {
         Page page = demo(visitor(PHONE), "Heron", "Haul");
         assertThat(page.getByText("Within limits", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        page.getByLabel("Water", new Page.GetByLabelOptions().setExact(true)).fill("1");
+        page.getByLabel("Aerated on the way").selectOption("no");
         assertThat(page.getByText("then oxygen may fall below 5 mg/L")).isVisible();
         assertThat(page.getByText("On arrival", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
