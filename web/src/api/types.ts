@@ -161,5 +161,6 @@ export type RunsOfProgramme = Schemas['RunsOfProgramme'];
 export type RunOfProgramme = Schemas['RunOfProgramme'];
 export type WhatIf = Schemas['WhatIf'];
 export type HeldLane = Schemas['HeldLane'];
+export type HeldUntil = Schemas['HeldUntil'];
 export type HoldAsked = Schemas['HoldAsked'];
 export type Due = Schemas['Due'];

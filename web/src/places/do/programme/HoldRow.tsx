@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useHold, useHolds, useLetGo } from '../../../api/programme';
-import type { HeldLane, Lane, LaneState, Programme } from '../../../api/types';
+import type { HeldLane, HeldUntil, Lane, LaneState, Programme } from '../../../api/types';
 import { readNumber } from '../../../lib/number';
 import { clockTime } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
@@ -73,8 +73,7 @@ export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
             hold.mutate(
               { lanes: chosen.map((l) => l.id), state: { does: state }, minutes: lasts ?? 0 },
               {
-                onSuccess: () =>
-                  tell('Held. You switch it, and at the end you are asked whether it runs again.'),
+                onSuccess: (held) => tell(heldInWords(held, tank.zone)),
               },
             )
           }
@@ -82,6 +81,9 @@ export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
           Hold
         </Button>
       </div>
+      <p className="text-sm text-soft">
+        A hold switches nothing off. Unplug before your hands go into the water.
+      </p>
       <Refusal message={hold.error?.message ?? holds.error?.message} />
       <ul>
         {holds.data?.map((held) => (
@@ -91,6 +93,19 @@ export function HoldRow({ saved, now }: { saved: Programme; now: number }) {
     </section>
   );
 }
+
+/** What became of a hold: until when, and how oxygen stands until then. */
+export const heldInWords = (held: HeldUntil, zone: string) =>
+  [
+    held.shortened
+      ? `Held until ${clockTime(held.until, zone)} only: after that oxygen may be dangerous.`
+      : `Held until ${clockTime(held.until, zone)}.`,
+    held.lowestOxygenMgPerL !== undefined &&
+      `Lowest oxygen until then: ${held.lowestOxygenMgPerL.toFixed(1)} mg/L.`,
+    'You switch it. At the end we ask whether it runs again.',
+  ]
+    .filter(Boolean)
+    .join(' ');
 
 const kindOf = (saved: Programme, held: HeldLane): Lane['kind'] =>
   saved.lanes.find((l) => l.id === held.lane)?.kind ?? 'FLOW_PUMP';

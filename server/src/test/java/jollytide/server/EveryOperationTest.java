@@ -262,6 +262,7 @@ class EveryOperationTest extends ServerTest {
                 "holds",
                 keeper.post("/tanks/" + tank + "/programme/holds", BODIES.get("POST /tanks/{tankId}/programme/holds"))
                         .body()
+                        .path("holds")
                         .path(0)
                         .path("id")
                         .asString());

@@ -21,6 +21,7 @@ import jollytide.server.programme.ProgrammeViews.HeldLane;
 import jollytide.server.programme.ProgrammeViews.HoldAsked;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
@@ -42,9 +43,17 @@ public class HoldService {
     private final TankService tanks;
     private final ProgrammeService programmes;
     private final JsonMapper json;
+    private final JdbcTemplate jdbc;
     private final Clock clock;
 
-    HoldService(LaneHolds holds, TankService tanks, ProgrammeService programmes, JsonMapper json, Clock clock) {
+    HoldService(
+            LaneHolds holds,
+            TankService tanks,
+            ProgrammeService programmes,
+            JsonMapper json,
+            JdbcTemplate jdbc,
+            Clock clock) {
+        this.jdbc = jdbc;
         this.holds = holds;
         this.tanks = tanks;
         this.programmes = programmes;
@@ -52,10 +61,10 @@ public class HoldService {
         this.clock = clock;
     }
 
-    /** From now on. What held one of these lanes ends. */
-    List<HeldLane> hold(UUID keeperId, UUID tankId, HoldAsked asked) {
+    /** From now on. What held one of these lanes ends; of two at once the later one stays. */
+    List<HeldLane> hold(UUID keeperId, UUID tankId, HoldAsked asked, Instant now, Instant until) {
         Tank tank = tanks.tank(keeperId, tankId);
-        Instant now = minute();
+        oneAfterTheOther(tank);
         Programme current = programmes.current(tank);
         LaneState state = asked.state().toCore();
         Set<String> wanted = new HashSet<>(asked.lanes());
@@ -81,7 +90,7 @@ public class HoldService {
             hold.lane = id;
             hold.state = json.convertValue(asked.state(), new TypeReference<>() {});
             hold.begunAt = now;
-            hold.endsAt = now.plus(Duration.ofMinutes(asked.minutes()));
+            hold.endsAt = until;
             holds.save(hold);
         }
         return open(tank);
@@ -92,12 +101,19 @@ public class HoldService {
         Tank tank = tanks.tank(keeperId, tankId);
         LaneHold hold =
                 holds.findById(id).filter(h -> h.tankId.equals(tank.id())).orElseThrow(() -> Problem.notFound("hold"));
-        end(hold, minute());
+        Instant now = minute();
+        since(tank, now).stream().filter(other -> other.lane.equals(hold.lane)).forEach(other -> end(other, now));
+        end(hold, now);
         return open(tank);
     }
 
+    /** Holds of one tank wait for each other: each must see what the one before held. */
+    private void oneAfterTheOther(Tank tank) {
+        jdbc.queryForList("select id from tank where id = ? for update", tank.id());
+    }
+
     /** As the day is drawn. */
-    private Instant minute() {
+    Instant minute() {
         return clock.instant().truncatedTo(ChronoUnit.MINUTES);
     }
 

@@ -74,6 +74,12 @@ class KnownOfDay {
                 thought.stuck());
     }
 
+    /** Lanes that are held by hand at a moment. */
+    Stream<Known.Hold> holds(Tank tank, Instant now) {
+        return holds.findByTankIdAndEndsAtAfterOrderByBegunAt(tank.id(), now).stream()
+                .map(hold -> hold.toCore(json));
+    }
+
     private Map<Quantity, List<Reading>> read(Tank tank, Programme p, Instant begins, Instant ends) {
         Seawater water = new Seawater(
                 tank.assumptions().salinityPsu(), tank.assumptions().temperatureC());

@@ -2,12 +2,15 @@ package jollytide.server.programme;
 
 import jakarta.validation.Valid;
 import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.programme.Template;
 import jollytide.server.account.SignedIn;
 import jollytide.server.programme.ProgrammeRuns.RunsOfProgramme;
 import jollytide.server.programme.ProgrammeViews.HeldLane;
+import jollytide.server.programme.ProgrammeViews.HeldUntil;
 import jollytide.server.programme.ProgrammeViews.HoldAsked;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDay;
 import jollytide.server.programme.ProgrammeViews.ProgrammeDayAsked;
@@ -38,10 +41,12 @@ import org.springframework.web.bind.annotation.RestController;
 class ProgrammeController {
     private final ProgrammeService programmes;
     private final HoldService holds;
+    private final ProgrammeAir air;
 
-    ProgrammeController(ProgrammeService programmes, HoldService holds) {
+    ProgrammeController(ProgrammeService programmes, HoldService holds, ProgrammeAir air) {
         this.programmes = programmes;
         this.holds = holds;
+        this.air = air;
     }
 
     @GetMapping
@@ -50,9 +55,11 @@ class ProgrammeController {
     }
 
     /** Refused where it would harm, and with what is saved now where it was changed from something older. */
+    @Computes
     @PutMapping
     ProgrammeView save(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody ProgrammeEdit body) {
+        air.maySave(who.keeperId(), tankId, body.programme());
         return programmes.save(who.keeperId(), tankId, body);
     }
 
@@ -90,12 +97,23 @@ class ProgrammeController {
         return holds.open(who.keeperId(), tankId);
     }
 
-    /** Lanes held from now on, such as pumps off while the fish are fed; nothing switches them but who holds them. */
+    /**
+     * Lanes held from now on, such as pumps off while the fish are fed; nothing switches them but who holds them. A hold ends
+     * before oxygen is in danger.
+     */
+    @Computes
     @PostMapping("/holds")
     @ResponseStatus(HttpStatus.CREATED)
-    List<HeldLane> hold(
+    HeldUntil hold(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody HoldAsked body) {
-        return holds.hold(who.keeperId(), tankId, body);
+        Instant now = holds.minute();
+        ProgrammeAir.HoldAhead ahead = air.ahead(who.keeperId(), tankId, body, now);
+        List<HeldLane> held = holds.hold(who.keeperId(), tankId, body, now, ahead.until());
+        return new HeldUntil(
+                held,
+                ahead.until(),
+                ahead.until().isBefore(now.plus(Duration.ofMinutes(body.minutes()))),
+                ahead.lowestMgPerL());
     }
 
     /** Ends a hold, or says of one that is over that its lane does again what it should. */

@@ -132,14 +132,35 @@ class ProgrammeRuns {
         return new MediaUse(fill, 1, Leg.ALL, MediaUse.Hours.ALWAYS, 8.2, dries);
     }
 
+    /** The tanks behind the log by a programme, from the last midnight on. */
+    List<List<TwinState>> states(Tank tank, Programme p, Duration length, Known known) {
+        return states(tank, book.describe(tank), p, use(tank, inUse(tank)), length, known);
+    }
+
+    /** From the last midnight to a moment; a twin's run has no shorter one than an hour. */
+    Duration untilFromStart(Tank tank, Instant until) {
+        Duration length = Duration.between(book.describe(tank).start(), until);
+        return length.compareTo(SHORTEST) < 0 ? SHORTEST : length.plus(SAMPLED_EVERY);
+    }
+
+    private static final Duration SHORTEST = Duration.ofHours(1);
+    private static final Duration SAMPLED_EVERY = Duration.ofMinutes(15);
+
+    private List<List<TwinState>> states(
+            Tank tank, Described described, Programme p, MediaUse use, Duration length, Known known) {
+        Map<String, Double> meq = meqPerDay(tank);
+        Timetable.Gear gear = new Timetable.Gear(
+                tank.parts().stoneParts().size(),
+                Timetable.usesMedia(p) ? use : null,
+                lane -> meq.getOrDefault(lane.id(), 0.0));
+        Timetable table = new Timetable(p, described.start(), length, known, gear);
+        return book.with(described, dosed(tank, described, p), MeasureSet.of(table), length);
+    }
+
     private RunOfProgramme run(
             Tank tank, Described described, Programme p, MediaUse use, Duration length, Known known) {
         boolean media = Timetable.usesMedia(p);
-        Map<String, Double> meq = meqPerDay(tank);
-        Timetable.Gear gear = new Timetable.Gear(
-                tank.parts().stoneParts().size(), media ? use : null, lane -> meq.getOrDefault(lane.id(), 0.0));
-        Timetable table = new Timetable(p, described.start(), length, known, gear);
-        List<List<TwinState>> runs = book.with(described, dosed(tank, described, p), MeasureSet.of(table), length);
+        List<List<TwinState>> runs = states(tank, described, p, use, length, known);
         List<SettledDay> last = runs.stream().map(OrdinaryDays::settled).toList();
         int every = Math.max(1, runs.get(0).size() / DRAWN);
         List<Integer> drawn = IntStream.range(0, runs.get(0).size())

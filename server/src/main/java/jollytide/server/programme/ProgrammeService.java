@@ -109,6 +109,12 @@ public class ProgrammeService {
         return view(tank, programmes.saveAndFlush(row));
     }
 
+    /** As the core takes it, refused where it names what is not there. */
+    @Transactional(readOnly = true)
+    Programme checked(UUID keeperId, UUID tankId, ProgrammeDocument document) {
+        return core(tanks.tank(keeperId, tankId), document);
+    }
+
     /** The first programme of a tank: as it is described, with a template put in. */
     public void begin(UUID keeperId, UUID tankId, Template template) {
         ProgrammeDocument first = get(keeperId, tankId).programme();

@@ -87,6 +87,19 @@ public final class ProgrammeViews {
     public record HeldLane(UUID id, String lane, String name, StateEntry state, Instant from, Instant until) {}
 
     /**
+     * What became of a hold.
+     *
+     * @param until when it ends
+     * @param shortened whether that is earlier than was asked, before oxygen is in danger
+     * @param lowestOxygenMgPerL until then, on the early side; null where the twin is no ground to say
+     */
+    public record HeldUntil(
+            List<HeldLane> holds,
+            Instant until,
+            boolean shortened,
+            @Nullable Double lowestOxygenMgPerL) {}
+
+    /**
      * @param days 2 for the next night but one, 14 for what has settled
      * @param what is only thought of; gates go by the twin's own water
      */

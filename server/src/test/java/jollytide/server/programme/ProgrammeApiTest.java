@@ -2,7 +2,13 @@ package jollytide.server.programme;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.stream.StreamSupport;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
@@ -380,13 +386,16 @@ class ProgrammeApiTest extends ServerTest {
         String hold = "{\"lanes\":[\"flow-left\",\"flow-right\"],\"state\":{\"does\":\"OFF\"},\"minutes\":%s}";
         Answer held = keeper.post(programme + "/holds", hold.formatted("10"));
         assertThat(held.status()).as(held.text()).isEqualTo(201);
-        assertThat(each(held.body(), "lane")).containsExactlyInAnyOrder("flow-left", "flow-right");
+        assertThat(held.body().path("shortened").asBoolean()).isFalse();
+        assertThat(held.body().path("lowestOxygenMgPerL").asDouble()).isBetween(4.0, 8.0);
+        assertThat(each(held.body().path("holds"), "lane")).containsExactlyInAnyOrder("flow-left", "flow-right");
         JsonNode left = of(day(today(), "").path("lanes"), "id", "flow-left").path("pieces");
         assertThat(StreamSupport.stream(left.spliterator(), false)
                         .map(p -> p.path("winner").path("strength").asString()))
                 .contains("HOLD");
         // Another in its place; the first is over.
-        JsonNode again = keeper.post(programme + "/holds", hold.formatted("5")).body();
+        JsonNode again =
+                keeper.post(programme + "/holds", hold.formatted("5")).body().path("holds");
         assertThat(again).hasSize(2);
         String one = again.path(0).path("id").asString();
         assertThat(keeper.delete(programme + "/holds/" + one).body()).hasSize(1);
@@ -407,6 +416,61 @@ class ProgrammeApiTest extends ServerTest {
         }
         assertThat(keeper.post(programme + "/holds", hold.formatted("5")).text())
                 .contains("too often for a day");
+    }
+
+    /** However a night without air comes about, its oxygen shows it: here three devices by three rules. */
+    @Test
+    void aNightWithoutAirIsNotSaved() {
+        ObjectNode document = today();
+        add(document, "windows", """
+                {"id":"dark","name":"dark","allDay":false,"from":{"time":"21:30"},"until":{"time":"10:00"}}""");
+        for (String lane : List.of("return", "flow-left", "flow-right", "skimmer")) {
+            add(document, "rules", """
+                    {"lane":"%s","kind":"SPECIAL","window":"dark","state":{"does":"OFF"}}""".formatted(lane));
+        }
+        Answer refused = save("null", document);
+        assertThat(refused.status()).as(refused.text()).isEqualTo(422);
+        // An hour of it at noon is another matter.
+        ObjectNode brief = today();
+        add(brief, "windows", """
+                {"id":"noon","name":"noon","allDay":false,"from":{"time":"12:00"},"until":{"time":"12:04"}}""");
+        for (String lane : List.of("flow-left", "flow-right")) {
+            add(brief, "rules", """
+                    {"lane":"%s","kind":"SPECIAL","window":"noon","state":{"does":"OFF"}}""".formatted(lane));
+        }
+        assertThat(save("null", brief).status()).isEqualTo(200);
+    }
+
+    /** Everything held off for half a day: the hold ends by itself before oxygen is in danger, and says so. */
+    @Test
+    void aHoldEndsBeforeDanger() {
+        JsonNode held = keeper.post(programme + "/holds", """
+                {"lanes":["return","flow-left","flow-right","skimmer"],"state":{"does":"OFF"},"minutes":720}""").body();
+        assertThat(held.path("shortened").asBoolean()).as(held.toString()).isTrue();
+        Instant until = Instant.parse(held.path("until").asString());
+        assertThat(until).isBefore(PRESENT.plus(Duration.ofHours(11)));
+        assertThat(held.path("lowestOxygenMgPerL").asDouble()).isGreaterThan(3.5);
+        for (JsonNode lane : held.path("holds")) {
+            assertThat(Instant.parse(lane.path("until").asString())).isEqualTo(until);
+        }
+    }
+
+    /** Two hands hold one lane in the same moment: one hold stays, and letting it go lets it go. */
+    @Test
+    void twoParallelHoldsLeaveOne() throws Exception {
+        String hold = "{\"lanes\":[\"flow-left\"],\"state\":{\"does\":\"OFF\"},\"minutes\":20}";
+        ExecutorService hands = Executors.newFixedThreadPool(6);
+        List<Callable<Answer>> all = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            all.add(() -> keeper.post(programme + "/holds", hold));
+        }
+        hands.invokeAll(all);
+        hands.shutdown();
+        JsonNode left = keeper.get(programme + "/holds").body();
+        assertThat(left).hasSize(1);
+        assertThat(keeper.delete(programme + "/holds/" + left.path(0).path("id").asString())
+                        .body())
+                .isEmpty();
     }
 
     /** Twenty-eight evenings, each with its date, two hours before the tank's lamps go off. */
