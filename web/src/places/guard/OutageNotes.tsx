@@ -7,6 +7,7 @@ import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { useAtTank } from '../../TankContext';
+import { useSaid } from './useSaid';
 
 type Note = (noted: Omit<NewNote, 'id' | 'at'>) => void;
 
@@ -76,10 +77,62 @@ export function MoreNotes({
   });
   const noted = (kind: NewNote['kind']) =>
     view.notes.some((n) => n.kind === kind && (n.tankId === undefined || n.tankId === tankId));
+  const [told, tell] = useSaid();
+  const happened = (kind: NewNote['kind'], words: string, more: Partial<NewNote> = {}) => {
+    note({ tankId, kind, ...more });
+    tell(words);
+  };
+  const packs = view.notes.filter((n) => n.kind === 'HEAT_PACKS' && n.tankId === tankId).at(-1);
   const number = (kind: NewNote['kind']) => (value: number) => note({ tankId, kind, value });
   return (
     <details>
-      <summary className="min-h-11 text-lg">Temperatures, last meal, ammonia, words</summary>
+      <summary className="min-h-11 text-lg">Meals, warmth, ammonia, words</summary>
+      {!view.endedAt && (
+        <div className="grid gap-2 pt-2">
+          <div className="flex flex-wrap gap-3">
+            <Button
+              className="min-h-14"
+              onClick={() =>
+                happened('FED_NOW', 'Logged: fed now. They use more oxygen for 6 hours.')
+              }
+            >
+              Fed just now
+            </Button>
+            <Button
+              className="min-h-14"
+              aria-pressed={noted('WRAPPED')}
+              onClick={() => happened('WRAPPED', 'Logged: wrapped. It cools more slowly.')}
+            >
+              Wrapped in blankets
+            </Button>
+            <Button
+              className="min-h-14"
+              onClick={() =>
+                happened('HEAT_PACKS', 'Logged: one more heat pack outside.', {
+                  value: (packs?.value ?? 0) + 1,
+                })
+              }
+            >
+              Heat pack outside{packs?.value ? ` (${packs.value})` : ''}
+            </Button>
+            <Button
+              className="min-h-14"
+              aria-pressed={view.nobodyComes}
+              onClick={() =>
+                view.nobodyComes
+                  ? happened('SOMEBODY_COMES', 'Logged: somebody can come.')
+                  : happened(
+                      'NOBODY_COMES',
+                      'Logged: nobody can come. We plan with what starts by itself.',
+                    )
+              }
+            >
+              {view.nobodyComes ? 'Somebody can come' : 'Nobody can come'}
+            </Button>
+          </div>
+          {told}
+        </div>
+      )}
       <div className="grid gap-4 pt-2 md:grid-cols-2">
         {!view.endedAt && (
           <>

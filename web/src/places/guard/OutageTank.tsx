@@ -182,6 +182,8 @@ function Thing({
           {thing.tested
             ? `${hoursDown(thing.likelyH)}, tested`
             : `${hoursDown(thing.earlyH)} – ${hoursDown(thing.likelyH)}, estimated`}
+          {thing.left < 0.95 &&
+            `. About ${Math.round(thing.left * 100)} % charged after the last cut, assumed.`}
         </span>
       </span>
       {!thing.running && (

@@ -17,6 +17,11 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
   ROOM_TEMPERATURE: 'the room',
   WATER_TEMPERATURE: 'the water',
   FED: 'last fed before the failure',
+  FED_NOW: 'fed',
+  WRAPPED: 'wrapped',
+  HEAT_PACKS: 'heat packs outside',
+  NOBODY_COMES: 'nobody can come',
+  SOMEBODY_COMES: 'somebody can come',
   GASPING: 'the animals gasp',
   CALM: 'the animals are calm',
   NOTE: '',
@@ -26,6 +31,7 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
 function withUnit(kind: keyof typeof KIND, value: number, units: Units): string {
   if (kind === 'ROOM_TEMPERATURE' || kind === 'WATER_TEMPERATURE')
     return show(value, 'temperature', units);
+  if (kind === 'HEAT_PACKS') return String(value);
   return `${value} ${kind === 'FED' ? 'h' : 'mg/L'}`;
 }
 

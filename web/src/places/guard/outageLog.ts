@@ -224,6 +224,7 @@ const bare = (homeId: string, id: string, at: string): OutageView => ({
   homeId,
   startedAt: at,
   cuts: 1,
+  nobodyComes: false,
   lines: LINES,
   tanks: [],
   notes: [],

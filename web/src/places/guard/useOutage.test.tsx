@@ -12,6 +12,7 @@ const view = (more: Partial<OutageView> = {}): OutageView => ({
   homeId: HOME,
   startedAt: '2026-11-12T20:00:00Z',
   cuts: 1,
+  nobodyComes: false,
   lines: { caution: 5, danger: 3.5, loss: 2 },
   tanks: [],
   notes: [],

@@ -105,6 +105,7 @@ final class EarlyStudy {
                 lowest.coolingPerH(),
                 lowest.fedWithinHours(),
                 new OutageAssumptions(1, still, 0, Math.max(1, activity * demand)),
+                0,
                 0);
         TankParameters expected = TankParameters.ORDINARY;
         TwinState settled = new OrdinaryDays(described, expected).today(SimulatedTank.START);

@@ -55,7 +55,7 @@ class OutageIT extends BrowserTest {
         button(page, "Note: Oxygen").first().click();
         button(page, "They breathe calmly").first().click();
         assertThat(page.getByText("They gasp: aerate this minute")).isHidden();
-        page.getByText("Temperatures, last meal").first().click();
+        page.getByText("Meals, warmth, ammonia").first().click();
         page.getByLabel("Air of the room", new Page.GetByLabelOptions().setExact(true))
                 .fill("14");
         button(page, "Note: Air of the room").click();

@@ -46,6 +46,27 @@ public sealed interface Energy {
     }
 
     /**
+     * What is left of another after some hours of use that nobody made good for.
+     *
+     * @param usedH on the same load
+     */
+    record PartlyUsed(Energy of, double usedH) implements Energy {
+        public PartlyUsed {
+            within("usedH", usedH, 0, 10_000, "h");
+        }
+
+        @Override
+        public RunTime hours(double loadW) {
+            RunTime full = of.hours(loadW);
+            return new RunTime(
+                    Math.max(0, full.early() - usedH),
+                    Math.max(0, full.likely() - usedH),
+                    Math.max(0, full.late() - usedH),
+                    full.tested());
+        }
+    }
+
+    /**
      * What its maker says, nobody having tried it. Shares of the claim that are counted on are from memory.
      *
      * @param hours on the packaging

@@ -18,6 +18,7 @@ import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Air;
 import jollytide.core.twin.Cooling;
+import jollytide.core.twin.Heater;
 import jollytide.core.twin.Lamp;
 import jollytide.core.twin.OnStore;
 import jollytide.core.twin.OpenPath;
@@ -300,6 +301,9 @@ public final class NightWithoutMains {
         }
         RoomAround room = tank.room();
         double faster = heat == Heat.FASTEST ? FASTEST_LOSS : 1;
+        if (tank.warmingW() > 0) {
+            parts.add(new Heater(tank.warmingW(), tank.startC()));
+        }
         double around = heat == Heat.FASTEST ? room.coldestC() : room.celsius();
         parts.add(new Cooling(around, Math.min(2, faster * tank.coolingPerH())));
         if (tank.coolingPerH() > 0) {

@@ -22,8 +22,9 @@ import jollytide.core.seawater.Seawater;
  * @param room air around it
  * @param coolingPerH share of the gap to the room that is lost in an hour through glass and by dry air; 0.03 is a bare
  *     400 L tank (from memory). With 0 the temperature stays: nothing evaporates either
- * @param fedWithinHours since the last feeding; 24 and more is fasted
+ * @param fedWithinHours since the last feeding; 24 and more is fasted, below 0 is that long after the failure
  * @param assumed what nobody measures of a tank without mains
+ * @param warmingW heat that is put to the outside of its glass
  * @param respirationLnSd how little is known of the reef's respiration: one standard deviation of its logarithm; 0 where a
  *     log or a sum gives it
  */
@@ -41,6 +42,7 @@ public record TankAtFailure(
         double coolingPerH,
         double fedWithinHours,
         OutageAssumptions assumed,
+        double warmingW,
         double respirationLnSd) {
     /** Loss of heat of a tank of ordinary shape, without covers: grows with surface over volume. From memory. */
     public static double ordinaryCoolingPerH(double litres) {
@@ -59,7 +61,8 @@ public record TankAtFailure(
         within("startMgPerL", startMgPerL, 0, 20, "mg/L");
         within("startC", startC, 5, 38, "°C");
         within("coolingPerH", coolingPerH, 0, 1, "1/h");
-        within("fedWithinHours", fedWithinHours, 0, 1000, "h");
+        within("fedWithinHours", fedWithinHours, -240, 1000, "h");
+        within("warmingW", warmingW, 0, 2000, "W");
         within("respirationLnSd", respirationLnSd, 0, 2, "");
     }
 
@@ -91,6 +94,7 @@ public record TankAtFailure(
                 coolingPerH,
                 fedWithinHours,
                 OutageAssumptions.DEFAULT,
+                0,
                 0);
     }
 
@@ -110,6 +114,38 @@ public record TankAtFailure(
                 0,
                 fedWithinHours,
                 assumed,
+                0,
+                respirationLnSd);
+    }
+
+    /** Of the heat that leaves through glass, so much still does through blankets around it. From memory. */
+    private static final double WRAPPED_SHARE = 0.5;
+
+    /** Of a heat pack on the glass, so much reaches the water, W. From memory. */
+    public static final double HEAT_PACK_W = 5;
+
+    /**
+     * The same, kept warm from outside.
+     *
+     * @param wrapped whether blankets are around it
+     * @param heatPacks on its glass
+     */
+    public TankAtFailure keptWarm(boolean wrapped, int heatPacks) {
+        return new TankAtFailure(
+                litres,
+                salinity,
+                pressureHpa,
+                surfaceM2,
+                reefMmolPerLPerH,
+                fish,
+                startMgPerL,
+                startMeasured,
+                startC,
+                room,
+                wrapped ? WRAPPED_SHARE * coolingPerH : coolingPerH,
+                fedWithinHours,
+                assumed,
+                heatPacks * HEAT_PACK_W,
                 respirationLnSd);
     }
 

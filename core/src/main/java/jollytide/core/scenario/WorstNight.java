@@ -123,6 +123,7 @@ public final class WorstNight {
                 TankAtFailure.ordinaryCoolingPerH(setup.netVolumeL()),
                 fedH,
                 setup.withoutMains(),
+                0,
                 respirationLnSd);
     }
 }

@@ -30,6 +30,7 @@ class HeatWithoutMainsTest {
                 TankAtFailure.ordinaryCoolingPerH(420),
                 24,
                 OutageAssumptions.DEFAULT,
+                0,
                 0);
         return new NightWithoutMains(tank, List.of(), List.of()).run(24);
     }
@@ -82,5 +83,48 @@ class HeatWithoutMainsTest {
         OxygenPoint expected =
                 course(0.9, 25.5, RoomAround.expected(18)).points().get(60);
         assertThat(expected.coldestC()).isLessThan(measured.coldestC());
+    }
+
+    /** Blankets halve what glass loses, a heat pack adds some watts; neither is counted on for oxygen. */
+    @Test
+    void whatKeepsWarmKeepsWarm() {
+        TankAtFailure bare =
+                new TankAtFailure(60, 35, 1013.25, 0.2, Nights.REEF, Fish.NONE, 6.3, true, 25.5, 12, 0.05, 24);
+        double cold = after(bare, 8);
+        assertThat(after(bare.keptWarm(true, 0), 8)).isGreaterThan(cold + 0.8);
+        assertThat(after(bare.keptWarm(false, 4), 8)).isGreaterThan(cold + 0.5);
+        assertThat(after(bare.keptWarm(true, 4), 8)).isLessThan(25.5);
+        assertThat(new NightWithoutMains(bare.keptWarm(true, 4), List.of(), List.of())
+                        .run(24)
+                        .danger()
+                        .early())
+                .isEqualTo(new NightWithoutMains(bare, List.of(), List.of())
+                        .run(24)
+                        .danger()
+                        .early());
+    }
+
+    private static double after(TankAtFailure tank, int hours) {
+        return new NightWithoutMains(tank, List.of(), List.of())
+                .run(24)
+                .points()
+                .get(6 * hours)
+                .celsius();
+    }
+
+    /** A meal in the middle of an outage makes the fish use more for the hours after it. */
+    @Test
+    void aMealInTheOutageCosts() {
+        Fish fish = new Fish(List.of(new Fish.Group(8, 40)));
+        TankAtFailure fasted = new TankAtFailure(420, 35, 1013, 0.9, 0.01, fish, 6.5, true, 25, 25, 0, 24);
+        TankAtFailure fed = new TankAtFailure(420, 35, 1013, 0.9, 0.01, fish, 6.5, true, 25, 25, 0, -2);
+        assertThat(new NightWithoutMains(fed, List.of(), List.of())
+                        .run(24)
+                        .danger()
+                        .early())
+                .isLessThan(new NightWithoutMains(fasted, List.of(), List.of())
+                        .run(24)
+                        .danger()
+                        .early());
     }
 }

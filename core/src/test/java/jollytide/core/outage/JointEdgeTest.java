@@ -34,6 +34,7 @@ class JointEdgeTest {
                 0,
                 24,
                 ASSUMED,
+                0,
                 LN_SD);
     }
 
@@ -77,6 +78,7 @@ class JointEdgeTest {
                 0,
                 24,
                 assumed,
+                0,
                 0);
     }
 
@@ -130,6 +132,7 @@ class JointEdgeTest {
                     0,
                     24,
                     ASSUMED,
+                    0,
                     0);
             double before = orNever(new NightWithoutMains(unaware, List.of(), List.of())
                     .run(36)

@@ -285,7 +285,21 @@ class OutageNumbersTest {
 
     private static TankAtFailure assuming(OutageAssumptions assumed) {
         return new TankAtFailure(
-                100, 35, Gases.STANDARD_HPA, 0, REEF, Fish.NONE, 6, true, 25, RoomAround.known(25), 0, 24, assumed, 0);
+                100,
+                35,
+                Gases.STANDARD_HPA,
+                0,
+                REEF,
+                Fish.NONE,
+                6,
+                true,
+                25,
+                RoomAround.known(25),
+                0,
+                24,
+                assumed,
+                0,
+                0);
     }
 
     /** In the thin air of 3000 m warm water holds little: what can be held is counted, not a level above saturation. */

@@ -86,6 +86,21 @@ public record KitDescription(
     private static final double DEPTH_M = 0.4;
     private static final double IDLE_L_PER_H = 0.4;
 
+    /** Hours on the mains from empty to full, by what drives it; cells and fuel come back by nobody's doing. From memory. */
+    @Nullable
+    Double rechargeH() {
+        return switch (energy) {
+            case DRY_CELLS, GENERATOR -> null;
+            case UPS -> UPS_RECHARGE_H;
+            case LEAD_BATTERY -> LEAD_RECHARGE_H;
+            case LITHIUM_BATTERY -> LITHIUM_RECHARGE_H;
+        };
+    }
+
+    private static final double UPS_RECHARGE_H = 8;
+    private static final double LEAD_RECHARGE_H = 12;
+    private static final double LITHIUM_RECHARGE_H = 6;
+
     /** Whether it may go to whichever tank needs it. */
     boolean forAny() {
         return tankId == null && (over == null || over.isEmpty());

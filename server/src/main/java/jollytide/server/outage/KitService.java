@@ -52,9 +52,18 @@ public class KitService {
             boolean startsItself,
             Energy.RunTime runTime,
             LocalDate asOf) {
-        /** As the core takes it, or a share of what it gives. */
-        Backup backup(double share) {
-            return description.toCore(share, asOf);
+        /**
+         * As the core takes it, or a share of what it gives.
+         *
+         * @param usedH of its energy that earlier outages took
+         */
+        Backup backup(double share, double usedH) {
+            Backup full = description.toCore(share, asOf);
+            Energy energy = full.energy();
+            return usedH <= 0 || energy == null
+                    ? full
+                    : new Backup(
+                            full.name(), full.way(), full.loadW(), new Energy.PartlyUsed(energy, usedH), full.start());
         }
 
         static KitView of(KitItem item, LocalDate today) {

@@ -40,7 +40,9 @@ final class NoteRules {
                 note.ref() == null || note.tankId() == null
                         ? new FieldError("ref", "", "the step or thing, and its tank", "What was done is missing.")
                         : null;
-            case GASPING, CALM -> note.tankId() == null ? noTank() : null;
+            case HEAT_PACKS -> note.tankId() == null ? noTank() : outside(note, 0, 40, "packs");
+            case NOBODY_COMES, SOMEBODY_COMES -> null;
+            case FED_NOW, WRAPPED, GASPING, CALM -> note.tankId() == null ? noTank() : null;
             case NOTE ->
                 note.text() == null || note.text().isBlank()
                         ? new FieldError("text", "", "some words", "The note is empty.")

@@ -49,6 +49,15 @@ class OutageNote {
         WATER_TEMPERATURE,
         /** {@code value} in hours from the last meal to the failure. */
         FED,
+        /** At the time of the note. */
+        FED_NOW,
+        /** Blankets around the glass. */
+        WRAPPED,
+        /** {@code value} of them on the outside of the glass, in all. */
+        HEAT_PACKS,
+        /** Nobody can go there; {@code SOMEBODY_COMES} takes it back. */
+        NOBODY_COMES,
+        SOMEBODY_COMES,
         GASPING,
         CALM,
         NOTE

@@ -94,6 +94,8 @@ class OutageService {
      * A thing of the kit and whether it runs for this tank.
      *
      * @param failed whether somebody said that it is broken or empty
+     * @param earlyH that were left of it when the power failed, {@code likelyH} likewise
+     * @param left share of its run time that earlier outages left and the mains brought back since, assumed by its kind
      */
     record KitInUse(
             UUID kitId,
@@ -103,7 +105,8 @@ class OutageService {
             boolean startsItself,
             double earlyH,
             double likelyH,
-            boolean tested) {}
+            boolean tested,
+            double left) {}
 
     /**
      * One tank.
@@ -137,6 +140,7 @@ class OutageService {
      * An outage.
      *
      * @param cuts how often the power went
+     * @param nobodyComes whether the last word is that nobody can go there
      * @param moved set where a helper moved the beginning earlier, until the keeper has moved it again
      * @param tanks the most urgent first
      * @param lines that oxygen should stay above, mg/L
@@ -147,6 +151,7 @@ class OutageService {
             Instant startedAt,
             @Nullable Instant endedAt,
             int cuts,
+            boolean nobodyComes,
             @Nullable MovedStart moved,
             Lines lines,
             List<TankClock> tanks,
@@ -288,9 +293,7 @@ class OutageService {
     }
 
     private OutageView view(UUID keeperId, Outage outage) {
-        List<NoteView> notes = book.notes(outage.id).stream()
-                .map(n -> new NoteView(n.id, n.tankId, n.at, n.kind, n.ref, n.value, n.text, n.byWhom))
-                .toList();
+        List<NoteView> notes = noted(outage);
         Scene scene = scene(keeperId, outage, notes);
         List<TankClock> clocks = new ArrayList<>(
                 scene.tanks().parallelStream().map(tank -> clock(tank, scene)).toList());
@@ -303,6 +306,7 @@ class OutageService {
                 outage.startedAt,
                 outage.endedAt,
                 outage.cuts,
+                nobodyComes(notes),
                 outage.beganBefore == null || outage.movedBy == null
                         ? null
                         : new MovedStart(outage.beganBefore, outage.movedBy),
@@ -318,16 +322,22 @@ class OutageService {
             List<NoteView> notes,
             List<KitView> kit,
             RunLog runs,
+            EnergyUsed used,
             Map<UUID, TankAtFailure> failed,
-            Map<UUID, List<Backup>> planned) {}
+            Map<UUID, List<Backup>> planned,
+            double stoodBeforeH) {}
 
     private Scene scene(UUID keeperId, Outage outage, List<NoteView> notes) {
         List<KitView> kit = kits.ofHome(outage.homeId);
         List<Tank> all = tanks.ofHome(keeperId, outage.homeId);
-        RunLog runs = new RunLog(
-                outage.startedAt, notes, kit, all.size() == 1 ? all.get(0).id() : null);
-        List<KitView> works =
-                kit.stream().filter(thing -> !runs.failed(thing.id())).toList();
+        UUID onlyTank = all.size() == 1 ? all.get(0).id() : null;
+        RunLog runs = new RunLog(outage.startedAt, notes, kit, onlyTank);
+        List<EnergyUsed.Before> before = before(outage);
+        EnergyUsed used = EnergyUsed.of(before, kit, onlyTank, outage.startedAt);
+        boolean nobody = nobodyComes(notes);
+        List<KitView> works = kit.stream()
+                .filter(thing -> !runs.failed(thing.id()) && (!nobody || thing.startsItself()))
+                .toList();
         Map<UUID, Described> known = failures.describe(all);
         Map<UUID, ReadingRow> oxygen = failures.oxygenBefore(all, outage.startedAt);
         Map<UUID, TankAtFailure> failed = all.parallelStream()
@@ -338,9 +348,58 @@ class OutageService {
                                 Objects.requireNonNull(known.get(tank.id())),
                                 oxygen.get(tank.id()),
                                 outage,
-                                notes)));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, failed, works, runs.taken(), AHEAD_H);
-        return new Scene(outage, all, notes, kit, runs, failed, planned);
+                                withRoomOf(before, outage, notes))));
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, failed, works, runs.taken(), used, AHEAD_H);
+        double stoodBeforeH = before.stream()
+                .filter(o -> o.until().isAfter(outage.startedAt.minus(SAME_ROOM)))
+                .mapToDouble(o -> hours(o.from(), o.until()))
+                .sum();
+        return new Scene(outage, all, notes, kit, runs, used, failed, planned, stoodBeforeH);
+    }
+
+    /** Whether the last word is that nobody can go there: then only what starts by itself is planned with. */
+    private static boolean nobodyComes(List<NoteView> notes) {
+        boolean nobody = false;
+        for (NoteView note : notes) {
+            nobody = note.kind() == NoteKind.NOBODY_COMES || (nobody && note.kind() != NoteKind.SOMEBODY_COMES);
+        }
+        return nobody;
+    }
+
+    /** How long ago an outage may have ended that still tells of the next one. */
+    private static final Duration REMEMBERED = Duration.ofDays(7);
+
+    private static final Duration SAME_ROOM = Duration.ofHours(12);
+
+    /** Outages that ended lately, in their order. */
+    private List<EnergyUsed.Before> before(Outage outage) {
+        Instant since = outage.startedAt.minus(REMEMBERED);
+        return book.newest(outage.homeId).stream()
+                .filter(o -> !o.id.equals(outage.id)
+                        && o.endedAt != null
+                        && !o.endedAt.isAfter(outage.startedAt)
+                        && o.endedAt.isAfter(since))
+                .sorted(Comparator.comparing(o -> o.startedAt))
+                .map(o -> new EnergyUsed.Before(o.startedAt, o.endedAt, noted(o)))
+                .toList();
+    }
+
+    /** What was last measured of the room in an outage of these hours still holds, until somebody measures again. */
+    private static List<NoteView> withRoomOf(List<EnergyUsed.Before> before, Outage outage, List<NoteView> notes) {
+        List<NoteView> all = new ArrayList<>();
+        before.stream()
+                .filter(o -> o.until().isAfter(outage.startedAt.minus(SAME_ROOM)))
+                .flatMap(o -> o.notes().stream())
+                .filter(n -> n.kind() == NoteKind.ROOM_TEMPERATURE)
+                .forEach(all::add);
+        all.addAll(notes);
+        return all;
+    }
+
+    private List<NoteView> noted(Outage outage) {
+        return book.notes(outage.id).stream()
+                .map(n -> new NoteView(n.id, n.tankId, n.at, n.kind, n.ref, n.value, n.text, n.byWhom))
+                .toList();
     }
 
     private TankClock clock(Tank tank, Scene scene) {
@@ -349,7 +408,7 @@ class OutageService {
         TankAtFailure failed = Objects.requireNonNull(scene.failed().get(tank.id()));
         List<Backup> planned = Objects.requireNonNull(scene.planned().get(tank.id()));
         List<NoteView> own = scene.notes().stream().filter(n -> isOf(tank, n)).toList();
-        List<KitShare> usable = KitShare.usable(tank, scene.tanks(), scene.kit());
+        List<KitShare> usable = KitShare.usable(tank, scene.tanks(), scene.kit(), scene.used());
         List<Reading> readings = new ArrayList<>();
         boolean gasping = false;
         for (NoteView note : own) {
@@ -370,7 +429,9 @@ class OutageService {
         OxygenCourse course = new NightWithoutMains(failed, runs.at(tank.id(), usable), readings).run(AHEAD_H);
         Plan.Situation situation = failures.situation(
                 tank, failed, Schedule.best(failed, planned, AHEAD_H).running(), course);
-        double lastedH = hours(outage.startedAt, outage.endedAt == null ? clock.instant() : outage.endedAt);
+        // A canister that stood for some hours lately has those hours behind it.
+        double lastedH = hours(outage.startedAt, outage.endedAt == null ? clock.instant() : outage.endedAt)
+                + scene.stoodBeforeH();
         return new TankClock(
                 tank.id(),
                 tank.name(),
@@ -390,9 +451,10 @@ class OutageService {
                                 runs.runsAt(s.thing().id(), tank.id()),
                                 runs.failed(s.thing().id()),
                                 s.thing().startsItself(),
-                                s.thing().runTime().early(),
-                                s.thing().runTime().likely(),
-                                s.thing().runTime().tested()))
+                                Math.max(0, s.thing().runTime().early() - s.usedH()),
+                                Math.max(0, s.thing().runTime().likely() - s.usedH()),
+                                s.thing().runTime().tested(),
+                                s.left()))
                         .toList(),
                 steps(Plan.during(situation), own, usable, runs, tank.id()),
                 steps(Plan.after(situation, lastedH), own, usable, runs, tank.id()));
@@ -403,18 +465,26 @@ class OutageService {
         Home home = tank.home();
         RoomAround room = RoomAround.expected(home.season().roomC(LocalDate.ofInstant(outage.startedAt, home.zone())));
         Double fedH = null;
+        boolean wrapped = false;
+        int heatPacks = 0;
         Failures.WaterReading water = null;
         for (NoteView note : notes) {
             if (note.kind() == NoteKind.ROOM_TEMPERATURE) {
                 room = RoomAround.known(Objects.requireNonNull(note.value()));
             } else if (note.kind() == NoteKind.FED && isOf(tank, note)) {
                 fedH = note.value();
+            } else if (note.kind() == NoteKind.FED_NOW && isOf(tank, note)) {
+                fedH = -hours(outage.startedAt, note.at());
+            } else if (note.kind() == NoteKind.WRAPPED && isOf(tank, note)) {
+                wrapped = true;
+            } else if (note.kind() == NoteKind.HEAT_PACKS && isOf(tank, note)) {
+                heatPacks = Objects.requireNonNull(note.value()).intValue();
             } else if (note.kind() == NoteKind.WATER_TEMPERATURE && isOf(tank, note)) {
                 water = new Failures.WaterReading(
                         hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value()));
             }
         }
-        return failures.at(known, outage.startedAt, oxygen, room, fedH, water);
+        return failures.at(known, outage.startedAt, oxygen, room, fedH, water).keptWarm(wrapped, heatPacks);
     }
 
     private static boolean isOf(Tank tank, NoteView note) {

@@ -120,7 +120,7 @@ class PocketCard {
                 id,
                 failures.atNight(tank, WorstNight.HOTTEST_K, home.season().warmestC())
                         .tank()));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), AHEAD_H);
+        Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), EnergyUsed.NOTHING, AHEAD_H);
         Card card = new Card(
                 home.id(),
                 home.name(),
@@ -156,7 +156,7 @@ class PocketCard {
             TankAtFailure summer,
             TankAtFailure winter,
             List<Backup> backups) {
-        List<KitShare> usable = KitShare.usable(tank, all, kit);
+        List<KitShare> usable = KitShare.usable(tank, all, kit, EnergyUsed.NOTHING);
         Schedule schedule = Schedule.best(summer, backups, AHEAD_H);
         Plan.Situation situation = failures.situation(tank, summer, schedule.running(), schedule.course());
         List<Backup> atOnce = schedule.running().stream()

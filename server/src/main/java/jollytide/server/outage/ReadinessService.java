@@ -132,7 +132,8 @@ class ReadinessService {
                                 failures.atNight(tank, 0, season.coldestC()))));
         Map<UUID, TankAtFailure> summer = new LinkedHashMap<>();
         ahead.forEach((id, nights) -> summer.put(id, nights.summer().tank()));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, summer, kit, Map.of(), WorstNight.LOOKED_AHEAD_H);
+        Map<UUID, List<Backup>> planned =
+                KitShare.planned(all, summer, kit, Map.of(), EnergyUsed.NOTHING, WorstNight.LOOKED_AHEAD_H);
         List<TankNights> nights = all.stream()
                 .map(tank -> nights(
                         tank,
@@ -184,7 +185,8 @@ class ReadinessService {
         RoomAround room = RoomAround.expected(home.season().warmestC());
         Map<UUID, TankAtFailure> struck = new LinkedHashMap<>();
         failures.describe(all).forEach((id, tank) -> struck.put(id, failures.at(tank, at, oxygen.get(id), room, null)));
-        Map<UUID, List<Backup>> planned = KitShare.planned(all, struck, kit, Map.of(), WorstNight.LOOKED_AHEAD_H);
+        Map<UUID, List<Backup>> planned =
+                KitShare.planned(all, struck, kit, Map.of(), EnergyUsed.NOTHING, WorstNight.LOOKED_AHEAD_H);
         List<CutTank> through = all.stream()
                 .map(tank -> {
                     TankAtFailure failed = Objects.requireNonNull(struck.get(tank.id()));

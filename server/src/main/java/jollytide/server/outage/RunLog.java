@@ -94,6 +94,14 @@ final class RunLog {
         return running;
     }
 
+    /** Hours that a thing ran, wherever, in an outage of such a length. */
+    double ranH(UUID thingId, double lengthH) {
+        return runs.stream()
+                .filter(run -> run.thing.id().equals(thingId))
+                .mapToDouble(run -> Math.max(0, (run.goesOn() ? lengthH : Math.min(lengthH, run.toH)) - run.fromH))
+                .sum();
+    }
+
     /** Whether somebody said that a thing is broken or empty, and nobody since that it runs. */
     boolean failed(UUID thingId) {
         return failed.contains(thingId);

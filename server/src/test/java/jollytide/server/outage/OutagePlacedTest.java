@@ -272,4 +272,90 @@ class OutagePlacedTest extends ServerTest {
                 .path("outage");
         assertThat(step(alive, ": grey pump").isEmpty()).isFalse();
     }
+
+    /** Four hours on a UPS in the morning, and the power fails again an hour after it came back: little is charged. */
+    @Test
+    void aSecondOutageRemembersTheFirst() {
+        String ups = keeper.post(
+                        home + "/kit",
+                        PUMP.formatted("grey pump")
+                                .replace("\"startsItself\":false", "\"startsItself\":true,\"yearsOld\":0"))
+                .body()
+                .path("id")
+                .asString();
+        double full =
+                thing(keeper.get(outages + "/plan").body(), ups).path("earlyH").asDouble();
+        assertThat(full).isGreaterThan(3);
+        told(UUID.randomUUID(), 5, 2.0);
+        JsonNode again = keeper.post(outages, "{\"at\":\"" + ago(1) + "\"}").body();
+        JsonNode left = thing(again, ups);
+        // Three hours used, an hour of eight charged.
+        assertThat(left.path("earlyH").asDouble()).isBetween(full - 3 + full / 8 - 0.1, full - 3 + full / 8 + 0.1);
+        assertThat(left.path("left").asDouble()).isLessThan(0.5);
+        JsonNode fresh = keeper.post(
+                        outages,
+                        "{\"id\":\"" + UUID.randomUUID() + "\",\"at\":\"" + ago(30) + "\",\"until\":\"" + ago(29)
+                                + "\"}")
+                .body();
+        assertThat(thing(fresh, ups).path("left").asDouble()).isEqualTo(1);
+    }
+
+    private static JsonNode thing(JsonNode outage, String id) {
+        for (JsonNode thing : outage.path("tanks").path(0).path("kit")) {
+            if (thing.path("kitId").asString().equals(id)) {
+                return thing;
+            }
+        }
+        throw new AssertionError(outage.path("tanks").path(0).path("kit").toString());
+    }
+
+    /** A room that was measured two hours ago is as warm when the power fails again. */
+    @Test
+    void theRoomOfTheFirstIsThatOfTheSecond() {
+        JsonNode first = told(UUID.randomUUID(), 5, 2.0);
+        keeper.post(
+                outages + "/" + first.path("id").asString() + "/notes",
+                note(UUID.randomUUID(), ago(3), "ROOM_TEMPERATURE", ",\"value\":11"));
+        JsonNode again = keeper.post(outages, "{}").body();
+        assertThat(again.path("tanks").path(0).path("roomC").asDouble()).isEqualTo(11);
+    }
+
+    private JsonNode noted(String notes, int second, String kind, String rest) {
+        JsonNode answer = keeper.post(notes, note(UUID.randomUUID(), PRESENT.plusSeconds(second), kind, rest))
+                .body();
+        assertThat(answer.path("refused")).isEmpty();
+        return answer.path("outage");
+    }
+
+    private static double celsius(JsonNode outage, String which) {
+        return outage.path("tanks")
+                .path(0)
+                .path("course")
+                .path("points")
+                .path(72)
+                .path(which)
+                .asDouble();
+    }
+
+    /** A meal, blankets, heat packs, and that nobody can come: each is said by one press and moves what is shown. */
+    @Test
+    void whatIsSaidMovesThePrediction() {
+        keeper.post(home + "/kit", PUMP.formatted("hand pump"));
+        JsonNode begun = keeper.post(outages, "{}").body();
+        String notes = outages + "/" + begun.path("id").asString() + "/notes";
+        noted(notes, 1, "ROOM_TEMPERATURE", ",\"value\":10");
+        JsonNode fed = noted(notes, 2, "FED_NOW", "");
+        assertThat(fed.path("tanks").path(0).path("fedH").asDouble()).isNotPositive();
+        JsonNode wrapped = noted(notes, 3, "WRAPPED", "");
+        assertThat(celsius(wrapped, "coldestC")).isGreaterThan(celsius(fed, "coldestC") + 0.3);
+        JsonNode warmed = noted(notes, 4, "HEAT_PACKS", ",\"value\":6");
+        assertThat(celsius(warmed, "celsius")).isGreaterThan(celsius(wrapped, "celsius") + 0.1);
+        assertThat(step(warmed, "Start: hand pump").isEmpty()).isFalse();
+        JsonNode nobody = noted(notes, 5, "NOBODY_COMES", "");
+        assertThat(nobody.path("nobodyComes").asBoolean()).isTrue();
+        assertThat(step(nobody, "Start: hand pump").isEmpty()).isTrue();
+        assertThat(step(noted(notes, 6, "SOMEBODY_COMES", ""), "Start: hand pump")
+                        .isEmpty())
+                .isFalse();
+    }
 }
