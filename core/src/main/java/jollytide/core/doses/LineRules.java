@@ -89,6 +89,10 @@ public record LineRules(
     /** What may always be added in a day, dKH. */
     private static final double LEAST_CLIMB_DKH = 0.1;
 
+    /** Beyond this in a day a caution stands, mg/L. From memory. */
+    private static final double MUCH_CALCIUM = 20;
+
+    private static final double MUCH_POTASSIUM = 10;
     private static final int MOST_PORTIONS = 24;
     private static final double ROUNDING = 1e-9;
 
@@ -308,6 +312,18 @@ public record LineRules(
         if (days > 1) {
             because.add(
                     text("It brings %.1f dKH: beside what is used and dosed, at most %.1f dKH a day.", dkh, mayClimb));
+        }
+        int slowly = (int)
+                Math.ceil(Math.max(addition.calciumMgPerL() / MUCH_CALCIUM, addition.potassiumMgPerL() / MUCH_POTASSIUM)
+                        - ROUNDING);
+        if (slowly > 1) {
+            boolean calcium = addition.calciumMgPerL() / MUCH_CALCIUM > 1;
+            because.add(text(
+                    "It brings %.0f mg/L of %s: better %.0f mg/L a day.",
+                    calcium ? addition.calciumMgPerL() : addition.potassiumMgPerL(),
+                    calcium ? "calcium" : "potassium",
+                    calcium ? MUCH_CALCIUM : MUCH_POTASSIUM));
+            days = Math.max(days, slowly);
         }
         double mixed = rise(addition.what(), meq);
         double daily = meq / days;

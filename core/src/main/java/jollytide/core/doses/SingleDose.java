@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import jollytide.core.units.AlkalinityUnit;
@@ -79,8 +80,46 @@ public sealed interface SingleDose {
             return this;
         }
 
+        /** Beyond this in one day nobody should add by hand, mg/L. From memory. */
+        private static final double MOST_CALCIUM_A_DAY = 50;
+
+        private static final double MOST_POTASSIUM_A_DAY = 20;
+
+        /**
+         * This as a plan, unless a day would bring too much calcium or potassium. What was put in already is kept whatever
+         * it was ({@link #bearable}).
+         *
+         * @throws InputException with the most that a day may bring
+         */
+        public Addition planned() {
+            bearable();
+            double times = Math.max(calciumMgPerL() / MOST_CALCIUM_A_DAY, potassiumMgPerL() / MOST_POTASSIUM_A_DAY);
+            if (times > 1) {
+                double most = mol / times * what.gramsPerMol();
+                boolean calcium = calciumMgPerL() / MOST_CALCIUM_A_DAY == times;
+                throw new InputException(
+                        "amount",
+                        mol * what.gramsPerMol(),
+                        String.format(Locale.ROOT, "at most %.0f g a day", Math.floor(most)),
+                        String.format(
+                                Locale.ROOT,
+                                "It brings %.0f mg/L of %s. At most %.0f mg/L a day: %.0f g of pure powder.",
+                                calcium ? calciumMgPerL() : potassiumMgPerL(),
+                                calcium ? "calcium" : "potassium",
+                                calcium ? MOST_CALCIUM_A_DAY : MOST_POTASSIUM_A_DAY,
+                                Math.floor(most)));
+            }
+            return this;
+        }
+
         public double meqPerL() {
             return mol * what.meqPerMol() / litres;
+        }
+
+        public double potassiumMgPerL() {
+            return what == Solution.Solute.POTASSIUM_HYDROXIDE
+                    ? 1000 * mol * AlkalinitySource.POTASSIUM_G_PER_MOL / litres
+                    : 0;
         }
 
         public double calciumMgPerL() {

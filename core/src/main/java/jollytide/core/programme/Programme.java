@@ -41,7 +41,9 @@ public record Programme(ZoneId zone, LightClock lamps, List<Lane> lanes, List<Wi
     /** Once the mains are back lanes do this long what they do after power. */
     public static final Duration AFTER_POWER = Hold.RUNS_AGAIN;
 
-    private static final int MOST_LANES = 100;
+    /** A document has at most 100, and the tank's dosing lines come on top whenever it is read. */
+    private static final int MOST_LANES = 150;
+
     private static final int MOST_WINDOWS = 200;
     private static final int MOST_RULES = 1000;
 

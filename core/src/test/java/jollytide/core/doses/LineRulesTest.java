@@ -360,6 +360,16 @@ class LineRulesTest {
         assertThat(portion.days() * portion.portionsPerDay()).isEqualTo(1);
     }
 
+    /** 45 mg/L of calcium in one go: rather 20 a day, in three days. */
+    @Test
+    void muchCalciumIsSpread() {
+        double grams = 45 * LITRES / 1000 / 40.078 * 147.014;
+        LineRules.Parted parted = RULES.parted(
+                SingleDose.Addition.ofPowder(Instant.EPOCH, Solution.Solute.CALCIUM_CHLORIDE, grams, 1, LITRES));
+        assertThat(parted.days()).isEqualTo(3);
+        assertThat(parted.because()).singleElement().asString().contains("better 20 mg/L a day");
+    }
+
     @Test
     void whatLinesBringLeavesLessRoomForAnAddition() {
         SingleDose.Addition oneDkh = SingleDose.Addition.ofPowder(

@@ -55,6 +55,23 @@ class SingleDoseTest {
                 .isInstanceOf(InputException.class);
     }
 
+    /** By hand at most 50 mg/L of calcium and 20 of potassium a day; what was put in already is still kept. */
+    @Test
+    void tooMuchCalciumOrPotassiumIsNotPlanned() {
+        // 400 L: 50 mg/L are 20 g of calcium, 73.4 g of its chloride with two waters.
+        Addition calcium = Addition.ofPowder(START, Solution.Solute.CALCIUM_CHLORIDE, 80, 1, 400);
+        assertThatThrownBy(calcium::planned)
+                .isInstanceOf(InputException.class)
+                .hasMessageContaining("calcium")
+                .hasMessageContaining("73 g");
+        assertThat(calcium.bearable()).isEqualTo(calcium);
+        Addition less = Addition.ofPowder(START, Solution.Solute.CALCIUM_CHLORIDE, 73, 1, 400);
+        assertThat(less.planned()).isEqualTo(less);
+        // 20 mg/L of potassium are 0.51 meq/L, 11.5 g of its hydroxide.
+        Addition lye = Addition.ofPowder(START, Solution.Solute.POTASSIUM_HYDROXIDE, 12, 1, 400);
+        assertThatThrownBy(lye::planned).hasMessageContaining("potassium").hasMessageContaining("11 g");
+    }
+
     /** A tenth of the water at 7 dKH for as much at 9 moves it by 0.2. */
     @Test
     void newWaterMovesByItsShare() {

@@ -221,7 +221,7 @@ public class ByHandService {
         ByHand dose = set(new ByHand(), now, amount);
         return rules.rules(tank)
                 .with(PlanRules.all(lines.findAllOf(tank.id()), now))
-                .parted(((Addition) dose.dose(tank.netVolumeL())).bearable());
+                .parted(((Addition) dose.dose(tank.netVolumeL())).planned());
     }
 
     ChangeSum sum(UUID keeperId, UUID tankId, Water water) {

@@ -108,6 +108,10 @@ public record ProgrammeDocument(
             @Nullable Integer onS,
             @Nullable Integer offS) {
         LaneState toCore() {
+            if (does == null) {
+                throw new InputException(
+                        "state.does", 0, "what the lane does", "The state does not say what the lane does.");
+            }
             return switch (does) {
                 case OFF -> LaneState.OFF;
                 case ON -> LaneState.ON;

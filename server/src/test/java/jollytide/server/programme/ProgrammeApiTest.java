@@ -418,6 +418,39 @@ class ProgrammeApiTest extends ServerTest {
                 .contains("too often for a day");
     }
 
+    /** What is stored is always readable: a full schedule, and more dosing lines than it had when it was saved. */
+    @Test
+    void aFullScheduleStaysReadable() {
+        ObjectNode document = today();
+        for (int i = document.path("lanes").size(); i < 100; i++) {
+            add(document, "lanes", """
+                    {"id":"fan-%d","kind":"FAN","name":"fan %d","rest":{"does":"OFF"},"afterPower":{"does":"OFF"}}""".formatted(i, i));
+        }
+        Answer saved = save("null", document);
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        String doses = programme.replace("/programme", "/doses");
+        for (int i = 0; i < 3; i++) {
+            Answer line = keeper.post(doses, """
+                    {"name":"drip %d","solute":"LIMEWATER","share":1,"vesselMl":1000,"mlPerDay":20,"at":"%s"}""".formatted(i, PRESENT.minusSeconds(60)));
+            assertThat(line.status()).as(line.text()).isEqualTo(201);
+        }
+        assertThat(keeper.get(programme).status()).isEqualTo(200);
+        String home = "/homes/" + keeper.get("/homes").body().path(0).path("id").asString();
+        assertThat(keeper.get(home + "/due").status()).isEqualTo(200);
+        assertThat(keeper.get(home + "/due.ics").status()).isEqualTo(200);
+        assertThat(keeper.get(programme + "/steps.ics").status()).isEqualTo(200);
+    }
+
+    @Test
+    void aStateThatSaysNothingIsRefusedByName() {
+        ObjectNode document = today();
+        add(document, "rules", """
+                {"lane":"flow-left","kind":"USUAL","window":"all-day","state":{"share":0.5}}""");
+        Answer refused = save("null", document);
+        assertThat(refused.status()).isBetween(400, 422);
+        assertThat(refused.text()).contains("does");
+    }
+
     /** However a night without air comes about, its oxygen shows it: here three devices by three rules. */
     @Test
     void aNightWithoutAirIsNotSaved() {
