@@ -15,6 +15,7 @@ import { ConflictSheet } from './ConflictSheet';
 import { EntryRow, type Entry } from './EntryRow';
 import { EVERYTHING, firstUnit, IN_THE_AIR, IN_THE_TANK, type Measurable } from './quantities';
 import { ReadingList } from './ReadingList';
+import { UnusualSheet, unusualOf } from './UnusualSheet';
 
 const route = getRouteApi('/signed-in/tank/$tankId/enter');
 
@@ -49,14 +50,11 @@ export function Enter() {
   });
   const unreadable = filled.some((f) => f.value === null);
 
-  const submit = (at: string, replace: boolean) => {
-    const body: NewReadings = {
-      at,
-      replace,
-      values: filled.flatMap(({ m, entry, value }) =>
-        value === null ? [] : [{ unit: entry.unit, method: entry.method, place: m.place, value }],
-      ),
-    };
+  const values: NewReadings['values'] = filled.flatMap(({ m, entry, value }) =>
+    value === null ? [] : [{ unit: entry.unit, method: entry.method, place: m.place, value }],
+  );
+  const submit = (at: string, replace: boolean, ask = !replace, meant = values) => {
+    const body: NewReadings = { at, replace, ask, values: meant };
     save.mutate(body, {
       onSuccess: (readings) => {
         const before = entries;
@@ -93,6 +91,7 @@ export function Enter() {
   };
 
   const problem = save.error;
+  const unusual = unusualOf(problem);
   const errorOf = (m: Measurable) => {
     const i = filled.findIndex((f) => f.m.key === m.key);
     if (i < 0) return undefined;
@@ -189,7 +188,27 @@ export function Enter() {
         </div>
       </form>
       <ReadingList />
-      {problem?.status === 409 && (
+      {unusual && (
+        <UnusualSheet
+          unusual={unusual}
+          values={values}
+          save={() => submit(shownTime, false, false)}
+          mend={(index, unit) => {
+            const key = filled[index]?.m.key;
+            const entry = key === undefined ? undefined : entries[key];
+            if (key === undefined || !entry) return;
+            setEntries((all) => ({ ...all, [key]: { ...entry, unit } }));
+            submit(
+              shownTime,
+              false,
+              true,
+              values.map((v, i) => (i === index ? { ...v, unit } : v)),
+            );
+          }}
+          close={() => save.reset()}
+        />
+      )}
+      {problem?.status === 409 && !unusual && (
         <ConflictSheet
           problem={problem}
           replace={() => submit(shownTime, true)}

@@ -54,11 +54,13 @@ class ReadingController {
      *
      * @param at with an offset, or without one in the home's zone
      * @param replace whether a stored value at that time gives way
+     * @param ask whether a person typed them, who is asked about what no tank usually reads before anything is saved
      */
     record NewReadings(
             @NotNull @Size(max = 40) String at,
             @NotEmpty @Size(max = 50) List<@NotNull @Valid NewReading> values,
-            @Nullable Boolean replace) {}
+            @Nullable Boolean replace,
+            @Nullable Boolean ask) {}
 
     @GetMapping
     ReadingService.Page list(

@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
+import jollytide.core.evidence.Plausible;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
 import jollytide.core.logfile.Meaning;
@@ -104,9 +105,33 @@ public class ReadingService {
 
     private static final int HALF_HOURS_OF_A_DAY = 48;
 
+    /**
+     * A typed value that no tank usually reads.
+     *
+     * @param index of it among those that were sent
+     */
+    public record Unusual(int index, Plausible.Doubt doubt) {}
+
+    private static void asked(NewReadings request) {
+        List<Unusual> unusual = new ArrayList<>();
+        for (int i = 0; i < request.values().size(); i++) {
+            NewReading value = request.values().get(i);
+            int index = i;
+            check("values[" + i + "]", value);
+            Plausible.doubt(value.unit(), value.value()).ifPresent(doubt -> unusual.add(new Unusual(index, doubt)));
+        }
+        if (!unusual.isEmpty()) {
+            throw Problem.of(HttpStatus.CONFLICT, "Is this right?", "No tank usually reads that. Nothing is saved yet.")
+                    .with("unusual", unusual);
+        }
+    }
+
     public List<ReadingView> save(UUID keeperId, UUID tankId, NewReadings request) {
         Tank tank = tanks.tank(keeperId, tankId);
         Instant at = LocalTimes.resolve("at", request.at(), tank.home().zone(), clock.instant());
+        if (Boolean.TRUE.equals(request.ask())) {
+            asked(request);
+        }
         Map<Long, ReadingRow> toSave = new LinkedHashMap<>();
         List<Conflict> conflicts = new ArrayList<>();
         for (int i = 0; i < request.values().size(); i++) {

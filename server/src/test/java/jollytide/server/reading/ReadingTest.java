@@ -44,6 +44,29 @@ class ReadingTest extends ServerTest {
         assertThat(values()).containsExactly(7.9);
     }
 
+    /** What no tank usually reads is asked about before it counts, with the likely slip; scripts are not asked. */
+    @Test
+    void theUnusualIsAskedAbout() {
+        String typed = Samples.reading("2026-01-05T10:00", "PSU", "TANK", "REFRACTOMETER", 1.025);
+        var asked = keeper.post(readings, typed.replaceFirst("\\{", "{\"ask\":true,"));
+        assertThat(asked.status()).as(asked.text()).isEqualTo(409);
+        assertThat(asked.body()
+                        .path("unusual")
+                        .path(0)
+                        .path("doubt")
+                        .path("slips")
+                        .toString())
+                .contains("SG_25");
+        assertThat(keeper.get(readings).text()).doesNotContain("1.025");
+        assertThat(keeper.post(readings, typed.replaceFirst("\\{", "{\"ask\":false,"))
+                        .status())
+                .isEqualTo(201);
+        String usual = Samples.reading("2026-01-05T10:00", "DKH", "TANK", "TITRATION_KIT", 8.2);
+        assertThat(keeper.post(readings, usual.replaceFirst("\\{", "{\"ask\":true,"))
+                        .status())
+                .isEqualTo(201);
+    }
+
     @Test
     void correctingDeletingAndUndoing() {
         String id = keeper.post(readings, ph("2026-01-05T10:00", 81 / 10.0))
