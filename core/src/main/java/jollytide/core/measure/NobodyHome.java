@@ -2,7 +2,8 @@ package jollytide.core.measure;
 
 /** Nobody breathes in the room: a journey, or a house at work. */
 public record NobodyHome() implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("nobody", "Nobody home").makes((values, known) -> new NobodyHome());
+    public static final MeasureKind KIND =
+            MeasureKind.of("nobody", "Nobody home").makes((values, known) -> new NobodyHome());
 
     @Override
     public Way way() {

@@ -45,6 +45,9 @@ import org.springframework.web.bind.annotation.RestController;
 @Computes(Lane.URGENT)
 @RestController
 class DueController {
+    /** Lines may have 75 octets (RFC 5545, 3.1): so many characters are no more in any script. */
+    private static final int FOLDED_AT = 24;
+
     private final DueService dues;
     private final Subscriptions subscriptions;
     private final Clock clock;
@@ -122,7 +125,7 @@ class DueController {
             calendar.add(event);
         }
         ByteArrayOutputStream text = new ByteArrayOutputStream();
-        new CalendarOutputter(false).output(calendar, text);
+        new CalendarOutputter(false, FOLDED_AT).output(calendar, text);
         return text.toByteArray();
     }
 

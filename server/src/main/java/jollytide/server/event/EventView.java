@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import jollytide.core.fit.Experiment;
 import jollytide.core.measure.Measures;
+import jollytide.core.measure.NobodyHome;
 import jollytide.server.measure.SetRequest;
 import jollytide.server.measure.SetRequest.PutMeasure;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +32,17 @@ public record EventView(
         @Nullable List<PutMeasure> measures,
         List<String> did,
         @Nullable KeptForecast forecast) {
+    /** Whether it tells who was home and who was not. */
+    public boolean tellsWhoWasHome() {
+        return kind == EventKind.PEOPLE
+                || (measures != null && measures.stream().anyMatch(m -> m.kind().equals(NobodyHome.KIND.id())));
+    }
+
+    /** What happened, without what the keeper wrote of it. */
+    public EventView withoutNote() {
+        return new EventView(id, version, kind, at, until, excludesDays, title, "", measures, did, forecast);
+    }
+
     static EventView of(TankEvent e) {
         return new EventView(
                 e.id,

@@ -28,7 +28,8 @@ class HistoryController {
     }
 
     /**
-     * As many points as can be told apart, with every extreme kept.
+     * As many points as can be told apart, with every extreme kept. Helpers read what happened, but neither the keeper's
+     * notes of it nor who was home when.
      *
      * @param from by default the beginning of the log
      * @param to by default its end
@@ -41,6 +42,7 @@ class HistoryController {
             @RequestParam(required = false) @Nullable Instant from,
             @RequestParam(required = false) @Nullable Instant to,
             @RequestParam(defaultValue = "1000") int width) {
-        return history.history(who.keeperId(), tankId, from, to, width);
+        HistoryView all = history.history(who.keeperId(), tankId, from, to, width);
+        return who.guest() == null ? all : all.forHelpers();
     }
 }

@@ -104,7 +104,22 @@ class HistoryService {
             List<DayBar> days,
             List<EventView> events,
             List<Stay> lit,
-            List<Stay> occupied) {}
+            List<Stay> occupied) {
+        /** Without the keeper's notes, and without who was home when. */
+        HistoryView forHelpers() {
+            return new HistoryView(
+                    from,
+                    to,
+                    tracks,
+                    days,
+                    events.stream()
+                            .filter(event -> !event.tellsWhoWasHome())
+                            .map(EventView::withoutNote)
+                            .toList(),
+                    lit,
+                    List.of());
+        }
+    }
 
     /** From the first reading to the last. */
     LogSpan span(UUID keeperId, UUID tankId) {

@@ -32,6 +32,9 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
  * with its own date, for lamps that do not follow the clock move them, and seasons end.
  */
 final class ProgrammeCalendar {
+    /** Lines may have 75 octets (RFC 5545, 3.1): so many characters are no more in any script. */
+    private static final int FOLDED_AT = 24;
+
     private static final int DAYS = 28;
 
     private ProgrammeCalendar() {}
@@ -59,7 +62,7 @@ final class ProgrammeCalendar {
             }
         }
         ByteArrayOutputStream text = new ByteArrayOutputStream();
-        new CalendarOutputter(false).output(calendar, text);
+        new CalendarOutputter(false, FOLDED_AT).output(calendar, text);
         return text.toByteArray();
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
@@ -47,6 +48,25 @@ class DueTest extends ServerTest {
                 .containsExactlyElementsOf(
                         text.lines().filter(l -> l.startsWith("UID")).toList());
         assertThat(visitor().asNewKeeper().get(home + "/due.ics").status()).isEqualTo(404);
+    }
+
+    /** RFC 5545, 3.1: no line has more than 75 octets, and a folded one reads as it was written. */
+    @Test
+    void linesAreFoldedByOctetsInAnyScript() throws IOException, ParserException {
+        Visitor keeper = visitor().asNewKeeper();
+        Samples.tank(keeper);
+        String home = "/homes/" + keeper.get("/homes").body().path(0).path("id").asString();
+        String name = "予備のエアポンプ、階段の下、Überdruckpumpe für das große Becken 🫧🫧🫧🫧🫧🫧🫧🫧";
+        assertThat(keeper.post(home + "/kit", PUMP.formatted("").replace("pump; under, the stairs", name))
+                        .status())
+                .isEqualTo(201);
+        String text = keeper.get(home + "/due.ics").text();
+        assertThat(text.lines())
+                .allSatisfy(line ->
+                        assertThat(line.getBytes(StandardCharsets.UTF_8)).hasSizeLessThanOrEqualTo(75));
+        Calendar calendar = new CalendarBuilder().build(new StringReader(text));
+        List<VEvent> events = calendar.getComponents("VEVENT");
+        assertThat(events.get(0).getSummary().getValue()).startsWith(name + ": never tested");
     }
 
     /** Whoever knows the address reads what is due, and nothing else; a new one closes the old one. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
+import jollytide.server.Sets;
 import jollytide.server.Visitor;
 import jollytide.server.Visitor.Answer;
 import org.junit.jupiter.api.Test;
@@ -71,6 +72,30 @@ class HelperTest extends ServerTest {
                 .path(0);
         assertThat(noted.path("byWhom").asString()).isEqualTo("Jonas");
         assertThat(helper.post(outage + "/end", "{}").status()).isEqualTo(200);
+    }
+
+    /** What was done to the tank is read by helpers; what the keeper wrote of it, and who was home when, is not. */
+    @Test
+    void aHelperReadsNeitherNotesNorWhoWasHome() {
+        Visitor keeper = visitor().asNewKeeper();
+        String tank = Samples.tank(keeper);
+        String at = PRESENT.minusSeconds(3600).toString();
+        String event = """
+                {"kind":"%s","at":"%s","title":"%s","note":"the key is in the drawer"}""";
+        keeper.post("/tanks/" + tank + "/events", event.formatted("REMEDY", at, "A stone added"));
+        keeper.post("/tanks/" + tank + "/events", event.formatted("PEOPLE", at, "Skiing for a week"));
+        Answer done = keeper.post("/tanks/" + tank + "/done", """
+                {"event":%s,"measures":[%s]}""".formatted(
+                        event.formatted("OTHER", at, "At my mother’s"), Sets.measure("nobody")));
+        assertThat(done.status()).as(done.text()).isEqualTo(201);
+        String history = "/tanks/" + tank + "/history?from=" + PRESENT.minusSeconds(86_400) + "&to=" + PRESENT;
+        assertThat(keeper.get(history).text()).contains("A stone added", "Skiing", "mother", "drawer");
+        Visitor helper = helper(code(keeper, home(keeper)));
+        assertThat(helper.get(history).text())
+                .contains("A stone added")
+                .doesNotContain("Skiing")
+                .doesNotContain("mother")
+                .doesNotContain("drawer");
     }
 
     /** Every door of the API is tried; those that open are these and no others. */
