@@ -13,6 +13,7 @@ import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
 import { AirlineSum, AirPumpSum, BubblesSum, RoomSum } from './airSums';
 import { Answer, AnswerList, Answers, Source } from './Answers';
+import { BackupSum } from './outageSums';
 import { ReadOffSum } from './readOffSum';
 import { AlkalinitySum, MediaSum, SettlingSum } from './waterSums';
 
@@ -30,6 +31,7 @@ const TABS = [
   ['airpump', 'Air pump'],
   ['bubbles', 'Bubbles'],
   ['room', 'Room'],
+  ['ups', 'UPS'],
   ['media', 'Media'],
   ['alkalinity', 'Alkalinity'],
   ['settling', 'Settling'],
@@ -41,6 +43,7 @@ const PLAIN = [
   ['airpump', AirPumpSum],
   ['bubbles', BubblesSum],
   ['room', RoomSum],
+  ['ups', BackupSum],
   ['media', MediaSum],
   ['alkalinity', AlkalinitySum],
   ['settling', SettlingSum],

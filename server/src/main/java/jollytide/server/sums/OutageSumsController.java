@@ -37,6 +37,7 @@ class OutageSumsController {
      *
      * @param upsW what its maker says it carries
      * @param upsMinutes for how long
+     * @param yearsOld of its cells; at the end of their usual life when null, as everywhere else
      */
     record BackupRequest(
             @NotNull Double upsW,
@@ -48,15 +49,20 @@ class OutageSumsController {
      * Hours.
      *
      * @param naiveH what the label lets one hope
+     * @param overloaded whether the load is more than it is known to carry: then it switches off at once
+     * @param yearsOld of its cells, as counted
      */
-    record BackupAnswer(double naiveH, double earlyH, double likelyH, double lateH) {}
+    record BackupAnswer(
+            double naiveH, double earlyH, double likelyH, double lateH, boolean overloaded, double yearsOld) {}
 
     @PostMapping("/backup")
     BackupAnswer backup(@Valid @RequestBody BackupRequest body) {
-        Energy.Ups ups = new Energy.Ups(body.upsW(), body.upsMinutes(), body.yearsOld() == null ? 0 : body.yearsOld());
+        double years = body.yearsOld() == null ? Energy.Ups.YEARS_ASSUMED : body.yearsOld();
+        Energy.Ups ups = new Energy.Ups(body.upsW(), body.upsMinutes(), years);
         double load = within("loadW", body.loadW(), 0.1, 5000, "W");
         Energy.RunTime hours = ups.hours(load);
-        return new BackupAnswer(ups.naiveHours(load), hours.early(), hours.likely(), hours.late());
+        return new BackupAnswer(
+                ups.naiveHours(load), hours.early(), hours.likely(), hours.late(), ups.overloaded(load), years);
     }
 
     /**

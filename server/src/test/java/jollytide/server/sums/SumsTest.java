@@ -3,6 +3,7 @@ package jollytide.server.sums;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import jollytide.core.outage.Energy;
 import jollytide.server.Samples;
 import jollytide.server.ServerTest;
 import jollytide.server.Sets;
@@ -232,10 +233,18 @@ class SumsTest extends ServerTest {
     /** A UPS "100 W for 23 min" with a 3.4 W pump: 11 h on paper, 3 to 5 early, 5 to 9 likely. */
     @Test
     void backupSum() {
-        JsonNode ups = sum("backup", "{\"upsW\":100,\"upsMinutes\":23,\"loadW\":3.4}");
+        String label = "\"upsW\":100,\"upsMinutes\":23";
+        JsonNode ups = sum("backup", "{%s,\"loadW\":3.4,\"yearsOld\":0}".formatted(label));
         assertThat(ups.path("naiveH").asDouble()).isCloseTo(11.3, within(0.1));
         assertThat(ups.path("earlyH").asDouble()).isBetween(3.0, 5.0);
         assertThat(ups.path("likelyH").asDouble()).isBetween(5.0, 9.0);
+        JsonNode undated = sum("backup", "{%s,\"loadW\":3.4}".formatted(label));
+        assertThat(undated.path("yearsOld").asDouble()).isEqualTo(Energy.Ups.YEARS_ASSUMED);
+        assertThat(undated.path("lateH").asDouble())
+                .isLessThan(ups.path("lateH").asDouble());
+        JsonNode over = sum("backup", "{%s,\"loadW\":120}".formatted(label));
+        assertThat(over.path("overloaded").asBoolean()).isTrue();
+        assertThat(over.path("lateH").asDouble()).isZero();
     }
 
     @Test

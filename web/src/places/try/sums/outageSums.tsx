@@ -1,0 +1,67 @@
+import { api, bodyOf } from '../../../api/client';
+import { Answer, AnswerList } from './Answers';
+import { PlainSum } from './PlainSum';
+
+const n0 = (value: number | undefined) => value ?? 0;
+
+/** A computer's UPS on a small load: what its label promises, and what it gives. */
+export function BackupSum() {
+  return (
+    <PlainSum
+      name="ups"
+      example="Worked example: a UPS sold as 100 W for 23 minutes, under an air pump of 3.4 W."
+      asked={[
+        { key: 'upsW', label: 'Its maker says it carries', unit: 'W', start: '100' },
+        { key: 'upsMinutes', label: 'for', unit: 'minutes', start: '23' },
+        { key: 'loadW', label: 'What hangs on it draws', unit: 'W', start: '3.4' },
+        {
+          key: 'yearsOld',
+          label: 'Age of its cells',
+          unit: 'years',
+          start: '',
+          optional: true,
+          hint: 'Empty: the end of their usual life (assumed).',
+        },
+      ]}
+      ask={(n) =>
+        bodyOf(
+          api.POST('/api/v1/sums/backup', {
+            body: {
+              upsW: n0(n.upsW),
+              upsMinutes: n0(n.upsMinutes),
+              loadW: n0(n.loadW),
+              yearsOld: n.yearsOld,
+            },
+          }),
+        )
+      }
+      answers={(a) =>
+        a.overloaded ? (
+          <p className="text-lg font-semibold">
+            ✕ This load is more than it carries: it switches off at once.
+          </p>
+        ) : (
+          <>
+            <AnswerList>
+              <Answer label="count on" value={a.earlyH.toFixed(1)} unit="h" large />
+              <Answer label="likely" value={a.likelyH.toFixed(1)} unit="h" />
+              <Answer label="at the most" value={a.lateH.toFixed(1)} unit="h" />
+              <Answer label="its label lets one hope" value={a.naiveH.toFixed(1)} unit="h" />
+              <Answer label="cells counted as" value={a.yearsOld.toFixed(0)} unit="years old" />
+            </AnswerList>
+            <p className="mt-3 max-w-2xl">
+              Many units switch off by themselves under a very small load, and some when they have
+              run a while: only your own test tells. Pull its plug in daylight, time it to the end,
+              and enter the hours with the item under Do, Readiness. From then on only your test
+              counts.
+            </p>
+            <p className="mt-3 max-w-2xl border-l-4 border-alk pl-3">
+              Keep it dry and above the water line, with a drip loop in every cord.
+            </p>
+          </>
+        )
+      }
+      source="Its inverter draws 5 to 8 W by itself, and lead gives more under a lower load (Peukert 1897, exponent 1.15 to 1.25); lead loses capacity by age. All from memory. The early edge has no such gain."
+    />
+  );
+}
