@@ -52,7 +52,7 @@ export function BackupSum() {
             <p className="mt-3 max-w-2xl">
               Many units switch off by themselves under a very small load, and some when they have
               run a while: only your own test tells. Pull its plug in daylight, time it to the end,
-              and enter the hours with the item under Do, Readiness. From then on only your test
+              and enter the hours with the item under Guard, Readiness. From then on only your test
               counts.
             </p>
             <p className="mt-3 max-w-2xl border-l-4 border-alk pl-3">
