@@ -357,11 +357,11 @@ function Thing({ item }: { item: KitItem }) {
         </span>
         <span>
           {tested ? (
-            <strong>{likely.toFixed(1)} h, tested</strong>
+            <strong>{hoursDown(likely)}, tested</strong>
           ) : (
             <>
-              <strong>{early.toFixed(1)}</strong> to {late.toFixed(1)} h, likely {likely.toFixed(1)}
-              , not tested
+              <strong>{hoursDown(early)}</strong> to {hoursDown(late)}, likely {hoursDown(likely)},
+              not tested
             </>
           )}
         </span>
