@@ -26,14 +26,13 @@ public class KitService {
     private final KitItems items;
     private final HomeService homes;
     private final TankService tanks;
-
     private final Clock clock;
 
     KitService(KitItems items, HomeService homes, TankService tanks, Clock clock) {
-        this.clock = clock;
         this.items = items;
         this.homes = homes;
         this.tanks = tanks;
+        this.clock = clock;
     }
 
     /**
@@ -123,7 +122,7 @@ public class KitService {
         items.delete(item(keeperId, homeId, id));
     }
 
-    /** Ages count in days: which zone's does not matter. */
+    /** Ages count in days: a day more or less, by the zone, does not matter. */
     private LocalDate today() {
         return LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
     }

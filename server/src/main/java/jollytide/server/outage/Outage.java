@@ -16,6 +16,10 @@ class Outage {
     Instant endedAt;
     int cuts;
 
+    /** When the power went again after it had come back; null where it did not. */
+    @Nullable
+    Instant lastCutAt;
+
     /** The outage that this one turned out to be part of; its id stays another name of that one. */
     @Nullable
     UUID mergedInto;

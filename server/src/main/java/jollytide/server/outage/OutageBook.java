@@ -76,7 +76,8 @@ class OutageBook {
         if (told.id() != null) {
             Optional<Outage> known = outages.findById(told.id());
             if (known.isPresent()) {
-                return told(outage(homeId, told.id()), until);
+                Outage one = outage(homeId, told.id());
+                return until == null || wentAgain(one, until) ? one : ended(one, until);
             }
         }
         Instant reach = (until == null ? now : until).plus(FLICKER);
@@ -101,12 +102,16 @@ class OutageBook {
         return outages.saveAndFlush(one);
     }
 
-    /** An outage that is known is told again: perhaps it has ended since. */
-    private static Outage told(Outage known, @Nullable Instant until) {
-        if (known.endedAt == null && until != null) {
-            known.endedAt = until.isBefore(known.startedAt) ? known.startedAt : until;
+    private static Outage ended(Outage outage, Instant until) {
+        if (outage.endedAt == null) {
+            outage.endedAt = until.isBefore(outage.startedAt) ? outage.startedAt : until;
         }
-        return known;
+        return outage;
+    }
+
+    /** Whether the power is known to have gone again after it came back then. */
+    private static boolean wentAgain(Outage outage, Instant until) {
+        return outage.endedAt == null && outage.lastCutAt != null && until.isBefore(outage.lastCutAt);
     }
 
     /** The id under which a device noted it stays another name of what it became part of. */
@@ -136,6 +141,7 @@ class OutageBook {
                     .orElseThrow();
             boolean goesOn = until == null && from.isAfter(last);
             longer |= until != null && until.isAfter(one.endedAt);
+            one.lastCutAt = goesOn ? from : one.lastCutAt;
             one.endedAt = goesOn ? null : until != null && until.isAfter(last) ? until : last;
         }
         one.startedAt = begins;
@@ -169,21 +175,36 @@ class OutageBook {
         return a.isBefore(b) ? a : b;
     }
 
+    /** @throws InputException when the power is known to have gone again since: a word that is late ends nothing */
     Outage end(UUID homeId, UUID id, @Nullable Instant at) {
         Outage outage = outage(homeId, id);
-        return told(outage, passed("at", at, clock.instant().truncatedTo(ChronoUnit.MICROS)));
+        Instant until = passed("at", at, clock.instant().truncatedTo(ChronoUnit.MICROS));
+        if (wentAgain(outage, until)) {
+            throw new InputException(
+                    "at",
+                    until.getEpochSecond(),
+                    "after the power went again",
+                    "The power went again after that: the outage is still on.");
+        }
+        return ended(outage, until);
     }
 
-    /** The power was not back after all. */
-    Outage goesOn(UUID homeId, UUID id) {
+    /** The power was not back after all; what was noted since is part of it. */
+    Outage goesOn(UUID homeId, UUID id, ZoneId zone) {
         Outage outage = outage(homeId, id);
         Optional<Outage> open = open(homeId);
         if (open.isPresent() && !open.get().id.equals(outage.id)) {
             throw Problem.of(
                     HttpStatus.CONFLICT, "Another outage is on", "Another outage has begun since: that one goes on.");
         }
+        if (outage.endedAt == null) {
+            return outage;
+        }
+        outage.lastCutAt = outage.endedAt;
         outage.endedAt = null;
-        return outages.saveAndFlush(outage);
+        outages.flush();
+        List<Outage> touched = outages.between(homeId, outage.startedAt, clock.instant());
+        return touched.size() > 1 ? merged(touched, outage.startedAt, null, zone) : outage;
     }
 
     /**

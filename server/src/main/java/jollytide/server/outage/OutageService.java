@@ -190,8 +190,8 @@ class OutageService {
 
     /** The power was not back after all. */
     OutageView goesOn(UUID keeperId, UUID homeId, UUID id) {
-        homes.owned(keeperId, homeId);
-        return view(keeperId, book.goesOn(homeId, id));
+        ZoneId zone = homes.owned(keeperId, homeId).zone();
+        return view(keeperId, book.goesOn(homeId, id, zone));
     }
 
     /** It began at another time than was noticed. A helper can only move that earlier. */

@@ -201,6 +201,41 @@ class OutagePlacedTest extends ServerTest {
         assertThat(keeper.get(outages).body()).hasSize(1);
     }
 
+    /** Flickering power: a phone that was away says that it was back, of a time before it went again. The clock runs on. */
+    @Test
+    void aLateWordOfTheEndDoesNotStopAnOutageThatWentOn() {
+        UUID phone = UUID.randomUUID();
+        told(phone, 3, null);
+        String outage = outages + "/" + phone;
+        assertThat(keeper.post(outage + "/end", at(2)).status()).isEqualTo(200);
+        spans(told(UUID.randomUUID(), 1.9, null), 3, null);
+        Answer late = keeper.post(outage + "/end", at(2.1));
+        assertThat(late.status()).isEqualTo(422);
+        assertThat(late.problem()).contains("went again");
+        spans(told(phone, 3, 2.0), 3, null);
+        assertThat(keeper.post(outage + "/end", at(1)).status()).isEqualTo(200);
+        spans(keeper.get(outage).body(), 3, 1.0);
+    }
+
+    /** One that goes on after all takes in what came after it: no home has two at once. */
+    @Test
+    void whatGoesOnTakesInWhatCameAfterIt() {
+        JsonNode first = told(UUID.randomUUID(), 20, 16.0);
+        JsonNode second = told(UUID.randomUUID(), 5, 1.0);
+        JsonNode on = keeper.post(outages + "/" + first.path("id").asString() + "/goes-on", "{}")
+                .body();
+        spans(on, 20, null);
+        assertThat(keeper.get(outages).body()).hasSize(1);
+        assertThat(keeper.get(outages + "/" + second.path("id").asString())
+                        .body()
+                        .path("id"))
+                .isEqualTo(first.path("id"));
+    }
+
+    private static String at(double agoH) {
+        return "{\"at\":\"" + ago(agoH) + "\"}";
+    }
+
     /** A helper may move the start earlier, and the keeper sees who did and moves it back. */
     @Test
     void aHelperMovesTheStartEarlierOnly() {
