@@ -4,6 +4,7 @@ import {
   begun,
   dangerAhead,
   forgetOutages,
+  happened,
   keep,
   keepPlan,
   nextStep,
@@ -48,6 +49,31 @@ it('shows what waits as if it were sent', () => {
   expect(seen.tanks[0]?.kit[0]?.running).toBe(true);
   expect(seen.notes).toHaveLength(4);
   expect(withWaiting(VIEW, [{ ...note('NOTE'), id: 'a' }])).toBe(VIEW);
+});
+
+it('takes up a plan that comes after the beginning, once', () => {
+  const at = '2026-01-01T00:00:00Z';
+  const bare = happened(NOTHING, {
+    kind: 'began',
+    id: 'o',
+    at,
+    homeId: 'h',
+    plan: null,
+    rehearsal: true,
+  });
+  expect(bare.view?.tanks).toHaveLength(0);
+  const logged = happened(bare, { kind: 'noted', note: note('GASPING') });
+  const planned = happened(logged, { kind: 'plan came', plan: { view: VIEW, at } });
+  expect(planned.view?.startedAt).toBe(at);
+  expect(planned.view?.tanks[0]?.tankId).toBe('t');
+  expect(planned.waiting).toHaveLength(1);
+  expect(planned.rehearsal).toBe(true);
+  const later = happened(planned, {
+    kind: 'plan came',
+    plan: { view: VIEW, at: '2026-01-01T00:15:00Z' },
+  });
+  expect(later).toBe(planned);
+  expect(happened(NOTHING, { kind: 'plan came', plan: { view: VIEW, at } })).toBe(NOTHING);
 });
 
 it('reads oxygen between the points', () => {

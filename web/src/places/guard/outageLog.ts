@@ -74,6 +74,8 @@ export type Happened =
       plan: KeptPlan | null;
       rehearsal: boolean;
     }
+  /** The plan that was missing when it began. */
+  | { kind: 'plan came'; plan: KeptPlan }
   | { kind: 'noted'; note: NewNote }
   | { kind: 'ended'; at: string }
   | { kind: 'goes on' }
@@ -104,6 +106,14 @@ export function happened(kept: Kept, event: Happened): Kept {
           : bare(event.homeId, event.id, event.at),
         began: { id: event.id, at: event.at, planAt: event.plan?.at ?? null },
       };
+    case 'plan came':
+      return kept.began && kept.began.planAt === null
+        ? {
+            ...kept,
+            view: begun(event.plan.view, kept.began.at),
+            began: { ...kept.began, planAt: event.plan.at },
+          }
+        : kept;
     case 'noted':
       return { ...kept, waiting: [...kept.waiting, event.note] };
     case 'ended':
