@@ -51,6 +51,7 @@ class EntryIT extends BrowserTest {
     void ammoniaThatHarmsIsSaidWhereItIsMended() {
         enter(page, "Ammonia, all of it", "6");
         button(page, "Save").click();
+        button(page, "Save as typed").click();
         assertThat(page.getByText("ammonia harms").last()).isVisible();
         page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/doses"));
         Locator harm = page.locator("p").filter(new Locator.FilterOptions().setHasText("ammonia harms"));
