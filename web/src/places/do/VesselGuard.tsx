@@ -15,7 +15,7 @@ export const SIPHON: { value: NewGuard['siphon']; label: string }[] = [
 
 export const STUCK: { value: NewGuard['stuck']; label: string }[] = [
   { value: 'NOTHING', label: 'nothing' },
-  { value: 'METERED_HEAD', label: 'a metered head with its own cap' },
+  { value: 'METERED_HEAD', label: 'a dosing pump with its own daily limit' },
   { value: 'TIMER_IN_SERIES', label: 'a timer in series' },
 ];
 

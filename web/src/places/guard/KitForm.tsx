@@ -154,7 +154,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         'h',
         'Instead of the sum; half of it is counted on.',
       )}
-      {number('yearsOld', 'Old', 'years', 'Empty: counted as old.')}
+      {number('yearsOld', 'Age', 'years', 'Empty: we assume it is old.')}
       <Field label="Good until" type="date" {...field('expires')} />
       {tanks.length > 1 && (
         <Choice

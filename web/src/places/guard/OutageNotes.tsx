@@ -120,7 +120,7 @@ export function MoreNotes({
               aria-pressed={view.nobodyComes}
               onClick={() =>
                 view.nobodyComes
-                  ? happened('SOMEBODY_COMES', 'Logged: somebody can come.')
+                  ? happened('SOMEBODY_COMES', 'Logged: someone can get there.')
                   : happened(
                       'NOBODY_COMES',
                       'Logged: nobody can come. We plan with what starts by itself.',

@@ -38,7 +38,9 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
       {clock.gasping && !view.endedAt && (
         <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
           ✕ They gasp: aerate this minute, with whatever is at hand. Pour, stir, move the water.
-          <span className="block text-lg font-normal">Go on until they breathe calmly.</span>
+          <span className="block text-lg font-normal">
+            Keep aerating until they breathe normally.
+          </span>
         </p>
       )}
       {next && (

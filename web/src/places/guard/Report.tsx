@@ -21,7 +21,7 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
   WRAPPED: 'wrapped',
   HEAT_PACKS: 'heat packs outside',
   NOBODY_COMES: 'nobody can come',
-  SOMEBODY_COMES: 'somebody can come',
+  SOMEBODY_COMES: 'someone can get there',
   GASPING: 'the animals gasp',
   CALM: 'the animals are calm',
   NOTE: '',

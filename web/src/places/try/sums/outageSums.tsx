@@ -11,16 +11,16 @@ export function BackupSum() {
       name="ups"
       example="Worked example: a UPS sold as 100 W for 23 minutes, under an air pump of 3.4 W."
       asked={[
-        { key: 'upsW', label: 'Its maker says it carries', unit: 'W', start: '100' },
+        { key: 'upsW', label: 'Its label says', unit: 'W', start: '100' },
         { key: 'upsMinutes', label: 'for', unit: 'minutes', start: '23' },
-        { key: 'loadW', label: 'What hangs on it draws', unit: 'W', start: '3.4' },
+        { key: 'loadW', label: 'Power of what you plug in', unit: 'W', start: '3.4' },
         {
           key: 'yearsOld',
-          label: 'Age of its cells',
+          label: 'Age of its battery',
           unit: 'years',
           start: '',
           optional: true,
-          hint: 'Empty: the end of their usual life (assumed).',
+          hint: 'Empty: we assume an old battery.',
         },
       ]}
       ask={(n) =>
@@ -38,16 +38,16 @@ export function BackupSum() {
       answers={(a) =>
         a.overloaded ? (
           <p className="text-lg font-semibold">
-            ✕ This load is more than it carries: it switches off at once.
+            ✕ This load is too much for it. The UPS switches off at once.
           </p>
         ) : (
           <>
             <AnswerList>
-              <Answer label="count on" value={a.earlyH.toFixed(1)} unit="h" large />
+              <Answer label="plan with" value={a.earlyH.toFixed(1)} unit="h" large />
               <Answer label="likely" value={a.likelyH.toFixed(1)} unit="h" />
               <Answer label="at the most" value={a.lateH.toFixed(1)} unit="h" />
-              <Answer label="its label lets one hope" value={a.naiveH.toFixed(1)} unit="h" />
-              <Answer label="cells counted as" value={a.yearsOld.toFixed(0)} unit="years old" />
+              <Answer label="its label suggests" value={a.naiveH.toFixed(1)} unit="h" />
+              <Answer label="battery age used" value={a.yearsOld.toFixed(0)} unit="years" />
             </AnswerList>
             <p className="mt-3 max-w-2xl">
               Many units switch off by themselves under a very small load, and some when they have

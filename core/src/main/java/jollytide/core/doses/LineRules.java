@@ -174,7 +174,7 @@ public record LineRules(
             stops.add(new Stop(
                     Stop.Rule.HIGH_PH,
                     text(
-                            "The daily high is pH %.2f. At 8.5 and above no limewater and no hydroxide may be dosed.",
+                            "The daily high is pH %.2f. At 8.5 and above, dose no limewater and no hydroxide.",
                             water.phNbs()),
                     0));
         }

@@ -336,7 +336,7 @@ public final class Plan {
                     "back-skimmer",
                     0.5,
                     "Skimmer last, cup empty",
-                    "It overflows after an outage.",
+                    "A skimmer overflows after an outage.",
                     "Lower its level; stay beside it.",
                     null));
         }

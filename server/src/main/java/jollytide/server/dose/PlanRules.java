@@ -70,7 +70,7 @@ class PlanRules {
                     line.siphon == null || line.siphon == VesselGuard.Siphon.NOTHING ? "siphon" : "stuck",
                     line.vesselMl,
                     "something that prevents it, or a smaller vessel",
-                    emptied(emptied) + " Say what prevents a siphon, and what stops a stuck pump.");
+                    emptied(emptied) + " Choose what prevents a siphon and what stops a stuck pump.");
         }
     }
 

@@ -21,7 +21,7 @@ final class NoteRules {
     /** What is wrong with a note; null when nothing is. */
     static @Nullable FieldError wrong(NewNote note, List<UUID> tankIds) {
         if (note.id() == null || note.at() == null || note.kind() == null) {
-            return new FieldError("id", "", "an id, a time and a kind", "Id, time or kind of the note is missing.");
+            return new FieldError("id", "", "an id, a time and a kind", "The note needs an id, a time and a kind.");
         }
         FieldError tooLong = tooLong(note);
         if (tooLong != null) {

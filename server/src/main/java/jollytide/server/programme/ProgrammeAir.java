@@ -62,7 +62,7 @@ class ProgrammeAir {
                     "at least " + OxygenLines.DANGER + " mg/L at every hour",
                     String.format(
                             Locale.ROOT,
-                            "With this schedule oxygen may fall to %.1f mg/L at %s. Keep something running that aerates.",
+                            "With this schedule oxygen may fall to %.1f mg/L at %s. Keep an air pump or the skimmer running.",
                             lowest.oxygenMgPerL(),
                             at)));
         }

@@ -64,7 +64,7 @@ class ComputingGate implements HandlerInterceptor, WebMvcConfigurer {
                                 HttpStatus.TOO_MANY_REQUESTS,
                                 "Too many at once",
                                 "You asked for " + (each + 1) + " calculations at once. At most " + each
-                                        + " run. Try again in a second.")
+                                        + " run at the same time. Try again in a second.")
                         .retryAfter(1);
             }
             inLine.merge(caller, 1, Integer::sum);
