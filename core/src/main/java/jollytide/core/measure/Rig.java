@@ -3,6 +3,7 @@ package jollytide.core.measure;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
@@ -235,6 +236,7 @@ public final class Rig {
     /** What lies open to air as described, switched where a programme says so. */
     private void open(List<Part> parts) {
         Switches by = switches;
+        OpenPath display = display();
         int stones = 0;
         for (OpenPath path : setup.open()) {
             boolean surface = path.path() instanceof Surface;
@@ -242,15 +244,34 @@ public final class Rig {
             if (by == null) {
                 parts.add(plain);
             } else if (path.path() instanceof Surface s) {
-                double still = Math.min(1, SurfaceClass.STILL.k600CmPerH() / s.k600CmPerH());
-                parts.add(switched(plain, by, t -> still + (1 - still) * by.flow(t)));
+                parts.add(switched(plain, by, path.equals(display) ? t -> displayShare(s, t, by) : by::returns));
             } else if (isStone(path)) {
                 int i = stones++;
-                parts.add(switched(plain, by, t -> by.stone(i, t)));
+                boolean inSump = path.over() == Air.CABINET;
+                parts.add(switched(plain, by, t -> by.stone(i, t) * (inSump ? by.returns(t) : 1)));
             } else {
                 parts.add(switched(plain, by, by::returns));
             }
         }
+    }
+
+    /** The largest surface. The smaller ones are a sump's: without the return they stand apart from the display. */
+    private @Nullable OpenPath display() {
+        return setup.open().stream()
+                .filter(path -> path.path() instanceof Surface)
+                .max(Comparator.comparingDouble(path -> ((Surface) path.path()).areaM2()))
+                .orElse(null);
+    }
+
+    /**
+     * Of what the display's surface carries as described. Without the return, pumps below it only ripple it: what breaks or
+     * rolls a surface is taken to be the return's outlet and overflow. From memory, and on the early side.
+     */
+    private static double displayShare(Surface display, Instant t, Switches by) {
+        double still = Math.min(1, SurfaceClass.STILL.k600CmPerH() / display.k600CmPerH());
+        double rippled = Math.min(1, SurfaceClass.RIPPLED.k600CmPerH() / display.k600CmPerH());
+        double moved = rippled + (1 - rippled) * by.returns(t);
+        return still + (moved - still) * by.flow(t);
     }
 
     /** A path that a programme opens so far. */

@@ -25,7 +25,7 @@ public interface Switches {
     /** Of the full flow in the display, 0 to 1: at rest its surfaces are still, at full flow as they are described. */
     double flow(Instant t);
 
-    /** Of the return's flow, 0 to 1: without it falls and skimmer stand apart from the display. */
+    /** Of the return's flow, 0 to 1: without it falls, skimmer and sump stand apart from the display, which calms. */
     double returns(Instant t);
 
     /** Of the described stones the i-th, 0 to 1. */

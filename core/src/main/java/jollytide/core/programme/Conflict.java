@@ -28,6 +28,8 @@ public record Conflict(
         MEDIA_DROWN,
         NO_SURGES,
         STONE_APART,
+        /** Bubbles that no return carries into the display. */
+        STONE_WITHOUT_RETURN,
         SKIMMER_OFF_WITH_MEDIA,
         HOLD_TOO_LONG,
         ALKALINITY_BESIDE_CALCIUM,

@@ -166,7 +166,26 @@ public final class Conflicts {
             if (hour.swells() && hour.stones().isEmpty()) {
                 apart(hour.window(), hour.pumps());
             }
+            if (hour.whole()) {
+                hour.stones().forEach(this::withoutReturn);
+            }
         }
+    }
+
+    private void withoutReturn(Special stone) {
+        List<Lane> returns = of(LaneKind.RETURN_PUMP);
+        Lane bubbles = lane(stone.lane());
+        found.addAll(day.wherever(i -> {
+            boolean stands = !returns.isEmpty() && returns.stream().noneMatch(r -> day.runs(r, i));
+            boolean byThis = stone.equals(day.verdict(bubbles, i).winner().rule());
+            return !stands || !byThis || !day.runs(bubbles, i)
+                    ? null
+                    : new Here(
+                            Kind.STONE_WITHOUT_RETURN,
+                            Stream.concat(Stream.of(bubbles), returns.stream()).toList(),
+                            text("%s bubbles while the return is off: its bubbles stay in the sump.", bubbles.name()),
+                            () -> goOn(returns, i));
+        }));
     }
 
     private LaneKind kind(Rule rule) {

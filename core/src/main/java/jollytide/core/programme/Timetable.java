@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  * without a reading. When a line doses stands in the tank's setup; in here is what keeps its doses back.
  */
 public final class Timetable implements Measure, Switches {
-    /** A stone that is a lane and is described nowhere: so much air, so fine, so deep. Assumed. */
+    /** A stone that is a lane and is described nowhere: so much air, so fine, so deep, at the return. Assumed. */
     static final Stone UNDESCRIBED = new Stone(100, 1, 0.3);
 
     private static final Switches.AirWay FRESH = new Switches.AirWay(1, false);
@@ -310,7 +310,7 @@ public final class Timetable implements Measure, Switches {
         for (int i = describedStones; i < stones.size(); i++) {
             int own = i;
             OpenPath path = OpenPath.stone(stones.get(i).name(), Air.ROOM, UNDESCRIBED);
-            rig.add(Rig.switched(path, this, t -> stone(own, t)));
+            rig.add(Rig.switched(path, this, t -> stone(own, t) * returns(t)));
         }
     }
 }

@@ -118,6 +118,13 @@ class ConflictsTest {
                             new Special("flow", "bubbles", WAVE),
                             surges("flow"))),
             Map.entry(
+                    Kind.STONE_WITHOUT_RETURN,
+                    () -> rules(
+                            new Special("stone", "bubbles", LaneState.ON),
+                            new Special("flow", "bubbles", WAVE),
+                            surges("flow"),
+                            new Special("return", "bubbles", LaneState.OFF))),
+            Map.entry(
                     Kind.SKIMMER_OFF_WITH_MEDIA,
                     () -> rules(
                             new Special("path", "night", LaneState.ledBack(0.05)),

@@ -41,6 +41,7 @@ import jollytide.core.seawater.Seawater;
 import jollytide.core.twin.Air;
 import jollytide.core.twin.Intake.Leg;
 import jollytide.core.twin.TwinState;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
 /** The twin by a programme, held against the same said by measures, and against what physics says of it. */
@@ -49,17 +50,7 @@ class TimetableTest {
     private static final Instant MIDNIGHT = Instant.parse("2026-11-10T23:00:00Z");
     private static final Duration WEEK = Duration.ofDays(7);
     private static final LightClock LAMPS = new LightClock(LocalTime.of(10, 0), LocalTime.of(21, 0), true, 30);
-    private static final Setup TANK = Setup.plain(
-            300,
-            new Seawater(35, 25.5),
-            3.0,
-            Gases.STANDARD_HPA,
-            List.of(new Surface(0.6, SurfaceClass.ROLLING)),
-            new Skimmer(400),
-            420,
-            new RoomDay(DailyAir.constant(1100), 0.3),
-            LAMPS,
-            ZONE);
+    private static final Setup TANK = tank(new Skimmer(400), new Surface(0.6, SurfaceClass.ROLLING));
     private static final OrdinaryDays DAYS = new OrdinaryDays(TANK, TankParameters.ORDINARY);
     private static final TwinState TODAY = DAYS.today(MIDNIGHT);
     private static final SettledDay AS_IT_IS = DAYS.settled(TODAY, MeasureSet.NONE);
@@ -183,6 +174,40 @@ class TimetableTest {
         assertThat(half).isLessThan(AS_IT_IS.lowestOxygenMgPerL());
         assertThat(skimmer).isLessThan(AS_IT_IS.lowestOxygenMgPerL());
         assertThat(both).isLessThan(Math.min(flow, skimmer));
+    }
+
+    /** Described by its parts: one rippled surface is what a stuck return leaves of display, sump and skimmer. */
+    @Test
+    void aStuckReturnStopsWhatItMoves() {
+        Setup whole =
+                tank(new Skimmer(400), new Surface(0.6, SurfaceClass.ROLLING), new Surface(0.2, SurfaceClass.BROKEN));
+        Setup left = tank(null, new Surface(0.6, SurfaceClass.RIPPLED.k600CmPerH(), 0.5));
+        Known stuck = new Known(
+                java.util.Map.of(), List.of(), List.of(), List.of(new Known.Stuck("return", LaneState.OFF, MIDNIGHT)));
+        Timetable table = new Timetable(programme(), MIDNIGHT, WEEK, stuck, new Timetable.Gear(0, null, lane -> 0));
+        double lowest = lowest(whole, MeasureSet.of(table));
+        assertThat(lowest).isCloseTo(lowest(left, MeasureSet.NONE), within(0.02));
+        assertThat(lowest).isLessThan(lowest(whole, MeasureSet.NONE) - 0.3);
+    }
+
+    private static Setup tank(@Nullable Skimmer skimmer, Surface... surfaces) {
+        return Setup.plain(
+                300,
+                new Seawater(35, 25.5),
+                3.0,
+                Gases.STANDARD_HPA,
+                List.of(surfaces),
+                skimmer,
+                420,
+                new RoomDay(DailyAir.constant(1100), 0.3),
+                LAMPS,
+                ZONE);
+    }
+
+    private static double lowest(Setup setup, MeasureSet measures) {
+        OrdinaryDays days = new OrdinaryDays(setup, TankParameters.ORDINARY);
+        List<TwinState> run = days.run(days.today(MIDNIGHT), measures, WEEK);
+        return OrdinaryDays.settled(run).lowestOxygenMgPerL();
     }
 
     @Test
