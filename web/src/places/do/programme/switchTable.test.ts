@@ -1,15 +1,18 @@
 import { expect, it } from 'vitest';
+import type { LanePiece } from '../../../api/types';
 import { switchTable } from './switchTable';
+
+const since = '2026-07-01T08:00:00Z';
+
+const piece = (from: string, until: string, does: 'ON' | 'OFF'): LanePiece => ({
+  from,
+  until,
+  winner: { strength: 'USUAL', by: 'night', state: { does }, since },
+  losers: [],
+});
 
 /** Summer time: 10:00 in Amsterdam is 08:00 in Greenwich. */
 it('lists switches and doses in the home’s time, and disarms what looks like a formula', () => {
-  const since = '2026-07-01T08:00:00Z';
-  const piece = (from: string, until: string, does: 'ON' | 'OFF') => ({
-    from,
-    until,
-    winner: { strength: 'USUAL' as const, by: 'night', state: { does }, since },
-    losers: [],
-  });
   const table = switchTable(
     {
       day: '2026-07-01',
@@ -40,6 +43,44 @@ it('lists switches and doses in the home’s time, and disarms what looks like a
     `2026-07-01 00:00,${name},may dose,"usual, night"`,
     `2026-07-01 03:30,${name},a dose,by its line in Doses`,
     `2026-07-01 10:00,${name},no doses,"usual, night"`,
+    '',
+  ]);
+});
+
+it('says what was planned for the hours of an outage', () => {
+  const out = piece('2026-07-01T06:00:00Z', '2026-07-01T07:00:00Z', 'OFF');
+  const table = switchTable(
+    {
+      day: '2026-07-01',
+      from: '2026-06-30T22:00:00Z',
+      until: '2026-07-01T22:00:00Z',
+      lit: [],
+      windows: [],
+      lanes: [
+        {
+          id: 'a',
+          name: 'return pump',
+          kind: 'RETURN_PUMP',
+          pieces: [
+            piece('2026-06-30T22:00:00Z', '2026-07-01T06:00:00Z', 'ON'),
+            {
+              ...out,
+              winner: { ...out.winner, strength: 'POWER', by: 'the mains are away' },
+              losers: [piece('', '', 'ON').winner],
+            },
+            piece('2026-07-01T07:00:00Z', '2026-07-01T22:00:00Z', 'ON'),
+          ],
+          doses: [],
+        },
+      ],
+      conflicts: [],
+      more: 0,
+    },
+    'Europe/Amsterdam',
+  );
+  expect(table.split('\r\n')).toEqual([
+    'time,lane,does,why',
+    '2026-07-01 00:00,return pump,on,"usual, night"',
     '',
   ]);
 });
