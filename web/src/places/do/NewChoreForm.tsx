@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useAddChore, useEndChore } from '../../api/upkeep';
 import type { ChoreKind } from '../../api/types';
+import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
@@ -16,14 +17,23 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
   const end = useEndChore(tank.id);
   const [chosen, setChosen] = useState<string>();
   const [name, setName] = useState('');
+  const [days, setDays] = useState('');
   const [last, setLast] = useState('');
   const kind = more.find((k) => k.chore === chosen) ?? more[0];
   if (!kind) return null;
+  const own = kind.chore === 'OWN';
+  const every = readNumber(days);
   const take = () =>
     void add
-      .mutateAsync({ chore: kind.chore, name, lastDone: last === '' ? undefined : last })
+      .mutateAsync({
+        chore: kind.chore,
+        name,
+        days: own ? (every ?? undefined) : undefined,
+        lastDone: last === '' ? undefined : last,
+      })
       .then((kept) => {
         setName('');
+        setDays('');
         setLast('');
         tell('It is on the list.', () => end.mutate(kept.id));
       })
@@ -40,17 +50,31 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
           value={kind.chore}
           options={more.map((k) => ({
             value: k.chore,
-            label: `${taskTitle({ kind: k, name: '' })}, every ${span(k.days)}`,
+            label:
+              k.chore === 'OWN'
+                ? taskTitle({ kind: k, name: '' })
+                : `${taskTitle({ kind: k, name: '' })}, every ${span(k.days)}`,
           }))}
           onChange={(e) => setChosen(e.target.value)}
         />
         <Field
-          label="Which one, or who (if several)"
+          label={own ? 'What to do' : 'Which one, or who (if several)'}
           className="w-56"
           maxLength={80}
           value={name}
           onChange={(e) => setName(e.target.value)}
         />
+        {own && (
+          <Field
+            label="Every"
+            unit="days"
+            inputMode="decimal"
+            className="w-32"
+            value={days}
+            error={days.trim() !== '' && every === null ? 'A number, please.' : undefined}
+            onChange={(e) => setDays(e.target.value)}
+          />
+        )}
         <Field
           label="Done last (empty: nobody knows)"
           type="datetime-local"
@@ -58,7 +82,10 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
           value={last}
           onChange={(e) => setLast(e.target.value)}
         />
-        <Button onClick={take} disabled={add.isPending}>
+        <Button
+          onClick={take}
+          disabled={add.isPending || (own && (name.trim() === '' || every === null))}
+        >
           Take it up
         </Button>
       </div>

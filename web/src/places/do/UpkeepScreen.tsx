@@ -272,7 +272,8 @@ function HowOften({ task }: { task: Task }) {
   const [days, setDays] = useState(task.ownDays === undefined ? '' : String(task.ownDays));
   const [name, setName] = useState(task.name);
   const read = readNumber(days);
-  const wrong = days.trim() !== '' && read === null;
+  const own = task.kind.chore === 'OWN';
+  const wrong = days.trim() === '' ? own : read === null;
   const save = () =>
     void edit
       .mutateAsync({ id: task.id, name, days: read ?? undefined })
@@ -283,7 +284,7 @@ function HowOften({ task }: { task: Task }) {
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Field
-        label="Every (empty: by what is found)"
+        label={own ? 'Every' : 'Every (empty: by what is found)'}
         unit="days"
         inputMode="decimal"
         className="w-56"
@@ -292,7 +293,7 @@ function HowOften({ task }: { task: Task }) {
         onChange={(e) => setDays(e.target.value)}
       />
       <Field
-        label="Which one, or who"
+        label={own ? 'What to do' : 'Which one, or who'}
         className="w-56"
         maxLength={80}
         value={name}

@@ -24,7 +24,9 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What it is, and which of several. */
 export const taskTitle = ({ kind, name }: Pick<Task, 'kind' | 'name'>) =>
-  capital(kind.what) + (name === '' ? '' : ` · ${name}`);
+  kind.chore === 'OWN' && name !== ''
+    ? capital(name)
+    : capital(kind.what) + (name === '' ? '' : ` · ${name}`);
 
 const hours = (h: number) => ` where it runs ${plain(h, h < 10 ? 1 : 0)} h a day`;
 

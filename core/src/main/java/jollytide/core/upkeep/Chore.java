@@ -61,6 +61,44 @@ public enum Chore {
             "Put a new one on; soak it first if it is of wood.",
             "Look at the check valve: blow, it must hold one way.",
             "Place it where the water falls away from it, not beneath plates."),
+    STONE_CLEANING(
+            "clean the air stone",
+            30,
+            Needs.STONE,
+            Wear.BUBBLING,
+            "Unplug the air pump first. Bleach and vinegar never meet: the gas is poisonous.",
+            "Take it out; scrub off slime and lime.",
+            "Ceramic and glass: an hour in one part of vinegar to one of water.",
+            "Rinse well, and let it dry for a day. Put a second one in meanwhile.",
+            "Compare the bubbles. Still coarse: put in a new one."),
+    AIR_PUMP_FELT(
+            "change the air pump’s felt",
+            90,
+            Needs.STONE,
+            Wear.BUBBLING,
+            "Unplug the air pump, and keep its plug dry.",
+            "Turn the pump over and lift the cover off its felt.",
+            "Brown or matted: put a new one in. Dusty: tap it out.",
+            "Plug it in again. Look that every stone bubbles as before."),
+    AIR_PUMP_DIAPHRAGM(
+            "change the air pump’s diaphragms and valves",
+            365,
+            Needs.STONE,
+            Wear.BUBBLING,
+            "Unplug the air pump before you open it. Keep it above the water, or behind a check valve.",
+            "Read or judge how much air it gives before you start.",
+            "Change diaphragms and flap valves together, as the kit for your pump says.",
+            "Plug it in. It should give more air and hum less.",
+            "Keep the old set as a spare for an outage."),
+    OUTLET(
+            "clear outlets and overflow",
+            30,
+            Needs.NOTHING,
+            Wear.TIME,
+            "Unplug the return before your hands go in. Look that the sump holds what flows back.",
+            "Brush lime and algae out of the outlets and the overflow’s teeth.",
+            "Look that the emergency overflow is free.",
+            "Start the return. The surface should move as it did when it was new."),
     LINE_FILTER(
             "look at the outdoor line: filter, screen, low loops",
             90,
@@ -140,11 +178,13 @@ public enum Chore {
             "Nets, buckets and hoses that were in a sick tank stay with it.",
             "Soak in one part of household bleach to nine of water for a quarter of an hour.",
             "Rinse well, then dry for a day in the sun: dry gear carries little.",
-            "Keep it in a marked box, so that nobody takes it for the reef’s.");
+            "Keep it in a marked box, so that nobody takes it for the reef’s."),
+    /** Whatever its keeper calls it, as often as its keeper says. */
+    OWN("a task of your own", 30, Needs.NOTHING, Wear.TIME, null);
 
-    /** Whether what is found when it is done says how often it is due: practice and washing are due by the calendar alone. */
+    /** Whether what is found when it is done says how often it is due: some are due by the calendar alone. */
     public boolean showsWear() {
-        return this != PRACTISE && this != QUARANTINE_GEAR;
+        return this != PRACTISE && this != QUARANTINE_GEAR && this != OWN;
     }
 
     /** What a tank's log shows to have become less when it is overdue; null where it shows nothing of that. */

@@ -128,11 +128,10 @@ class DueService {
                             tank.id())));
             due.addAll(aftermaths.of(tank));
             for (TaskView task : upkeep.due(tank)) {
-                String which = task.name().isEmpty() ? "" : " (" + task.name() + ")";
                 String shown = task.shownSince() == null ? "" : ", for the log shows that it exchanges less";
                 due.add(new Due(
                         "upkeep-" + task.id(),
-                        tank.name() + ": " + task.kind().what() + which + shown + ".",
+                        tank.name() + ": " + task.title() + shown + ".",
                         task.due(),
                         task.late(),
                         Subject.UPKEEP,

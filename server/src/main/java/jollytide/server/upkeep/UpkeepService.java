@@ -217,8 +217,7 @@ public class UpkeepService {
         task.id = UUID.randomUUID();
         task.tankId = tank.id();
         task.chore = body.chore();
-        task.name = body.name().strip();
-        task.ownDays = days(body.days());
+        name(task, body.name(), body.days());
         task.addedAt = clock.instant();
         tasks.save(task);
         if (body.lastDone() != null) {
@@ -233,9 +232,24 @@ public class UpkeepService {
 
     @Transactional
     public void edit(UUID keeperId, UUID tankId, UUID id, ChoreEdit body) {
-        UpkeepTask task = task(tanks.tank(keeperId, tankId), id);
-        task.name = body.name().strip();
-        task.ownDays = days(body.days());
+        name(task(tanks.tank(keeperId, tankId), id), body.name(), body.days());
+    }
+
+    private static void name(UpkeepTask task, String name, @Nullable Double days) {
+        task.name = name.strip();
+        task.ownDays = days(days);
+        if (task.chore == Chore.OWN) {
+            if (task.name.isEmpty()) {
+                throw Problem.refused(new FieldError("name", name, "1 to 80 characters", "Say what is to be done."));
+            }
+            if (days == null) {
+                throw Problem.refused(new FieldError(
+                        "days",
+                        null,
+                        Interval.LEAST_DAYS + " to " + Interval.MOST_DAYS + " days",
+                        "Say every how many days it is due."));
+            }
+        }
     }
 
     @Transactional

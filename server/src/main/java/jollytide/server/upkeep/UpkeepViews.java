@@ -17,8 +17,8 @@ public final class UpkeepViews {
     /**
      * Something to look after from now on.
      *
-     * @param name which of several; empty where there is one
-     * @param days between two times, as its keeper wants it; null where it is assumed and learned
+     * @param name which of several, empty where there is one; what it is where it is the keeper's own
+     * @param days between two times, as its keeper wants it; null where it is assumed and learned, which no one's own is
      * @param lastDone null where nobody knows
      */
     public record NewChore(
@@ -92,7 +92,12 @@ public final class UpkeepViews {
             LocalDate due,
             boolean late,
             boolean putOff,
-            List<TickView> done) {}
+            List<TickView> done) {
+        /** What it is, and which of several. */
+        public String title() {
+            return kind.chore() == Chore.OWN ? name : name.isEmpty() ? kind.what() : kind.what() + " (" + name + ")";
+        }
+    }
 
     /**
      * All of a tank.

@@ -247,4 +247,20 @@ class UpkeepApiTest extends ServerTest {
         }
         assertThat(keeper.get(consumers).body().path("consumers")).hasSize(1);
     }
+
+    /** It has its keeper's name and interval, and needs both. */
+    @Test
+    void aTaskOfTheKeepersOwn() {
+        String asked =
+                "{\"chore\":\"OWN\",\"name\":\"%s\",\"days\":%s,\"lastDone\":\"" + TODAY.minusDays(10) + "T08:00\"}";
+        assertThat(keeper.post(upkeep, asked.formatted("", "7")).status()).isEqualTo(422);
+        assertThat(keeper.post(upkeep, asked.formatted("turn the frags", "null"))
+                        .status())
+                .isEqualTo(422);
+        assertThat(keeper.post(upkeep, asked.formatted("turn the frags", "7")).status())
+                .isEqualTo(201);
+        assertThat(first().path("due").asString()).isEqualTo(TODAY.minusDays(3).toString());
+        String home = "/homes/" + keeper.get(tank).body().path("homeId").asString();
+        assertThat(keeper.get(home + "/due").text()).contains("turn the frags").doesNotContain("task of your own");
+    }
 }
