@@ -140,7 +140,7 @@ public record Haul(
     /**
      * One side of what is not known. The early side is a still bag throughout: nobody can count on the road.
      *
-     * @param guess of the animals
+     * @param guess of the animals, frightened ones on the early side, as without mains
      * @param cmPerH transfer velocity of the water's surface, at Schmidt number 600: still; rolling while it is driven;
      *     breaking
      */
@@ -312,7 +312,7 @@ public record Haul(
         }
         parts.add(new Swimmers(
                 fish,
-                Fish.ACTIVE * way.guess().demandTimes(),
+                way.guess().fishActivity() * way.guess().demandTimes(),
                 Fish.CHASED / Fish.ACTIVE,
                 DEPARTURE.plusSeconds(Math.round(CHASED_H * 3600)),
                 1,

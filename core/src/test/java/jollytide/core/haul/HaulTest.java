@@ -45,6 +45,19 @@ class HaulTest {
                 .allSatisfy(m -> assertThat(m.oxygenMgPerL()).isGreaterThan(5));
     }
 
+    /** A full bag, shut: what is breathed is all that happens. As without mains: 1.25 times 4/3. */
+    @Test
+    void frightenedFishAreCountedOnTheEarlySide() {
+        Haul full = haul(6, 0, false, null, false, 0);
+        double likely = breathed(full.trip(0.5, Side.LIKELY, Limits.REEF));
+        assertThat(breathed(full.trip(0.5, Side.EARLY, Limits.REEF)) / likely).isCloseTo(1.25 * 4 / 3, within(0.02));
+        assertThat(breathed(full.trip(0.5, Side.LATE, Limits.REEF)) / likely).isCloseTo(2.0 / 3 / 1.25, within(0.02));
+    }
+
+    private static double breathed(Trip trip) {
+        return trip.moments().get(0).oxygenMgPerL() - last(trip).oxygenMgPerL();
+    }
+
     /** Common practice: aerating drives CO2 off, raises pH and turns ammonium into ammonia. */
     @Test
     void aeratingTurnsAmmoniumPoisonous() {
