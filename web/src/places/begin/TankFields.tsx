@@ -1,18 +1,11 @@
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
-import type { SurfaceMotion, Units } from '../../api/types';
+import type { Units } from '../../api/types';
 import { measure } from '../../lib/measure';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { AirAround, Animals, OVER } from './PartsFields';
 import { SurfaceSketch } from './SurfaceSketch';
-import { ASSUMED, ASSUMPTION_NAMES, type TankForm } from './tankForm';
-
-const MOTIONS: readonly { value: SurfaceMotion; label: string }[] = [
-  { value: 'STILL', label: 'still: a mirror' },
-  { value: 'RIPPLED', label: 'rippled: lines wander' },
-  { value: 'ROLLING', label: 'rolling: it heaves' },
-  { value: 'BROKEN', label: 'broken: white water' },
-];
+import { ASSUMED, ASSUMPTION_NAMES, MOTIONS, type TankForm } from './tankForm';
 
 /** A walk around the tank: water, surface, light, air, and what its keeper wants. */
 export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; units: Units }) {

@@ -1,9 +1,17 @@
-import type { TankDescription, Units } from '../../api/types';
+import type { SurfaceMotion, TankDescription, Units } from '../../api/types';
 import { readAs, typed } from '../../lib/measure';
 import { plain, readNumber } from '../../lib/number';
 import { z } from '../../lib/zod';
 import { number, numberOrNothing, time } from '../../lib/checks';
 import { NO_PARTS, partsSchema, toParts, toPartsForm } from './partsForm';
+
+/** How a surface moves, as one sees it. */
+export const MOTIONS: readonly { value: SurfaceMotion; label: string }[] = [
+  { value: 'STILL', label: 'still: a mirror' },
+  { value: 'RIPPLED', label: 'rippled: lines wander' },
+  { value: 'ROLLING', label: 'rolling: it heaves' },
+  { value: 'BROKEN', label: 'broken: white water' },
+];
 
 /** The form as it is typed: every number still text. */
 export const tankSchema = z.object({

@@ -1,8 +1,8 @@
 import { useWatch } from 'react-hook-form';
 import { useAddKit, useEditKit } from '../../api/guard';
 import { useTanks } from '../../api/homes';
-import type { KitItem } from '../../api/types';
-import { measure, show } from '../../lib/measure';
+import type { KitItem, TankDescription } from '../../api/types';
+import { measure, show, typed } from '../../lib/measure';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -10,9 +10,11 @@ import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { Tick } from '../../parts/Tick';
 import { useAtTank } from '../../TankContext';
+import { MOTIONS } from '../begin/tankForm';
 import {
   ASKED,
   ASKED_AS,
+  CARRYING,
   inFields,
   isBattery,
   kitSchema,
@@ -21,6 +23,7 @@ import {
   SEVERAL,
   toDescription,
   type Energy,
+  type KitWords,
   type Words,
 } from './kitForm';
 
@@ -37,6 +40,10 @@ const ENERGIES: readonly { value: Energy; label: string }[] = [
   { value: 'LITHIUM_BATTERY', label: 'a lithium battery' },
   { value: 'GENERATOR', label: 'a generator' },
 ];
+
+/** The largest surface: the others are a sump's. */
+const displayOf = (tank: TankDescription) =>
+  [...tank.surfaces].sort((a, b) => b.areaM2 - a.areaM2).at(0);
 
 /** What works without the mains: what it gives, what drives it, where it lies. A new thing, or one that is changed. */
 export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
@@ -58,6 +65,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
     numbersOf({ gives: shown.gives ?? 'AIR', energy, runs: shown.runs ?? 'inverter' }),
   );
   const over = shown.over ?? [];
+  const whole = shown.gives === 'WHOLE_TANK';
   const save = form.handleSubmit((values) => {
     const description = toDescription(values, item?.description, units);
     const answered = {
@@ -95,9 +103,19 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         options={[
           { value: 'AIR', label: 'air through a stone' },
           { value: 'CIRCULATION', label: 'a moving surface' },
+          { value: 'WHOLE_TANK', label: 'power for the tank’s own pumps' },
         ]}
+        onChange={(e) => {
+          const gives = e.target.value as KitWords['gives'];
+          form.setValue('gives', gives);
+          if (gives === 'WHOLE_TANK' && (shown.movedM2 ?? '') === '') {
+            const display = displayOf(tank.description);
+            form.setValue('movedM2', display ? typed(display.areaM2, 'area', units) : '');
+            if (display) form.setValue('motion', display.motion);
+          }
+        }}
       />
-      {asked.has('airLPerH')
+      {shown.gives === 'AIR'
         ? [
             number('airLPerH', 'Air', 'L/h'),
             number(
@@ -108,7 +126,19 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
             ),
           ]
         : number('movedM2', 'Surface that it moves')}
-      {number('loadW', 'Its power', 'W', 'Empty: worked out from what it moves.')}
+      {whole && (
+        <Choice
+          label="The surface then is"
+          {...field('motion')}
+          options={MOTIONS}
+          hint="As it moves with these pumps and no others."
+        />
+      )}
+      {whole && number('airLPerH', 'Air that its skimmer draws', 'L/h', 'Empty: it stays off.')}
+      {whole
+        ? number('loadW', 'All that you plug in', 'W', 'Pumps first. No heater: it takes most.')
+        : number('loadW', 'Its power', 'W', 'Empty: worked out from what it moves.')}
+      {CARRYING.filter((a) => asked.has(a.key)).map((a) => number(a.key, a.label, a.unit, a.hint))}
       <Choice
         label="Driven by"
         {...field('energy')}
@@ -193,6 +223,12 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
           ✕ Outdoors only, far from openings, never in a garage; refuelled cold; a carbon monoxide
           alarm indoors. Never fed back into the house: a licensed electrician fits a transfer
           switch.
+        </p>
+      )}
+      {whole && energy !== 'GENERATOR' && (
+        <p className="border-l-4 border-danger pl-3 md:col-span-3">
+          ✕ Plug pumps into the inverter itself. Never feed the house: a licensed electrician fits a
+          transfer switch. Ventilate batteries; use no swollen cells.
         </p>
       )}
       <Refusal message={refusal} className="md:col-span-3" />

@@ -131,7 +131,10 @@ function Loaded({ ready }: { ready: Readiness }) {
             <tbody>
               {ready.purchases.map((p) => (
                 <tr key={p.what} className="border-b">
-                  <td className="py-1.5 pr-4">{p.what}</td>
+                  <td className="py-1.5 pr-4">
+                    {p.what}
+                    <Hazard caution={p.caution} />
+                  </td>
                   <td className="pr-4 font-semibold whitespace-nowrap">
                     +{p.gainedH.toFixed(1)} h
                   </td>
@@ -321,6 +324,7 @@ function Tiers({ ready }: { ready: Readiness }) {
                 <td className="py-1.5 pr-4 font-semibold whitespace-nowrap">{t.hours} h</td>
                 <td className="pr-4">
                   {t.what ?? 'more fuel or batteries, or a place to take the animals'}
+                  <Hazard caution={t.caution} />
                 </td>
                 <td className="whitespace-nowrap">
                   {t.price !== undefined && `about ${money(t.price, tank.currency)}`}
@@ -333,6 +337,9 @@ function Tiers({ ready }: { ready: Readiness }) {
     </section>
   );
 }
+
+const Hazard = ({ caution }: { caution?: string }) =>
+  caution && <span className="block text-sm text-danger">✕ {caution}</span>;
 
 function Thing({ item }: { item: KitItem }) {
   const { tank } = useAtTank();

@@ -83,6 +83,17 @@ test('a generator is asked for its fuel, cells for their number', () => {
   expect(numbersOf({ gives: 'CIRCULATION', energy: 'DRY_CELLS', runs: 'direct' })).toContain(
     'cells',
   );
+  expect(numbersOf({ gives: 'WHOLE_TANK', energy: 'UPS', runs: 'inverter' })).toEqual([
+    'movedM2',
+    'airLPerH',
+    'loadW',
+    'surgeW',
+    'motorW',
+    'upsW',
+    'upsMinutes',
+    'makerHours',
+    'yearsOld',
+  ]);
   const cells = { ...inFields(undefined, METRIC), name: 'pump', cells: '4.7' };
   expect(toDescription(cells, undefined, METRIC).cells).toBe(4);
 });

@@ -16,7 +16,10 @@ interface Asked {
     | 'inverterEfficiency'
     | 'usableShare'
     | 'fuelL'
-    | 'idleLPerH';
+    | 'idleLPerH'
+    | 'ratedW'
+    | 'surgeW'
+    | 'motorW';
   label: string;
   unit?: string;
   hint?: string;
@@ -53,6 +56,13 @@ export const ASKED: Record<Energy, readonly Asked[]> = {
   ],
 };
 
+/** What carries a tank's own pumps must be known to carry them, and to start them. */
+export const CARRYING: readonly Asked[] = [
+  { key: 'ratedW', label: 'It gives, for hours', unit: 'W' },
+  { key: 'surgeW', label: 'It gives, for a moment', unit: 'W', hint: 'Empty: no more than that.' },
+  { key: 'motorW', label: 'Largest pump', unit: 'W', hint: 'A motor takes 3 times that to start.' },
+];
+
 const INVERTER = new Set<Asked['key']>(['idleW', 'inverterEfficiency']);
 export const SEVERAL = 'several';
 
@@ -66,12 +76,25 @@ export const MEASURED: Record<string, Measure> = {
 export type Words =
   Asked['key'] | 'airLPerH' | 'depthM' | 'movedM2' | 'loadW' | 'makerHours' | 'yearsOld';
 
+const GIVEN: Record<KitDescription['gives'], readonly Words[]> = {
+  AIR: ['airLPerH', 'depthM'],
+  CIRCULATION: ['movedM2'],
+  WHOLE_TANK: ['movedM2', 'airLPerH'],
+};
+
 /** The numbers that are asked for a thing of this kind; what is not asked is not judged. */
-export function numbersOf(v: { gives: string; energy: Energy; runs: string }): Words[] {
+export function numbersOf(v: {
+  gives: KitDescription['gives'];
+  energy: Energy;
+  runs: string;
+}): Words[] {
   const direct = v.runs === 'direct' && isBattery(v.energy);
   const driven = ASKED[v.energy].map((a) => a.key).filter((key) => !(direct && INVERTER.has(key)));
-  const given: Words[] = v.gives === 'AIR' ? ['airLPerH', 'depthM'] : ['movedM2'];
-  return [...given, 'loadW', ...driven, 'makerHours', 'yearsOld'];
+  const given = GIVEN[v.gives];
+  const carrying = CARRYING.map((a) => a.key).filter(
+    (key) => v.gives === 'WHOLE_TANK' && !(v.energy === 'UPS' && key === 'ratedW'),
+  );
+  return [...given, 'loadW', ...carrying, ...driven, 'makerHours', 'yearsOld'];
 }
 
 export const isBattery = (energy: Energy) =>
@@ -82,8 +105,9 @@ export const kitSchema = z
     name: words('It needs a name.', 80),
     place: z.string().max(120, 'At most 120 characters.'),
     who: z.string().max(120, 'At most 120 characters.'),
-    gives: z.enum(['AIR', 'CIRCULATION']),
+    gives: z.enum(['AIR', 'CIRCULATION', 'WHOLE_TANK']),
     energy: z.enum(['DRY_CELLS', 'UPS', 'LEAD_BATTERY', 'LITHIUM_BATTERY', 'GENERATOR']),
+    motion: z.enum(['STILL', 'RIPPLED', 'ROLLING', 'BROKEN']),
     cellSize: z.enum(['D', 'C', 'AA']),
     runs: z.enum(['inverter', 'direct']),
     starts: z.enum(['HAND', 'ITSELF', 'TO_THE_END']),
@@ -104,6 +128,9 @@ export const kitSchema = z
     usableShare: z.string(),
     fuelL: z.string(),
     idleLPerH: z.string(),
+    ratedW: z.string(),
+    surgeW: z.string(),
+    motorW: z.string(),
     yearsOld: z.string(),
   })
   .superRefine((v, found) => {
@@ -129,6 +156,7 @@ export function inFields(item: KitItem | undefined, units: Units): KitWords {
     who: d?.who ?? '',
     gives: d?.gives ?? 'AIR',
     energy: d?.energy ?? 'DRY_CELLS',
+    motion: d?.motion ?? 'RIPPLED',
     cellSize: d?.cellSize ?? 'D',
     runs: d?.directCurrent ? 'direct' : 'inverter',
     starts: !itself ? 'HAND' : d?.canSwitchOff ? 'ITSELF' : 'TO_THE_END',
@@ -149,6 +177,9 @@ export function inFields(item: KitItem | undefined, units: Units): KitWords {
     usableShare: number('usableShare'),
     fuelL: number('fuelL'),
     idleLPerH: number('idleLPerH'),
+    ratedW: number('ratedW'),
+    surgeW: number('surgeW'),
+    motorW: number('motorW'),
     yearsOld: number('yearsOld'),
   };
 }
@@ -177,6 +208,7 @@ export function toDescription(
     bubbleMm: before?.bubbleMm,
     depthM: n('depthM'),
     movedM2: n('movedM2'),
+    motion: v.gives === 'WHOLE_TANK' ? v.motion : undefined,
     loadW: n('loadW'),
     makerHours: n('makerHours'),
     directCurrent: isBattery(v.energy) ? v.runs === 'direct' : undefined,
@@ -193,6 +225,9 @@ export function toDescription(
     usableShare: n('usableShare'),
     fuelL: n('fuelL'),
     idleLPerH: n('idleLPerH'),
+    ratedW: n('ratedW'),
+    surgeW: n('surgeW'),
+    motorW: n('motorW'),
     yearsOld: n('yearsOld'),
     // A run at another load or from another source says nothing about this one.
     ...(before && before.energy === v.energy && before.loadW === n('loadW')

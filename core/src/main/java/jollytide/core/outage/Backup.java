@@ -5,6 +5,7 @@ import static jollytide.core.units.Quantities.within;
 import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Bubbles.Skin;
 import jollytide.core.exchange.Gas;
+import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.seawater.Seawater;
@@ -87,6 +88,40 @@ public record Backup(
         @Override
         public double most(Seawater water) {
             return new Surface(surfaceM2, SurfaceClass.ROLLING).conductance(Gas.OXYGEN, water);
+        }
+    }
+
+    /**
+     * The tank's own pumps go on: its surface moves as it was described, and its skimmer draws air. Two sources of power
+     * for the same pumps are no more than one.
+     *
+     * @param surfaceM2 that they move
+     * @param skimmerLPerH air that its skimmer draws; 0 where it stays off
+     */
+    public record OwnPumps(double surfaceM2, SurfaceClass motion, double skimmerLPerH) implements Way {
+        /** How little is known of surfaces and skimmers. From memory. */
+        private static final double DOUBT = 1.4;
+
+        public OwnPumps {
+            within("movedM2", surfaceM2, 0.01, 200, "m²");
+            within("backupAirLPerH", skimmerLPerH, 0, 20_000, "L/h");
+        }
+
+        @Override
+        public double least(Seawater water) {
+            return likely(water) / DOUBT;
+        }
+
+        @Override
+        public double most(Seawater water) {
+            return likely(water) * DOUBT;
+        }
+
+        /** Beyond what the same surface carries while it lies still, which is counted anyway. */
+        private double likely(Seawater water) {
+            double still = new Surface(surfaceM2, SurfaceClass.STILL).conductance(Gas.OXYGEN, water);
+            double skims = skimmerLPerH == 0 ? 0 : new Skimmer(skimmerLPerH).conductance(Gas.OXYGEN, water);
+            return Math.max(0, new Surface(surfaceM2, motion).conductance(Gas.OXYGEN, water) - still) + skims;
         }
     }
 

@@ -276,6 +276,9 @@ public final class NightWithoutMains {
         warmth(side.heat(), parts);
         for (int i = 0; i < backups.size(); i++) {
             Running running = backups.get(i);
+            if (sameAsAnother(running, backups.subList(0, i))) {
+                continue;
+            }
             Path path = (gas, water) ->
                     gas == Gas.OXYGEN ? side.transfer().of(running.backup().way(), water) : 0;
             Double to = running.toH();
@@ -288,6 +291,19 @@ public final class NightWithoutMains {
                     running.usedH()));
         }
         return new TwinTank(water(), parts, false);
+    }
+
+    /** Whether it drives pumps that another source drives then. */
+    private static boolean sameAsAnother(Running running, List<Running> before) {
+        return running.backup().way() instanceof Backup.OwnPumps
+                && before.stream()
+                        .filter(other -> other.backup().way() instanceof Backup.OwnPumps)
+                        .anyMatch(other -> running.fromH() < endsH(other) && other.fromH() <= running.fromH());
+    }
+
+    private static double endsH(Running running) {
+        double lasts = running.fromH() + running.backup().runTime().early() - running.usedH();
+        return running.toH() == null ? lasts : Math.min(running.toH(), lasts);
     }
 
     private Water water() {

@@ -25,12 +25,24 @@ public record Schedule(List<Running> running, OxygenCourse course) {
         strongest.sort(Comparator.comparingDouble((Backup b) -> b.way().least(tank.water(tank.startC())))
                 .reversed());
         ways.add(relay(strongest, hours));
-        ways.add(strongest.stream().map(b -> new Running(b, 0, null)).toList());
+        ways.add(atOnce(strongest));
         return ways.stream()
                 .map(way -> new Schedule(way, new NightWithoutMains(tank, way, List.of()).run(hours)))
                 .max(Comparator.comparingDouble(Schedule::earlyDangerH)
                         .thenComparingDouble(s -> orLong(s.course().danger().likely())))
                 .orElseThrow();
+    }
+
+    /** All from the first minute, but what drives the tank's own pumps: one source after the other. */
+    private static List<Running> atOnce(List<Backup> kit) {
+        List<Running> running = new ArrayList<>();
+        double own = 0;
+        for (Backup backup : kit) {
+            boolean pumps = backup.way() instanceof Backup.OwnPumps;
+            running.add(new Running(backup, pumps ? own : 0, null));
+            own += pumps ? backup.runTime().early() : 0;
+        }
+        return running;
     }
 
     /** Hours until danger on the early side; very many when there is none in sight. */

@@ -3,6 +3,7 @@ package jollytide.core.outage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The ladder of backups, from the cheapest up; common practice. Sizes and prices are round figures from memory, cells and
@@ -13,13 +14,18 @@ public enum Tier {
     SWITCHING("an air pump that switches itself to its own battery", 60, true),
     UPS("a computer's UPS for one air pump", 110, true),
     BATTERY("a lithium battery of 500 Wh with inverter on one central air pump", 420, false),
-    GENERATOR("a generator outdoors with 20 L of fuel, on one central air pump", 600, false);
+    GENERATOR("a generator outdoors with 20 L of fuel, on one central air pump", 600, false),
+    WHOLE_TANK("a generator outdoors with 20 L of fuel, on the tanks’ own pumps", 900, false);
 
     private static final double DEPTH_M = 0.4;
     private static final double BUBBLE_MM = 2;
     private static final double LEAST_CENTRAL_W = 12;
     /** A central pump of one tank volume an hour. */
     private static final double CENTRAL_W_PER_L = 0.02;
+    /** Return, flow pumps and skimmer, without heater and lamps. From memory. */
+    private static final double PUMPS_W_PER_L = 0.5;
+
+    private static final double LEAST_SURFACE_M2 = 0.01;
 
     private final String what;
     private final double euros;
@@ -33,6 +39,11 @@ public enum Tier {
 
     public String what() {
         return what;
+    }
+
+    /** Who could be hurt by it, and how not; null where the general cautions say it all. */
+    public @Nullable String caution() {
+        return this == GENERATOR || this == WHOLE_TANK ? Plan.GENERATOR : null;
     }
 
     /** For one tank, or for all where one pump serves them. */
@@ -62,6 +73,12 @@ public enum Tier {
                 new Backup(
                         what, stone(Math.max(60, litres)), centralW, new Energy.Battery(500, false, 8, 0.85, null, 1));
             case GENERATOR -> new Backup(what, stone(Math.max(60, litres)), centralW, new Energy.Generator(20, 0.4));
+            case WHOLE_TANK ->
+                new Backup(
+                        what,
+                        new Backup.Circulation(Math.max(LEAST_SURFACE_M2, tank.surfaceM2())),
+                        PUMPS_W_PER_L * allLitres,
+                        new Energy.Generator(20, 0.4));
         };
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import jollytide.core.exchange.Gas;
+import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.outage.Energy.CellSize;
@@ -94,6 +95,47 @@ class OutageNumbersTest {
         assertThat(new Energy.DryCells(CellSize.D, 0, 0).hours(1)).isEqualTo(new RunTime(0, 0, 0, false));
     }
 
+    /** Beyond what still water carries anyway: 1.4 times less on the early side, as much more on the late one. */
+    @Test
+    void theTanksOwnPumpsMoveWhatTheyMoved() {
+        Seawater water = new Seawater(35, 25);
+        Backup.OwnPumps pumps = new Backup.OwnPumps(0.5, SurfaceClass.ROLLING, 0);
+        double still = new Surface(0.5, SurfaceClass.STILL).conductance(Gas.OXYGEN, water);
+        double rolls = new Surface(0.5, 12, 0.5).conductance(Gas.OXYGEN, water) - still;
+        assertThat(pumps.least(water)).isCloseTo(rolls / 1.4, within(1e-9));
+        assertThat(pumps.most(water)).isCloseTo(rolls * 1.4, within(1e-9));
+        double skims = new Skimmer(400).conductance(Gas.OXYGEN, water);
+        assertThat(new Backup.OwnPumps(0.5, SurfaceClass.ROLLING, 400).least(water))
+                .isCloseTo((rolls + skims) / 1.4, within(1e-9));
+    }
+
+    /** Two generators for the same pumps hold twice as long, and give no more at once. */
+    @Test
+    void twoSourcesOfOnePumpAreNoMoreAtOnce() {
+        TankAtFailure tank =
+                new TankAtFailure(400, 35, Gases.STANDARD_HPA, 0.8, 0.03, Fish.NONE, 6, true, 27, 27, 0, 24);
+        Backup generator = new Backup(
+                "generator", new Backup.OwnPumps(0.8, SurfaceClass.ROLLING, 400), 200, new Energy.Generator(10, 0.4));
+        double one = Schedule.best(tank, List.of(generator), 48).earlyDangerH();
+        double two = Schedule.best(tank, List.of(generator, generator), 48).earlyDangerH();
+        assertThat(one).isBetween(14.0, 16.0);
+        assertThat(two - one).isCloseTo(14, within(0.5));
+        List<NightWithoutMains.Running> both = List.of(
+                new NightWithoutMains.Running(generator, 0, null), new NightWithoutMains.Running(generator, 0, null));
+        assertThat(new NightWithoutMains(tank, both, List.of())
+                        .run(10)
+                        .points()
+                        .get(48)
+                        .early())
+                .isCloseTo(
+                        new NightWithoutMains(tank, both.subList(0, 1), List.of())
+                                .run(10)
+                                .points()
+                                .get(48)
+                                .early(),
+                        within(0.2));
+    }
+
     /** A battery's early side is three quarters of what is likely or of its even share, whichever is less. */
     @Test
     void aBatterysSides() {
@@ -124,7 +166,13 @@ class OutageNumbersTest {
         assertThat(air(Tier.BATTERY.at(tank, all))).isCloseTo(central, within(1e-9));
         assertThat(air(Tier.GENERATOR.at(tank, all))).isCloseTo(central, within(1e-9));
         assertThat(Tier.BATTERY.at(tank, all).loadW()).isCloseTo(centralW, within(1e-9));
+        Backup whole = Tier.WHOLE_TANK.at(tank, all);
+        assertThat(whole.way()).isEqualTo(new Backup.Circulation(0.5));
+        assertThat(whole.loadW()).as("of all pumps, half a watt a litre").isEqualTo(all / 2);
         for (Tier tier : Tier.values()) {
+            assertThat(tier.caution() != null)
+                    .as("carbon monoxide")
+                    .isEqualTo(tier == Tier.GENERATOR || tier == Tier.WHOLE_TANK);
             assertThat(tier.at(tank, all).name()).isEqualTo(tier.what()).isNotBlank();
         }
     }

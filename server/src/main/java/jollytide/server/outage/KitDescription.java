@@ -8,8 +8,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import jollytide.core.air.AirPump;
+import jollytide.core.exchange.SurfaceClass;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
+import jollytide.core.outage.Rating;
 import jollytide.core.units.InputException;
 import jollytide.core.units.Quantities;
 import org.jspecify.annotations.Nullable;
@@ -23,6 +25,8 @@ import org.jspecify.annotations.Nullable;
  * @param place where it lies
  * @param who can use it
  * @param expires such as the date on cells
+ * @param airLPerH through a stone; where the tank's own pumps go on what its skimmer draws, off when null
+ * @param motion of the surface while the tank's own pumps go on; calm when null
  * @param loadW its power; from what it moves when null
  * @param makerHours that its maker says it runs, for things whose power is not known; counted on in part
  * @param directCurrent whether it runs on the battery itself; else an inverter counts, assumed where not known
@@ -31,6 +35,9 @@ import org.jspecify.annotations.Nullable;
  * @param usableShare of a battery's label that may be taken; assumed by its kind when null
  * @param testedHours that it ran at the real load when it was tried; overrides every sum
  * @param testedOn when that was; not in the future
+ * @param ratedW that a generator or inverter gives for hours; must be known to carry a whole tank
+ * @param surgeW that it gives for a moment; no more than for hours when null
+ * @param motorW of the largest pump on it; all of its load when null
  * @param yearsOld of what drives it; when null cells go by their date, anything else is taken for aged
  */
 public record KitDescription(
@@ -45,6 +52,7 @@ public record KitDescription(
         @Nullable Double bubbleMm,
         @Nullable Double depthM,
         @Nullable Double movedM2,
+        @Nullable SurfaceClass motion,
         @Nullable Double loadW,
         @Nullable Double makerHours,
         @Nullable Boolean directCurrent,
@@ -61,6 +69,9 @@ public record KitDescription(
         @Nullable Double usableShare,
         @Nullable Double fuelL,
         @Nullable Double idleLPerH,
+        @Nullable Double ratedW,
+        @Nullable Double surgeW,
+        @Nullable Double motorW,
         @Nullable Double yearsOld,
         @Nullable Double testedHours,
         @Nullable LocalDate testedOn) {
@@ -68,7 +79,9 @@ public record KitDescription(
     /** What it does for the water. */
     public enum Gives {
         AIR,
-        CIRCULATION
+        CIRCULATION,
+        /** The tank's own pumps go on. */
+        WHOLE_TANK
     }
 
     /** What drives it. */
@@ -143,6 +156,9 @@ public record KitDescription(
         if (loadW != null && loadW > 0) {
             return loadW;
         }
+        if (gives == Gives.WHOLE_TANK) {
+            return needed("loadW", loadW);
+        }
         if (gives == Gives.CIRCULATION) {
             return Math.max(LEAST_CIRCULATION_W, CIRCULATION_W_PER_M2 * or(movedM2, 0));
         }
@@ -181,6 +197,14 @@ public record KitDescription(
                     "at most what its maker says it carries, " + upsW + " W",
                     "Overloaded: it would switch off at once.");
         }
+        if (gives == Gives.WHOLE_TANK && energy == Source.DRY_CELLS) {
+            throw new InputException("energy", 0, "a generator, a battery or a UPS", "Dry cells cannot carry pumps.");
+        }
+        // What was tried at the real load carries it.
+        if (testedHours == null && energy != Source.DRY_CELLS && (ratedW != null || gives == Gives.WHOLE_TANK)) {
+            double most = energy == Source.UPS ? needed("upsW", upsW) : needed("ratedW", ratedW);
+            new Rating(most, surgeW).carries(watts(), motorW);
+        }
     }
 
     private Energy tested(LocalDate today) {
@@ -210,9 +234,16 @@ public record KitDescription(
     }
 
     private Backup.Way way(double share) {
-        return gives == Gives.AIR
-                ? new Backup.Stone(share * needed("airLPerH", airLPerH), or(bubbleMm, BUBBLE_MM), or(depthM, DEPTH_M))
-                : new Backup.Circulation(share * needed("movedM2", movedM2));
+        return switch (gives) {
+            case AIR ->
+                new Backup.Stone(share * needed("airLPerH", airLPerH), or(bubbleMm, BUBBLE_MM), or(depthM, DEPTH_M));
+            case CIRCULATION -> new Backup.Circulation(share * needed("movedM2", movedM2));
+            case WHOLE_TANK ->
+                new Backup.OwnPumps(
+                        share * needed("movedM2", movedM2),
+                        motion == null ? SurfaceClass.RIPPLED : motion,
+                        share * or(airLPerH, 0));
+        };
     }
 
     /** What drives it, by the sum. */

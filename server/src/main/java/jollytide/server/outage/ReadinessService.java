@@ -88,17 +88,26 @@ class ReadinessService {
      *
      * @param gainedH hours on the early side, for the tank that needs it most
      * @param price assumed, in the home's money
+     * @param caution who could be hurt by it; null where the general cautions say it all
      */
-    record Purchase(String what, double gainedH, double price) {}
+    record Purchase(
+            String what,
+            double gainedH,
+            double price,
+            @Nullable String caution) {}
 
     /**
      * What an outage of some length asks for.
      *
      * @param what the cheapest step of the ladder that holds every tank, on the early side; null when none does
      * @param price for all the tanks, assumed, in the home's money
+     * @param caution as of a purchase
      */
     record TierFor(
-            double hours, @Nullable String what, @Nullable Double price) {}
+            double hours,
+            @Nullable String what,
+            @Nullable Double price,
+            @Nullable String caution) {}
 
     /**
      * All of it.
@@ -283,7 +292,7 @@ class ReadinessService {
             with.add(tier.at(tank, allLitres));
             double gained = earlyH(danger(tank, with)) - before;
             if (gained > WORTH_H) {
-                all.add(new Purchase(tier.what(), gained, perEuro * tier.euros()));
+                all.add(new Purchase(tier.what(), gained, perEuro * tier.euros(), tier.caution()));
             }
         }
         all.sort(Comparator.comparingDouble((Purchase p) -> p.gainedH() / p.price())
@@ -298,8 +307,12 @@ class ReadinessService {
         List<Tier.Holding> ladder = Tier.ladder(summer, WorstNight.LOOKED_AHEAD_H);
         return LENGTHS_H.stream()
                 .map(h -> Tier.cheapest(ladder, h)
-                        .map(step -> new TierFor(h, step.tier().what(), perEuro * step.euros()))
-                        .orElse(new TierFor(h, null, null)))
+                        .map(step -> new TierFor(
+                                h,
+                                step.tier().what(),
+                                perEuro * step.euros(),
+                                step.tier().caution()))
+                        .orElse(new TierFor(h, null, null, null)))
                 .toList();
     }
 }

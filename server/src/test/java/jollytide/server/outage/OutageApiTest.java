@@ -110,6 +110,41 @@ class OutageApiTest extends ServerTest {
     }
 
     /** A power left empty is assumed and says so; a zero, or more than a UPS carries, is refused at the door. */
+    /** A generator for the tank's own pumps: it must carry them as they run and as they start. */
+    @Test
+    void aGeneratorCarriesTheWholeTankOrIsRefused() {
+        Visitor keeper = visitor().asNewKeeper();
+        Samples.tank(keeper);
+        String kit = home(keeper) + "/kit";
+        String asked = "{\"name\":\"generator\",\"place\":\"shed\",\"who\":\"all\",\"gives\":\"WHOLE_TANK\","
+                + "\"movedM2\":0.9,\"motion\":\"ROLLING\",\"airLPerH\":500,\"energy\":\"%s\",\"fuelL\":10,\"loadW\":%s,\"ratedW\":%s,\"motorW\":60}";
+        Visitor.Answer carries = keeper.post(kit, asked.formatted("GENERATOR", "200", "1000"));
+        assertThat(carries.status()).as(carries.text()).isEqualTo(201);
+        // 200 W as it runs, 320 W as the last pump starts.
+        assertThat(keeper.post(kit, asked.formatted("GENERATOR", "200", "320")).status())
+                .isEqualTo(201);
+        for (String refused : new String[] {
+            asked.formatted("GENERATOR", "200", "319"),
+            asked.formatted("GENERATOR", "200", "180"),
+            asked.formatted("GENERATOR", "200", "null"),
+            asked.formatted("GENERATOR", "null", "1000"),
+            asked.formatted("DRY_CELLS", "200", "1000")
+        }) {
+            assertThat(keeper.post(kit, refused).status()).as(refused).isEqualTo(422);
+        }
+        Visitor.Answer ready = keeper.get(home(keeper) + "/readiness");
+        assertThat(ready.status()).isEqualTo(200);
+        // Seven tenths of twenty hours each, one after the other.
+        assertThat(ready.body()
+                        .path("tanks")
+                        .path(0)
+                        .path("keptSummer")
+                        .path("early")
+                        .asDouble())
+                .as(ready.text())
+                .isBetween(28.0, 30.0);
+    }
+
     @Test
     void noPumpRunsForEver() {
         Visitor keeper = visitor().asNewKeeper();
