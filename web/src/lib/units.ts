@@ -63,6 +63,8 @@ export const RAW_UNIT: Record<RawUnit, { label: string; digits: number; quantity
   NITRITE_MG_PER_L: { label: 'mg/L NO2', digits: 2, quantity: 'NITRITE' },
   NITRITE_N_MG_PER_L: { label: 'mg/L as nitrogen', digits: 2, quantity: 'NITRITE' },
   CALCIUM_MG_PER_L: { label: 'mg/L Ca', digits: 0, quantity: 'CALCIUM' },
+  POTASSIUM_MG_PER_L: { label: 'mg/L K', digits: 0, quantity: 'POTASSIUM' },
+  MAGNESIUM_MG_PER_L: { label: 'mg/L Mg', digits: 0, quantity: 'MAGNESIUM' },
   OXYGEN_MG_PER_L: { label: 'mg/L', digits: 1, quantity: 'OXYGEN' },
   OXYGEN_MG_PER_L_FRESH: { label: 'mg/L, meter without salinity', digits: 1, quantity: 'OXYGEN' },
   OXYGEN_PERCENT: { label: '% saturation', digits: 0, quantity: 'OXYGEN' },

@@ -14,6 +14,8 @@ import { taskTitle } from './upkeepWords';
 const TESTED = [
   { value: 'ALKALINITY', label: 'alkalinity' },
   { value: 'CALCIUM', label: 'calcium' },
+  { value: 'POTASSIUM', label: 'potassium' },
+  { value: 'MAGNESIUM', label: 'magnesium' },
   { value: 'AMMONIA', label: 'ammonia' },
   { value: 'NITRITE', label: 'nitrite' },
   { value: 'SALINITY', label: 'salinity' },

@@ -19,6 +19,8 @@ export const SOLUTES: Record<Line['solute'], string> = {
   SODIUM_HYDROXIDE: 'sodium hydroxide',
   POTASSIUM_HYDROXIDE: 'potassium hydroxide',
   CALCIUM_CHLORIDE: 'calcium chloride',
+  MAGNESIUM_CHLORIDE: 'magnesium chloride',
+  MAGNESIUM_SULFATE: 'magnesium sulfate',
   POTASSIUM_CHLORIDE: 'potassium chloride',
 };
 

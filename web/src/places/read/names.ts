@@ -7,6 +7,8 @@ export const NAMES: Record<Quantity, string> = {
   TEMPERATURE: 'temperature',
   SALINITY: 'salinity',
   CALCIUM: 'calcium',
+  POTASSIUM: 'potassium',
+  MAGNESIUM: 'magnesium',
   AMMONIA: 'ammonia',
   NITRITE: 'nitrite',
   OXYGEN: 'oxygen',

@@ -59,6 +59,20 @@ export const IN_THE_TANK: readonly Measurable[] = [
     methods: ['TITRATION_KIT', 'METER', 'ESTIMATE'],
   },
   {
+    key: 'potassium',
+    label: 'Potassium',
+    place: 'TANK',
+    units: ['POTASSIUM_MG_PER_L'],
+    methods: ['TITRATION_KIT', 'COLOUR_KIT', 'METER', 'ESTIMATE'],
+  },
+  {
+    key: 'magnesium',
+    label: 'Magnesium',
+    place: 'TANK',
+    units: ['MAGNESIUM_MG_PER_L'],
+    methods: ['TITRATION_KIT', 'METER', 'ESTIMATE'],
+  },
+  {
     key: 'ammonia',
     label: 'Ammonia, all of it',
     place: 'TANK',

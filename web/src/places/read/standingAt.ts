@@ -18,6 +18,8 @@ const DIGITS: Partial<Record<Track['quantity'], number>> = {
   PH: 2,
   CO2: 0,
   CALCIUM: 0,
+  POTASSIUM: 0,
+  MAGNESIUM: 0,
   AMMONIA: 2,
   NITRITE: 2,
 };

@@ -6,14 +6,16 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What stays behind in the water while what is dosed is used: potassium of its hydroxide, sodium of soda, bicarbonate and
- * lye, chloride of calcium chloride. Stoichiometry of the formulas.
+ * lye, chloride and sulfate of calcium and magnesium salts. Stoichiometry of the formulas.
  *
  * @param potassiumMgPerL a day
- * @param saltMgPerL a day, sodium and chloride
+ * @param saltMgPerL a day, sodium, chloride and sulfate
  */
 public record Creep(double potassiumMgPerL, double saltMgPerL) {
     /** Natural seawater holds about 400 mg/L of potassium. */
     public static final double USUAL_POTASSIUM = 400;
+    /** Seawater of S 35 holds about 1290 mg/L of magnesium. */
+    public static final double USUAL_MAGNESIUM = 1290;
     /** Animals suffer somewhere above. Common practice. */
     public static final double MOST_POTASSIUM = 500;
 
@@ -23,6 +25,7 @@ public record Creep(double potassiumMgPerL, double saltMgPerL) {
     private static final double DAYS_OF_A_WEEK = 7;
     private static final double SODIUM_G_PER_MOL = 22.990;
     private static final double CHLORINE_G_PER_MOL = 35.453;
+    private static final double SULFATE_G_PER_MOL = 96.06;
 
     /** Of all lines, as they are planned. */
     public static Creep of(List<LineRules.Planned> lines, double litres) {
@@ -34,7 +37,8 @@ public record Creep(double potassiumMgPerL, double saltMgPerL) {
                 case POTASSIUM_HYDROXIDE -> potassium += mmolPerL * AlkalinitySource.POTASSIUM_G_PER_MOL;
                 case SODA_ASH -> salt += 2 * mmolPerL * SODIUM_G_PER_MOL;
                 case BICARBONATE, SODIUM_HYDROXIDE -> salt += mmolPerL * SODIUM_G_PER_MOL;
-                case CALCIUM_CHLORIDE -> salt += 2 * mmolPerL * CHLORINE_G_PER_MOL;
+                case CALCIUM_CHLORIDE, MAGNESIUM_CHLORIDE -> salt += 2 * mmolPerL * CHLORINE_G_PER_MOL;
+                case MAGNESIUM_SULFATE -> salt += mmolPerL * SULFATE_G_PER_MOL;
                 case LIMEWATER, POTASSIUM_CHLORIDE -> {
                     // All of limewater is used; the other is refused.
                 }

@@ -3,6 +3,7 @@ package jollytide.core.doses;
 import static jollytide.core.units.Quantities.within;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoublePredicate;
@@ -44,22 +45,29 @@ public record LineRules(
     }
 
     /**
-     * Calcium and potassium of the water, and how they leave it.
+     * Calcium, potassium and magnesium of the water, and how they leave it.
      *
      * @param calciumMgPerL by the newest test, else as of the sea
      * @param potassiumMgPerL by the newest test, else what lines have left behind
+     * @param magnesiumMgPerL likewise
      * @param calciumUsePerDay mg/L, as tests show it; 0 where they say nothing: then it goes with alkalinity
      * @param changedPerDay share of the water that is changed a day, 0 to 1
      */
-    public record Salts(double calciumMgPerL, double potassiumMgPerL, double calciumUsePerDay, double changedPerDay) {
+    public record Salts(
+            double calciumMgPerL,
+            double potassiumMgPerL,
+            double magnesiumMgPerL,
+            double calciumUsePerDay,
+            double changedPerDay) {
         /** Seawater of S 35 holds about 412 mg/L of calcium; keepers hold a little more. Common practice. */
         public static final double USUAL_CALCIUM = 420;
 
-        public static final Salts USUAL = new Salts(USUAL_CALCIUM, Creep.USUAL_POTASSIUM, 0, 0);
+        public static final Salts USUAL = new Salts(USUAL_CALCIUM, Creep.USUAL_POTASSIUM, Creep.USUAL_MAGNESIUM, 0, 0);
 
         public Salts {
             within("calciumMgPerL", calciumMgPerL, 0, 3000, "mg/L");
             within("potassiumMgPerL", potassiumMgPerL, 0, 5000, "mg/L");
+            within("magnesiumMgPerL", magnesiumMgPerL, 0, 10_000, "mg/L");
             within("calciumUsePerDay", calciumUsePerDay, 0, 500, "mg/(L·day)");
             within("changedPerDay", changedPerDay, 0, 1, "");
         }
@@ -67,6 +75,8 @@ public record LineRules(
 
     /** Where calcium begins to fall out and animals suffer; a plan may not pass it within so many days. From memory. */
     static final double MOST_CALCIUM = 480;
+    /** Likewise; animals take up so little of it that none is counted on. From memory. */
+    static final double MOST_MAGNESIUM = 1500;
 
     private static final double LOOKED_AHEAD_DAYS = 30;
     /** Growth takes so much calcium with each meq of alkalinity: CaCO3, by stoichiometry. */
@@ -93,6 +103,7 @@ public record LineRules(
     private static final double MUCH_CALCIUM = 20;
 
     private static final double MUCH_POTASSIUM = 10;
+    private static final double MUCH_MAGNESIUM = 50;
     private static final int MOST_PORTIONS = 24;
     private static final double ROUNDING = 1e-9;
 
@@ -120,8 +131,7 @@ public record LineRules(
 
         /** Whether what they bring falls out where it meets. */
         private boolean fallsOutWith(Planned other) {
-            return (solution.basic() && other.solution.calciumMgPerMl() > 0)
-                    || (other.solution.basic() && solution.calciumMgPerMl() > 0);
+            return (solution.basic() && other.solution.fallsOut()) || (other.solution.basic() && solution.fallsOut());
         }
 
         private boolean atOnceWith(Planned other) {
@@ -210,6 +220,7 @@ public record LineRules(
                     most));
         }
         climbs(line, all, stops);
+        magnesiumClimbs(line, all, stops);
         single(line, stops);
         others.lines().stream()
                 .filter(other -> line.mlPerDay() > 0 && line.fallsOutWith(other))
@@ -243,6 +254,29 @@ public record LineRules(
         }
     }
 
+    private void magnesiumClimbs(Planned line, Beside all, List<Stop> stops) {
+        if (line.solution().magnesiumMgPerMl() <= 0 || line.mlPerDay() <= 0) {
+            return;
+        }
+        DoublePredicate may = ml -> magnesiumAhead(others.and(line.of(ml))) <= MOST_MAGNESIUM;
+        if (magnesiumAhead(all) > MOST_MAGNESIUM) {
+            stops.add(new Stop(
+                    Stop.Rule.MAGNESIUM,
+                    text(
+                            "Magnesium would pass 1500 mg/L within 30 days, from %.0f now. Animals use very little of it.",
+                            salts.magnesiumMgPerL()),
+                    largest(may, line.mlPerDay())));
+        }
+    }
+
+    private double magnesiumAhead(Beside all) {
+        double comes = all.lines().stream()
+                        .mapToDouble(l -> l.solution().magnesiumMgPerMl() * l.mlPerDay())
+                        .sum()
+                / litres;
+        return ahead(salts.magnesiumMgPerL(), comes, Creep.USUAL_MAGNESIUM);
+    }
+
     /** mg/L in thirty days. Until tests tell the use, growth takes calcium with the alkalinity that is dosed. */
     private double calciumAhead(Beside all) {
         double comes = all.lines().stream()
@@ -274,7 +308,8 @@ public record LineRules(
     private static boolean lifts(Solution solution) {
         return switch (solution.solute()) {
             case LIMEWATER, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> true;
-            case SODA_ASH, BICARBONATE, CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> false;
+            case SODA_ASH, BICARBONATE, CALCIUM_CHLORIDE, MAGNESIUM_CHLORIDE, MAGNESIUM_SULFATE, POTASSIUM_CHLORIDE ->
+                false;
         };
     }
 
@@ -313,16 +348,16 @@ public record LineRules(
             because.add(
                     text("It brings %.1f dKH: beside what is used and dosed, at most %.1f dKH a day.", dkh, mayClimb));
         }
-        int slowly = (int)
-                Math.ceil(Math.max(addition.calciumMgPerL() / MUCH_CALCIUM, addition.potassiumMgPerL() / MUCH_POTASSIUM)
-                        - ROUNDING);
+        Much much = Stream.of(
+                        new Much("calcium", addition.calciumMgPerL(), MUCH_CALCIUM),
+                        new Much("potassium", addition.potassiumMgPerL(), MUCH_POTASSIUM),
+                        new Much("magnesium", addition.magnesiumMgPerL(), MUCH_MAGNESIUM))
+                .max(Comparator.comparingDouble(Much::times))
+                .orElseThrow();
+        int slowly = (int) Math.ceil(much.times() - ROUNDING);
         if (slowly > 1) {
-            boolean calcium = addition.calciumMgPerL() / MUCH_CALCIUM > 1;
             because.add(text(
-                    "It brings %.0f mg/L of %s: better %.0f mg/L a day.",
-                    calcium ? addition.calciumMgPerL() : addition.potassiumMgPerL(),
-                    calcium ? "calcium" : "potassium",
-                    calcium ? MUCH_CALCIUM : MUCH_POTASSIUM));
+                    "It brings %.0f mg/L of %s: better %.0f mg/L a day.", much.mgPerL(), much.what(), much.aDay()));
             days = Math.max(days, slowly);
         }
         double mixed = rise(addition.what(), meq);
@@ -335,6 +370,13 @@ public record LineRules(
             because.add(text("All of it would lift the tank by pH %.2f once mixed, more than 0.1.", mixed));
         }
         return new Parted(meq, addition.calciumMgPerL(), water.phNbs(), water.phNbs() + mixed, because, days, portions);
+    }
+
+    /** What an addition brings of something of which a day should bring so much. */
+    private record Much(String what, double mgPerL, double aDay) {
+        double times() {
+            return mgPerL / aDay;
+        }
     }
 
     private static void apart(Planned line, Planned other, List<Stop> stops) {

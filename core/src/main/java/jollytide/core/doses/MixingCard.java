@@ -72,6 +72,14 @@ public record MixingCard(
                             4.2,
                             44.8,
                             "Without water it takes three quarters of the grams, and warms twice as much.");
+                case MAGNESIUM_CHLORIDE ->
+                    new Powder(
+                            "magnesium chloride, MgCl2·6H2O",
+                            4.5,
+                            15,
+                            "Without water it takes half of the grams, and gets hot: add it slowly.");
+                case MAGNESIUM_SULFATE ->
+                    new Powder("magnesium sulfate, MgSO4·7H2O", 5.0, -16, "Without water it takes half of the grams.");
                 case POTASSIUM_CHLORIDE -> new Powder("potassium chloride, KCl", 5.0, -17.2, null);
             };
         }

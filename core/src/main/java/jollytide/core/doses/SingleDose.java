@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import jollytide.core.units.AlkalinityUnit;
@@ -17,7 +16,7 @@ public sealed interface SingleDose {
     Instant at();
 
     /**
-     * By how much it moved what tests read: alkalinity in meq/L, calcium in mg/L, anything else by nothing.
+     * By how much it moved what tests read: alkalinity in meq/L, calcium, potassium and magnesium in mg/L, anything else by nothing.
      *
      * @param before what the water held then
      */
@@ -84,6 +83,7 @@ public sealed interface SingleDose {
         private static final double MOST_CALCIUM_A_DAY = 50;
 
         private static final double MOST_POTASSIUM_A_DAY = 20;
+        private static final double MOST_MAGNESIUM_A_DAY = 100;
 
         /**
          * This as a plan, unless a day would bring too much calcium or potassium. What was put in already is kept whatever
@@ -93,23 +93,28 @@ public sealed interface SingleDose {
          */
         public Addition planned() {
             bearable();
-            double times = Math.max(calciumMgPerL() / MOST_CALCIUM_A_DAY, potassiumMgPerL() / MOST_POTASSIUM_A_DAY);
-            if (times > 1) {
-                double most = mol / times * what.gramsPerMol();
-                boolean calcium = calciumMgPerL() / MOST_CALCIUM_A_DAY == times;
-                throw new InputException(
-                        "amount",
-                        mol * what.gramsPerMol(),
-                        String.format(Locale.ROOT, "at most %.0f g a day", Math.floor(most)),
-                        String.format(
-                                Locale.ROOT,
-                                "It brings %.0f mg/L of %s. At most %.0f mg/L a day: %.0f g of pure powder.",
-                                calcium ? calciumMgPerL() : potassiumMgPerL(),
-                                calcium ? "calcium" : "potassium",
-                                calcium ? MOST_CALCIUM_A_DAY : MOST_POTASSIUM_A_DAY,
-                                Math.floor(most)));
-            }
+            refuseBeyond("calcium", calciumMgPerL(), MOST_CALCIUM_A_DAY);
+            refuseBeyond("potassium", potassiumMgPerL(), MOST_POTASSIUM_A_DAY);
+            refuseBeyond("magnesium", magnesiumMgPerL(), MOST_MAGNESIUM_A_DAY);
             return this;
+        }
+
+        private void refuseBeyond(String of, double mgPerL, double mostMgPerL) {
+            if (mgPerL <= mostMgPerL) {
+                return;
+            }
+            double most = Math.floor(mol * mostMgPerL / mgPerL * what.gramsPerMol());
+            throw new InputException(
+                    "amount",
+                    mol * what.gramsPerMol(),
+                    String.format(Locale.ROOT, "at most %.0f g a day", most),
+                    String.format(
+                            Locale.ROOT,
+                            "It brings %.0f mg/L of %s. At most %.0f mg/L a day: %.0f g of pure powder.",
+                            mgPerL,
+                            of,
+                            mostMgPerL,
+                            most));
         }
 
         public double meqPerL() {
@@ -117,9 +122,11 @@ public sealed interface SingleDose {
         }
 
         public double potassiumMgPerL() {
-            return what == Solution.Solute.POTASSIUM_HYDROXIDE
-                    ? 1000 * mol * AlkalinitySource.POTASSIUM_G_PER_MOL / litres
-                    : 0;
+            return mol * what.potassiumMgPerMol() / litres;
+        }
+
+        public double magnesiumMgPerL() {
+            return mol * what.magnesiumMgPerMol() / litres;
         }
 
         public double calciumMgPerL() {
@@ -131,6 +138,8 @@ public sealed interface SingleDose {
             return switch (quantity) {
                 case ALKALINITY -> meqPerL();
                 case CALCIUM -> calciumMgPerL();
+                case POTASSIUM -> potassiumMgPerL();
+                case MAGNESIUM -> magnesiumMgPerL();
                 default -> 0;
             };
         }
@@ -154,6 +163,8 @@ public sealed interface SingleDose {
             return switch (quantity) {
                 case ALKALINITY -> share * (with.meqPerL() - before);
                 case CALCIUM -> share * (with.calciumMgPerL() - before);
+                case POTASSIUM -> share * (Creep.USUAL_POTASSIUM - before);
+                case MAGNESIUM -> share * (Creep.USUAL_MAGNESIUM - before);
                 default -> 0;
             };
         }

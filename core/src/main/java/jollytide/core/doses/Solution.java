@@ -25,6 +25,9 @@ public record Solution(Solute solute, double molPerL) {
         POTASSIUM_HYDROXIDE(1.0),
         /** No alkalinity. About what dissolves, in round figures. From memory. */
         CALCIUM_CHLORIDE(4.0),
+        /** No alkalinity, as the two magnesium salts are. About what dissolves, in round figures. From memory. */
+        MAGNESIUM_CHLORIDE(3.0),
+        MAGNESIUM_SULFATE(2.0),
         /** No alkalinity either: here to be refused with the reason. */
         POTASSIUM_CHLORIDE(4.0);
 
@@ -46,7 +49,7 @@ public record Solution(Solute solute, double molPerL) {
                 case BICARBONATE -> AlkalinitySource.BICARBONATE;
                 case SODIUM_HYDROXIDE -> AlkalinitySource.SODIUM_HYDROXIDE;
                 case POTASSIUM_HYDROXIDE -> AlkalinitySource.POTASSIUM_HYDROXIDE;
-                case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> null;
+                case CALCIUM_CHLORIDE, MAGNESIUM_CHLORIDE, MAGNESIUM_SULFATE, POTASSIUM_CHLORIDE -> null;
             };
         }
 
@@ -54,7 +57,7 @@ public record Solution(Solute solute, double molPerL) {
             return switch (this) {
                 case LIMEWATER, SODA_ASH -> 2000;
                 case BICARBONATE, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> 1000;
-                case CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> 0;
+                case CALCIUM_CHLORIDE, MAGNESIUM_CHLORIDE, MAGNESIUM_SULFATE, POTASSIUM_CHLORIDE -> 0;
             };
         }
 
@@ -65,15 +68,33 @@ public record Solution(Solute solute, double molPerL) {
             };
         }
 
-        /** Of the powder as it is usually sold: dry and pure, calcium chloride with its two waters. IUPAC atomic weights. */
+        public double magnesiumMgPerMol() {
+            return this == MAGNESIUM_CHLORIDE || this == MAGNESIUM_SULFATE ? MAGNESIUM_MG_PER_MOL : 0;
+        }
+
+        public double potassiumMgPerMol() {
+            return this == POTASSIUM_HYDROXIDE ? 1000 * AlkalinitySource.POTASSIUM_G_PER_MOL : 0;
+        }
+
+        /**
+         * Of the powder as it is usually sold: dry and pure, with its water of crystallisation (two of calcium chloride, six
+         * of magnesium chloride, seven of its sulfate). IUPAC atomic weights.
+         */
         public double gramsPerMol() {
             AlkalinitySource source = source();
-            return source != null
-                    ? source.gramsPerEquivalent() * meqPerMol() / 1000
-                    : this == CALCIUM_CHLORIDE ? 147.014 : 74.551;
+            if (source != null) {
+                return source.gramsPerEquivalent() * meqPerMol() / 1000;
+            }
+            return switch (this) {
+                case CALCIUM_CHLORIDE -> 147.014;
+                case MAGNESIUM_CHLORIDE -> 203.301;
+                case MAGNESIUM_SULFATE -> 246.471;
+                default -> 74.551;
+            };
         }
     }
 
+    private static final double MAGNESIUM_MG_PER_MOL = 24_305;
     private static final double WATER_G_PER_ML = 0.998;
 
     public Solution {
@@ -89,6 +110,8 @@ public record Solution(Solute solute, double molPerL) {
             case SODIUM_HYDROXIDE -> 0.041;
             case POTASSIUM_HYDROXIDE -> 0.047;
             case CALCIUM_CHLORIDE -> 0.086;
+            case MAGNESIUM_CHLORIDE -> 0.072;
+            case MAGNESIUM_SULFATE -> 0.112;
             case POTASSIUM_CHLORIDE -> 0.045;
         };
         return WATER_G_PER_ML + perMol * molPerL;
@@ -103,7 +126,7 @@ public record Solution(Solute solute, double molPerL) {
     boolean basic() {
         return switch (solute) {
             case SODA_ASH, BICARBONATE, SODIUM_HYDROXIDE, POTASSIUM_HYDROXIDE -> true;
-            case LIMEWATER, CALCIUM_CHLORIDE, POTASSIUM_CHLORIDE -> false;
+            case LIMEWATER, CALCIUM_CHLORIDE, MAGNESIUM_CHLORIDE, MAGNESIUM_SULFATE, POTASSIUM_CHLORIDE -> false;
         };
     }
 
@@ -115,5 +138,15 @@ public record Solution(Solute solute, double molPerL) {
     /** mg in a millilitre. */
     public double calciumMgPerMl() {
         return solute.calciumMgPerMol() / 1000 * molPerL;
+    }
+
+    /** mg in a millilitre. */
+    public double magnesiumMgPerMl() {
+        return solute.magnesiumMgPerMol() / 1000 * molPerL;
+    }
+
+    /** Whether it falls out where it meets carbonate or hydroxide. */
+    boolean fallsOut() {
+        return calciumMgPerMl() > 0 || magnesiumMgPerMl() > 0;
     }
 }

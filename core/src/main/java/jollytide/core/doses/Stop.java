@@ -21,6 +21,8 @@ public record Stop(Rule rule, String because, double mostMlPerDay) {
         CALCIUM,
         /** Nor potassium. */
         POTASSIUM,
+        /** Nor magnesium. */
+        MAGNESIUM,
         /** One dose, once mixed, may lift pH by so much. */
         SINGLE_DOSE,
         /** What falls out where it meets is dosed at other times. */

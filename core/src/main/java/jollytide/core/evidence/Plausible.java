@@ -42,6 +42,8 @@ public final class Plausible {
             case SG_25, SG_20 -> new Span(1.018, 1.031);
             case MS_PER_CM -> new Span(42, 60);
             case CALCIUM_MG_PER_L -> new Span(300, 550);
+            case POTASSIUM_MG_PER_L -> new Span(280, 600);
+            case MAGNESIUM_MG_PER_L -> new Span(1000, 1700);
             case AMMONIUM_MG_PER_L -> new Span(0, 5);
             case AMMONIA_N_MG_PER_L -> new Span(0, 4);
             case NITRITE_MG_PER_L -> new Span(0, 10);

@@ -7,6 +7,8 @@ public enum Quantity {
     TEMPERATURE,
     SALINITY,
     CALCIUM,
+    POTASSIUM,
+    MAGNESIUM,
     /** All of it, poisonous or not. */
     AMMONIA,
     NITRITE,

@@ -27,6 +27,8 @@ public enum RawUnit {
     SG_20(Quantity.SALINITY, "SG 20/20 °C", 1, 1.034),
     MS_PER_CM(Quantity.SALINITY, "mS/cm at 25 °C", 0, 66),
     CALCIUM_MG_PER_L(Quantity.CALCIUM, "mg/L Ca", 0, 1500),
+    POTASSIUM_MG_PER_L(Quantity.POTASSIUM, "mg/L K", 0, 2000),
+    MAGNESIUM_MG_PER_L(Quantity.MAGNESIUM, "mg/L Mg", 0, 4000),
     /** As most kits read it: all of it, weighed as the ammonium ion. */
     AMMONIUM_MG_PER_L(Quantity.AMMONIA, "mg/L NH3/NH4", 0, 50),
     AMMONIA_N_MG_PER_L(Quantity.AMMONIA, "mg/L NH3-N", 0, 40),
@@ -97,6 +99,8 @@ public enum RawUnit {
                     CELSIUS,
                     PSU,
                     CALCIUM_MG_PER_L,
+                    POTASSIUM_MG_PER_L,
+                    MAGNESIUM_MG_PER_L,
                     AMMONIA_N_MG_PER_L,
                     NITRITE_N_MG_PER_L,
                     OXYGEN_MG_PER_L,

@@ -27,7 +27,9 @@ final class ChannelGuess {
             words(Quantity.SALINITY, "salin|\\bsal\\b|\\bsg\\b|gravity|conduct|leitf|salzgehalt|zoutgehalte"),
             words(Quantity.AMMONIA, "ammoni|\\bnh[34]"),
             words(Quantity.NITRITE, "nitrit|\\bno2\\b"),
-            words(Quantity.CALCIUM, "calcium|\\bca\\b|kalzium"));
+            words(Quantity.CALCIUM, "calcium|\\bca\\b|kalzium"),
+            words(Quantity.POTASSIUM, "potassium|kalium"),
+            words(Quantity.MAGNESIUM, "magnesi"));
 
     private record UnitWords(RawUnit unit, Pattern pattern) {}
 
@@ -46,7 +48,9 @@ final class ChannelGuess {
             unit(RawUnit.AMMONIUM_MG_PER_L, "mg|ppm|nh4"),
             unit(RawUnit.NITRITE_N_MG_PER_L, "\\bn\\b|nitrogen"),
             unit(RawUnit.NITRITE_MG_PER_L, "mg|ppm|no2"),
-            unit(RawUnit.CALCIUM_MG_PER_L, "mg|ppm"));
+            unit(RawUnit.CALCIUM_MG_PER_L, "mg|ppm"),
+            unit(RawUnit.POTASSIUM_MG_PER_L, "mg|ppm"),
+            unit(RawUnit.MAGNESIUM_MG_PER_L, "mg|ppm"));
 
     private static Words words(Quantity quantity, String regex) {
         return new Words(quantity, Pattern.compile(regex));
@@ -140,7 +144,7 @@ final class ChannelGuess {
     private static Method method(Quantity quantity) {
         return switch (quantity) {
             case PH -> Method.PROBE;
-            case ALKALINITY, CALCIUM -> Method.TITRATION_KIT;
+            case ALKALINITY, CALCIUM, POTASSIUM, MAGNESIUM -> Method.TITRATION_KIT;
             case AMMONIA, NITRITE -> Method.COLOUR_KIT;
             case TEMPERATURE, SALINITY, OXYGEN, CO2 -> Method.METER;
         };

@@ -37,6 +37,17 @@ class CreepTest {
                 .isEqualTo(new Creep(0, 0));
     }
 
+    /** 24.305 mg/L of magnesium leave 70.9 mg/L of chloride, or 96.1 of sulfate. */
+    @Test
+    void magnesiumLeavesItsOtherHalf() {
+        assertThat(Creep.of(List.of(line(Solution.Solute.MAGNESIUM_CHLORIDE, 1, 100)), 100)
+                        .saltMgPerL())
+                .isCloseTo(70.906, within(0.01));
+        assertThat(Creep.of(List.of(line(Solution.Solute.MAGNESIUM_SULFATE, 1, 100)), 100)
+                        .saltMgPerL())
+                .isCloseTo(96.06, within(0.01));
+    }
+
     /** By hand: 2 mg/L a day are 14 a week; where 100 stand on top, 14 % of the water take 14 of them away. */
     @Test
     void aWeeklyWaterChangeHoldsIt() {

@@ -303,7 +303,7 @@ class LineRulesTest {
                 2.5,
                 0.3,
                 LineRules.Beside.NOTHING,
-                new LineRules.Salts(420, 400, 0, 0.2 / 7));
+                new LineRules.Salts(420, 400, 1290, 0, 0.2 / 7));
         assertThat(changed.stops(drips(lye, 200)).get(0).mostMlPerDay())
                 .isGreaterThan(1.4 * stops.get(0).mostMlPerDay());
         // And what lines left behind already, less.
@@ -314,9 +314,33 @@ class LineRulesTest {
                 2.5,
                 0.3,
                 LineRules.Beside.NOTHING,
-                new LineRules.Salts(420, 490, 0, 0));
+                new LineRules.Salts(420, 490, 1290, 0, 0));
         assertThat(late.stops(drips(lye, 200)).get(0).mostMlPerDay())
                 .isLessThan(0.2 * stops.get(0).mostMlPerDay());
+    }
+
+    /** From 1290 mg/L 210 are left for thirty days: 7 a day, 120.96 mL of 1 mol/L into 420 L. */
+    @Test
+    void magnesiumDoesNotPileUp() {
+        Solution salt = new Solution(Solution.Solute.MAGNESIUM_CHLORIDE, 1);
+        List<Stop> stops = RULES.stops(drips(salt, 200));
+        assertThat(rulesOf(stops)).containsExactly(Stop.Rule.MAGNESIUM);
+        assertThat(stops.get(0).mostMlPerDay()).isCloseTo(7 * LITRES / 24.305, within(0.5));
+        assertThat(RULES.stops(drips(salt, 120))).isEmpty();
+        // It falls out where it meets soda.
+        LineRules beside =
+                rules(2.5, 0.3, LineRules.Beside.NOTHING.and(drips(new Solution(Solution.Solute.SODA_ASH, 1), 20)));
+        assertThat(rulesOf(beside.stops(drips(salt, 20)))).contains(Stop.Rule.APART);
+    }
+
+    /** 120 mg/L of magnesium in one go: rather 50 a day, in three days. */
+    @Test
+    void muchMagnesiumIsSpread() {
+        double grams = 120 * LITRES / 1000 / 24.305 * 246.471;
+        LineRules.Parted parted = RULES.parted(
+                SingleDose.Addition.ofPowder(Instant.EPOCH, Solution.Solute.MAGNESIUM_SULFATE, grams, 1, LITRES));
+        assertThat(parted.days()).isEqualTo(3);
+        assertThat(parted.because()).singleElement().asString().contains("better 50 mg/L a day");
     }
 
     /** The largest that a refusal names is then accepted, over many plans. */

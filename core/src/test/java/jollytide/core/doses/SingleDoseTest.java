@@ -72,6 +72,18 @@ class SingleDoseTest {
         assertThatThrownBy(lye::planned).hasMessageContaining("potassium").hasMessageContaining("11 g");
     }
 
+    /** 400 L: 100 mg/L of magnesium are 40 g, 405.6 g of its sulfate with seven waters, 334.6 of its chloride with six. */
+    @Test
+    void tooMuchMagnesiumIsNotPlanned() {
+        Addition sulfate = Addition.ofPowder(START, Solution.Solute.MAGNESIUM_SULFATE, 420, 1, 400);
+        assertThatThrownBy(sulfate::planned).hasMessageContaining("magnesium").hasMessageContaining("405 g");
+        Addition chloride = Addition.ofPowder(START, Solution.Solute.MAGNESIUM_CHLORIDE, 334, 1, 400);
+        assertThat(chloride.planned()).isEqualTo(chloride);
+        assertThat(chloride.moves(Quantity.MAGNESIUM, 1250)).isCloseTo(99.8, within(0.1));
+        assertThat(new WaterChange(START, 0.25, new NewWater(3, 420)).moves(Quantity.MAGNESIUM, 1490))
+                .isCloseTo(-50, within(1e-9));
+    }
+
     /** A tenth of the water at 7 dKH for as much at 9 moves it by 0.2. */
     @Test
     void newWaterMovesByItsShare() {

@@ -16,7 +16,11 @@ class SolutionTest {
         "SODIUM_HYDROXIDE, 1.0, 1.039",
         "POTASSIUM_HYDROXIDE, 1.0, 1.045",
         "CALCIUM_CHLORIDE, 1.0, 1.084",
-        "CALCIUM_CHLORIDE, 3.0, 1.25"
+        "CALCIUM_CHLORIDE, 3.0, 1.25",
+        "MAGNESIUM_CHLORIDE, 1.136, 1.082",
+        "MAGNESIUM_CHLORIDE, 2.46, 1.171",
+        "MAGNESIUM_SULFATE, 0.917, 1.103",
+        "MAGNESIUM_SULFATE, 2.0, 1.22"
     })
     void weighsWhatHandbooksSay(Solution.Solute solute, double molPerL, double gramsPerMl) {
         assertThat(new Solution(solute, molPerL).gramsPerMl()).isCloseTo(gramsPerMl, within(0.01));

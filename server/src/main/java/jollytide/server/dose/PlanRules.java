@@ -8,14 +8,15 @@ import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import jollytide.core.doses.Creep;
 import jollytide.core.doses.LineRules;
 import jollytide.core.doses.SingleDose;
 import jollytide.core.doses.Solution;
 import jollytide.core.doses.Stop;
 import jollytide.core.doses.VesselGuard;
-import jollytide.core.dosing.AlkalinitySource;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
@@ -27,12 +28,13 @@ import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.Tank;
 import jollytide.server.twin.TwinBook;
 import org.hipparchus.stat.descriptive.rank.Median;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What must hold of the lines of a tank, with the water and the other lines that it has. */
 @Component
 class PlanRules {
-    private static final Duration CALCIUM_TEST_COUNTS = Duration.ofDays(60);
+    private static final Duration SALT_TEST_COUNTS = Duration.ofDays(60);
     private static final Duration DAYS_OF_PEAKS = Duration.ofDays(14);
     /** Where no pH was logged; the higher, the stricter. Common practice. */
     private static final double ASSUMED_PEAK_PH = 8.2;
@@ -90,7 +92,7 @@ class PlanRules {
             case SAME_PLACE -> new InputException("place", mlPerDay, "another place", because);
             case NO_REMEDY -> new InputException("solute", mlPerDay, "a source of alkalinity or calcium", because);
             case HIGH_PH -> new InputException("solute", mlPerDay, "soda ash or bicarbonate, or a lower pH", because);
-            case EVAPORATION, CLIMB, AT_ONCE, CALCIUM, POTASSIUM, SINGLE_DOSE ->
+            case EVAPORATION, CLIMB, AT_ONCE, CALCIUM, POTASSIUM, MAGNESIUM, SINGLE_DOSE ->
                 new InputException(
                         "mlPerDay",
                         mlPerDay,
@@ -137,50 +139,81 @@ class PlanRules {
                 salts(tank, setup.netVolumeL(), now));
     }
 
-    /** Calcium by the newest test of two months; potassium as lines have left it behind since each began. */
+    /** Calcium by the newest test of two months; the others from theirs on, by what was brought and changed since. */
     private LineRules.Salts salts(Tank tank, double litres, Instant now) {
-        List<Observation> calcium =
-                readings.observed(tank, Quantity.CALCIUM, Place.TANK, now.minus(CALCIUM_TEST_COUNTS), now, 1);
+        Observation calcium = tested(tank, Quantity.CALCIUM, now);
         return new LineRules.Salts(
-                calcium.isEmpty()
-                        ? LineRules.Salts.USUAL_CALCIUM
-                        : calcium.get(calcium.size() - 1).value(),
+                calcium == null ? LineRules.Salts.USUAL_CALCIUM : calcium.value(),
                 potassium(tank, litres, now),
+                piledUp(
+                        tank,
+                        Quantity.MAGNESIUM,
+                        Creep.USUAL_MAGNESIUM,
+                        Solution.Solute::magnesiumMgPerMol,
+                        litres,
+                        now),
                 0,
                 changedPerDay(tank, now));
     }
 
-    /** mg/L: what lines brought, those that ended, too, less what water changes took along. */
-    double potassium(Tank tank, double litres, Instant now) {
-        List<DosingLine> all = lines.findAllOf(tank.id());
-        Instant first = all.stream()
-                .flatMap(l -> l.plans.stream())
-                .map(p -> p.since)
-                .min(Comparator.naturalOrder())
-                .orElse(now);
-        List<SingleDose.WaterChange> changes = byHand.of(tank).stream()
-                .filter(SingleDose.WaterChange.class::isInstance)
-                .map(SingleDose.WaterChange.class::cast)
-                .sorted(Comparator.comparing(SingleDose.WaterChange::at))
-                .toList();
-        double level = Creep.USUAL_POTASSIUM;
-        Instant then = first;
-        for (SingleDose.WaterChange change : changes) {
-            if (change.at().isAfter(then) && !change.at().isAfter(now)) {
-                level += potassiumBrought(all, then, change.at(), litres);
-                level += change.share() * (Creep.USUAL_POTASSIUM - level);
-                then = change.at();
-            }
-        }
-        return level + (then.isBefore(now) ? potassiumBrought(all, then, now, litres) : 0);
+    private @Nullable Observation tested(Tank tank, Quantity quantity, Instant now) {
+        return readings.observed(tank, quantity, Place.TANK, now.minus(SALT_TEST_COUNTS), now, 1).stream()
+                .reduce((earlier, later) -> later)
+                .orElse(null);
     }
 
-    private static double potassiumBrought(List<DosingLine> all, Instant from, Instant until, double litres) {
+    /** mg/L, as {@link #piledUp}. */
+    double potassium(Tank tank, double litres, Instant now) {
+        return piledUp(
+                tank, Quantity.POTASSIUM, Creep.USUAL_POTASSIUM, Solution.Solute::potassiumMgPerMol, litres, now);
+    }
+
+    /**
+     * What nothing in the tank uses up, mg/L: from the newest test of two months on, else from when the first line began as
+     * the sea holds it, what lines brought, those that ended, too, and hands, less what water changes took along.
+     */
+    private double piledUp(
+            Tank tank,
+            Quantity quantity,
+            double usual,
+            ToDoubleFunction<Solution.Solute> mgPerMol,
+            double litres,
+            Instant now) {
+        List<DosingLine> all = lines.findAllOf(tank.id());
+        List<SingleDose> hands = byHand.of(tank).stream()
+                .sorted(Comparator.comparing(SingleDose::at))
+                .toList();
+        Observation test = tested(tank, quantity, now);
+        Instant then = test != null
+                ? test.at()
+                : Stream.concat(
+                                all.stream().flatMap(l -> l.plans.stream()).map(p -> p.since),
+                                hands.stream().map(SingleDose::at))
+                        .min(Comparator.naturalOrder())
+                        .map(first -> first.minusMillis(1))
+                        .orElse(now);
+        double level = test == null ? usual : test.value();
+        for (SingleDose hand : hands) {
+            if (hand.at().isAfter(then) && !hand.at().isAfter(now)) {
+                level += brought(all, mgPerMol, then, hand.at(), litres);
+                level += hand.moves(quantity, level);
+                then = hand.at();
+            }
+        }
+        return level + (then.isBefore(now) ? brought(all, mgPerMol, then, now, litres) : 0);
+    }
+
+    private static double brought(
+            List<DosingLine> all,
+            ToDoubleFunction<Solution.Solute> mgPerMol,
+            Instant from,
+            Instant until,
+            double litres) {
         return all.stream()
-                .filter(line -> line.solute == Solution.Solute.POTASSIUM_HYDROXIDE)
                 .mapToDouble(line -> line.schedule().planned(from, until)
+                        / 1000
                         * line.molPerL
-                        * AlkalinitySource.POTASSIUM_G_PER_MOL
+                        * mgPerMol.applyAsDouble(line.solute)
                         / litres)
                 .sum();
     }
@@ -188,10 +221,10 @@ class PlanRules {
     /** Share of the water changed a day, of the last two months; at most all of it. */
     private double changedPerDay(Tank tank, Instant now) {
         double share = byHand.of(tank).stream()
-                .filter(dose -> dose.at().isAfter(now.minus(CALCIUM_TEST_COUNTS)))
+                .filter(dose -> dose.at().isAfter(now.minus(SALT_TEST_COUNTS)))
                 .mapToDouble(dose -> dose instanceof SingleDose.WaterChange change ? change.share() : 0)
                 .sum();
-        return Math.min(1, share / CALCIUM_TEST_COUNTS.toDays());
+        return Math.min(1, share / SALT_TEST_COUNTS.toDays());
     }
 
     /** What a line's plan breaks today: use and evaporation are others than when it was made. */

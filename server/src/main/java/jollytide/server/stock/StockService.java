@@ -47,8 +47,14 @@ public class StockService {
 
     private static final int ON_THE_LIST_DAYS = 14;
     private static final double DAYS_PER_YEAR = 365.25;
-    private static final Set<Quantity> TESTED =
-            EnumSet.of(Quantity.ALKALINITY, Quantity.CALCIUM, Quantity.SALINITY, Quantity.AMMONIA, Quantity.NITRITE);
+    private static final Set<Quantity> TESTED = EnumSet.of(
+            Quantity.ALKALINITY,
+            Quantity.CALCIUM,
+            Quantity.POTASSIUM,
+            Quantity.MAGNESIUM,
+            Quantity.SALINITY,
+            Quantity.AMMONIA,
+            Quantity.NITRITE);
 
     private final Supplies supplies;
     private final SupplyEntries entries;

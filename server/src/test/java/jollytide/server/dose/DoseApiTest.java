@@ -250,6 +250,30 @@ class DoseApiTest extends ServerTest {
                 .isLessThan(now - 0.05 * (now - 400));
     }
 
+    /** A test says more than the sum of what was dosed. */
+    @Test
+    void potassiumIsCountedFromItsTest() {
+        line("POTASSIUM_HYDROXIDE", 0.5, 500, 60, before(40));
+        double perDay =
+                keeper.get(doses).body().path("creep").path("potassiumMgPerL").asDouble();
+        Answer tested = keeper.post(
+                tank + "/readings",
+                Samples.reading(before(10).toString(), "POTASSIUM_MG_PER_L", "TANK", "TITRATION_KIT", 430));
+        assertThat(tested.status()).as(tested.text()).isEqualTo(201);
+        assertThat(keeper.get(doses).body().path("creep").path("potassiumNow").asDouble())
+                .isCloseTo(430 + 10 * perDay, within(0.1 * perDay));
+    }
+
+    /** Magnesium salts may be dosed as far as 1500 mg/L is not passed within thirty days. */
+    @Test
+    void magnesiumHasItsLimit() {
+        Answer much = line("MAGNESIUM_CHLORIDE", 0.5, 500, 400, before(0.01));
+        assertThat(much.status()).isEqualTo(422);
+        assertThat(much.text()).contains("Magnesium would pass 1500 mg/L");
+        assertThat(line("MAGNESIUM_CHLORIDE", 0.5, 500, 60, before(0.01)).status())
+                .isEqualTo(201);
+    }
+
     /** Two cans that are each allowed would be too much together; the second is told what is left. */
     @Test
     void linesThatShareOneEvaporationAreAddedUp() {
