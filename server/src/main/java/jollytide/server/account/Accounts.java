@@ -101,7 +101,11 @@ public class Accounts {
         boolean known = keeper.isPresent() && devices.knows(keeper.get().id, from.device());
         List<Budget> budgets = known
                 ? List.of(Budget.ofDevice(new Secret(Objects.requireNonNull(from.device())).hash()))
-                : List.of(Budget.ofName(keepers.comparedAs(name.strip())), Budget.ofAddress(from.address()));
+                : List.of(
+                        // All spellings that find a keeper share one budget, whatever the collation makes of them.
+                        Budget.ofName(
+                                keeper.map(k -> k.id.toString()).orElseGet(() -> keepers.comparedAs(name.strip()))),
+                        Budget.ofAddress(from.address()));
         throttle.count(budgets);
         if (!passwords.fits(password, keeper.map(k -> k.passwordHash).orElse(nobodysHash)) || keeper.isEmpty()) {
             throw Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "Name and password do not go together.");

@@ -34,7 +34,7 @@ class SignInThrottle {
      * @param free wrong tries before there is a wait
      */
     record Budget(String key, int free) {
-        /** For one name, as the database compares names. */
+        /** For one keeper, or one name that is nobody's, as the database compares names. */
         static Budget ofName(String sameName) {
             return new Budget("name " + sameName, 5);
         }

@@ -31,6 +31,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
@@ -129,11 +130,32 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) {
-        LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
+        if (lostItsConnection(e)) {
+            LOG.warn("database lost on the way: {}", e.getMessage());
+            return answer(Problem.of(
+                            HttpStatus.SERVICE_UNAVAILABLE,
+                            "Database not reachable",
+                            "The database stopped answering. Look whether this was saved before you try again.")
+                    .retryAfter(3));
+        }
+        // The pattern and not the address: some addresses are secrets.
+        LOG.error(
+                "{} {} failed",
+                request.getMethod(),
+                request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE),
+                e);
         return answer(Problem.of(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Something broke",
                 "This is a fault of the program, not yours. The console says more."));
+    }
+
+    /** By SQL's class of connection exceptions (ISO/IEC 9075-2, class 08), wherever in a transaction it was lost. */
+    private static boolean lostItsConnection(Throwable e) {
+        return Stream.iterate(e, Objects::nonNull, Throwable::getCause)
+                .anyMatch(cause -> cause instanceof SQLException sql
+                        && sql.getSQLState() != null
+                        && sql.getSQLState().startsWith("08"));
     }
 
     @Override

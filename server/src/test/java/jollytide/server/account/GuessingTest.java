@@ -36,9 +36,9 @@ class GuessingTest extends ServerTest {
         List<String> spellings = List.of(
                 name,
                 name.toUpperCase(java.util.Locale.ROOT),
-                name.replace("u", "ü"),
+                name.replace("gu", "ｇü"),
                 name.replace("guess", "gue\u200bss"),
-                name.replace("guess", "ｇｕｅｓｓ"));
+                name + "\u00a0");
         Visitor guesser = visitor();
         for (String spelling : spellings) {
             assertThat(guesser.post("/session", credentials(spelling, "a wrong one"))
