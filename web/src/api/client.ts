@@ -1,13 +1,8 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 import { hearClock } from './clock';
+import { sentOnce } from './sentOnce';
+import { spoken, type FieldProblem } from '../lib/spoken';
 import type { paths } from './schema';
-
-export interface FieldProblem {
-  field: string;
-  value?: string;
-  allowed?: string;
-  message: string;
-}
 
 /** A problem document (RFC 9457) as the server sends it. */
 export class Problem extends Error {
@@ -42,7 +37,7 @@ const serverClock: Middleware = {
 };
 
 export const api = createClient<paths>({ baseUrl: '/' });
-api.use(forgeryToken, serverClock);
+api.use(forgeryToken, sentOnce(), serverClock);
 
 /** The data of an answer, or the problem thrown. */
 export async function bodyOf<T>(
@@ -56,10 +51,15 @@ export async function bodyOf<T>(
   }
   if (settled.response.ok) return settled.data as T;
   const body = (settled.error ?? {}) as Record<string, unknown>;
-  const errors = Array.isArray(body.errors) ? (body.errors as FieldProblem[]) : [];
+  const errors = (Array.isArray(body.errors) ? (body.errors as FieldProblem[]) : []).map((e) => ({
+    ...e,
+    message: spoken(e),
+  }));
   const detail =
-    typeof body.detail === 'string'
-      ? body.detail
-      : `The server answered with ${settled.response.status}.`;
+    errors.length > 0
+      ? errors.map((e) => e.message).join(' ')
+      : typeof body.detail === 'string'
+        ? body.detail
+        : `The server answered with ${settled.response.status}.`;
   throw new Problem(settled.response.status, detail, errors, body);
 }

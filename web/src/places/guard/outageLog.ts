@@ -1,3 +1,4 @@
+import { newId } from '../../lib/newId';
 import type { NewNote, OutageView, StepState } from '../../api/types';
 
 /** Something the server would not take, and why. It stays until somebody has read it. */
@@ -197,16 +198,6 @@ export function forgetOutages() {
   }
   for (const name of Object.keys(localStorage).filter((k) => k.startsWith(PLAN_PREFIX)))
     localStorage.removeItem(name);
-}
-
-/** Over plain HTTP browsers make no random UUIDs themselves. */
-export function newId(): string {
-  if (window.isSecureContext) return crypto.randomUUID();
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
-  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
 }
 
 const AIR: readonly NewNote['kind'][] = ['BACKUP_ON', 'BACKUP_OFF', 'BACKUP_FAILED'];

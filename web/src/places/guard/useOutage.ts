@@ -2,7 +2,8 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { api, bodyOf } from '../../api/client';
 import { serverNow } from '../../api/clock';
 import type { NewNote, OutageView } from '../../api/types';
-import { newId, readPlan, shown } from './outageLog';
+import { newId } from '../../lib/newId';
+import { readPlan, shown } from './outageLog';
 import { outageQueue } from './outageQueue';
 
 const ASK_EVERY_MS = 15_000;

@@ -27,6 +27,7 @@ public final class Visitor {
             .connectTimeout(Duration.ofSeconds(5))
             .build();
     private String bearer = "";
+    private String once = "";
     private boolean forging;
 
     Visitor(String base, JsonMapper json) {
@@ -88,6 +89,16 @@ public final class Visitor {
 
     public Answer post(String path, String body) {
         return send("POST", path, body);
+    }
+
+    /** A request that names itself, so that it may be sent twice. */
+    public Answer post(String path, String body, String id) {
+        once = id;
+        try {
+            return send("POST", path, body);
+        } finally {
+            once = "";
+        }
     }
 
     public Answer put(String path, String body) {
@@ -152,6 +163,9 @@ public final class Visitor {
                 .method(method, body);
         if (!forging && !forgeryToken().isEmpty()) {
             request.header("X-XSRF-TOKEN", forgeryToken());
+        }
+        if (!once.isEmpty()) {
+            request.header("Idempotency-Key", once);
         }
         if (!bearer.isEmpty()) {
             request.header("Authorization", "Bearer " + bearer);

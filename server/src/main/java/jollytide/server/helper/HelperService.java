@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import jollytide.server.account.Secret;
+import jollytide.server.account.ShownOnce;
 import jollytide.server.account.SignedIn;
 import jollytide.server.account.SignedIn.Guest;
 import jollytide.server.account.SignedIn.Part;
@@ -49,7 +50,7 @@ class HelperService {
      *
      * @param code for the link, shown this once
      */
-    record Invitation(HelperView helper, String code) {}
+    record Invitation(HelperView helper, String code) implements ShownOnce {}
 
     @Transactional(readOnly = true)
     List<HelperView> list(UUID keeperId, UUID homeId) {
