@@ -53,6 +53,7 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
   const [beside, setBeside] = useState(false);
   const [what, setWhat] = useState<WhatIf>();
   const [theirs, setTheirs] = useState<KeptProgramme>();
+  const [caution, setCaution] = useState<string>();
   const [open, setOpen] = useState<Open>();
   const [ref, width] = useWidth();
   const asked = useProgrammeDay(tank.id, draft.programme, day, what);
@@ -76,10 +77,11 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
   const keep = (programme: Programme, version?: number) =>
     void save
       .mutateAsync({ version, programme })
-      .then(() => {
+      .then(({ caution }) => {
         draft.drop();
         setTheirs(undefined);
         tell('The programme is saved.');
+        setCaution(caution);
       })
       .catch((problem: unknown) => {
         if (problem instanceof Problem && problem.status === 409)
@@ -131,6 +133,11 @@ function Loaded({ kept }: { kept: KeptProgramme }) {
         </div>
       </div>
       <Refusal message={theirs ? undefined : (save.error?.message ?? asked.error?.message)} />
+      {caution && (
+        <p role="alert" className="max-w-prose border-l-4 border-alk pl-3">
+          {caution}
+        </p>
+      )}
       {theirs && (
         <section aria-labelledby="theirs" className="grid gap-3 border-y border-hairline py-4">
           <h2 id="theirs" className="text-lg font-bold">

@@ -46,16 +46,23 @@ class ProgrammeAir {
         this.known = known;
     }
 
-    /** @throws Problem when it would leave the animals without air */
-    void maySave(UUID keeperId, UUID tankId, ProgrammeDocument document) {
+    /**
+     * @return a caution where oxygen gets low; null where it does not
+     * @throws Problem when it would leave the animals without air
+     */
+    @Nullable
+    String maySave(UUID keeperId, UUID tankId, ProgrammeDocument document) {
         Tank tank = tanks.tank(keeperId, tankId);
         Programme asked = programmes.checked(keeperId, tankId, document);
         TwinState lowest = lowest(
                 runs.states(tank, programmes.current(tank), ORDINARY, Known.NOTHING),
                 runs.states(tank, asked, ORDINARY, Known.NOTHING),
                 Instant.MIN);
-        if (lowest != null && lowest.oxygenMgPerL() < OxygenLines.DANGER) {
-            LocalTime at = lowest.at().atZone(tank.home().zone()).toLocalTime().truncatedTo(ChronoUnit.MINUTES);
+        if (lowest == null || lowest.oxygenMgPerL() >= OxygenLines.CAUTION) {
+            return null;
+        }
+        LocalTime at = lowest.at().atZone(tank.home().zone()).toLocalTime().truncatedTo(ChronoUnit.MINUTES);
+        if (lowest.oxygenMgPerL() < OxygenLines.DANGER) {
             throw Problem.refused(new FieldError(
                     "programme",
                     "oxygen",
@@ -66,6 +73,12 @@ class ProgrammeAir {
                             lowest.oxygenMgPerL(),
                             at)));
         }
+        return String.format(
+                Locale.ROOT,
+                "Oxygen may fall to %.1f mg/L at %s. Add aeration: below %.0f mg/L fish struggle.",
+                lowest.oxygenMgPerL(),
+                at,
+                OxygenLines.CAUTION);
     }
 
     /**

@@ -59,8 +59,8 @@ class ProgrammeController {
     @PutMapping
     ProgrammeView save(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID tankId, @Valid @RequestBody ProgrammeEdit body) {
-        air.maySave(who.keeperId(), tankId, body.programme());
-        return programmes.save(who.keeperId(), tankId, body);
+        String caution = air.maySave(who.keeperId(), tankId, body.programme());
+        return programmes.save(who.keeperId(), tankId, body).saying(caution);
     }
 
     /** What each lane does over a day by a programme that need not be saved, and what is wrong with it. */

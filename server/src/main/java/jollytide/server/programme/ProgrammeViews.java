@@ -32,11 +32,21 @@ public final class ProgrammeViews {
      * A tank's programme.
      *
      * @param version null while none was saved: then it is one as the tank is described
+     * @param caution of the air it leaves the animals, said as it is saved; null where there is none
      */
     public record ProgrammeView(
             @Nullable Long version,
             ProgrammeDocument programme,
-            @Nullable Instant savedAt) {}
+            @Nullable Instant savedAt,
+            @Nullable String caution) {
+        ProgrammeView(@Nullable Long version, ProgrammeDocument programme, @Nullable Instant savedAt) {
+            this(version, programme, savedAt, null);
+        }
+
+        ProgrammeView saying(@Nullable String said) {
+            return new ProgrammeView(version, programme, savedAt, said);
+        }
+    }
 
     /** @param version that it was changed from; null for the first */
     public record ProgrammeEdit(

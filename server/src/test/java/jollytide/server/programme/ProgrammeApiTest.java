@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -456,13 +457,14 @@ class ProgrammeApiTest extends ServerTest {
     void aNightWithoutAirIsNotSaved() {
         ObjectNode document = today();
         add(document, "windows", """
-                {"id":"dark","name":"dark","allDay":false,"from":{"time":"21:30"},"until":{"time":"10:00"}}""");
+                {"id":"still","name":"still","allDay":false,"from":{"time":"21:30"},"until":{"time":"10:00"}}""");
         for (String lane : List.of("return", "flow-left", "flow-right", "skimmer")) {
             add(document, "rules", """
-                    {"lane":"%s","kind":"SPECIAL","window":"dark","state":{"does":"OFF"}}""".formatted(lane));
+                    {"lane":"%s","kind":"SPECIAL","window":"still","state":{"does":"OFF"}}""".formatted(lane));
         }
         Answer refused = save("null", document);
         assertThat(refused.status()).as(refused.text()).isEqualTo(422);
+        assertThat(refused.problem()).contains("oxygen may fall to");
         // An hour of it at noon is another matter.
         ObjectNode brief = today();
         add(brief, "windows", """
@@ -471,7 +473,32 @@ class ProgrammeApiTest extends ServerTest {
             add(brief, "rules", """
                     {"lane":"%s","kind":"SPECIAL","window":"noon","state":{"does":"OFF"}}""".formatted(lane));
         }
-        assertThat(save("null", brief).status()).isEqualTo(200);
+        Answer saved = save("null", brief);
+        assertThat(saved.status()).isEqualTo(200);
+        assertThat(saved.body().path("caution").isMissingNode())
+                .as(saved.text())
+                .isTrue();
+    }
+
+    /** A skimmer that rests at night, longer and longer: before that is refused there is a caution. */
+    @Test
+    void aNightWithLittleAirIsSavedWithACaution() {
+        List<String> cautions = new ArrayList<>();
+        ObjectNode plain = today();
+        for (int minutes = 30; minutes < 600 && cautions.isEmpty(); minutes += 30) {
+            ObjectNode document = plain.deepCopy();
+            add(document, "windows", """
+                    {"id":"calm","name":"calm","allDay":false,"from":{"time":"00:30"},"until":{"time":"%s"}}""".formatted(LocalTime.of(0, 30).plusMinutes(minutes)));
+            add(document, "rules", """
+                    {"lane":"skimmer","kind":"SPECIAL","window":"calm","state":{"does":"OFF"}}""");
+            JsonNode version = keeper.get(programme).body().path("version");
+            Answer saved = save(version.isMissingNode() ? "null" : version.asString(), document);
+            assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+            if (!saved.body().path("caution").isMissingNode()) {
+                cautions.add(saved.body().path("caution").asString());
+            }
+        }
+        assertThat(cautions).singleElement().asString().startsWith("Oxygen may fall to 4.");
     }
 
     /** Everything held off for half a day: the hold ends by itself before oxygen is in danger, and says so. */
