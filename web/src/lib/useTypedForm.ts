@@ -21,8 +21,15 @@ export function useTypedForm<T extends FieldValues>(
   /** What names no field of this form is said beneath it. */
   const refuse = (problem: Problem) => {
     const placed = problem.errors.map((e) => ({ path: fieldOf(e.field), message: e.message }));
-    for (const error of placed.filter((e) => known(e.path)))
-      form.setError(error.path as FieldPath<T>, { message: error.message });
+    placed
+      .filter((e) => known(e.path))
+      .forEach((error, i) =>
+        form.setError(
+          error.path as FieldPath<T>,
+          { message: error.message },
+          { shouldFocus: i === 0 },
+        ),
+      );
     const rest = placed.filter((e) => !known(e.path)).map((e) => e.message);
     if (placed.length === 0 || rest.length > 0)
       form.setError('root.server', { message: rest.length > 0 ? rest.join(' ') : problem.message });
