@@ -58,6 +58,33 @@ export const useEditTank = (id: string) =>
     [keys.tank(id).all, keys.tanks, keys.everyHome],
   );
 
+const PLACES = [keys.homes, keys.tanks, keys.removed, keys.everyTank, keys.everyHome];
+
+export type Removable = 'tanks' | 'rooms' | 'homes';
+
+/** With all that is in it; it comes back as it was for a day. */
+export const useRemove = () =>
+  useChange(({ what, id }: { what: Removable; id: string }) => {
+    const at = { params: { path: { id } } };
+    switch (what) {
+      case 'tanks':
+        return bodyOf(api.DELETE('/api/v1/tanks/{id}', at));
+      case 'rooms':
+        return bodyOf(api.DELETE('/api/v1/rooms/{id}', at));
+      case 'homes':
+        return bodyOf(api.DELETE('/api/v1/homes/{id}', at));
+    }
+  }, PLACES);
+
+export const useRemoved = () =>
+  useQuery({ queryKey: keys.removed, queryFn: () => bodyOf(api.GET('/api/v1/removed')) });
+
+export const useUndoRemove = () =>
+  useChange(
+    (id: string) => bodyOf(api.POST('/api/v1/removed/{id}/undo', { params: { path: { id } } })),
+    PLACES,
+  );
+
 /** @param asked false for whoever may not see them */
 export const useChapters = (tankId: string, asked: boolean) =>
   useQuery({

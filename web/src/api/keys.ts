@@ -7,6 +7,7 @@ export const keys = {
   homes: ['homes'],
   tanks: ['tanks'],
   tokens: ['tokens'],
+  removed: ['removed'],
   everyTank: ['tank'],
   everyHome: ['home'],
   tank: (id: string) => ({

@@ -1,3 +1,4 @@
+import { useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
 import { Problem } from '../../api/client';
 import { useEditTank } from '../../api/homes';
@@ -6,6 +7,7 @@ import type { Tank } from '../../api/types';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
+import { RemoveButton } from '../settings/RemoveButton';
 import { SinceSheet } from './SinceSheet';
 import { TankFields } from './TankFields';
 import { toDescription, toForm, touchesTheTank, type TankForm } from './tankForm';
@@ -18,6 +20,7 @@ export function Description() {
   const edit = useEditTank(tank.id);
   const logged = useLogSpan(tank.id).data?.from !== undefined;
   const tell = useNotice();
+  const navigate = useNavigate();
   const [version, setVersion] = useState(tank.version);
   const [other, setOther] = useState<{ current: Tank; mine: TankForm } | null>(null);
   const { form, refuse } = useTankForm(toForm(tank.description, units));
@@ -83,6 +86,14 @@ export function Description() {
         >
           As it was
         </Button>
+      </div>
+      <div>
+        <RemoveButton
+          what="tanks"
+          id={tank.id}
+          name={tank.description.name}
+          then={() => void navigate({ to: '/settings' })}
+        />
       </div>
       {asked && (
         <SinceSheet

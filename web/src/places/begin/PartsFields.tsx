@@ -101,14 +101,6 @@ export function AirAround({ form, units }: Props & { units: Units }) {
         {...register('parts.canister')}
         hint="Plans have a step for it only where there is one."
       />
-      <label className="flex min-h-11 items-center gap-3 self-center">
-        <input type="checkbox" className="size-5" {...register('parts.skimmerDrawUnknown')} />A
-        skimmer whose air draw is not known (assumed: one tank volume an hour)
-      </label>
-      <p className="text-sm text-soft md:col-span-2">
-        To measure it: hold a bag of known volume flat over its air inlet and take the seconds until
-        it is drawn empty; 3600 × litres ÷ seconds is L/h.
-      </p>
       <Field
         label="An air stone that always runs"
         inputMode="decimal"

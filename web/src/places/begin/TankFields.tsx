@@ -1,3 +1,4 @@
+import type { ChangeEvent } from 'react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import type { Units } from '../../api/types';
 import { measure } from '../../lib/measure';
@@ -5,7 +6,7 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { AirAround, Animals, OVER } from './PartsFields';
 import { SurfaceSketch } from './SurfaceSketch';
-import { ASSUMED, ASSUMPTION_NAMES, MOTIONS, type TankForm } from './tankForm';
+import { ASSUMED, ASSUMPTION_NAMES, MOTIONS, SKIMMERS, type TankForm } from './tankForm';
 
 /** A walk around the tank: water, surface, light, air, and what its keeper wants. */
 export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; units: Units }) {
@@ -101,14 +102,29 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           error={errors.rampMinutes?.message}
           hint="Empty: they switch."
         />
+        <Choice
+          label="Skimmer"
+          options={SKIMMERS}
+          {...register('skimmer')}
+          error={errors.skimmer?.message}
+          hint="Not measured: we assume one tank volume of air an hour."
+        />
         <Field
           label="Air the skimmer draws"
           inputMode="decimal"
           unit="L/h"
-          {...register('skimmerAirDrawLPerH')}
+          {...register('skimmerAirDrawLPerH', {
+            onChange: (e: ChangeEvent<HTMLInputElement>) => {
+              if (e.target.value !== '')
+                form.setValue('skimmer', 'KNOWN', { shouldDirty: true, shouldValidate: true });
+            },
+          })}
           error={errors.skimmerAirDrawLPerH?.message}
-          hint="Empty: no skimmer."
         />
+        <p className="text-sm text-soft md:col-span-3">
+          To measure the draw, hold a bag of known volume flat over the air inlet. Time until the
+          bag is empty. 3600 × litres ÷ seconds is L/h.
+        </p>
       </fieldset>
       <AirAround form={form} units={units} />
       <Animals form={form} />

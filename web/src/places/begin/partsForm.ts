@@ -30,7 +30,6 @@ export const partsSchema = z
       'STONY_CORALS',
       'PLANTS',
     ]),
-    skimmerDrawUnknown: z.boolean(),
     stone: z.object({
       airLPerH: numberOrNothing('The air'),
       depthM: numberOrNothing('The depth'),
@@ -105,7 +104,6 @@ export function toPartsForm(parts: NonNullable<TankDescription['parts']>, units:
     skimmerInCabinet: parts.skimmerInCabinet ?? false,
     canister: parts.canister === undefined ? 'UNSAID' : parts.canister ? 'YES' : 'NO',
     livestock: parts.livestock ?? 'UNSAID',
-    skimmerDrawUnknown: parts.skimmerDrawUnknown ?? false,
     stone: {
       airLPerH: text(parts.stones?.[0]?.airLPerH),
       depthM: typed(parts.stones?.[0]?.depthM, 'length', units),
@@ -146,7 +144,6 @@ export function toParts(form: PartsForm, units: Units): TankParts {
   const air = readOptional(form.stone.airLPerH);
   return {
     livestock: form.livestock === 'UNSAID' ? undefined : form.livestock,
-    skimmerDrawUnknown: form.skimmerDrawUnknown || undefined,
     stones:
       air === undefined
         ? undefined

@@ -13,8 +13,18 @@ export const MOTIONS: readonly { value: SurfaceMotion; label: string }[] = [
   { value: 'BROKEN', label: 'broken: white water' },
 ];
 
+/** Whether there is a skimmer: nothing left empty says that there is none. */
+export const SKIMMERS = [
+  { value: '', label: 'choose' },
+  { value: 'UNKNOWN', label: 'yes, air draw not measured' },
+  { value: 'KNOWN', label: 'yes, air draw measured' },
+  { value: 'NONE', label: 'none' },
+] as const;
+
+const skimmers = SKIMMERS.map((s) => s.value);
+
 /** The form as it is typed: every number still text. */
-export const tankSchema = z.object({
+const fields = z.object({
   name: z.string().trim().min(1, 'A tank needs a name.').max(80, 'At most 80 characters.'),
   about: z.string().max(1000, 'At most 1000 characters.'),
   netVolume: number('The volume'),
@@ -30,6 +40,7 @@ export const tankSchema = z.object({
   off: time,
   followsClockChanges: z.boolean(),
   rampMinutes: numberOrNothing('The ramp'),
+  skimmer: z.enum(skimmers),
   skimmerAirDrawLPerH: numberOrNothing('The air draw'),
   parts: partsSchema,
   stance: z.enum(['LIFT', 'STEADY']),
@@ -54,6 +65,21 @@ export const tankSchema = z.object({
     outageStartDoubtMgPerL: numberOrNothing('This'),
     outageFishActivity: numberOrNothing('This'),
   }),
+});
+
+export const tankSchema = fields.superRefine((v, found) => {
+  if (v.skimmer === '')
+    found.addIssue({
+      code: 'custom',
+      path: ['skimmer'],
+      message: 'Choose one. Much of the air comes through it.',
+    });
+  if (v.skimmer === 'KNOWN' && v.skimmerAirDrawLPerH.trim() === '')
+    found.addIssue({
+      code: 'custom',
+      path: ['skimmerAirDrawLPerH'],
+      message: 'Type the draw, or choose “not measured”.',
+    });
 });
 
 export type TankForm = z.infer<typeof tankSchema>;
@@ -120,6 +146,12 @@ export function toForm(tank: TankDescription, units: Units): TankForm {
     off: tank.light.off,
     followsClockChanges: tank.light.followsClockChanges,
     rampMinutes: tank.light.rampMinutes ? plain(tank.light.rampMinutes) : '',
+    skimmer:
+      tank.skimmerAirDrawLPerH !== undefined
+        ? 'KNOWN'
+        : tank.parts?.skimmerDrawUnknown
+          ? 'UNKNOWN'
+          : 'NONE',
     skimmerAirDrawLPerH: optional(tank.skimmerAirDrawLPerH),
     parts: toPartsForm(tank.parts ?? {}, units),
     stance: tank.stance,
@@ -152,8 +184,12 @@ export function toDescription(form: TankForm, units: Units): TankDescription {
       followsClockChanges: form.followsClockChanges,
       rampMinutes: readOptional(form.rampMinutes),
     },
-    skimmerAirDrawLPerH: readOptional(form.skimmerAirDrawLPerH),
-    parts: toParts(form.parts, units),
+    skimmerAirDrawLPerH:
+      form.skimmer === 'KNOWN' ? readOptional(form.skimmerAirDrawLPerH) : undefined,
+    parts: {
+      ...toParts(form.parts, units),
+      skimmerDrawUnknown: form.skimmer === 'UNKNOWN' || undefined,
+    },
     stance: form.stance,
     band: {
       troughAtLeast: read(form.troughAtLeast),
@@ -176,6 +212,7 @@ export const NEW_TANK: TankForm = {
   off: '21:00',
   followsClockChanges: true,
   rampMinutes: '',
+  skimmer: '',
   skimmerAirDrawLPerH: '',
   parts: NO_PARTS,
   stance: 'LIFT',

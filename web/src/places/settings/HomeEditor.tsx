@@ -14,6 +14,7 @@ import {
   useHomeForm,
   useRoomForm,
 } from '../begin/HomeFields';
+import { RemoveButton } from './RemoveButton';
 
 /** A home and its rooms. */
 export function HomeEditor({ home, units }: { home: Home; units: Units }) {
@@ -24,6 +25,12 @@ export function HomeEditor({ home, units }: { home: Home; units: Units }) {
       {home.rooms.map((room) => (
         <RoomForm key={`${room.id}-${room.version}`} room={room} units={units} />
       ))}
+      <div className="flex flex-wrap gap-x-6">
+        <RemoveButton what="homes" id={home.id} name={home.description.name} />
+        {home.rooms.map((room) => (
+          <RemoveButton key={room.id} what="rooms" id={room.id} name={room.description.name} />
+        ))}
+      </div>
     </section>
   );
 }

@@ -15,6 +15,7 @@ import { Helpers } from './Helpers';
 import { forgetOutages } from '../guard/outageLog';
 import { HomeEditor } from './HomeEditor';
 import { Password } from './Password';
+import { RemovedList } from './RemovedList';
 import { Tokens } from './Tokens';
 
 /** Units, home and rooms, tokens, leaving. */
@@ -63,6 +64,7 @@ export function Settings() {
               homes.map((home) => (
                 <HomeEditor key={`${home.id} ${units.volume}`} home={home} units={units} />
               ))}
+            <RemovedList now={now} />
             <Helpers homes={homes} now={now} />
             <Tokens homes={homes} now={now} />
             {session?.demo === false && <Password />}

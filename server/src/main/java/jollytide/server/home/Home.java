@@ -6,6 +6,7 @@ import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.UUID;
 import jollytide.core.scenario.RoomSeason;
@@ -20,6 +21,9 @@ public class Home {
 
     @Version
     long version;
+
+    /** Null while it is there; what was removed is kept for a day. */
+    Instant removedAt;
 
     @ManyToOne(fetch = FetchType.LAZY)
     Keeper keeper;

@@ -54,7 +54,7 @@ class HomeController {
     @DeleteMapping("/homes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
-        homes.delete(who.keeperId(), id);
+        homes.remove(who.keeperId(), id);
     }
 
     @PostMapping("/homes/{id}/rooms")
@@ -72,6 +72,6 @@ class HomeController {
     @DeleteMapping("/rooms/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteRoom(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
-        homes.deleteRoom(who.keeperId(), id);
+        homes.removeRoom(who.keeperId(), id);
     }
 }

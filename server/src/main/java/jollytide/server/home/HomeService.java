@@ -2,6 +2,7 @@ package jollytide.server.home;
 
 import static jollytide.core.units.Quantities.within;
 
+import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Currency;
@@ -29,8 +30,10 @@ public class HomeService {
     private final Homes homes;
     private final Rooms rooms;
     private final Accounts accounts;
+    private final Clock clock;
 
-    HomeService(Homes homes, Rooms rooms, Accounts accounts) {
+    HomeService(Homes homes, Rooms rooms, Accounts accounts, Clock clock) {
+        this.clock = clock;
         this.homes = homes;
         this.rooms = rooms;
         this.accounts = accounts;
@@ -44,7 +47,7 @@ public class HomeService {
     @Transactional(readOnly = true)
     public List<HomeView> list(UUID keeperId) {
         List<Room> all = rooms.findAllOwned(keeperId);
-        return homes.findByKeeperIdOrderByName(keeperId).stream()
+        return homes.findByKeeperIdAndRemovedAtIsNullOrderByName(keeperId).stream()
                 .map(home -> view(
                         home,
                         all.stream().filter(r -> r.home.id.equals(home.id)).toList()))
@@ -52,7 +55,7 @@ public class HomeService {
     }
 
     public HomeView create(UUID keeperId, HomeDescription description) {
-        if (homes.findByKeeperIdOrderByName(keeperId).size() >= MOST_HOMES) {
+        if (homes.findByKeeperIdAndRemovedAtIsNullOrderByName(keeperId).size() >= MOST_HOMES) {
             throw tooMany(description.name(), MOST_HOMES + " homes");
         }
         Home home = new Home();
@@ -63,7 +66,8 @@ public class HomeService {
     }
 
     public HomeView edit(UUID keeperId, UUID id, long version, HomeDescription description) {
-        Home home = homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home"));
+        Home home =
+                homes.findByIdAndKeeperIdAndRemovedAtIsNull(id, keeperId).orElseThrow(() -> Problem.notFound("home"));
         List<Room> inside = rooms.findAllOwned(keeperId).stream()
                 .filter(r -> r.home.id.equals(id))
                 .toList();
@@ -75,20 +79,23 @@ public class HomeService {
         return view(home, inside);
     }
 
-    public void delete(UUID keeperId, UUID id) {
-        homes.delete(homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home")));
+    /** With all that is in it. */
+    public void remove(UUID keeperId, UUID id) {
+        owned(keeperId, id).removedAt = clock.instant();
     }
 
     /** Whose a home is, for what is not asked for by its keeper. */
     @Transactional(readOnly = true)
     public UUID keeperOf(UUID id) {
-        return homes.findById(id).orElseThrow(() -> Problem.notFound("home")).keeperId();
+        return homes.findByIdAndRemovedAtIsNull(id)
+                .orElseThrow(() -> Problem.notFound("home"))
+                .keeperId();
     }
 
     /** The keeper's home, for other features. */
     @Transactional(readOnly = true)
     public Home owned(UUID keeperId, UUID id) {
-        return homes.findByIdAndKeeperId(id, keeperId).orElseThrow(() -> Problem.notFound("home"));
+        return homes.findByIdAndKeeperIdAndRemovedAtIsNull(id, keeperId).orElseThrow(() -> Problem.notFound("home"));
     }
 
     public RoomView createRoom(UUID keeperId, UUID homeId, RoomDescription description) {
@@ -100,7 +107,8 @@ public class HomeService {
         }
         Room room = new Room();
         room.id = UUID.randomUUID();
-        room.home = homes.findByIdAndKeeperId(homeId, keeperId).orElseThrow(() -> Problem.notFound("home"));
+        room.home = homes.findByIdAndKeeperIdAndRemovedAtIsNull(homeId, keeperId)
+                .orElseThrow(() -> Problem.notFound("home"));
         describe(room, description);
         return view(rooms.save(room));
     }
@@ -115,8 +123,9 @@ public class HomeService {
         return view(room);
     }
 
-    public void deleteRoom(UUID keeperId, UUID id) {
-        rooms.delete(room(keeperId, id));
+    /** With the tanks that stand in it. */
+    public void removeRoom(UUID keeperId, UUID id) {
+        room(keeperId, id).removedAt = clock.instant();
     }
 
     @Transactional(readOnly = true)

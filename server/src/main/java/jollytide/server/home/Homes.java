@@ -6,7 +6,9 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface Homes extends JpaRepository<Home, UUID> {
-    Optional<Home> findByIdAndKeeperId(UUID id, UUID keeperId);
+    Optional<Home> findByIdAndRemovedAtIsNull(UUID id);
 
-    List<Home> findByKeeperIdOrderByName(UUID keeperId);
+    Optional<Home> findByIdAndKeeperIdAndRemovedAtIsNull(UUID id, UUID keeperId);
+
+    List<Home> findByKeeperIdAndRemovedAtIsNullOrderByName(UUID keeperId);
 }

@@ -6,6 +6,7 @@ import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.util.UUID;
 import jollytide.core.air.People;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +18,9 @@ public class Room {
 
     @Version
     long version;
+
+    /** Null while it is there; what was removed is kept for a day. */
+    Instant removedAt;
 
     @ManyToOne(fetch = FetchType.LAZY)
     Home home;

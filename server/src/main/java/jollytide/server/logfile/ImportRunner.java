@@ -223,7 +223,8 @@ class ImportRunner {
         List<Long> free = jdbc.queryForList(
                 "select i.id from log_import i join tank t on t.id = i.tank_id join room r on r.id = t.room_id"
                         + " join home h on h.id = r.home_id"
-                        + " where i.state = 'RUNNING' and (i.leased_until is null or i.leased_until < ?)"
+                        + " where t.removed_at is null and r.removed_at is null and h.removed_at is null"
+                        + " and i.state = 'RUNNING' and (i.leased_until is null or i.leased_until < ?)"
                         + " order by (select max(i2.claimed_at) from log_import i2 join tank t2 on t2.id = i2.tank_id"
                         + " join room r2 on r2.id = t2.room_id join home h2 on h2.id = r2.home_id"
                         + " where h2.keeper_id = h.keeper_id), i.claimed_at, i.id limit 1",

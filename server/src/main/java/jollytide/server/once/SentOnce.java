@@ -4,9 +4,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import jollytide.server.account.ShownOnce;
@@ -147,10 +148,8 @@ class SentOnce implements HandlerInterceptor, WebMvcConfigurer, ResponseBodyAdvi
 
     /** Whether nobody asked for it by this name yet. */
     private boolean first(Asked asked) {
-        Timestamp now = Timestamp.from(clock.instant());
-        jdbc.update(
-                "delete from sent_once where at < ? limit " + FORGOTTEN_AT_ONCE,
-                Timestamp.from(clock.instant().minus(REMEMBERED)));
+        LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC);
+        jdbc.update("delete from sent_once where at < ? limit " + FORGOTTEN_AT_ONCE, now.minus(REMEMBERED));
         try {
             jdbc.update(
                     "insert into sent_once (keeper_id, sent_by, request_id, path, at) values (?, ?, ?, ?, ?)",

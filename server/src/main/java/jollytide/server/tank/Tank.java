@@ -13,6 +13,7 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.OrderColumn;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -44,6 +45,9 @@ public class Tank {
 
     @Version
     long version;
+
+    /** Null while it is there; what was removed is kept for a day. */
+    Instant removedAt;
 
     @ManyToOne(fetch = FetchType.LAZY)
     Room room;

@@ -63,6 +63,6 @@ class TankController {
     @DeleteMapping("/tanks/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
-        tanks.delete(who.keeperId(), id);
+        tanks.remove(who.keeperId(), id);
     }
 }

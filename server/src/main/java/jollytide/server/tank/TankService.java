@@ -1,5 +1,6 @@
 package jollytide.server.tank;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -29,8 +30,10 @@ public class TankService {
     private final Tanks tanks;
     private final HomeService homes;
     private final ChapterBook chapters;
+    private final Clock clock;
 
-    TankService(Tanks tanks, HomeService homes, ChapterBook chapters) {
+    TankService(Tanks tanks, HomeService homes, ChapterBook chapters, Clock clock) {
+        this.clock = clock;
         this.tanks = tanks;
         this.homes = homes;
         this.chapters = chapters;
@@ -89,8 +92,9 @@ public class TankService {
         return view(tank);
     }
 
-    public void delete(UUID keeperId, UUID id) {
-        tanks.delete(tank(keeperId, id));
+    /** With its log and all that hangs on it. */
+    public void remove(UUID keeperId, UUID id) {
+        tank(keeperId, id).removedAt = clock.instant();
     }
 
     /** The keeper's tank with room and home, for other features. */
