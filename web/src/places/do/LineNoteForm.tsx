@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   useForgetLineNote,
   useNoteLine,
@@ -13,8 +13,11 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
+import { useLater } from '../../parts/useLater';
 import { useAtTank } from '../../TankContext';
 import { plannedAt } from './doseWords';
+import { asPlanned } from './stepUp';
+import { StepUp } from './StepUp';
 
 const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES' | 'PLACE', string> = {
   LEVEL: 'a level',
@@ -75,8 +78,7 @@ export function LineNoteForm({ line }: { line: Line }) {
             ),
           );
       }
-      case 'PLAN': {
-        const before = plannedAt(line, at, tank.zone);
+      case 'PLAN':
         return plan
           .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
           .then(() =>
@@ -84,7 +86,6 @@ export function LineNoteForm({ line }: { line: Line }) {
               plan.mutate({ id: line.id, at, mlPerDay: before }),
             ),
           );
-      }
       default:
         return note
           .mutateAsync({
@@ -99,6 +100,12 @@ export function LineNoteForm({ line }: { line: Line }) {
           .then(({ id }) => tell('Noted.', () => forget.mutate({ id: line.id, noteId: id })));
     }
   };
+  const before = plannedAt(line, at, tank.zone);
+  const wanted = useLater(readNumber(value));
+  const atOnce = useMemo(
+    () => (wanted === null ? undefined : asPlanned(line, wanted)),
+    [line, wanted],
+  );
   const send = () => {
     const read = readNumber(value);
     const setTo = kind === 'CYLINDER' ? readNumber(asked) : undefined;
@@ -184,6 +191,9 @@ export function LineNoteForm({ line }: { line: Line }) {
             onChange={(e) => setValue(e.target.value)}
             className="w-48"
           />
+        )}
+        {kind === 'PLAN' && wanted !== null && (
+          <StepUp from={before} to={wanted} measure={atOnce} take={(ml) => setValue(String(ml))} />
         )}
         {kind === 'TIMES' && (
           <>

@@ -10,8 +10,10 @@ import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
+import { useLater } from '../../parts/useLater';
 import { useAtTank } from '../../TankContext';
 import { CAUSTIC, SOLUTES } from './doseWords';
+import { StepUp } from './StepUp';
 import { SIPHON, STUCK } from './VesselGuard';
 
 const SOLUTE_KEYS = Object.keys(SOLUTES) as [Line['solute'], ...Line['solute'][]];
@@ -33,6 +35,15 @@ const schema = z.object({
   stuck: z.enum(['NOTHING', 'METERED_HEAD', 'TIMER_IN_SERIES']),
   at: localTime,
 });
+/** What moves alkalinity begins at half. */
+const CAN_STEP: readonly Line['solute'][] = [
+  'LIMEWATER',
+  'SODA_ASH',
+  'BICARBONATE',
+  'SODIUM_HYDROXIDE',
+  'POTASSIUM_HYDROXIDE',
+];
+
 const ASKED_AS: Record<string, string> = {
   vesselMl: 'vessel',
   areaCm2: 'area',
@@ -66,7 +77,8 @@ export function NewLineForm({ done }: { done: () => void }) {
     },
     (name) => ASKED_AS[name] ?? name,
   );
-  const { solute = 'LIMEWATER', by = 'DRIP' } = useWatch({ control: form.control });
+  const { solute = 'LIMEWATER', by = 'DRIP', mlPerDay = '' } = useWatch({ control: form.control });
+  const wanted = useLater(readNumber(mlPerDay));
   const save = form.handleSubmit((v) =>
     add.mutate(
       {
@@ -156,6 +168,11 @@ export function NewLineForm({ done }: { done: () => void }) {
       <Choice label="What prevents a siphon?" {...field('siphon')} options={SIPHON} />
       <Choice label="What stops a stuck pump?" {...field('stuck')} options={STUCK} />
       <Field label="Since" type="datetime-local" {...field('at')} />
+      {wanted !== null && CAN_STEP.includes(solute) && (
+        <div className="md:col-span-3">
+          <StepUp from={0} to={wanted} take={(ml) => form.setValue('mlPerDay', String(ml))} />
+        </div>
+      )}
       {CAUSTIC.includes(solute) && (
         <p className="border-l-4 border-alk pl-3 md:col-span-3">
           Caustic: goggles, gloves, dust mask; powder into water, never water onto powder, never

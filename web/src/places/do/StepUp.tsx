@@ -1,0 +1,51 @@
+import { useMemo, useState } from 'react';
+import { useBench, useForecast } from '../../api/twin';
+import type { PutMeasure } from '../../api/types';
+import { Button } from '../../parts/Button';
+import { useAtTank } from '../../TankContext';
+import { firstStep } from './stepUp';
+
+/** A dose goes up in two steps with a test between; what the whole of it would do is the Bench's own word. */
+export function StepUp({
+  from,
+  to,
+  measure,
+  take,
+}: {
+  from: number;
+  to: number;
+  measure?: PutMeasure;
+  take: (mlPerDay: number) => void;
+}) {
+  const [taken, setTaken] = useState(0);
+  const half = firstStep(from, to);
+  if (half === undefined || to <= taken) return null;
+  return (
+    <div className="max-w-prose border-l-4 border-alk pl-3">
+      {measure && <AtOnce measure={measure} />}
+      <p>
+        {from === 0 ? 'Start with half' : 'Go up in two steps'}: {half} mL a day first. Test after 2
+        or 3 days at the same hour, then add the rest.
+      </p>
+      <Button
+        look="quiet"
+        onClick={() => {
+          setTaken(half);
+          take(half);
+        }}
+      >
+        Use {half} mL
+      </Button>
+    </div>
+  );
+}
+
+function AtOnce({ measure }: { measure: PutMeasure }) {
+  const { tank } = useAtTank();
+  const bench = useBench(tank.id).data;
+  const variants = useMemo(() => [{ measures: [measure] }], [measure]);
+  const [then] = useForecast(tank.id, bench?.tanks, variants, DAYS).data ?? [];
+  return then?.cautions.map((caution) => <p key={caution}>{caution}</p>);
+}
+
+const DAYS = 2;
