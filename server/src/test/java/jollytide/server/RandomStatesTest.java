@@ -45,7 +45,7 @@ class RandomStatesTest extends ServerTest {
     private final Map<String, int[]> doors = new TreeMap<>();
 
     @ParameterizedTest
-    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    @ValueSource(longs = {2, 6, 15, 16})
     void everythingStoredIsReadable(long seed) {
         random = new Random(seed);
         keeper = visitor().asNewKeeper();
@@ -73,6 +73,7 @@ class RandomStatesTest extends ServerTest {
         for (String document : paths.propertyNames()) {
             String path = document.replace("/api/v1", "");
             if (!paths.path(document).has("get")
+                    || document.endsWith("/error")
                     || path.replaceAll("\\{(homeId|tankId)}", "").contains("{")) {
                 continue;
             }
@@ -180,8 +181,8 @@ class RandomStatesTest extends ServerTest {
         return ("{\"canopy\":%s,\"cabinet\":%s,\"skimmerInCabinet\":%s,\"skimmerDrawUnknown\":%s,\"canister\":%s,\"livestock\":%s,\"noFish\":%s,"
                         + "\"fish\":%s,\"falls\":%s,\"stones\":%s,\"skimmerLine\":%s,\"alkalinityUseDkhPerDay\":%s,\"refugium\":%s}")
                 .formatted(
-                        orNothing("\"" + one(List.of("CLOSED", "AJAR", "OPEN")) + "\""),
-                        orNothing("\"" + one(List.of("CLOSED", "AJAR", "OPEN")) + "\""),
+                        orNothing("\"" + one(List.of("SHUT", "AJAR", "OPEN", "FAN")) + "\""),
+                        orNothing("\"" + one(List.of("SHUT", "AJAR", "OPEN", "FAN")) + "\""),
                         random.nextBoolean(),
                         random.nextBoolean(),
                         orNothing("true"),

@@ -167,15 +167,22 @@ public enum Experiment {
 
     private boolean fits(Setup setup, FittedTank fitted) {
         return switch (this) {
-            case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT ->
-                setup.skimmer() != null && setup.light().switches();
-            case LAMPS_OFF_FOR_A_DAY -> setup.light().switches();
-            case OXYGEN_NIGHT -> setup.light().switches() && !fitted.unknowns().contains(Unknown.OXYGEN_PROBE);
+            case SKIMMER_OFF_BEFORE_LIGHT, SKIMMER_OFF_AT_NIGHT -> setup.skimmer() != null && nights(setup);
+            case LAMPS_OFF_FOR_A_DAY -> nights(setup);
+            case OXYGEN_NIGHT -> nights(setup) && !fitted.unknowns().contains(Unknown.OXYGEN_PROBE);
             case ROOM_METER -> fitted.unknowns().contains(Unknown.ROOM_EXCESS);
             case INTAKE_METER -> setup.intake().isPresent() && fullest(setup) >= IntakeAir.LEAST_GAP_PPM;
             case PROBE_IN_BUFFERS, ANOTHER_ALKALINITY_TEST, GLASS_OF_AIR -> true;
         };
     }
+
+    /** A day and a night that are long enough for readings. */
+    private static boolean nights(Setup setup) {
+        double lit = setup.light().litHours();
+        return setup.light().switches() && Math.min(lit, 24 - lit) >= LEAST_HOURS;
+    }
+
+    private static final double LEAST_HOURS = 1;
 
     /** Where even the most probable tank would not live through it, it promises nothing. */
     private Promise livable(Setup setup, FittedTank fitted, Slopes slopes, List<TankParameters> edges, Instant at) {

@@ -37,6 +37,9 @@ public record Assumptions(
         double lowAlkalinityDkh,
         double normalAlkalinityDkh) {
 
+    public static final double LEAST_SETTLING_H = 0.5;
+    public static final double MOST_SETTLING_H = 200;
+
     public static final Assumptions DEFAULT =
             new Assumptions(12, 420, 20, 0.1, 0.03, 0.2, 0.3, 0.1, 50, 25.5, 35, 7, 8);
 
@@ -60,7 +63,7 @@ public record Assumptions(
     static final double ESTIMATE_FACTOR = 3;
 
     public Assumptions {
-        within("settlingHours", settlingHours, 0.5, 200, "h");
+        within("settlingHours", settlingHours, LEAST_SETTLING_H, MOST_SETTLING_H, "h");
         within("outdoorPpm", outdoorPpm, 250, 5000, "ppm");
         within("outdoorErrorPpm", outdoorErrorPpm, 0, 1000, "ppm");
         within("probeErrorPh", probeErrorPh, 0.01, 1, "pH");

@@ -58,7 +58,7 @@ public final class StaircaseBuilder {
         gather();
         CarbonateSystem system = systemAt(measured);
         boolean chemistry = uses.containsKey(PH) && uses.containsKey(ALKALINITY);
-        boolean solvable = chemistry && waterUatm(measured) > 0;
+        boolean solvable = chemistry && waterUatm(measured) > 0 && waterUatm(measured) < MOST_UATM;
         boolean roomKnown = uses.containsKey(ROOM_CO2);
 
         Level outdoor = level(estimate(Measured::outdoorPpm));
@@ -201,6 +201,9 @@ public final class StaircaseBuilder {
     }
 
     /** Partial pressure in the water, or 0 where pH and alkalinity have no solution together. */
+    /** More CO2 than this no water holds that anything lives in: the probe is wrong, or the test. From memory. */
+    private static final double MOST_UATM = 50_000;
+
     private double waterUatm(Measured v) {
         CarbonateSystem system = systemAt(v);
         double ph = system.constants().toTotal(v.phNbs(), PhScale.NBS);

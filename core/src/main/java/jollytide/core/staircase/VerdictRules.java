@@ -27,6 +27,9 @@ final class VerdictRules {
     static final double PEOPLE_FIRST_PPM = 1500;
 
     /** Dark water below this share of the outdoor air cannot come about without a strong dose. From memory. */
+    /** Where no CO2 fits a pH and an alkalinity, it is too much of it below this, and none above. */
+    private static final double TOO_ACID = 7.5;
+
     private static final double IMPLAUSIBLE_SHARE_IN_THE_DARK = 0.7;
 
     /** Lit water below this would have starved its plants of CO2. From memory. */
@@ -80,9 +83,13 @@ final class VerdictRules {
             return verdict(
                     Kind.PROBE_IMPLAUSIBLE,
                     "The probe cannot be right.",
-                    text(
-                            "At pH %.2f boron and hydroxide alone hold more alkalinity than the %.1f dKH that was tested.",
-                            ph.value(), alkalinityDkh()),
+                    ph.value() < TOO_ACID
+                            ? text(
+                                    "At pH %.2f and %.1f dKH the water would hold more CO2 than anything survives.",
+                                    ph.value(), alkalinityDkh())
+                            : text(
+                                    "At pH %.2f boron and hydroxide alone hold more alkalinity than the %.1f dKH that was tested.",
+                                    ph.value(), alkalinityDkh()),
                     "Check the probe in two buffers, then repeat the alkalinity test.",
                     Step.CHECK_PROBE);
         }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 import jollytide.core.exchange.Gas;
+import jollytide.core.reef.CarbonLeft;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
@@ -203,6 +204,16 @@ public final class Moment {
 
     public double oxygenMgPerL() {
         return oxygenMgPerL;
+    }
+
+    /** Share of the ordinary uptake that the water's carbon allows. */
+    public double carbonLeft() {
+        return carbon ? CarbonLeft.share(y[Water.AT_DIC]) : 1;
+    }
+
+    /** Likewise its alkalinity, of lime. */
+    public double alkalinityLeft() {
+        return carbon ? CarbonLeft.share(y[Water.AT_ALKALINITY]) : 1;
     }
 
     /** Not to be asked for where carbon is not followed. */

@@ -62,11 +62,17 @@ public record Reef(Life life, double demandTimes, Lamp light) implements Part {
         double left = OxygenLines.demandLeft(now.oxygenMgPerL());
         breathe(now, RESPIRATION, perMmol * life.respirationMmolPerLPerH() * left * demandTimes);
         double shine = light.at(now.at());
-        breathe(now, LIGHT, shine == 0 ? 0 : -perMmol * life.photosynthesisMmolPerLPerH() * life.lightResponse(shine));
+        breathe(
+                now,
+                LIGHT,
+                shine == 0
+                        ? 0
+                        : -perMmol * life.photosynthesisMmolPerLPerH() * life.lightResponse(shine) * now.carbonLeft());
         double usual = now.held(0);
         boolean follows = usual >= LEAST_OVERSATURATION;
         double times = follows ? Math.max(0, now.omega() - 1) / usual : 1;
-        double mol = life.calcificationMeqPerLPerDay() / 24 * times / 1000 * now.litres();
+        double lime = Math.min(now.carbonLeft(), now.alkalinityLeft());
+        double mol = life.calcificationMeqPerLPerDay() / 24 * times * lime / 1000 * now.litres();
         // Two equivalents and a mole of carbon go into a mole of aragonite.
         now.gain(CALCIFICATION, -mol / 2, 0);
         now.dissolve(-mol, -mol / 2, 0);

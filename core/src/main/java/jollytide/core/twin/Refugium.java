@@ -35,7 +35,7 @@ public record Refugium(double mmolPerH, double quotient, Lamp light) implements 
 
     @Override
     public void acts(Moment now) {
-        double oxygen = now.warm(0) * mmolPerH / 1000 * light.at(now.at());
+        double oxygen = now.warm(0) * mmolPerH / 1000 * light.at(now.at()) * now.carbonLeft();
         now.gain(0, -oxygen * quotient, oxygen);
     }
 }

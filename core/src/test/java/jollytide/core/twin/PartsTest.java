@@ -43,6 +43,21 @@ class PartsTest {
         assertThat(later.temperatureC()).isCloseTo(18 + 8 * Math.exp(-0.5), within(1e-3));
     }
 
+    /** A refugium that would eat all carbon of 100 L in hours: it starves, and the water stays water. */
+    @Test
+    void algaeStarveWhereNoCarbonIsLeft() {
+        OpenPath surface = OpenPath.surface("surface", Air.ROOM, new Surface(0.2, 4, 0.5));
+        TwinTank hungry = tank(25, true, AIR, surface, new Refugium(80, 1, Lamp.ALWAYS));
+        TwinState later = after(hungry, start(hungry), Duration.ofHours(24));
+        assertThat(later.dicMolPerKg()).isPositive().isLessThan(0.0003);
+        // As long as there is enough of it nothing is held back: 8 mmol/h of 100 L, for five hours.
+        TwinTank usual = tank(25, true, AIR, new Refugium(8, 1, Lamp.ALWAYS));
+        TwinState begun = start(usual);
+        TwinState five = after(usual, begun, Duration.ofHours(5));
+        double perKg = 0.008 * 5 * Life.metabolism(25) / usual.water().kg();
+        assertThat(begun.dicMolPerKg() - five.dicMolPerKg()).isCloseTo(perKg, within(1e-6));
+    }
+
     /** By tests: e^−t/24 h of the gap is left, and each equivalent of soda ash brought half a mole of carbon. */
     @Test
     void dosesFollowTheTests() {

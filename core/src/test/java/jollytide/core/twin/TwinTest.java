@@ -328,8 +328,15 @@ class TwinTest {
         Twin starved = new Twin(new TwinTank(
                 new Water(10, 35, 1013, 25.5, true),
                 List.of(new Square(0, 1, 0).room(420), new Reef(Life.reef(0, 5), 1, SQUARE))));
-        TwinState sealed = starved.start(MIDNIGHT, MEQ, 800);
-        assertThatThrownBy(() -> starved.run(sealed, MIDNIGHT.plus(Duration.ofDays(3)), FIVE_MINUTES))
+        assertThat(starved.run(starved.start(MIDNIGHT, MEQ, 800), MIDNIGHT.plus(Duration.ofDays(3)), FIVE_MINUTES))
+                .as("algae that eat all carbon starve")
+                .allSatisfy(state -> assertThat(state.dicMolPerKg()).isNotNegative());
+
+        Twin soured = new Twin(new TwinTank(
+                new Water(10, 35, 1013, 25.5, true),
+                List.of(new Square(0, 1, 0).room(420), new Dosing(Channel.Kind.DOSES, new Inflow(-5, 0, 0, 0)))));
+        TwinState sealed = soured.start(MIDNIGHT, MEQ, 800);
+        assertThatThrownBy(() -> soured.run(sealed, MIDNIGHT.plus(Duration.ofDays(3)), FIVE_MINUTES))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("had to stop");
     }

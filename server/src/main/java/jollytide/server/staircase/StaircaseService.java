@@ -304,12 +304,18 @@ class StaircaseService {
         double meqPerL = alkalinity == null
                 ? AlkalinityUnit.DKH.toMeqPerL(assumptions.normalAlkalinityDkh())
                 : alkalinity.value();
-        return SettlingTime.hours(
+        Estimate hours = SettlingTime.hours(
                 CarbonateSystem.of(water),
                 meqPerL / 1000 / water.densityKgPerL(),
                 TYPICAL_UATM,
                 tank.netVolumeL(),
                 conductance);
+        return new Estimate(bounded(hours.value()), bounded(hours.low()), bounded(hours.high()));
+    }
+
+    /** As far as a room's past is looked back on at all. */
+    private static double bounded(double hours) {
+        return Math.max(Assumptions.LEAST_SETTLING_H, Math.min(Assumptions.MOST_SETTLING_H, hours));
     }
 
     private static @Nullable Estimate roomExpected(Tank tank, double outdoorPpm) {
