@@ -102,10 +102,11 @@ export function LineNoteForm({ line }: { line: Line }) {
   };
   const before = plannedAt(line, at, tank.zone);
   const wanted = useLater(readNumber(value));
-  const atOnce = useMemo(
-    () => (wanted === null ? undefined : asPlanned(line, wanted)),
-    [line, wanted],
-  );
+  const rise = useMemo(() => {
+    const now = asPlanned(line, before);
+    const then = wanted === null ? undefined : asPlanned(line, wanted);
+    return now && then && { now, then };
+  }, [line, before, wanted]);
   const send = () => {
     const read = readNumber(value);
     const setTo = kind === 'CYLINDER' ? readNumber(asked) : undefined;
@@ -193,7 +194,7 @@ export function LineNoteForm({ line }: { line: Line }) {
           />
         )}
         {kind === 'PLAN' && wanted !== null && (
-          <StepUp from={before} to={wanted} measure={atOnce} take={(ml) => setValue(String(ml))} />
+          <StepUp from={before} to={wanted} rise={rise} take={(ml) => setValue(String(ml))} />
         )}
         {kind === 'TIMES' && (
           <>

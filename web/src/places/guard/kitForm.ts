@@ -58,8 +58,8 @@ export const ASKED: Record<Energy, readonly Asked[]> = {
 
 /** What carries a tank's own pumps must be known to carry them, and to start them. */
 export const CARRYING: readonly Asked[] = [
-  { key: 'ratedW', label: 'It gives, for hours', unit: 'W' },
-  { key: 'surgeW', label: 'It gives, for a moment', unit: 'W', hint: 'Empty: no more than that.' },
+  { key: 'ratedW', label: 'Rated power', unit: 'W' },
+  { key: 'surgeW', label: 'Peak power', unit: 'W', hint: 'Empty: no more than rated.' },
   { key: 'motorW', label: 'Largest pump', unit: 'W', hint: 'A motor takes 3 times that to start.' },
 ];
 

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useCorrectReading } from '../../api/log';
 import type { Method, Reading } from '../../api/types';
 import { localTime, number } from '../../lib/checks';
@@ -13,8 +14,11 @@ import { Refusal } from '../../parts/Refusal';
 import { Sheet } from '../../parts/Sheet';
 import { useAtTank } from '../../TankContext';
 import { EVERYTHING } from './quantities';
+import { UnusualSheet, unusualOf, type Unusual } from './UnusualSheet';
 
 const schema = z.object({ value: number('The value'), at: localTime, method: z.string() });
+
+type Taken = Pick<Reading, 'at' | 'unit' | 'value' | 'method'>;
 
 /** Corrects one reading's value, time or method; the correction can be taken back. */
 export function CorrectSheet({ reading, close }: { reading: Reading; close: () => void }) {
@@ -31,36 +35,62 @@ export function CorrectSheet({ reading, close }: { reading: Reading; close: () =
     EVERYTHING.find((m) => m.place === reading.place && m.units.includes(reading.unit))?.methods ??
     [];
 
-  const put = (
-    id: string,
-    to: { at: string; value: number; method: Method },
-    done: (r: Reading) => void,
-  ) =>
+  const [unusual, setUnusual] = useState<{ doubts: Unusual[]; to: Taken } | null>(null);
+
+  const put = (id: string, to: Taken, ask: boolean, done: (r: Reading) => void) =>
     correct.mutate(
       {
         id,
         body: {
           at: to.at,
-          values: [
-            { unit: reading.unit, place: reading.place, method: to.method, value: to.value },
-          ],
+          ask,
+          values: [{ unit: to.unit, place: reading.place, method: to.method, value: to.value }],
         },
       },
-      { onSuccess: done, onError: refuse },
+      {
+        onSuccess: done,
+        onError: (problem) => {
+          const doubts = unusualOf(problem);
+          if (doubts) setUnusual({ doubts, to });
+          else {
+            setUnusual(null);
+            refuse(problem);
+          }
+        },
+      },
     );
 
-  const submit = form.handleSubmit(({ value, at, method }) => {
-    const to = {
-      // An untouched time keeps its seconds.
-      at: at === shownAt ? reading.at : at,
-      value: readNumber(value) ?? reading.value,
-      method: method as Method,
-    };
-    put(reading.id, to, (corrected) => {
-      tell('Corrected.', () => put(corrected.id, reading, () => tell('The old value is back.')));
+  const save = (to: Taken, ask: boolean) =>
+    put(reading.id, to, ask, (corrected) => {
+      tell('Corrected.', () =>
+        put(corrected.id, reading, false, () => tell('The old value is back.')),
+      );
       close();
     });
-  });
+
+  const submit = form.handleSubmit(({ value, at, method }) =>
+    save(
+      {
+        // An untouched time keeps its seconds.
+        at: at === shownAt ? reading.at : at,
+        unit: reading.unit,
+        value: readNumber(value) ?? reading.value,
+        method: method as Method,
+      },
+      true,
+    ),
+  );
+
+  if (unusual)
+    return (
+      <UnusualSheet
+        unusual={unusual.doubts}
+        values={[{ ...unusual.to, place: reading.place }]}
+        save={() => save(unusual.to, false)}
+        mend={(_, unit) => save({ ...unusual.to, unit }, true)}
+        close={() => setUnusual(null)}
+      />
+    );
 
   return (
     <Sheet

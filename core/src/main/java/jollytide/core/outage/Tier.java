@@ -3,6 +3,7 @@ package jollytide.core.outage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import jollytide.core.exchange.SurfaceClass;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,15 +16,15 @@ public enum Tier {
     UPS("a computer's UPS for one air pump", 110, true),
     BATTERY("a lithium battery of 500 Wh with inverter on one central air pump", 420, false),
     GENERATOR("a generator outdoors with 20 L of fuel, on one central air pump", 600, false),
-    WHOLE_TANK("a generator outdoors with 20 L of fuel, on the tanks’ own pumps", 900, false);
+    WHOLE_TANK("a generator outdoors with 20 L of fuel, on the tanks’ own pumps, skimmer off", 900, false);
 
     private static final double DEPTH_M = 0.4;
     private static final double BUBBLE_MM = 2;
     private static final double LEAST_CENTRAL_W = 12;
     /** A central pump of one tank volume an hour. */
     private static final double CENTRAL_W_PER_L = 0.02;
-    /** Return, flow pumps and skimmer, without heater and lamps. From memory. */
-    private static final double PUMPS_W_PER_L = 0.5;
+    /** Return and flow pumps, without skimmer, heater and lamps; their surface rolls. From memory. */
+    private static final double PUMPS_W_PER_L = 0.4;
 
     private static final double LEAST_SURFACE_M2 = 0.01;
 
@@ -76,7 +77,7 @@ public enum Tier {
             case WHOLE_TANK ->
                 new Backup(
                         what,
-                        new Backup.Circulation(Math.max(LEAST_SURFACE_M2, tank.surfaceM2())),
+                        new Backup.OwnPumps(Math.max(LEAST_SURFACE_M2, tank.surfaceM2()), SurfaceClass.ROLLING, 0),
                         PUMPS_W_PER_L * allLitres,
                         new Energy.Generator(20, 0.4));
         };

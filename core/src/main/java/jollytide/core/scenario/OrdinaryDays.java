@@ -108,7 +108,7 @@ public final class OrdinaryDays {
             days++;
             if (uses && days >= BALANCED_FROM_DAY) {
                 double surplus = end.alkalinityMolPerKg() - start.alkalinityMolPerKg();
-                end = end.with(Water.DIC, dic -> dic - surplus / 2)
+                end = end.with(Water.DIC, dic -> Math.max(LEAST_DIC, dic - surplus / 2))
                         .with(Water.ALKALINITY, start.alkalinityMolPerKg())
                         .with(Water.CALCIUM, start.calciumMolPerKg())
                         .with(
@@ -125,6 +125,9 @@ public final class OrdinaryDays {
         } while (days < MOST_SETTLING_DAYS);
         return end;
     }
+
+    /** A tank whose algae leave it less carbon still is water, mol/kg. */
+    private static final double LEAST_DIC = 1e-4;
 
     /** Whether a day ended as it began. */
     private static boolean settled(TwinState begun, TwinState end) {

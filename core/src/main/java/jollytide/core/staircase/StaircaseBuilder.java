@@ -323,7 +323,8 @@ public final class StaircaseBuilder {
                         "%.3f ÷ %.4f kg/L = %.0f µmol/kg (%.2f dKH)",
                         meq, system.water().densityKgPerL(), alkalinity * 1e6, AlkalinityUnit.DKH.fromMeqPerL(meq)),
                 "Millero & Poisson 1981; 1 dKH is 10 mg/L CaO");
-        if (!solvable) {
+        double uatm = waterUatm(measured);
+        if (uatm <= 0) {
             explain(
                     "CO2 in the water",
                     "alkalinity − boron − hydroxide must be above 0",
@@ -335,7 +336,6 @@ public final class StaircaseBuilder {
                     "Dickson 1990; Uppström 1974; Millero 1995");
             return;
         }
-        double uatm = waterUatm(measured);
         explain(
                 "CO2 in the water",
                 "pCO2 = DIC·[H]² ÷ ([H]² + K1[H] + K1K2) ÷ K0",
@@ -348,6 +348,9 @@ public final class StaircaseBuilder {
                         -Math.log10(system.constants().k2()),
                         uatm),
                 "Weiss 1974; Lueker, Dickson & Keeling 2000 (below S 23: Waters, Millero & Woosley 2014)");
+        if (!solvable) {
+            return;
+        }
         explain(
                 "The air that would be in balance",
                 "ppm = pCO2 ÷ (P − water vapour)",

@@ -167,8 +167,8 @@ class OutageNumbersTest {
         assertThat(air(Tier.GENERATOR.at(tank, all))).isCloseTo(central, within(1e-9));
         assertThat(Tier.BATTERY.at(tank, all).loadW()).isCloseTo(centralW, within(1e-9));
         Backup whole = Tier.WHOLE_TANK.at(tank, all);
-        assertThat(whole.way()).isEqualTo(new Backup.Circulation(0.5));
-        assertThat(whole.loadW()).as("of all pumps, half a watt a litre").isEqualTo(all / 2);
+        assertThat(whole.way()).isEqualTo(new Backup.OwnPumps(0.5, SurfaceClass.ROLLING, 0));
+        assertThat(whole.loadW()).as("of all pumps, 0.4 W a litre").isCloseTo(0.4 * all, within(1e-9));
         for (Tier tier : Tier.values()) {
             assertThat(tier.caution() != null)
                     .as("carbon monoxide")

@@ -54,6 +54,7 @@ class VerdictTest {
         "8.50, PROBE, 0.5, 600, false, PROBE_IMPLAUSIBLE, CHECK_PROBE",
         // so much CO2 that animals would gasp
         "6.60, PROBE_CHECKED, 8.5, 600, true, PROBE_IMPLAUSIBLE, CHECK_PROBE",
+        "5.20, PROBE, 8.5, 600, false, PROBE_IMPLAUSIBLE, CHECK_PROBE",
         // above the peak's limit, in the light
         "8.50, PROBE, 8.5, 600, false, ABOVE_BAND, CHECK_PROBE",
         // at the goal: nothing to mend

@@ -174,6 +174,9 @@ public class ReadingService {
         if (corrected.values().size() != 1) {
             throw Problem.refused(new FieldError("values", null, "one value", "A correction holds one value."));
         }
+        if (Boolean.TRUE.equals(corrected.ask())) {
+            asked(corrected);
+        }
         Reading.Key old = owned(tanks.tank(keeperId, tankId), id);
         writer.remove(old.seriesId(), old.at());
         return save(keeperId, tankId, corrected).get(0);

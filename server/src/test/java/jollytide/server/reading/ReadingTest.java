@@ -44,6 +44,27 @@ class ReadingTest extends ServerTest {
         assertThat(values()).containsExactly(7.9);
     }
 
+    /** A correction is asked about like a first value, loses nothing meanwhile, and what stays unusual is marked. */
+    @Test
+    void anUnusualCorrectionIsAskedAbout() {
+        Visitor keeper = visitor().asNewKeeper();
+        String readings = "/tanks/" + Samples.tank(keeper) + "/readings";
+        String typed = Samples.reading(PRESENT.minusSeconds(3600).toString(), "DKH", "TANK", "TITRATION_KIT", 8.2);
+        String first = keeper.post(readings, typed).body().path(0).path("id").asString();
+        String slip = typed.replace("8.2", "28").replaceFirst("\\{", "{\"ask\":true,");
+        var asked = keeper.put(readings + "/" + first, slip);
+        assertThat(asked.status()).as(asked.text()).isEqualTo(409);
+        var kept = keeper.get(readings).body().path("readings").path(0);
+        assertThat(kept.path("value").asDouble()).isEqualTo(8.2);
+        assertThat(kept.path("usual").isMissingNode()).isTrue();
+        assertThat(keeper.put(readings + "/" + first, slip.replace("true", "false"))
+                        .status())
+                .isEqualTo(200);
+        var marked = keeper.get(readings).body().path("readings").path(0);
+        assertThat(marked.path("value").asDouble()).isEqualTo(28);
+        assertThat(marked.path("usual").asString()).isEqualTo("5–14 dKH");
+    }
+
     /** What no tank usually reads is asked about before it counts, with the likely slip; scripts are not asked. */
     @Test
     void theUnusualIsAskedAbout() {
