@@ -244,7 +244,8 @@ public final class Rig {
             if (by == null) {
                 parts.add(plain);
             } else if (path.path() instanceof Surface s) {
-                parts.add(switched(plain, by, path.equals(display) ? t -> displayShare(s, t, by) : by::returns));
+                boolean apart = !path.equals(display);
+                parts.add(switched(plain, by, t -> apart ? sumpShare(s, t, by) : displayShare(s, t, by)));
             } else if (isStone(path)) {
                 int i = stones++;
                 boolean inSump = path.over() == Air.CABINET;
@@ -268,10 +269,21 @@ public final class Rig {
      * rolls a surface is taken to be the return's outlet and overflow. From memory, and on the early side.
      */
     private static double displayShare(Surface display, Instant t, Switches by) {
-        double still = Math.min(1, SurfaceClass.STILL.k600CmPerH() / display.k600CmPerH());
-        double rippled = Math.min(1, SurfaceClass.RIPPLED.k600CmPerH() / display.k600CmPerH());
+        double still = of(SurfaceClass.STILL, display);
+        double rippled = of(SurfaceClass.RIPPLED, display);
         double moved = rippled + (1 - rippled) * by.returns(t);
         return still + (moved - still) * by.flow(t);
+    }
+
+    /** It may be a second part of the display: then it calms with the flow. */
+    private static double sumpShare(Surface sump, Instant t, Switches by) {
+        double still = of(SurfaceClass.STILL, sump);
+        return by.returns(t) * (still + (1 - still) * by.flow(t));
+    }
+
+    /** Of what a surface carries as described, what it carries when it moves so. */
+    private static double of(SurfaceClass motion, Surface described) {
+        return Math.min(1, motion.k600CmPerH() / described.k600CmPerH());
     }
 
     /** A path that a programme opens so far. */

@@ -83,7 +83,8 @@ class Removed {
         throw Problem.notFound("removed thing");
     }
 
-    private void forget() {
+    /** What was removed more than a day ago is deleted. */
+    void forget() {
         LocalDateTime before = LocalDateTime.ofInstant(clock.instant().minus(KEPT), ZoneOffset.UTC);
         for (Kind kind : Kind.values()) {
             jdbc.update("delete from " + kind.table() + " where removed_at < ?", before);
