@@ -85,7 +85,8 @@ class ProgrammeAir {
      * What a hold does.
      *
      * @param until when it ends: before danger
-     * @param lowestMgPerL oxygen until then, on the early side; null where the twin is no ground to say
+     * @param lowestMgPerL oxygen until then, on the early side: the sample after a short hold counts, for it may be the only
+     *     one; null where the twin is no ground to say
      */
     record HoldAhead(Instant until, @Nullable Double lowestMgPerL) {}
 
@@ -122,8 +123,9 @@ class ProgrammeAir {
         TwinState lowest = lowest(
                 without,
                 with.stream()
-                        .map(run ->
-                                run.stream().filter(s -> !s.at().isAfter(ends)).toList())
+                        .map(run -> run.stream()
+                                .filter(s -> s.at().isBefore(ends.plus(ProgrammeRuns.SAMPLED_EVERY)))
+                                .toList())
                         .toList(),
                 now);
         return new HoldAhead(ends, lowest == null ? null : lowest.oxygenMgPerL());

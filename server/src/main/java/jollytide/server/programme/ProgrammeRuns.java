@@ -144,7 +144,7 @@ class ProgrammeRuns {
     }
 
     private static final Duration SHORTEST = Duration.ofHours(1);
-    private static final Duration SAMPLED_EVERY = Duration.ofMinutes(15);
+    static final Duration SAMPLED_EVERY = Duration.ofMinutes(15);
 
     private List<List<TwinState>> states(
             Tank tank, Described described, Programme p, MediaUse use, Duration length, Known known) {

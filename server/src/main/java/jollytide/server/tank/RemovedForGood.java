@@ -31,7 +31,7 @@ class RemovedForGood {
 
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
-        var unused = thread.scheduleWithFixedDelay(this::quietly, 1, EVERY_MIN, TimeUnit.MINUTES);
+        var unused = thread.scheduleWithFixedDelay(this::quietly, 0, EVERY_MIN, TimeUnit.MINUTES);
     }
 
     @PreDestroy

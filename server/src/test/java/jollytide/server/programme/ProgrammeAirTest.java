@@ -105,6 +105,14 @@ class ProgrammeAirTest extends OneProgramme {
         assertThat(cautions).singleElement().asString().startsWith("Oxygen may fall to 4.");
     }
 
+    /** Shorter than the twin's samples, whatever the minute. */
+    @Test
+    void aHoldOfAMinuteSaysItsOxygen() {
+        JsonNode held = keeper.post(programme + "/holds", """
+                {"lanes":["flow-left"],"state":{"does":"OFF"},"minutes":1}""").body();
+        assertThat(held.path("lowestOxygenMgPerL").asDouble()).isBetween(4.0, 8.0);
+    }
+
     /** Everything held off for half a day: the hold ends by itself before oxygen is in danger, and says so. */
     @Test
     void aHoldEndsBeforeDanger() {
