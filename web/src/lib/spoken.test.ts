@@ -21,7 +21,7 @@ it.each([
     '-900',
     '-500 to 6000 m',
     'altitudeM is -900; allowed is -500 to 6000 m.',
-    'Altitude must be -500 to 6000 m. You entered -900.',
+    'Altitude must be −500 to 6000 m. You entered −900.',
   ],
   ['airLPerH', 'NaN', 'a number', 'airLPerH is missing.', 'Air is missing.'],
   [

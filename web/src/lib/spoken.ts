@@ -14,7 +14,7 @@ const NAMES: Record<string, string> = {
   backupAirLPerH: 'air',
   bubbleMm: 'bubble size',
   drawnLPerH: 'air draw',
-  freshShare: 'share of fresh air',
+  freshShare: 'fresh air share',
   fedWithinHours: 'hours since the last meal',
   loadW: 'power',
   meqPerL: 'alkalinity',
@@ -26,11 +26,11 @@ const NAMES: Record<string, string> = {
   peakAtMost: 'highest pH of the goal range',
   perEuro: 'money for a euro',
   perUse: 'amount for each use',
-  ratedW: 'what it gives for hours',
+  ratedW: 'rated power',
   solute: 'what it doses',
   stuck: 'what stops a stuck pump',
   siphon: 'what prevents a siphon',
-  surgeW: 'what it gives for a moment',
+  surgeW: 'peak power',
   tariffPerKWh: 'price of electricity',
   troughAtLeast: 'lowest pH of the goal range',
   upsMinutes: 'minutes of the UPS',
@@ -56,9 +56,9 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const grouped = (number: string) => {
   const value = Number(number);
-  return Number.isInteger(value) && Math.abs(value) >= 10_000
-    ? value.toLocaleString('en-US')
-    : number;
+  const digits =
+    Number.isInteger(value) && Math.abs(value) >= 10_000 ? value.toLocaleString('en-US') : number;
+  return digits.replace('-', '−');
 };
 
 const range = (allowed: string) =>

@@ -107,7 +107,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           options={SKIMMERS}
           {...register('skimmer')}
           error={errors.skimmer?.message}
-          hint="Not measured: we assume one tank volume of air an hour."
+          hint="If the air draw is unknown, we assume one tank volume an hour."
         />
         <Field
           label="Air the skimmer draws"

@@ -16,9 +16,9 @@ export const MOTIONS: readonly { value: SurfaceMotion; label: string }[] = [
 /** Whether there is a skimmer: nothing left empty says that there is none. */
 export const SKIMMERS = [
   { value: '', label: 'choose' },
-  { value: 'UNKNOWN', label: 'yes, air draw not measured' },
-  { value: 'KNOWN', label: 'yes, air draw measured' },
-  { value: 'NONE', label: 'none' },
+  { value: 'UNKNOWN', label: 'yes, but its air draw is unknown' },
+  { value: 'KNOWN', label: 'yes, with a known air draw' },
+  { value: 'NONE', label: 'no skimmer' },
 ] as const;
 
 const skimmers = SKIMMERS.map((s) => s.value);
@@ -78,7 +78,7 @@ export const tankSchema = fields.superRefine((v, found) => {
     found.addIssue({
       code: 'custom',
       path: ['skimmerAirDrawLPerH'],
-      message: 'Type the draw, or choose “not measured”.',
+      message: 'Enter the air draw, or choose that it is unknown.',
     });
 });
 

@@ -30,8 +30,8 @@ export function StepUp({
     <div className="max-w-prose border-l-4 border-alk pl-3">
       {rise && <AtOnce rise={rise} />}
       <p>
-        {from === 0 ? 'Start with half' : 'Go up in two steps'}: {half} mL a day first. Test after 2
-        or 3 days at the same hour, then add the rest.
+        {from === 0 ? 'Start with half of it' : 'Raise the dose in two steps'}: {half} mL a day
+        first. Test alkalinity after 2 or 3 days, at the same hour. Then add the rest.
       </p>
       <Button
         look="quiet"

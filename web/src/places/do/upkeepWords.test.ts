@@ -93,7 +93,7 @@ test('the whole in one sentence', () => {
 test('which of several', () => {
   expect(taskTitle(task())).toBe('Rinse the skimmer’s venturi');
   expect(taskTitle(task({ name: 'left' }))).toBe('Rinse the skimmer’s venturi · left');
-  const own = { ...task().kind, chore: 'OWN' as const, what: 'a task of your own' };
+  const own = { ...task().kind, chore: 'OWN' as const, what: 'your own task' };
   expect(taskTitle({ kind: own, name: 'feed the cleaner shrimp' })).toBe('Feed the cleaner shrimp');
-  expect(taskTitle({ kind: own, name: '' })).toBe('A task of your own');
+  expect(taskTitle({ kind: own, name: '' })).toBe('Your own task');
 });

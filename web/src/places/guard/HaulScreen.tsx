@@ -15,10 +15,10 @@ function between(a: number, b: number, digits: number): string {
 }
 
 const PASSED: Record<string, string> = {
-  NOTHING: 'even in still water, with animals that use a quarter more',
-  OXYGEN: 'then oxygen may fall below 5 mg/L',
-  AMMONIA: 'then toxic (un-ionised) ammonia may exceed 0.05 mg/L',
-  TEMPERATURE: 'then it may be too cold, too warm, or change too fast',
+  NOTHING: 'even in still water, with frightened fish',
+  OXYGEN: 'after that, oxygen may fall below 5 mg/L',
+  AMMONIA: 'after that, toxic ammonia may pass 0.05 mg/L',
+  TEMPERATURE: 'after that, the water may be too cold, too warm or change too fast',
 };
 
 const YES_NO = [

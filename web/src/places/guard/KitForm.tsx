@@ -136,7 +136,12 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       )}
       {whole && number('airLPerH', 'Air that its skimmer draws', 'L/h', 'Empty: it stays off.')}
       {whole
-        ? number('loadW', 'All that you plug in', 'W', 'Pumps first. No heater: it takes most.')
+        ? number(
+            'loadW',
+            'Power of everything you plug in',
+            'W',
+            'Pumps first. Leave the heater off: it needs the most.',
+          )
         : number('loadW', 'Its power', 'W', 'Empty: worked out from what it moves.')}
       {CARRYING.filter((a) => asked.has(a.key)).map((a) => number(a.key, a.label, a.unit, a.hint))}
       <Choice
@@ -220,15 +225,15 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       )}
       {energy === 'GENERATOR' && (
         <p className="border-l-4 border-danger pl-3 md:col-span-3">
-          ✕ Outdoors only, far from openings, never in a garage; refuelled cold; a carbon monoxide
-          alarm indoors. Never fed back into the house: a licensed electrician fits a transfer
-          switch.
+          ✕ Outdoors only, far from doors and windows, never in a garage. Stop it and refuel it
+          cold. Keep a carbon monoxide alarm indoors. Never back-feed the house. Ask a licensed
+          electrician to fit a transfer switch.
         </p>
       )}
       {whole && energy !== 'GENERATOR' && (
         <p className="border-l-4 border-danger pl-3 md:col-span-3">
-          ✕ Plug pumps into the inverter itself. Never feed the house: a licensed electrician fits a
-          transfer switch. Ventilate batteries; use no swollen cells.
+          ✕ Plug the pumps into the inverter or UPS itself. Never back-feed the house. Ventilate
+          batteries, and use none that is swollen.
         </p>
       )}
       <Refusal message={refusal} className="md:col-span-3" />

@@ -39,7 +39,7 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
         <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
           ✕ They gasp: aerate this minute, with whatever is at hand. Pour, stir, move the water.
           <span className="block text-lg font-normal">
-            Keep aerating until they breathe normally.
+            Keep aerating until every fish breathes normally.
           </span>
         </p>
       )}

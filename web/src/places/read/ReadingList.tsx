@@ -89,7 +89,7 @@ export function ReadingList() {
                   <p className="truncate text-sm text-soft">
                     {dayAndTime(r.at, tank.zone)}, {METHOD[r.method]}
                   </p>
-                  {r.usual && <p className="text-sm">▲ Unusual. Usual: {r.usual}.</p>}
+                  {r.usual && <p className="text-sm">▲ Unusual: most tanks read {r.usual}.</p>}
                 </div>
                 <div className="flex shrink-0">
                   {r.quantity === 'PH' && (

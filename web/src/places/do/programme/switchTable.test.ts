@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { LanePiece } from '../../../api/types';
+import type { LaneDay, LanePiece, ProgrammeDay } from '../../../api/types';
 import { switchTable } from './switchTable';
 
 const since = '2026-07-01T08:00:00Z';
@@ -11,30 +11,30 @@ const piece = (from: string, until: string, does: 'ON' | 'OFF'): LanePiece => ({
   losers: [],
 });
 
+const dayOf = (lane: LaneDay): ProgrammeDay => ({
+  day: '2026-07-01',
+  from: '2026-06-30T22:00:00Z',
+  until: '2026-07-01T22:00:00Z',
+  lit: [],
+  windows: [],
+  lanes: [lane],
+  conflicts: [],
+  more: 0,
+});
+
 /** Summer time: 10:00 in Amsterdam is 08:00 in Greenwich. */
 it('lists switches and doses in the home’s time, and disarms what looks like a formula', () => {
   const table = switchTable(
-    {
-      day: '2026-07-01',
-      from: '2026-06-30T22:00:00Z',
-      until: '2026-07-01T22:00:00Z',
-      lit: [],
-      windows: [],
-      lanes: [
-        {
-          id: 'a',
-          name: '=lime, "strong"',
-          kind: 'DOSER',
-          pieces: [
-            piece('2026-06-30T22:00:00Z', since, 'ON'),
-            piece(since, '2026-07-01T22:00:00Z', 'OFF'),
-          ],
-          doses: ['2026-07-01T01:30:00Z', '2026-07-01T12:00:00Z'],
-        },
+    dayOf({
+      id: 'a',
+      name: '=lime, "strong"',
+      kind: 'DOSER',
+      pieces: [
+        piece('2026-06-30T22:00:00Z', since, 'ON'),
+        piece(since, '2026-07-01T22:00:00Z', 'OFF'),
       ],
-      conflicts: [],
-      more: 0,
-    },
+      doses: ['2026-07-01T01:30:00Z', '2026-07-01T12:00:00Z'],
+    }),
     'Europe/Amsterdam',
   );
   const name = `"'=lime, ""strong"""`;
@@ -50,32 +50,21 @@ it('lists switches and doses in the home’s time, and disarms what looks like a
 it('says what was planned for the hours of an outage', () => {
   const out = piece('2026-07-01T06:00:00Z', '2026-07-01T07:00:00Z', 'OFF');
   const table = switchTable(
-    {
-      day: '2026-07-01',
-      from: '2026-06-30T22:00:00Z',
-      until: '2026-07-01T22:00:00Z',
-      lit: [],
-      windows: [],
-      lanes: [
+    dayOf({
+      id: 'a',
+      name: 'return pump',
+      kind: 'RETURN_PUMP',
+      pieces: [
+        piece('2026-06-30T22:00:00Z', '2026-07-01T06:00:00Z', 'ON'),
         {
-          id: 'a',
-          name: 'return pump',
-          kind: 'RETURN_PUMP',
-          pieces: [
-            piece('2026-06-30T22:00:00Z', '2026-07-01T06:00:00Z', 'ON'),
-            {
-              ...out,
-              winner: { ...out.winner, strength: 'POWER', by: 'the mains are away' },
-              losers: [piece('', '', 'ON').winner],
-            },
-            piece('2026-07-01T07:00:00Z', '2026-07-01T22:00:00Z', 'ON'),
-          ],
-          doses: [],
+          ...out,
+          winner: { ...out.winner, strength: 'POWER', by: 'the mains are away' },
+          losers: [piece('', '', 'ON').winner],
         },
+        piece('2026-07-01T07:00:00Z', '2026-07-01T22:00:00Z', 'ON'),
       ],
-      conflicts: [],
-      more: 0,
-    },
+      doses: [],
+    }),
     'Europe/Amsterdam',
   );
   expect(table.split('\r\n')).toEqual([

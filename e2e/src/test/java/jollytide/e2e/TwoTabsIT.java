@@ -42,7 +42,8 @@ class TwoTabsIT extends BrowserTest {
         page.navigate(page.url().replaceAll("/enter.*", "/description"));
         page.getByLabel("Net water").fill("0");
         button(page, "Save").click();
-        assertThat(page.getByText("netVolumeL is 0; allowed is 1 to 100000 L.").first())
+        assertThat(page.getByText("Net volume must be 1–100,000 L. You entered 0.")
+                        .first())
                 .isVisible();
         page.getByLabel("Net water").fill("lots");
         button(page, "Save").click();

@@ -183,9 +183,7 @@ public record LineRules(
         if (line.mlPerDay() > 0 && lifts(solution) && water.phNbs() >= HIGHEST_PH) {
             stops.add(new Stop(
                     Stop.Rule.HIGH_PH,
-                    text(
-                            "The daily high is pH %.2f. At 8.5 and above, dose no limewater and no hydroxide.",
-                            water.phNbs()),
+                    text("Your daily high is pH %.2f. From 8.5 up, do not dose limewater or hydroxide.", water.phNbs()),
                     0));
         }
         double evaporates = evaporationLPerDay * 1000;
@@ -220,7 +218,6 @@ public record LineRules(
                     most));
         }
         climbs(line, all, stops);
-        magnesiumClimbs(line, all, stops);
         single(line, stops);
         others.lines().stream()
                 .filter(other -> line.mlPerDay() > 0 && line.fallsOutWith(other))
@@ -228,7 +225,7 @@ public record LineRules(
         return stops;
     }
 
-    /** Calcium and potassium that lines without an end would pile up. */
+    /** Calcium, potassium and magnesium that lines without an end would pile up. */
     private void climbs(Planned line, Beside all, List<Stop> stops) {
         if (line.solution().calciumMgPerMl() > 0) {
             DoublePredicate may = ml -> calciumAhead(others.and(line.of(ml))) <= MOST_CALCIUM;
@@ -241,30 +238,30 @@ public record LineRules(
                         largest(may, line.mlPerDay())));
             }
         }
-        if (line.solution().solute() == Solution.Solute.POTASSIUM_HYDROXIDE) {
+        if (line.solution().potassiumMgPerMl() > 0) {
             DoublePredicate may = ml -> potassiumAhead(others.and(line.of(ml))) <= Creep.MOST_POTASSIUM;
-            if (!may.test(line.mlPerDay())) {
-                stops.add(new Stop(
-                        Stop.Rule.POTASSIUM,
-                        text(
-                                "Potassium would pass 500 mg/L within 30 days, from %.0f now. Nothing in the tank uses it up.",
-                                salts.potassiumMgPerL()),
-                        largest(may, line.mlPerDay())));
-            }
+            piles(Stop.Rule.POTASSIUM, "Potassium", salts.potassiumMgPerL(), Creep.MOST_POTASSIUM, may, line, stops);
+        }
+        if (line.solution().magnesiumMgPerMl() > 0 && line.mlPerDay() > 0) {
+            DoublePredicate may = ml -> magnesiumAhead(others.and(line.of(ml))) <= MOST_MAGNESIUM;
+            piles(Stop.Rule.MAGNESIUM, "Magnesium", salts.magnesiumMgPerL(), MOST_MAGNESIUM, may, line, stops);
         }
     }
 
-    private void magnesiumClimbs(Planned line, Beside all, List<Stop> stops) {
-        if (line.solution().magnesiumMgPerMl() <= 0 || line.mlPerDay() <= 0) {
-            return;
-        }
-        DoublePredicate may = ml -> magnesiumAhead(others.and(line.of(ml))) <= MOST_MAGNESIUM;
-        if (magnesiumAhead(all) > MOST_MAGNESIUM) {
+    private static void piles(
+            Stop.Rule rule,
+            String what,
+            double nowMgPerL,
+            double mostMgPerL,
+            DoublePredicate may,
+            Planned line,
+            List<Stop> stops) {
+        if (!may.test(line.mlPerDay())) {
             stops.add(new Stop(
-                    Stop.Rule.MAGNESIUM,
+                    rule,
                     text(
-                            "Magnesium would pass 1500 mg/L within 30 days, from %.0f now. Animals use very little of it.",
-                            salts.magnesiumMgPerL()),
+                            "%s would pass %.0f mg/L within 30 days, from %.0f now. Next to nothing in the tank uses it up.",
+                            what, mostMgPerL, nowMgPerL),
                     largest(may, line.mlPerDay())));
         }
     }

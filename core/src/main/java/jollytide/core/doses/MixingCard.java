@@ -77,9 +77,9 @@ public record MixingCard(
                             "magnesium chloride, MgCl2·6H2O",
                             4.5,
                             15,
-                            "Without water it takes half of the grams, and gets hot: add it slowly.");
+                            "Anhydrous powder takes half the grams and gets hot. Add it slowly.");
                 case MAGNESIUM_SULFATE ->
-                    new Powder("magnesium sulfate, MgSO4·7H2O", 5.0, -16, "Without water it takes half of the grams.");
+                    new Powder("magnesium sulfate, MgSO4·7H2O", 5.0, -16, "Anhydrous powder takes half the grams.");
                 case POTASSIUM_CHLORIDE -> new Powder("potassium chloride, KCl", 5.0, -17.2, null);
             };
         }

@@ -145,6 +145,11 @@ public record Solution(Solute solute, double molPerL) {
         return solute.magnesiumMgPerMol() / 1000 * molPerL;
     }
 
+    /** mg in a millilitre. */
+    public double potassiumMgPerMl() {
+        return solute.potassiumMgPerMol() / 1000 * molPerL;
+    }
+
     /** Whether it falls out where it meets carbonate or hydroxide. */
     boolean fallsOut() {
         return calciumMgPerMl() > 0 || magnesiumMgPerMl() > 0;

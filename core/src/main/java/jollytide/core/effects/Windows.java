@@ -1,7 +1,5 @@
 package jollytide.core.effects;
 
-import static jollytide.core.units.Quantities.within;
-
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -81,13 +79,24 @@ public record Windows(
                     "after",
                     ChronoUnit.DAYS.between(until, after),
                     "0 or more",
-                    "They begin before the first days end.");
+                    "The second stretch begins before the first one ends.");
         }
         return new Windows(from, until, after, end, null, null, false);
     }
 
     private static void length(String side, LocalDate from, LocalDate until) {
-        within(side, (double) ChronoUnit.DAYS.between(from, until), 1, MOST_CHOSEN_DAYS, "days");
+        long days = ChronoUnit.DAYS.between(from, until);
+        if (days < 1 || days > MOST_CHOSEN_DAYS) {
+            String stretch = "The " + (side.equals("before") ? "first" : "second") + " stretch ";
+            throw new InputException(
+                    side,
+                    days,
+                    "1 to " + MOST_CHOSEN_DAYS + " days",
+                    stretch
+                            + (days < 1
+                                    ? "ends before it begins."
+                                    : "has " + days + " days. Choose at most " + MOST_CHOSEN_DAYS + "."));
+        }
     }
 
     private static LocalDate firstWhole(Instant t, ZoneId zone) {

@@ -21,8 +21,10 @@ public final class Plan {
     /** Cooler than this a reef needs its heat kept. From memory. */
     public static final double COLD_C = 23;
 
-    static final String GENERATOR = "Outdoors only, far from doors and windows, never in a garage; refuel it cold;"
-            + " a carbon monoxide alarm indoors. Never back-feed the house: a licensed electrician fits a transfer switch.";
+    static final String GENERATOR =
+            "Outdoors only, far from doors and windows, never in a garage. Stop it and refuel it cold."
+                    + " Keep a carbon monoxide alarm indoors. Never back-feed the house."
+                    + " Ask a licensed electrician to fit a transfer switch.";
     private static final String ELECTRICITY =
             "Dry hands, dry raised sockets, drip loops, residual-current protection; no chained cords.";
     private static final String BATTERIES =

@@ -33,7 +33,7 @@ public record Rating(double ratedW, @Nullable Double surgeW) {
                     "loadW",
                     loadW,
                     "at most what it gives for hours, " + whole(ratedW) + " W",
-                    "Overloaded: it would switch off. Plug in the return and the air pump first, no heater.");
+                    "Overloaded: the power would cut out. Plug in the return and the air pump first, and no heater.");
         }
         double motorW = largestMotorW == null ? loadW : within("motorW", largestMotorW, 0, loadW, "W");
         double starting = loadW + (STARTS_AT - 1) * motorW;
@@ -43,8 +43,8 @@ public record Rating(double ratedW, @Nullable Double surgeW) {
                     "motorW",
                     motorW,
                     "at most " + whole(most) + " W as the largest pump starts",
-                    "As its motors start they take about " + whole(starting)
-                            + " W for a moment, and it would switch off. Take fewer pumps, and start the largest first.");
+                    "As the pumps start they take about " + whole(starting)
+                            + " W for a moment, and the power would cut out. Plug in fewer pumps, and start the largest first.");
         }
     }
 

@@ -85,10 +85,10 @@ final class VerdictRules {
                     "The probe cannot be right.",
                     ph.value() < TOO_ACID
                             ? text(
-                                    "At pH %.2f and %.1f dKH the water would hold more CO2 than anything survives.",
+                                    "With pH %.2f and %.1f dKH, the water would hold more CO2 than anything can survive.",
                                     ph.value(), alkalinityDkh())
                             : text(
-                                    "At pH %.2f boron and hydroxide alone hold more alkalinity than the %.1f dKH that was tested.",
+                                    "At pH %.2f, boron and hydroxide alone make up more than the %.1f dKH you tested.",
                                     ph.value(), alkalinityDkh()),
                     "Check the probe in two buffers, then repeat the alkalinity test.",
                     Step.CHECK_PROBE);

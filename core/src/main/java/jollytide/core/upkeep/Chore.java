@@ -66,11 +66,11 @@ public enum Chore {
             30,
             Needs.STONE,
             Wear.BUBBLING,
-            "Unplug the air pump first. Bleach and vinegar never meet: the gas is poisonous.",
+            "Unplug the air pump first. Never mix bleach and vinegar: the gas is poisonous.",
             "Take it out; scrub off slime and lime.",
-            "Ceramic and glass: an hour in one part of vinegar to one of water.",
-            "Rinse well, and let it dry for a day. Put a second one in meanwhile.",
-            "Compare the bubbles. Still coarse: put in a new one."),
+            "Soak a ceramic or glass stone for an hour, in half vinegar and half water.",
+            "Rinse it well and let it dry for a day. Use a second stone meanwhile.",
+            "Compare the bubbles. If they are still coarse, use a new stone."),
     AIR_PUMP_FELT(
             "change the air pump’s felt",
             90,
@@ -78,26 +78,26 @@ public enum Chore {
             Wear.BUBBLING,
             "Unplug the air pump, and keep its plug dry.",
             "Turn the pump over and lift the cover off its felt.",
-            "Brown or matted: put a new one in. Dusty: tap it out.",
-            "Plug it in again. Look that every stone bubbles as before."),
+            "If the felt is brown or matted, put in a new one. If it is only dusty, tap it out.",
+            "Plug it in again. Check that every stone bubbles as before."),
     AIR_PUMP_DIAPHRAGM(
-            "change the air pump’s diaphragms and valves",
+            "replace the air pump’s diaphragms and valves",
             365,
             Needs.STONE,
             Wear.BUBBLING,
             "Unplug the air pump before you open it. Keep it above the water, or behind a check valve.",
-            "Read or judge how much air it gives before you start.",
-            "Change diaphragms and flap valves together, as the kit for your pump says.",
+            "Note how much air it gives before you start.",
+            "Replace diaphragms and flap valves together. Follow the leaflet of the spare parts kit.",
             "Plug it in. It should give more air and hum less.",
             "Keep the old set as a spare for an outage."),
     OUTLET(
-            "clear outlets and overflow",
+            "clean the outlets and the overflow",
             30,
             Needs.NOTHING,
             Wear.TIME,
-            "Unplug the return before your hands go in. Look that the sump holds what flows back.",
+            "Unplug the return before your hands go in. Check that the sump can hold what flows back.",
             "Brush lime and algae out of the outlets and the overflow’s teeth.",
-            "Look that the emergency overflow is free.",
+            "Check that the emergency overflow is clear.",
             "Start the return. The surface should move as it did when it was new."),
     LINE_FILTER(
             "look at the outdoor line: filter, screen, low loops",
@@ -180,7 +180,7 @@ public enum Chore {
             "Rinse well, then dry for a day in the sun: dry gear carries little.",
             "Keep it in a marked box, so that nobody takes it for the reef’s."),
     /** Whatever its keeper calls it, as often as its keeper says. */
-    OWN("a task of your own", 30, Needs.NOTHING, Wear.TIME, null);
+    OWN("your own task", 30, Needs.NOTHING, Wear.TIME, null);
 
     /** Whether what is found when it is done says how often it is due: some are due by the calendar alone. */
     public boolean showsWear() {

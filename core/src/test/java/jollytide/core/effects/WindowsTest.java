@@ -99,10 +99,11 @@ class WindowsTest {
         assertThat(w.isAfter(day.plusDays(39))).isFalse();
         assertThatThrownBy(() -> Windows.between(day, day, day, day.plusDays(1)))
                 .isInstanceOf(InputException.class)
-                .hasMessageContaining("before");
+                .hasMessage("The first stretch ends before it begins.");
         assertThatThrownBy(() -> Windows.between(day, day.plusDays(32), day.plusDays(40), day.plusDays(41)))
-                .isInstanceOf(InputException.class);
+                .isInstanceOf(InputException.class)
+                .hasMessage("The first stretch has 32 days. Choose at most 31.");
         assertThatThrownBy(() -> Windows.between(day, day.plusDays(3), day.plusDays(2), day.plusDays(4)))
-                .hasMessageContaining("before the first days end");
+                .hasMessageContaining("before the first one ends");
     }
 }

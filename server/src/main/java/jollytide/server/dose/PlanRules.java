@@ -4,17 +4,13 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import jollytide.core.doses.Creep;
 import jollytide.core.doses.LineRules;
+import jollytide.core.doses.PiledUp;
 import jollytide.core.doses.SingleDose;
-import jollytide.core.doses.Solution;
 import jollytide.core.doses.Stop;
 import jollytide.core.doses.VesselGuard;
 import jollytide.core.evidence.Observation;
@@ -145,13 +141,7 @@ class PlanRules {
         return new LineRules.Salts(
                 calcium == null ? LineRules.Salts.USUAL_CALCIUM : calcium.value(),
                 potassium(tank, litres, now),
-                piledUp(
-                        tank,
-                        Quantity.MAGNESIUM,
-                        Creep.USUAL_MAGNESIUM,
-                        Solution.Solute::magnesiumMgPerMol,
-                        litres,
-                        now),
+                piledUp(tank, PiledUp.MAGNESIUM, litres, now),
                 0,
                 changedPerDay(tank, now));
     }
@@ -162,60 +152,16 @@ class PlanRules {
                 .orElse(null);
     }
 
-    /** mg/L, as {@link #piledUp}. */
+    /** mg/L. */
     double potassium(Tank tank, double litres, Instant now) {
-        return piledUp(
-                tank, Quantity.POTASSIUM, Creep.USUAL_POTASSIUM, Solution.Solute::potassiumMgPerMol, litres, now);
+        return piledUp(tank, PiledUp.POTASSIUM, litres, now);
     }
 
-    /**
-     * What nothing in the tank uses up, mg/L: from the newest test of two months on, else from when the first line began as
-     * the sea holds it, what lines brought, those that ended, too, and hands, less what water changes took along.
-     */
-    private double piledUp(
-            Tank tank,
-            Quantity quantity,
-            double usual,
-            ToDoubleFunction<Solution.Solute> mgPerMol,
-            double litres,
-            Instant now) {
-        List<DosingLine> all = lines.findAllOf(tank.id());
-        List<SingleDose> hands = byHand.of(tank).stream()
-                .sorted(Comparator.comparing(SingleDose::at))
+    private double piledUp(Tank tank, PiledUp what, double litres, Instant now) {
+        List<PiledUp.Line> all = lines.findAllOf(tank.id()).stream()
+                .map(line -> new PiledUp.Line(line.solution(), line.schedule()))
                 .toList();
-        Observation test = tested(tank, quantity, now);
-        Instant then = test != null
-                ? test.at()
-                : Stream.concat(
-                                all.stream().flatMap(l -> l.plans.stream()).map(p -> p.since),
-                                hands.stream().map(SingleDose::at))
-                        .min(Comparator.naturalOrder())
-                        .map(first -> first.minusMillis(1))
-                        .orElse(now);
-        double level = test == null ? usual : test.value();
-        for (SingleDose hand : hands) {
-            if (hand.at().isAfter(then) && !hand.at().isAfter(now)) {
-                level += brought(all, mgPerMol, then, hand.at(), litres);
-                level += hand.moves(quantity, level);
-                then = hand.at();
-            }
-        }
-        return level + (then.isBefore(now) ? brought(all, mgPerMol, then, now, litres) : 0);
-    }
-
-    private static double brought(
-            List<DosingLine> all,
-            ToDoubleFunction<Solution.Solute> mgPerMol,
-            Instant from,
-            Instant until,
-            double litres) {
-        return all.stream()
-                .mapToDouble(line -> line.schedule().planned(from, until)
-                        / 1000
-                        * line.molPerL
-                        * mgPerMol.applyAsDouble(line.solute)
-                        / litres)
-                .sum();
+        return what.mgPerL(all, byHand.of(tank), litres, tested(tank, what.quantity(), now), now);
     }
 
     /** Share of the water changed a day, of the last two months; at most all of it. */

@@ -97,8 +97,8 @@ class SentOnce implements HandlerInterceptor, WebMvcConfigurer, ResponseBodyAdvi
             throw Problem.refused(new FieldError(
                     HEADER,
                     asked.id().toString(),
-                    "a new one for each request",
-                    HEADER + " was used elsewhere before."));
+                    "a new UUID for each request",
+                    HEADER + " belongs to another request."));
         }
         if (before.status() == null) {
             throw unknown();
@@ -115,7 +115,7 @@ class SentOnce implements HandlerInterceptor, WebMvcConfigurer, ResponseBodyAdvi
         return Problem.of(
                 HttpStatus.CONFLICT,
                 "Sent before",
-                "This was sent before, and its answer was lost. Look whether it was saved before you send it again.");
+                "You sent this before, and the answer got lost. Check whether it was saved before you send it again.");
     }
 
     private static @Nullable Asked asked(HttpServletRequest request, Object handler) {

@@ -135,7 +135,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             return answer(Problem.of(
                             HttpStatus.SERVICE_UNAVAILABLE,
                             "Database not reachable",
-                            "The database stopped answering. Look whether this was saved before you try again.")
+                            "The database stopped answering. Check whether this was saved before you try again.")
                     .retryAfter(3));
         }
         // The pattern and not the address: some addresses are secrets.

@@ -8,6 +8,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import java.util.stream.Stream;
 import jollytide.server.problem.Problem;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -52,7 +53,7 @@ class Removed {
     /** The newest first; what was removed longer ago is deleted. */
     List<RemovedThing> of(UUID keeperId) {
         forget();
-        return List.of(Kind.values()).stream()
+        return Stream.of(Kind.values())
                 .flatMap(kind -> jdbc
                         .query(
                                 "select %1$s.id, %1$s.name, %1$s.removed_at from %2$s where h.keeper_id = ? and %1$s.removed_at is not null"

@@ -33,6 +33,7 @@ import jollytide.core.fit.TankLog;
 import jollytide.core.fit.TemperatureCourse;
 import jollytide.core.measure.Setup;
 import jollytide.core.probe.ProbeHistory;
+import jollytide.core.reef.ReefWater;
 import jollytide.core.seawater.Seawater;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventView;
@@ -311,25 +312,16 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
                 .values());
     }
 
-    /** Between these reefs live; a test beyond is a slip or another water, and the twin holds to the others, meq/L. */
-    private static final double LEAST_ALKALINITY = 0.7;
-
-    private static final double MOST_ALKALINITY = 8;
-
-    private static boolean ofAReef(Reading test) {
-        return test.value() >= LEAST_ALKALINITY && test.value() <= MOST_ALKALINITY;
-    }
-
     /** The tests of the last fortnight; the newest one where there is none, if it is not too old. */
     static AlkalinityCourse alkalinity(LogSnapshot ofTank, Seawater water, double pressureHpa) {
         List<Reading> tests = ofTank.halfHours(Quantity.ALKALINITY, Place.TANK).stream()
                 .map(h -> new Reading(h.start(), h.mean(water, pressureHpa)))
-                .filter(LogToFit::ofAReef)
+                .filter(test -> ReefWater.mayHold(test.value()))
                 .toList();
         Stream<Reading> newest = ofTank.latest(Quantity.ALKALINITY, Place.TANK, TWO_MONTHS).stream()
                 .map(row ->
                         new Reading(row.at(), row.standard(water, pressureHpa).value()))
-                .filter(LogToFit::ofAReef);
+                .filter(test -> ReefWater.mayHold(test.value()));
         return AlkalinityCourse.of(tests.isEmpty() ? newest.toList() : tests);
     }
 

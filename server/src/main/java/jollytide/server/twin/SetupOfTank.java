@@ -28,6 +28,7 @@ import jollytide.core.reef.Evaporation;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.Life;
 import jollytide.core.reef.LightClock;
+import jollytide.core.reef.ReefWater;
 import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
 import jollytide.core.units.AlkalinityUnit;
@@ -84,7 +85,7 @@ public final class SetupOfTank {
         double salinity = ofTank.latest(Quantity.SALINITY, Place.TANK, LogToFit.TWO_MONTHS)
                 .map(row -> row.standard(typical, pressure).value())
                 .orElse(assumed.salinityPsu());
-        Seawater water = ofAReef(salinity, temperature);
+        Seawater water = ReefWater.nearest(salinity, temperature);
         AlkalinityCourse tests = LogToFit.alkalinity(ofTank, water, pressure);
         double alkalinity = tests.at(ofTank.at(), AlkalinityUnit.DKH.toMeqPerL(assumed.normalAlkalinityDkh()));
         Optional<DailyAir> room = room(tank, ofTank, water, pressure);
@@ -108,14 +109,6 @@ public final class SetupOfTank {
         Setup bare = as.apply(tank);
         Standing standing = Standing.of(putOn, surroundings(tank, bare, MediaAssumptions.DEFAULT), room.isPresent());
         return new Known(bare.with(standing.usualAt(ofTank.at())), tests.tested(), room.isPresent(), standing, use, as);
-    }
-
-    /**
-     * Water as reefs live in at all. Whatever was typed, the twin answers for a reef: above all while the power is out.
-     * From memory.
-     */
-    private static Seawater ofAReef(double salinity, double temperatureC) {
-        return new Seawater(Math.max(20, Math.min(42, salinity)), Math.max(15, Math.min(34, temperatureC)));
     }
 
     /** What is dosed is not all: a reactor brings its own. */

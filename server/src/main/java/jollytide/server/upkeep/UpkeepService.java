@@ -247,7 +247,7 @@ public class UpkeepService {
                         "days",
                         null,
                         Interval.LEAST_DAYS + " to " + Interval.MOST_DAYS + " days",
-                        "Say every how many days it is due."));
+                        "Say how many days apart it is due."));
             }
         }
     }

@@ -105,7 +105,7 @@ class SentOnceTest extends ServerTest {
         jdbc.update("update sent_once set status = null, answer = null where request_id = ?", UUID.fromString(id));
         Answer again = keeper.post(upkeep, SOCK, id);
         assertThat(again.status()).isEqualTo(409);
-        assertThat(again.problem()).contains("Look whether it was saved");
+        assertThat(again.problem()).contains("Check whether it was saved");
         assertThat(tasks()).isEqualTo(1);
     }
 
