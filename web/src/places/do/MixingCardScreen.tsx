@@ -54,7 +54,7 @@ function Card({ line }: { line: Line }) {
       )}
       <form className="flex flex-wrap items-end gap-3" onSubmit={(e) => e.preventDefault()}>
         <Field
-          label={`Mix less than the whole ${Math.round(line.vesselMl)} mL`}
+          label={`Mix another amount than ${Math.round(line.vesselMl)} mL`}
           inputMode="decimal"
           unit="mL"
           value={ml}

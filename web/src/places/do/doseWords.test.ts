@@ -44,6 +44,7 @@ const line = (over: Partial<Line> = {}): Line => ({
   calciumMgPerLPerDay: 1.55,
   notes: [],
   runs: [run(0.74)],
+  delivers: run(0.74).share,
   state: 'SHORT',
   lookFor: [],
   ...over,
@@ -51,10 +52,14 @@ const line = (over: Partial<Line> = {}): Line => ({
 
 test('a line says what arrives of its plan', () => {
   expect(headline(line())).toBe('Only 72 to 76 % of what is planned arrives.');
-  expect(headline(line({ state: 'AS_PLANNED', runs: [run(1)] }))).toContain('98 to 102 %');
-  expect(headline(line({ state: 'TOO_MUCH', runs: [run(1.3)] }))).toContain('Stop it');
-  expect(headline(line({ state: 'NOT_KNOWN', runs: [] }))).toContain('Note a filling');
-  expect(headline(line({ state: 'SHORT', runs: [], cylinderShare: estimate(0.8, 0.03) }))).toBe(
+  expect(headline(line({ state: 'AS_PLANNED', delivers: run(1).share }))).toContain('98 to 102 %');
+  expect(headline(line({ state: 'TOO_MUCH', delivers: run(1.3).share }))).toContain('Stop it');
+  expect(headline(line({ state: 'NOT_KNOWN', delivers: undefined }))).toContain('Add a filling');
+  expect(headline(line({ state: 'NOT_KNOWN', delivers: estimate(0.93, 0.08) }))).toBe(
+    '85 to 101 % of what is planned arrives. That is too wide to judge: read its level once more.',
+  );
+  const byCylinder = estimate(0.8, 0.03);
+  expect(headline(line({ state: 'SHORT', delivers: byCylinder, cylinderShare: byCylinder }))).toBe(
     'Only 77 to 83 % of what is planned arrives, by the cylinder.',
   );
   expect(headline(line({ endedAt: '2026-11-09T08:00:00Z' }))).toBe('It has ended.');

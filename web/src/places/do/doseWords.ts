@@ -126,15 +126,16 @@ const percent = (share: Estimate) => {
 
 /** What its levels say of a line, in a sentence. */
 export function headline(line: Line): string {
-  const last = line.runs.at(-1);
   if (line.endedAt) return 'It has ended.';
-  const arrives = line.cylinderShare ?? last?.share;
-  if (line.state === 'NOT_KNOWN' || !arrives)
+  const arrives = line.delivers;
+  if (!arrives)
     return line.notes.some((n) => n.kind === 'FILLED' || n.kind === 'LEVEL')
-      ? 'Read its level once more, and what arrives is known.'
-      : 'Note a filling, then a level: then it is known what arrives.';
+      ? 'Read its level once more to see how much arrives.'
+      : 'Add a filling, then a level, to see how much arrives.';
   const share = percent(arrives);
   const by = line.cylinderShare ? ', by the cylinder' : '';
+  if (line.state === 'NOT_KNOWN')
+    return `${share} of what is planned arrives${by}. That is too wide to judge: read its level once more.`;
   if (line.state === 'SHORT') return `Only ${share} of what is planned arrives${by}.`;
   return line.state === 'TOO_MUCH'
     ? `More than planned arrives${by}: ${share}. Stop it, and look.`

@@ -34,16 +34,19 @@ public record Delivered(
     /** Below this share something is wrong with a line; pumps between 97 and 103 % are healthy. Common practice. */
     public static final double ENOUGH = 0.95;
 
+    /** As planned is said only where a tenth too little or too much is as good as ruled out. From memory. */
+    private static final double WRONG_BY = 0.1;
+
     /** By how much a day's dose differs from another's, as a share of it. From memory. */
     private static final double DAY_SCATTER = 0.05;
 
     private static final double LEAST_DAYS = 0.01;
-    private static final double NINETY = 1.645;
+    static final double NINETY = 1.645;
     /**
      * Levels are looked at again with each that is read, so each look is allowed one false alarm in two hundred; what that
      * comes to over a whole fill is in the bench's study of reservoirs.
      */
-    private static final double SURE = 2.576;
+    static final double SURE = 2.576;
     /** Levels scatter by more than they are said to only where that is this unlikely to be chance. */
     private static final double RESTLESS = 0.95;
 
@@ -83,6 +86,14 @@ public record Delivered(
                 new Estimate(share, Math.max(0, share - NINETY * deviation), share + NINETY * deviation),
                 share + SURE * deviation < ENOUGH,
                 share - SURE * deviation > 2 - ENOUGH);
+    }
+
+    /** Whether a share is near enough to all of it, and its band narrow enough to say so. */
+    static boolean asPlanned(Estimate share) {
+        return share.value() >= ENOUGH
+                && share.value() <= 2 - ENOUGH
+                && share.low() >= 1 - WRONG_BY
+                && share.high() <= 1 + WRONG_BY;
     }
 
     /** What the doses' own scatter adds to the variance of a level with each planned millilitre, mL. */

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param times null for one that drips all day
  * @param runs between fillings and changes, in their order
+ * @param sinceChange those of them since something of the line was changed last
  * @param last what the reservoir was read to hold last, or was filled up to; null where nobody looked
  * @param cylinder into which the pump was run last since something was changed; null where it was not
  */
@@ -20,6 +21,7 @@ public record DosedLine(
         Schedule schedule,
         @Nullable DoseTimes times,
         List<Delivered> runs,
+        List<Delivered> sinceChange,
         @Nullable ReservoirLevel last,
         @Nullable Cylinder cylinder) {
     /** Share of its plan that a line brings of which nobody read two levels; assumed. */
@@ -27,15 +29,24 @@ public record DosedLine(
 
     public DosedLine {
         runs = List.copyOf(runs);
+        sinceChange = List.copyOf(sinceChange);
     }
 
-    /** Of the run that was read last, or of the cylinder since then. */
+    /** Of the cylinder, else of the fills since the last change together, else of the run before it. */
     public Estimate share() {
         Cylinder newest = newestCylinder();
         return newest != null ? newest.share() : ofRuns();
     }
 
+    /** As {@link #share}, where somebody has looked since the last change; else null. */
+    public @Nullable Estimate seenShare() {
+        return newestCylinder() == null && sinceChange.isEmpty() ? null : share();
+    }
+
     private Estimate ofRuns() {
+        if (!sinceChange.isEmpty()) {
+            return Fills.of(sinceChange).share();
+        }
         return runs.isEmpty() ? UNSEEN : runs.get(runs.size() - 1).share();
     }
 

@@ -5,7 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
+import jollytide.core.evidence.Estimate;
 import jollytide.core.upkeep.Chore;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +19,9 @@ import org.jspecify.annotations.Nullable;
 public record LineHistory(List<Seen> seen) {
     /** What is said of likely causes rests on what was noted in so many days. */
     private static final Duration LATELY = Duration.ofDays(14);
+
+    /** A level read so shortly before something was changed is where the next run begins. */
+    private static final Duration SHORTLY = Duration.ofHours(1);
 
     private static final String AIR =
             "Air in the line: bubbles in the tube, a fitting that is not tight. Purge it for half a minute and"
@@ -54,7 +59,7 @@ public record LineHistory(List<Seen> seen) {
 
     /** What its levels say of a line. */
     public enum State {
-        /** Too few levels since the last filling or change. */
+        /** Too few levels since the last change to tell. */
         NOT_KNOWN,
         AS_PLANNED,
         SHORT,
@@ -73,7 +78,14 @@ public record LineHistory(List<Seen> seen) {
                 .flatMap(s -> Stream.ofNullable(s.level))
                 .reduce((earlier, later) -> later)
                 .orElse(null);
-        return new DosedLine(solution, schedule, times, runs(schedule), last, cylinder());
+        return new DosedLine(
+                solution,
+                schedule,
+                times,
+                delivered(0, schedule),
+                delivered(sinceChange(), schedule),
+                last,
+                cylinder());
     }
 
     /** The newest since something was changed: a change makes the ones before it void. */
@@ -85,19 +97,30 @@ public record LineHistory(List<Seen> seen) {
         return newest;
     }
 
-    /** Levels from one filling or change to the next; what was filled in is the first of them. */
-    private List<Delivered> runs(Schedule schedule) {
+    /** Where in what was seen the last change stands; 0 without one. */
+    private int sinceChange() {
+        for (int i = seen.size() - 1; i > 0; i--) {
+            if (seen.get(i).what == What.CHANGED) {
+                return i;
+            }
+        }
+        return 0;
+    }
+
+    /** Levels from one filling or change to the next, from the one that was seen then; what was filled in is the first. */
+    private List<Delivered> delivered(int begins, Schedule schedule) {
         List<List<ReservoirLevel>> runs = new ArrayList<>();
         List<ReservoirLevel> run = new ArrayList<>();
-        for (Seen s : seen) {
-            if (s.what == What.FILLED || s.what == What.CHANGED) {
+        for (int i = begins; i < seen.size(); i++) {
+            Seen s = seen.get(i);
+            if (s.what == What.FILLED) {
                 runs.add(run);
-                ReservoirLevel last = run.isEmpty() ? null : run.get(run.size() - 1);
                 run = new ArrayList<>();
-                // What it held when something was changed is where the next run begins.
-                if (s.what == What.CHANGED && last != null && last.at().equals(s.at)) {
-                    run.add(last);
-                }
+            }
+            if (s.what == What.CHANGED) {
+                runs.add(run);
+                run = new ArrayList<>();
+                heldThen(i).ifPresent(run::add);
             }
             if (s.level != null) {
                 run.add(s.level);
@@ -110,20 +133,36 @@ public record LineHistory(List<Seen> seen) {
                 .toList();
     }
 
+    /** What it held when something was changed, where somebody had looked or filled it shortly before. */
+    private Optional<ReservoirLevel> heldThen(int changed) {
+        return seen.subList(0, changed).stream()
+                .flatMap(s -> Stream.ofNullable(s.level))
+                .reduce((earlier, later) -> later)
+                .filter(level -> !level.at().isBefore(seen.get(changed).at.minus(SHORTLY)));
+    }
+
     /** After a change nothing is known of the line yet; a filling leaves it as it was. */
     public State state(DosedLine dosed) {
         Cylinder cylinder = dosed.newestCylinder();
         if (cylinder != null) {
-            return cylinder.fallsShort() ? State.SHORT : cylinder.tooMuch() ? State.TOO_MUCH : State.AS_PLANNED;
+            return cylinder.fallsShort()
+                    ? State.SHORT
+                    : cylinder.tooMuch() ? State.TOO_MUCH : asPlanned(cylinder.share());
         }
-        if (dosed.runs().isEmpty()) {
+        List<Delivered> runs = dosed.sinceChange();
+        if (runs.isEmpty()) {
             return State.NOT_KNOWN;
         }
-        Delivered last = dosed.runs().get(dosed.runs().size() - 1);
-        if (noted(What.CHANGED, last.until())) {
-            return State.NOT_KNOWN;
+        Delivered last = runs.get(runs.size() - 1);
+        Fills all = Fills.of(runs);
+        if (last.fallsShort() || all.fallsShort()) {
+            return State.SHORT;
         }
-        return last.fallsShort() ? State.SHORT : last.tooMuch() ? State.TOO_MUCH : State.AS_PLANNED;
+        return last.tooMuch() || all.tooMuch() ? State.TOO_MUCH : asPlanned(all.share());
+    }
+
+    private static State asPlanned(Estimate share) {
+        return Delivered.asPlanned(share) ? State.AS_PLANNED : State.NOT_KNOWN;
     }
 
     /** Where to look when it falls short, what was noted of late first, then a tube that is worn. */

@@ -85,16 +85,20 @@ public record MixingCard(
         }
     }
 
+    private static final double LEAST_ML = 10;
+    private static final double MOST_ML = 500_000;
+
     /**
      * @param name of the line
      * @param ml that are mixed
+     * @param vesselMl that the dosing vessel takes: more is mixed for several fillings
      * @param mlPerDay that are planned
      * @param place where its hose ends; empty where nobody said
      * @param assay share of the powder's weight that is what it is bought for: 1 for pure and dry
      */
     public static MixingCard of(
-            String name, Solution solution, double ml, double mlPerDay, String place, double assay) {
-        within("ml", ml, 10, 500_000, "mL");
+            String name, Solution solution, double ml, double vesselMl, double mlPerDay, String place, double assay) {
+        within("ml", ml, LEAST_ML, MOST_ML, "mL");
         Powder powder = Powder.of(solution.solute());
         boolean lime = solution.solute() == Solution.Solute.LIMEWATER;
         boolean saturated = lime && solution.molPerL() >= SATURATED * Solution.Solute.LIMEWATER.mostMolPerL();
@@ -110,7 +114,7 @@ public record MixingCard(
                 grams,
                 powder.gramsPerSpoon == null ? null : Double.valueOf(grams / powder.gramsPerSpoon),
                 warms,
-                steps(solution, powder, ml, warms, saturated),
+                steps(solution, powder, ml, vesselMl, warms, saturated),
                 label(name, solution, powder, mlPerDay, place));
     }
 
@@ -119,7 +123,8 @@ public record MixingCard(
         return source != null && source.caustic();
     }
 
-    private static List<String> steps(Solution solution, Powder powder, double ml, double warms, boolean saturated) {
+    private static List<String> steps(
+            Solution solution, Powder powder, double ml, double vesselMl, double warms, boolean saturated) {
         boolean lime = solution.solute() == Solution.Solute.LIMEWATER;
         List<String> steps = new ArrayList<>();
         steps.add(
@@ -150,6 +155,12 @@ public record MixingCard(
                                     + " above."
                             : "Leave it until it is clear, four hours at least.");
             steps.add("What stays on the ground serves one more filling; then it is waste, by your place's rules.");
+        }
+        if (ml > vesselMl) {
+            steps.add(text(
+                    "This fills the dosing vessel %.1f times. Mix it in one vessel that closes and bears a label."
+                            + " Keep the rest shut, cool and locked away from children and pets.",
+                    Math.floor(10 * ml / vesselMl) / 10));
         }
         steps.add("Test alkalinity before the first dose, and every two or three days at the same hour after it.");
         return List.copyOf(steps);

@@ -32,6 +32,7 @@ class DosedLineTest {
             SIXTY,
             null,
             List.of(run(0, 1600, 10, 1150), run(10, 1150, 20, 550)),
+            List.of(run(10, 1150, 20, 550)),
             new ReservoirLevel(day(20), 550, 5),
             null);
 
@@ -58,10 +59,11 @@ class DosedLineTest {
     /** Of a line at which nobody looked it is assumed that nine tenths to all of it arrive. */
     @Test
     void whatNobodyLookedAtIsAssumed() {
-        DosedLine unseen = new DosedLine(LIMEWATER, SIXTY, null, List.of(), null, null);
+        DosedLine unseen = new DosedLine(LIMEWATER, SIXTY, null, List.of(), List.of(), null, null);
         assertThat(unseen.daysLeft(day(1))).isNull();
         assertThat(unseen.arrivedMl(day(0), day(10))).isEqualTo(new Estimate(600, 540, 630));
-        DosedLine nothing = new DosedLine(LIMEWATER, new Schedule(List.of()), null, List.of(), LINE.last(), null);
+        DosedLine nothing =
+                new DosedLine(LIMEWATER, new Schedule(List.of()), null, List.of(), List.of(), LINE.last(), null);
         assertThat(nothing.daysLeft(day(1))).isNull();
         assertThat(nothing.arrivedMl(day(0), day(10)).value()).isZero();
     }
@@ -86,15 +88,17 @@ class DosedLineTest {
     /** Set to give 20 mL it gave 18: nine tenths arrive from then on, until levels say otherwise. */
     @Test
     void aCylinderTellsWhereNoLevelsDo() {
-        DosedLine tried = new DosedLine(LIMEWATER, SIXTY, null, List.of(), null, new Cylinder(day(5), 20, 18));
+        DosedLine tried =
+                new DosedLine(LIMEWATER, SIXTY, null, List.of(), List.of(), null, new Cylinder(day(5), 20, 18));
         assertThat(tried.share().value()).isCloseTo(0.9, within(1e-9));
         assertThat(tried.share().high()).isCloseTo(0.9 + 1.645 * Math.hypot(0.5, 0.18) / 20, within(1e-9));
         // Before that as assumed.
         assertThat(tried.arrivedMl(day(0), day(10)).value()).isCloseTo(300 + 300 * 0.9, within(1e-6));
         assertThat(tried.arrivedMl(day(6), day(10)).value()).isCloseTo(240 * 0.9, within(1e-6));
         assertThat(tried.arrivedMl(day(0), day(4)).value()).isCloseTo(240, within(1e-6));
+        Delivered short75 = run(0, 1600, 10, 1150);
         DosedLine readSince = new DosedLine(
-                LIMEWATER, SIXTY, null, List.of(run(0, 1600, 10, 1150)), null, new Cylinder(day(5), 20, 18));
+                LIMEWATER, SIXTY, null, List.of(short75), List.of(short75), null, new Cylinder(day(5), 20, 18));
         assertThat(readSince.newestCylinder()).isNull();
         assertThat(readSince.share().value()).isCloseTo(0.75, within(1e-6));
     }

@@ -15,7 +15,7 @@ class MixingCardTest {
     private static final double GALLON_ML = 3785.41;
 
     private static MixingCard card(Solution.Solute solute, double molPerL, double ml) {
-        return MixingCard.of("can", new Solution(solute, molPerL), ml, 300, "", 1);
+        return MixingCard.of("can", new Solution(solute, molPerL), ml, ml, 300, "", 1);
     }
 
     /**
@@ -25,11 +25,11 @@ class MixingCardTest {
     @Test
     void theLabelSaysWhereItsHoseEnds() {
         Solution lime = new Solution(Solution.Solute.LIMEWATER, 0.02);
-        assertThat(MixingCard.of("can", lime, 5000, 800, "the return chamber", 1)
+        assertThat(MixingCard.of("can", lime, 5000, 5000, 800, "the return chamber", 1)
                         .label())
                 .last()
                 .isEqualTo("For the tank: 800 mL a day as planned, into the return chamber");
-        assertThat(MixingCard.of("can", lime, 5000, 800, "", 1).label())
+        assertThat(MixingCard.of("can", lime, 5000, 5000, 800, "", 1).label())
                 .last()
                 .isEqualTo("For the tank: 800 mL a day as planned");
     }
@@ -57,9 +57,10 @@ class MixingCardTest {
     @Test
     void lessPurePowderTakesMoreGrams() {
         Solution half = new Solution(Solution.Solute.SODA_ASH, 0.5);
-        assertThat(MixingCard.of("can", half, 1000, 300, "", 105.988 / 286.14).grams())
+        assertThat(MixingCard.of("can", half, 1000, 1000, 300, "", 105.988 / 286.14)
+                        .grams())
                 .isCloseTo(143.07, within(0.01));
-        assertThatThrownBy(() -> MixingCard.of("can", half, 1000, 300, "", 0.1))
+        assertThatThrownBy(() -> MixingCard.of("can", half, 1000, 1000, 300, "", 0.1))
                 .isInstanceOf(InputException.class)
                 .hasMessageContaining("assay");
     }
@@ -84,5 +85,16 @@ class MixingCardTest {
         assertThat(card.label().get(card.label().size() - 1)).contains("300 mL a day");
         assertThat(card.steps()).anySatisfy(step -> assertThat(step).contains("owder into water"));
         assertThat(card.grams()).isPositive();
+    }
+
+    /** 10 L for a vessel of 4: two fillings and a half, of as much powder as for ten of one litre. */
+    @Test
+    void aBatchFillsSeveralVessels() {
+        Solution soda = new Solution(Solution.Solute.SODA_ASH, 0.5);
+        MixingCard batch = MixingCard.of("can", soda, 10_000, 4000, 300, "", 1);
+        assertThat(batch.grams()).isCloseTo(10 * 52.994, within(0.01));
+        assertThat(batch.steps()).anySatisfy(step -> assertThat(step).contains("2.5 times", "away from children"));
+        assertThat(MixingCard.of("can", soda, 4000, 4000, 300, "", 1).steps())
+                .noneSatisfy(step -> assertThat(step).contains("dosing vessel"));
     }
 }

@@ -194,7 +194,7 @@ public class DoseService {
                 .filter(line -> line.solute == solute && line.endedAt == null)
                 .mapToDouble(line -> {
                     double mlPerDay = line.schedule().mlPerDay(now);
-                    return MixingCard.of(line.name, line.solution(), A_LITRE, mlPerDay, line.place, 1)
+                    return MixingCard.of(line.name, line.solution(), A_LITRE, A_LITRE, mlPerDay, line.place, 1)
                                     .grams()
                             * mlPerDay
                             / A_LITRE;
@@ -278,15 +278,15 @@ public class DoseService {
         line.overH = checked == null ? null : Double.valueOf(checked.overH());
     }
 
-    /** @param ml to be mixed; null for a whole vessel */
+    /** @param ml to be mixed, for one filling or several; null for a whole vessel */
     @Transactional(readOnly = true)
     public MixingCard card(UUID keeperId, UUID tankId, UUID lineId, @Nullable Double ml, @Nullable Double assay) {
         DosingLine line = line(tanks.tank(keeperId, tankId), lineId);
-        double most = within("ml", ml == null ? line.vesselMl : ml, 10, line.vesselMl, "mL");
         return MixingCard.of(
                 line.name,
                 line.solution(),
-                most,
+                ml == null ? line.vesselMl : ml,
+                line.vesselMl,
                 line.schedule().mlPerDay(clock.instant()),
                 line.place,
                 assay == null ? 1 : assay);
@@ -448,6 +448,7 @@ public class DoseService {
                         .toList(),
                 dosed.runs(),
                 state,
+                dosed.seenShare(),
                 cylinder == null ? null : cylinder.share(),
                 dosed.daysLeft(clock.instant()),
                 state == State.SHORT

@@ -140,6 +140,7 @@ public final class DoseViews {
      * @param daysLeft from now on, at what its levels say; null where that is unknown
      * @param next the plan that would keep up better with what is used; null where nothing shows that
      * @param lookFor likely causes, those first of which something was noted; empty where nothing is wrong
+     * @param delivers share of the plan that is delivered, by all that was seen since the last change; null where nobody looked
      * @param cylinderShare of the plan, by the newest cylinder; null where none was run or levels were read since
      */
     public record LineView(
@@ -165,6 +166,7 @@ public final class DoseViews {
             List<NoteOfLine> notes,
             List<Delivered> runs,
             LineHistory.State state,
+            @Nullable Estimate delivers,
             @Nullable Estimate cylinderShare,
             @Nullable Estimate daysLeft,
             List<String> lookFor,

@@ -405,7 +405,8 @@ class DoseApiTest extends ServerTest {
         assertThat(card.path("label").path(0).asString()).isEqualTo("potassium_hydroxide");
         assertThat(keeper.get(line + "/card?ml=100").body().path("grams").asDouble())
                 .isCloseTo(2.805, within(1e-3));
-        assertThat(keeper.get(line + "/card?ml=300").status()).isEqualTo(422);
+        assertThat(keeper.get(line + "/card?ml=300").text()).contains("This fills the dosing vessel 1.5 times");
+        assertThat(keeper.get(line + "/card?ml=600000").status()).isEqualTo(422);
         JsonNode creep = keeper.get(doses).body().path("creep");
         // 30 meq a day × 39.1 mg ÷ 420 L, since yesterday.
         assertThat(creep.path("potassiumMgPerL").asDouble()).isCloseTo(30 * 39.0983 / 420, within(0.01));
