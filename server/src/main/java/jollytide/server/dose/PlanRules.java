@@ -3,8 +3,6 @@ package jollytide.server.dose;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -16,6 +14,7 @@ import jollytide.core.doses.VesselGuard;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
+import jollytide.core.evidence.Trace;
 import jollytide.core.measure.Setup;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.PhScale;
@@ -116,23 +115,30 @@ class PlanRules {
         Setup setup = book.setup(tank);
         CarbonateSystem system = CarbonateSystem.of(setup.water());
         double perKg = setup.alkalinityMeqPerL() / 1000 / setup.water().densityKgPerL();
-        double[] peaks = readings.observed(tank, Quantity.PH, Place.TANK, now.minus(DAYS_OF_PEAKS), now, 1).stream()
-                .collect(Collectors.groupingBy(
-                        o -> LocalDate.ofInstant(o.at(), tank.home().zone()),
-                        Collectors.summarizingDouble(Observation::value)))
-                .values()
-                .stream()
-                .mapToDouble(DoubleSummaryStatistics::getMax)
-                .toArray();
-        double peak = peaks.length == 0 ? ASSUMED_PEAK_PH : new Median().evaluate(peaks);
         return new LineRules(
                 setup.netVolumeL(),
                 system,
-                system.fromPhAndAlkalinity(system.constants().toTotal(peak, PhScale.NBS), perKg),
+                system.fromPhAndAlkalinity(system.constants().toTotal(dailyHigh(tank, setup, now), PhScale.NBS), perKg),
                 book.evaporationLPerDay(tank),
                 setup.useMeqPerLPerDay(),
                 LineRules.Beside.NOTHING,
                 salts(tank, setup.netVolumeL(), now));
+    }
+
+    /**
+     * pH on the NBS scale: the middle one of the days that were logged round the clock. Tests at some hours miss it, so
+     * without such days it is the highest of what they show and what the twin expects.
+     */
+    private double dailyHigh(Tank tank, Setup setup, Instant now) {
+        List<Observation> read = readings.observed(tank, Quantity.PH, Place.TANK, now.minus(DAYS_OF_PEAKS), now, 1);
+        double[] logged = Trace.days(read, tank.home().zone()).values().stream()
+                .mapToDouble(day -> day.peak().value())
+                .toArray();
+        if (logged.length > 0) {
+            return new Median().evaluate(logged);
+        }
+        double tested = read.stream().mapToDouble(Observation::value).max().orElse(ASSUMED_PEAK_PH);
+        return Math.max(tested, book.dailyHigh(tank, setup).orElse(ASSUMED_PEAK_PH));
     }
 
     /** Calcium by the newest test of two months; the others from theirs on, by what was brought and changed since. */

@@ -459,6 +459,17 @@ public class TwinBook {
         return asItIs(setup, living, at, Duration.ofDays(7));
     }
 
+    /** The pH, NBS, that a tank so described reaches on an ordinary day; empty where the twin cannot run it. */
+    public OptionalDouble dailyHigh(Tank tank, Setup setup) {
+        try {
+            TankParameters living = TankParameters.of(tank.parts().lives());
+            return OptionalDouble.of(
+                    OrdinaryDays.settled(ordinary(setup, living, start(tank))).peakPh());
+        } catch (InputException noTank) {
+            return OptionalDouble.empty();
+        }
+    }
+
     /** Runs from there with measures on, one for each of the tanks that could be behind the log. */
     public List<List<TwinState>> with(Described known, Setup setup, MeasureSet measures, Duration length) {
         return known.tanks().parallelStream()
