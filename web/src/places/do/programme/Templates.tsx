@@ -25,6 +25,12 @@ const TEMPLATES: readonly { value: TemplateName; label: string; about: string }[
     about: 'Fresh air goes through media below a pH, and past them above it.',
   },
   {
+    value: 'NIGHT_MEDIA_BELOW_PH',
+    label: 'media in low-pH nights, dried by day',
+    about:
+      'In dark hours of low pH the exhaust goes back through media, 5 % fresh. A pump dries the media by day.',
+  },
+  {
     value: 'REVERSE_REFUGIUM',
     label: 'refugium lit at night',
     about: 'Its algae take CO2 up while the display gives it off.',

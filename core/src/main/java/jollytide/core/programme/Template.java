@@ -39,6 +39,12 @@ public enum Template {
             "Media dust is caustic: rinse it outdoors, with gloves and goggles.")),
     /** Fresh air through media while the pH is low. */
     GATE_BELOW_PH(List.of("A probe that is off switches media for nothing: check it in its buffers first.")),
+    /** The exhaust through media in dark hours of low pH alone, and a pump that dries them by day. */
+    NIGHT_MEDIA_BELOW_PH(List.of(
+            "A closed loop renews no oxygen, and nights need it most: 5 % fresh air stays in, so that it fails open.",
+            "A probe that is off switches media for nothing: check it in its buffers first.",
+            "Let the drying pump blow room air through the media and out, never towards the skimmer.",
+            "Media dust is caustic: rinse it outdoors, with gloves and goggles.")),
     /** The refugium is lit while the display is dark. */
     REVERSE_REFUGIUM(List.of()),
     /** Every line doses while the lamps are off, when pH is lowest. */
@@ -71,6 +77,7 @@ public enum Template {
     private static final List<Brings> OF_BUBBLES = List.of(new Brings(Chore.SOCK, 1), new Brings(Chore.SKIMMER_CUP, 2));
 
     private static final LaneState WAVE = LaneState.wave(Duration.ofMinutes(5), Duration.ofSeconds(30));
+    private static final String DRYER = "drying pump of the media";
     private static final double QUIET = 0.4;
     private static final int DOSES_A_NIGHT = 24;
     /** A day of the year has a day before it in any that is no leap year. */
@@ -95,6 +102,7 @@ public enum Template {
             case BUBBLE_HOUR -> bubbleHour(c);
             case NIGHT_MEDIA -> nightMedia(c);
             case GATE_BELOW_PH -> gate(c, wishes.gatePh());
+            case NIGHT_MEDIA_BELOW_PH -> nightMediaBelow(c, wishes.gatePh());
             case REVERSE_REFUGIUM -> refugium(c);
             case NIGHT_DOSES -> nightDoses(c);
             case FEEDING_PAUSE -> feeding(c);
@@ -140,6 +148,32 @@ public enum Template {
         for (Lane path : c.some(LaneKind.AIR_PATH, "a skimmer whose air can be led")) {
             c.clear(path);
             c.add(new Gate(path.id(), null, Limit.mediaBelow(below), LaneState.media(), LaneState.FRESH));
+        }
+    }
+
+    /** Without a reading of pH the air stays fresh. */
+    private static void nightMediaBelow(Change c, double below) {
+        String night = c.dark();
+        List<Lane> paths = c.some(LaneKind.AIR_PATH, "a skimmer whose air can be led");
+        String day = c.window("lamps on", new FromLight(Light.ON, 0), new FromLight(Light.OFF, 0));
+        String dryer = c.of(LaneKind.FAN).stream()
+                .filter(lane -> lane.name().equals(DRYER))
+                .map(Lane::id)
+                .findFirst()
+                .orElseGet(() -> {
+                    String id = c.free("dryer", Lane::id, c.lanes);
+                    c.add(new Lane(id, LaneKind.FAN, DRYER, LaneState.OFF, LaneState.OFF));
+                    return id;
+                });
+        c.add(new Usual(dryer, day, LaneState.ON));
+        for (Lane path : paths) {
+            c.clear(path);
+            c.add(new Gate(
+                    path.id(),
+                    night,
+                    Limit.mediaBelow(below),
+                    LaneState.ledBack(Conflicts.COMMON_FRESH_SHARE),
+                    LaneState.FRESH));
         }
     }
 

@@ -10,8 +10,11 @@ import java.time.LocalTime;
 import java.time.MonthDay;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import jollytide.core.doses.DoseTimes;
 import jollytide.core.doses.Solution.Solute;
+import jollytide.core.evidence.Quantity;
+import jollytide.core.fit.Reading;
 import jollytide.core.programme.LaneState.Does;
 import jollytide.core.programme.Rule.Strength;
 import jollytide.core.programme.Rule.Usual;
@@ -112,6 +115,27 @@ class TemplateTest {
         assertThat(Template.GATE_BELOW_PH.fit(p, WISHES).programme().rules())
                 .as("one way of using media, not two")
                 .noneMatch(r -> r instanceof Usual u && u.lane().equals("air"));
+    }
+
+    /** Recirculation, a pH gate and a drying pump in one day; without a reading the air stays fresh. */
+    @Test
+    void nightMediaWaitForALowPhAndDryByDay() {
+        Programme p = with(Template.NIGHT_MEDIA_BELOW_PH);
+        Instant three = DAY.atTime(3, 0).atZone(PARIS).toInstant();
+        Known low = read(three, 7.9);
+        Known high = read(three, 8.3);
+        assertThat(p.at("air", three, low).state().does()).isEqualTo(Does.LED_BACK);
+        assertThat(p.at("air", three, high).state()).isEqualTo(LaneState.FRESH);
+        assertThat(p.at("air", three, Known.NOTHING).state()).isEqualTo(LaneState.FRESH);
+        Instant noon = DAY.atTime(12, 0).atZone(PARIS).toInstant();
+        Known lowAtNoon = read(noon, 7.9);
+        assertThat(p.at("air", noon, lowAtNoon).state()).isEqualTo(LaneState.FRESH);
+        assertThat(p.at("dryer", noon, lowAtNoon).runs()).isTrue();
+        assertThat(p.at("dryer", three, low).runs()).isFalse();
+    }
+
+    private static Known read(Instant at, double ph) {
+        return new Known(Map.of(Quantity.PH, List.of(new Reading(at.minusSeconds(60), ph))), List.of(), List.of());
     }
 
     /** Sixteen doses in the thirteen dark hours instead of over the day; none is left out. */
