@@ -13,6 +13,13 @@ type Note = (noted: Omit<NewNote, 'id' | 'at'>) => void;
 
 const inWords = z.object({ text: words('A word or two.', 500) });
 
+/** No clock counts on them: the steps after the outage say what to watch. */
+const AGAINST_AMMONIA = [
+  { kind: 'SPONGE_IN', label: 'Seasoned sponge in', says: 'Logged: seasoned sponge.' },
+  { kind: 'BACTERIA_IN', label: 'Bacteria in', says: 'Logged: bacteria. They use oxygen too.' },
+  { kind: 'BINDER_IN', label: 'Ammonia binder in', says: 'Logged: binder. Keep the air running.' },
+] as const;
+
 /** One number, noted with one thumb. */
 function NoteNumber({
   label,
@@ -133,6 +140,19 @@ export function MoreNotes({
           {told}
         </div>
       )}
+      <div className="flex flex-wrap gap-3 pt-2">
+        {AGAINST_AMMONIA.map(({ kind, label, says }) => (
+          <Button
+            key={kind}
+            className="min-h-14"
+            aria-pressed={noted(kind)}
+            onClick={() => happened(kind, says)}
+          >
+            {label}
+          </Button>
+        ))}
+      </div>
+      {view.endedAt && told}
       <div className="grid gap-4 pt-2 md:grid-cols-2">
         {!view.endedAt && (
           <>

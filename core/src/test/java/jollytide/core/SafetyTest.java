@@ -3,6 +3,7 @@ package jollytide.core;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
 import jollytide.core.air.AirLine;
@@ -23,6 +24,7 @@ import jollytide.core.measure.Ventilator;
 import jollytide.core.measure.Warmth;
 import jollytide.core.media.Media;
 import jollytide.core.media.MediaAssumptions;
+import jollytide.core.outage.AgainstAmmonia;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.Energy;
 import jollytide.core.outage.NightWithoutMains;
@@ -75,7 +77,7 @@ class SafetyTest {
                 running,
                 new NightWithoutMains(tank, running, List.of()).run(36));
         List<Step> all = new ArrayList<>(Plan.during(situation));
-        all.addAll(Plan.after(situation, 36));
+        all.addAll(Plan.after(situation, 36, EnumSet.allOf(AgainstAmmonia.class)));
         return all;
     }
 

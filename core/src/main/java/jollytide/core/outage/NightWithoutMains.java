@@ -126,7 +126,7 @@ public final class NightWithoutMains {
                 course(new Side(tank.likely(), NightWithoutMains::middle, Energy.RunTime::likely, Heat.LIKELY), hours);
         List<TwinState> late =
                 course(new Side(tank.late(first), Backup.Way::most, Energy.RunTime::late, Heat.LIKELY), hours);
-        List<TwinState> coldest = coldest(hours);
+        List<TwinState> coldest = temperature(Heat.FASTEST, hours);
         List<OxygenPoint> points = new ArrayList<>();
         for (int i = 0; i < early.size(); i++) {
             points.add(new OxygenPoint(
@@ -167,15 +167,31 @@ public final class NightWithoutMains {
     private static final double FASTEST_LOSS = 1.5;
 
     private static final double DRY_AIR = 0.3;
+    /** No water in a home is colder. */
+    private static final double COLDEST_START_C = 5;
 
     /** One side of what is not known: the tank's parameters, how well backups work, how long, and its heat. */
     private record Side(Guess guess, Transfer transfer, ToDoubleFunction<Energy.RunTime> lasts, Heat heat) {}
 
-    /** Temperature alone, on the side on which it is cold first. */
-    private List<TwinState> coldest(double hours) {
+    /** How much colder than usual it is after so many hours without mains. */
+    public StillCool coolAfter(double hours) {
+        within("hours", hours, 0, 240, "h");
+        return hours < POINT_EVERY_H
+                ? tank.stillCool()
+                : StillCool.of(
+                        tank.startC() - lastC(temperature(Heat.LIKELY, hours)),
+                        tank.startC() - lastC(temperature(Heat.FASTEST, hours)));
+    }
+
+    private static double lastC(List<TwinState> course) {
+        return course.get(course.size() - 1).temperatureC();
+    }
+
+    /** Temperature alone. */
+    private List<TwinState> temperature(Heat heat, double hours) {
         List<Part> parts = new ArrayList<>();
-        warmth(Heat.FASTEST, parts);
-        Twin twin = new Twin(new TwinTank(water(), parts, false));
+        warmth(heat, parts);
+        Twin twin = new Twin(new TwinTank(water(heat), parts, false));
         List<TwinState> all = new ArrayList<>(List.of(twin.start(FAILURE, 0, 0)));
         on(twin, all.get(0), hours, all);
         return all;
@@ -290,7 +306,7 @@ public final class NightWithoutMains {
                     side.lasts().applyAsDouble(running.backup().runTime()),
                     running.usedH()));
         }
-        return new TwinTank(water(), parts, false);
+        return new TwinTank(water(side.heat()), parts, false);
     }
 
     /** Whether it drives pumps that another source drives then. */
@@ -306,8 +322,18 @@ public final class NightWithoutMains {
         return running.toH() == null ? lasts : Math.min(running.toH(), lasts);
     }
 
-    private Water water() {
-        return new Water(tank.litres(), tank.salinity(), tank.pressureHpa(), tank.startC(), false);
+    private Water water(Heat heat) {
+        double coolerK = switch (heat) {
+            case NO_COOLER -> 0;
+            case LIKELY -> tank.stillCool().likelyK();
+            case FASTEST -> tank.stillCool().mostK();
+        };
+        return new Water(
+                tank.litres(),
+                tank.salinity(),
+                tank.pressureHpa(),
+                Math.max(COLDEST_START_C, tank.startC() - coolerK),
+                false);
     }
 
     private void warmth(Heat heat, List<Part> parts) {

@@ -7,6 +7,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import jollytide.core.seawater.PhScale;
 import jollytide.core.seawater.Seawater;
 import org.jspecify.annotations.Nullable;
@@ -306,8 +309,9 @@ public final class Plan {
      * Once the power is back.
      *
      * @param lastedH how long it was away: a canister that stood for less than {@link #CANISTER_H} runs on
+     * @param put in against ammonia, by what was said
      */
-    public static List<Step> after(Situation s, double lastedH) {
+    public static List<Step> after(Situation s, double lastedH, Set<AgainstAmmonia> put) {
         List<Step> steps = new ArrayList<>();
         steps.add(new Step(
                 "back-circulation",
@@ -354,9 +358,14 @@ public final class Plan {
         steps.add(new Step(
                 "back-ammonia",
                 12,
-                "Ammonia and nitrite, every day until zero",
+                put.isEmpty()
+                        ? "Ammonia and nitrite, every day until zero"
+                        : "Ammonia and nitrite, every day until zero two days in a row",
                 "Filters recover slowly.",
-                "Note the readings here; they stay in the log.",
+                Stream.concat(
+                                put.stream().sorted().map(AgainstAmmonia::says),
+                                Stream.of("Note the readings here; they stay in the log."))
+                        .collect(Collectors.joining(" ")),
                 null));
         return steps;
     }

@@ -27,6 +27,7 @@ import jollytide.core.seawater.Seawater;
  * @param warmingW heat that is put to the outside of its glass
  * @param respirationLnSd how little is known of the reef's respiration: one standard deviation of its logarithm; 0 where a
  *     log or a sum gives it
+ * @param stillCool how much colder than that water it may be, from an outage before
  */
 public record TankAtFailure(
         double litres,
@@ -43,7 +44,8 @@ public record TankAtFailure(
         double fedWithinHours,
         OutageAssumptions assumed,
         double warmingW,
-        double respirationLnSd) {
+        double respirationLnSd,
+        StillCool stillCool) {
     /** Loss of heat of a tank of ordinary shape, without covers: grows with surface over volume. From memory. */
     public static double ordinaryCoolingPerH(double litres) {
         return 0.03 * Math.cbrt(400 / litres);
@@ -64,6 +66,42 @@ public record TankAtFailure(
         within("fedWithinHours", fedWithinHours, -240, 1000, "h");
         within("warmingW", warmingW, 0, 2000, "W");
         within("respirationLnSd", respirationLnSd, 0, 2, "");
+    }
+
+    /** With water of its usual temperature. */
+    public TankAtFailure(
+            double litres,
+            double salinity,
+            double pressureHpa,
+            double surfaceM2,
+            double reefMmolPerLPerH,
+            Fish fish,
+            double startMgPerL,
+            boolean startMeasured,
+            double startC,
+            RoomAround room,
+            double coolingPerH,
+            double fedWithinHours,
+            OutageAssumptions assumed,
+            double warmingW,
+            double respirationLnSd) {
+        this(
+                litres,
+                salinity,
+                pressureHpa,
+                surfaceM2,
+                reefMmolPerLPerH,
+                fish,
+                startMgPerL,
+                startMeasured,
+                startC,
+                room,
+                coolingPerH,
+                fedWithinHours,
+                assumed,
+                warmingW,
+                respirationLnSd,
+                StillCool.NONE);
     }
 
     /** With what is assumed of any tank. */
@@ -146,7 +184,29 @@ public record TankAtFailure(
                 fedWithinHours,
                 assumed,
                 heatPacks * HEAT_PACK_W,
-                respirationLnSd);
+                respirationLnSd,
+                stillCool);
+    }
+
+    /** The same after an outage from which it has not warmed up yet. */
+    public TankAtFailure after(StillCool before) {
+        return new TankAtFailure(
+                litres,
+                salinity,
+                pressureHpa,
+                surfaceM2,
+                reefMmolPerLPerH,
+                fish,
+                startMgPerL,
+                startMeasured,
+                startC,
+                room,
+                coolingPerH,
+                fedWithinHours,
+                assumed,
+                warmingW,
+                respirationLnSd,
+                before);
     }
 
     /**

@@ -1,6 +1,7 @@
 package jollytide.core.outage;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import jollytide.core.outage.NightWithoutMains.OxygenCourse;
@@ -83,6 +84,47 @@ class HeatWithoutMainsTest {
         OxygenPoint expected =
                 course(0.9, 25.5, RoomAround.expected(18)).points().get(60);
         assertThat(expected.coldestC()).isLessThan(measured.coldestC());
+    }
+
+    /** Three hours without a heater, one with it: the water begins the second outage colder, and never warmer. */
+    @Test
+    void aSecondOutageBeginsWithTheWaterOfTheFirst() {
+        TankAtFailure tank = new TankAtFailure(
+                420,
+                35,
+                1013.25,
+                0.9,
+                Nights.REEF,
+                Fish.NONE,
+                6.3,
+                true,
+                25.5,
+                RoomAround.known(15),
+                TankAtFailure.ordinaryCoolingPerH(420),
+                24,
+                OutageAssumptions.DEFAULT,
+                0,
+                0);
+        StillCool first = new NightWithoutMains(tank, List.of(), List.of()).coolAfter(3);
+        OxygenPoint atThree = new NightWithoutMains(tank, List.of(), List.of())
+                .run(4)
+                .points()
+                .get(18);
+        assertThat(first.likelyK()).isCloseTo(25.5 - atThree.celsius(), within(1e-6));
+        assertThat(first.mostK()).isCloseTo(25.5 - atThree.coldestC(), within(1e-6));
+        TankAtFailure again = tank.after(first.heated(1));
+        OxygenCourse second = new NightWithoutMains(again, List.of(), List.of()).run(24);
+        assertThat(second.points().get(0).coldestC()).isCloseTo(atThree.coldestC() + 0.25, within(1e-6));
+        assertThat(second.points().get(0).celsius()).isCloseTo(atThree.celsius() + 0.5, within(1e-6));
+        // The early side of oxygen stays that of warm water.
+        assertThat(second.danger().early())
+                .isEqualTo(new NightWithoutMains(tank, List.of(), List.of())
+                        .run(24)
+                        .danger()
+                        .early());
+        assertThat(first.heated(100)).isEqualTo(StillCool.NONE);
+        assertThat(new NightWithoutMains(again, List.of(), List.of()).coolAfter(0))
+                .isEqualTo(first.heated(1));
     }
 
     /** Blankets halve what glass loses, a heat pack adds some watts; neither is counted on for oxygen. */

@@ -7,6 +7,7 @@ import static jollytide.core.outage.Nights.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Set;
 import jollytide.core.outage.NightWithoutMains.Running;
 import jollytide.core.reef.Fish;
 import org.junit.jupiter.api.Test;
@@ -50,18 +51,26 @@ class PlanTest {
         assertThat(step(during, "warmth").how()).contains("never over the water");
         assertThat(step(during, "warmth").caution()).contains("carbon monoxide");
         assertThat(step(during, "fresh-energy").atH()).isBetween(2.0, 5.0);
-        List<Step> after = Plan.after(situation, 6);
+        List<Step> after = Plan.after(situation, 6, Set.of());
         assertThat(after.get(0).id()).isEqualTo("back-circulation");
         assertThat(step(after, "back-canister").what()).contains("clean it before it runs");
         assertThat(step(after, "back-doser").what()).contains("off until you have checked");
-        assertThat(Plan.after(situation, 3.9)).extracting(Step::id).doesNotContain("back-canister");
+        assertThat(Plan.after(situation, 3.9, Set.of())).extracting(Step::id).doesNotContain("back-canister");
         Plan.Situation plain =
                 new Plan.Situation(false, false, false, false, true, 20, tank, schedule.running(), schedule.course());
         assertThat(Plan.during(plain)).extracting(Step::what).noneMatch(what -> what.contains("skimmer"));
         assertThat(Plan.during(plain)).extracting(Step::id).doesNotContain("overflow", "canister", "media-out");
-        assertThat(Plan.after(plain, 30)).extracting(Step::id).doesNotContain("back-skimmer", "back-canister");
-        assertThat(Plan.after(plain, 30)).extracting(Step::how).noneMatch(how -> how.contains("sump"));
-        assertThat(step(after, "back-ammonia").what()).contains("every day until zero");
+        assertThat(Plan.after(plain, 30, Set.of()))
+                .extracting(Step::id)
+                .doesNotContain("back-skimmer", "back-canister");
+        assertThat(Plan.after(plain, 30, Set.of())).extracting(Step::how).noneMatch(how -> how.contains("sump"));
+        assertThat(step(after, "back-ammonia").what()).endsWith("every day until zero");
+        Step helped =
+                step(Plan.after(situation, 6, Set.of(AgainstAmmonia.BINDER, AgainstAmmonia.BACTERIA)), "back-ammonia");
+        assertThat(helped.what()).endsWith("two days in a row");
+        assertThat(helped.how())
+                .contains("keep the air running", "shows free ammonia")
+                .doesNotContain("sponge");
 
         Backup generator = new Backup("generator", new Backup.Circulation(0.9), 100, new Energy.Generator(10, 0.4));
         Schedule fuelled = Schedule.best(tank, List.of(generator), 24);

@@ -42,7 +42,8 @@ final class NoteRules {
                         : null;
             case HEAT_PACKS -> note.tankId() == null ? noTank() : outside(note, 0, 40, "packs");
             case NOBODY_COMES, SOMEBODY_COMES -> null;
-            case FED_NOW, WRAPPED, GASPING, CALM -> note.tankId() == null ? noTank() : null;
+            case FED_NOW, WRAPPED, SPONGE_IN, BACTERIA_IN, BINDER_IN, GASPING, CALM ->
+                note.tankId() == null ? noTank() : null;
             case NOTE ->
                 note.text() == null || note.text().isBlank()
                         ? new FieldError("text", "", "some words", "The note is empty.")

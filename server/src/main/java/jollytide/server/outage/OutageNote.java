@@ -55,6 +55,10 @@ class OutageNote {
         WRAPPED,
         /** {@code value} of them on the outside of the glass, in all. */
         HEAT_PACKS,
+        /** Put into the tank against ammonia. */
+        SPONGE_IN,
+        BACTERIA_IN,
+        BINDER_IN,
         /** Nobody can go there; {@code SOMEBODY_COMES} takes it back. */
         NOBODY_COMES,
         SOMEBODY_COMES,

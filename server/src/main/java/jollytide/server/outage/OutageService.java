@@ -7,12 +7,15 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import jollytide.core.outage.AgainstAmmonia;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.NightWithoutMains.OxygenCourse;
@@ -21,6 +24,7 @@ import jollytide.core.outage.Plan;
 import jollytide.core.outage.RoomAround;
 import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
+import jollytide.core.outage.StillCool;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.OxygenLines;
 import jollytide.server.home.Home;
@@ -348,6 +352,7 @@ class OutageService {
                                 Objects.requireNonNull(known.get(tank.id())),
                                 oxygen.get(tank.id()),
                                 outage,
+                                before,
                                 withRoomOf(before, outage, notes))));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, failed, works, runs.taken(), used, AHEAD_H);
         double stoodBeforeH = before.stream()
@@ -411,6 +416,7 @@ class OutageService {
         List<KitShare> usable = KitShare.usable(tank, scene.tanks(), scene.kit(), scene.used());
         List<Reading> readings = new ArrayList<>();
         boolean gasping = false;
+        Set<AgainstAmmonia> put = EnumSet.noneOf(AgainstAmmonia.class);
         for (NoteView note : own) {
             if (note.kind() == NoteKind.OXYGEN && note.at().isBefore(outage.startedAt)) {
                 // One from before the failure is no reading of the outage.
@@ -421,6 +427,9 @@ class OutageService {
                     readings.add(new Reading(hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value())));
                 case GASPING -> gasping = true;
                 case CALM -> gasping = false;
+                case SPONGE_IN -> put.add(AgainstAmmonia.SEASONED_SPONGE);
+                case BACTERIA_IN -> put.add(AgainstAmmonia.BACTERIA);
+                case BINDER_IN -> put.add(AgainstAmmonia.BINDER);
                 default -> {
                     // what runs is in the log of runs; steps and words move no prediction
                 }
@@ -457,11 +466,16 @@ class OutageService {
                                 s.left()))
                         .toList(),
                 steps(Plan.during(situation), own, usable, runs, tank.id()),
-                steps(Plan.after(situation, lastedH), own, usable, runs, tank.id()));
+                steps(Plan.after(situation, lastedH, put), own, usable, runs, tank.id()));
     }
 
     private TankAtFailure struck(
-            Tank tank, Described known, @Nullable ReadingRow oxygen, Outage outage, List<NoteView> notes) {
+            Tank tank,
+            Described known,
+            @Nullable ReadingRow oxygen,
+            Outage outage,
+            List<EnergyUsed.Before> before,
+            List<NoteView> notes) {
         Home home = tank.home();
         RoomAround room = RoomAround.expected(home.season().roomC(LocalDate.ofInstant(outage.startedAt, home.zone())));
         Double fedH = null;
@@ -484,7 +498,21 @@ class OutageService {
                         hours(outage.startedAt, note.at()), Objects.requireNonNull(note.value()));
             }
         }
-        return failures.at(known, outage.startedAt, oxygen, room, fedH, water).keptWarm(wrapped, heatPacks);
+        TankAtFailure failed = failures.at(known, outage.startedAt, oxygen, room, fedH, water);
+        return (water == null ? failed.after(stillCool(failed, before, outage)) : failed).keptWarm(wrapped, heatPacks);
+    }
+
+    /** What outages before took of its warmth, less what its heater brought back between them. */
+    private static StillCool stillCool(TankAtFailure failed, List<EnergyUsed.Before> before, Outage outage) {
+        StillCool cool = StillCool.NONE;
+        Instant heatedFrom = outage.startedAt;
+        for (EnergyUsed.Before earlier : before) {
+            cool = cool.heated(hours(heatedFrom, earlier.from()));
+            cool = new NightWithoutMains(failed.after(cool), List.of(), List.of())
+                    .coolAfter(Math.min(AHEAD_H, hours(earlier.from(), earlier.until())));
+            heatedFrom = earlier.until();
+        }
+        return cool.heated(hours(heatedFrom, outage.startedAt));
     }
 
     private static boolean isOf(Tank tank, NoteView note) {

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.NightWithoutMains;
@@ -182,7 +183,7 @@ class PocketCard {
                                 k.runTime().tested()))
                         .toList(),
                 Plan.during(situation),
-                Plan.after(situation, AHEAD_H));
+                Plan.after(situation, AHEAD_H, Set.of()));
     }
 
     private static String resource(String name) {

@@ -355,6 +355,39 @@ class OutagePlacedTest extends ServerTest {
         assertThat(again.path("tanks").path(0).path("roomC").asDouble()).isEqualTo(11);
     }
 
+    /** Three hours in a room of 11 °C; two hours later the heater has not brought all of it back. */
+    @Test
+    void theWaterOfTheFirstIsThatOfTheSecond() {
+        double usual = startC(keeper.post(outages, "{\"at\":\"" + ago(300) + "\",\"until\":\"" + ago(299) + "\"}")
+                .body());
+        JsonNode first = told(UUID.randomUUID(), 5, 2.0);
+        keeper.post(
+                outages + "/" + first.path("id").asString() + "/notes",
+                note(UUID.randomUUID(), ago(4), "ROOM_TEMPERATURE", ",\"value\":11"));
+        JsonNode again = keeper.post(outages, "{}").body();
+        JsonNode point =
+                again.path("tanks").path(0).path("course").path("points").path(0);
+        assertThat(point.path("coldestC").asDouble()).isLessThan(usual - 1);
+        assertThat(point.path("coldestC").asDouble())
+                .isLessThan(point.path("celsius").asDouble());
+        JsonNode measured = keeper.post(
+                        outages + "/" + again.path("id").asString() + "/notes",
+                        note(UUID.randomUUID(), PRESENT, "WATER_TEMPERATURE", ",\"value\":25"))
+                .body()
+                .path("outage");
+        assertThat(startC(measured)).isEqualTo(25);
+    }
+
+    private static double startC(JsonNode outage) {
+        return outage.path("tanks")
+                .path(0)
+                .path("course")
+                .path("points")
+                .path(0)
+                .path("coldestC")
+                .asDouble();
+    }
+
     private JsonNode noted(String notes, int second, String kind, String rest) {
         JsonNode answer = keeper.post(notes, note(UUID.randomUUID(), PRESENT.plusSeconds(second), kind, rest))
                 .body();
