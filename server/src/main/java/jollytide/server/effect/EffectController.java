@@ -10,6 +10,7 @@ import jollytide.server.effect.DriftViews.DriftsView;
 import jollytide.server.effect.EffectViews.EffectCard;
 import jollytide.server.effect.EffectViews.EffectsView;
 import jollytide.server.effect.UnnotedViews.UnnotedView;
+import jollytide.server.problem.KnownDay;
 import jollytide.server.setup.Computes;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -61,7 +62,13 @@ class EffectController {
             @RequestParam LocalDate until,
             @RequestParam LocalDate after,
             @RequestParam LocalDate end) {
-        return effects.between(who.keeperId(), tankId, from, until, after, end);
+        return effects.between(
+                who.keeperId(),
+                tankId,
+                KnownDay.of("from", from),
+                KnownDay.of("until", until),
+                KnownDay.of("after", after),
+                KnownDay.of("end", end));
     }
 
     /** How pH and the room moved whenever nobody was home, and once somebody was again. */
@@ -92,7 +99,7 @@ class EffectController {
             @PathVariable UUID tankId,
             @PathVariable LocalDate from,
             @PathVariable Cause cause) {
-        unnoted.dismiss(who.keeperId(), tankId, from, cause);
+        unnoted.dismiss(who.keeperId(), tankId, KnownDay.of("from", from), cause);
     }
 
     /** Takes that back. */
@@ -103,6 +110,6 @@ class EffectController {
             @PathVariable UUID tankId,
             @PathVariable LocalDate from,
             @PathVariable Cause cause) {
-        unnoted.takeBack(who.keeperId(), tankId, from, cause);
+        unnoted.takeBack(who.keeperId(), tankId, KnownDay.of("from", from), cause);
     }
 }

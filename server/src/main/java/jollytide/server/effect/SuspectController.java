@@ -7,6 +7,7 @@ import jollytide.core.suspects.Check;
 import jollytide.server.account.SignedIn;
 import jollytide.server.effect.SuspectViews.CheckAnswer;
 import jollytide.server.effect.SuspectViews.SuspectsView;
+import jollytide.server.problem.KnownDay;
 import jollytide.server.setup.Computes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -38,7 +39,7 @@ class SuspectController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID tankId,
             @RequestParam(required = false) @Nullable LocalDate since) {
-        return suspects.suspects(who.keeperId(), tankId, since);
+        return suspects.suspects(who.keeperId(), tankId, since == null ? null : KnownDay.of("since", since));
     }
 
     /** Says what was found at a check, now. */

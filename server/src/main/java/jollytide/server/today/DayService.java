@@ -18,6 +18,7 @@ import jollytide.core.seawater.Seawater;
 import jollytide.core.staircase.Assumptions;
 import jollytide.server.event.EventService;
 import jollytide.server.event.EventView;
+import jollytide.server.problem.KnownDay;
 import jollytide.server.reading.ReadingService;
 import jollytide.server.tank.ChapterBook;
 import jollytide.server.tank.Tank;
@@ -93,7 +94,7 @@ class DayService {
         LocalDate today = LocalDate.ofInstant(now, zone);
         LocalDate latest =
                 last.isEmpty() ? today : LocalDate.ofInstant(last.get(0).at(), zone);
-        LocalDate day = wanted == null ? latest : wanted;
+        LocalDate day = wanted == null ? latest : KnownDay.of("day", wanted);
         Instant start = day.atStartOfDay(zone).toInstant();
         Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
         LightClock light = chapters.at(tank, end).tank().light();
