@@ -1,8 +1,10 @@
 /// <reference lib="webworker" />
+import { Queue } from 'workbox-background-sync';
 import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
-import { NetworkFirst } from 'workbox-strategies';
+import { NetworkFirst, NetworkOnly } from 'workbox-strategies';
 import { kept } from './kept';
+import { drop, tellsOutage, wait, type NothingOwed } from './owed';
 
 // Lets the page open while the server is gone. Nothing is taken from here while the server answers in time.
 declare const self: ServiceWorkerGlobalScope & { __FILES: { url: string; revision: null }[] };
@@ -36,6 +38,19 @@ const forget = async ({ request }: { request: Request }) => {
 };
 registerRoute(({ url }) => SESSION.test(url.pathname), forget, 'POST');
 registerRoute(({ url }) => SESSION.test(url.pathname), forget, 'DELETE');
+
+/** A browser that can sends it when the network is back, even if the page is closed by then. */
+const owed = new Queue('outages', { maxRetentionTime: 7 * 24 * 60 });
+registerRoute(
+  ({ url }) => tellsOutage(url.pathname),
+  new NetworkOnly({ plugins: [{ fetchDidFail: ({ request }) => wait(owed, request) }] }),
+  'POST',
+);
+
+self.addEventListener('message', (event) => {
+  const { nothingOwedOf } = event.data as Partial<NothingOwed>;
+  if (nothingOwedOf !== undefined) event.waitUntil(drop(owed, nothingOwedOf));
+});
 
 self.addEventListener('install', (event) => {
   void self.skipWaiting();

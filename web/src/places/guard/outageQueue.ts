@@ -1,5 +1,6 @@
 import { api, bodyOf, Problem } from '../../api/client';
 import type { NewNote, OutageView } from '../../api/types';
+import type { NothingOwed } from '../../offline/owed';
 import {
   happened,
   keep,
@@ -48,8 +49,10 @@ export class OutageQueue {
 
   /** Another tab may have kept something since: what is kept is read, changed and kept again in one go. */
   readonly happen = (event: Happened) => {
-    const kept = happened(readKept(this.homeId), event);
+    const before = readKept(this.homeId);
+    const kept = happened(before, event);
     keep(this.homeId, kept);
+    if (owes(before) && !owes(kept)) nothingOwed(this.homeId);
     this.set({ ...this.standing, kept });
   };
 
@@ -191,6 +194,12 @@ const REFUSED: readonly number[] = [400, 409, 413, 422];
 const inWords = (note: NewNote) =>
   note.text ??
   `${note.kind.toLowerCase().replace('_', ' ')}${note.value === undefined ? '' : ` ${note.value}`}`;
+
+/** What the worker still holds of it must not be sent: it was told, or taken back before it was. */
+function nothingOwed(homeId: string) {
+  const said: NothingOwed = { nothingOwedOf: homeId };
+  navigator.serviceWorker?.controller?.postMessage(said);
+}
 
 const queues = new Map<string, OutageQueue>();
 
