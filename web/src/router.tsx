@@ -14,6 +14,7 @@ import { Frame } from './frame/Frame';
 import { lastTank, pickTank } from './frame/lastTank';
 import { placesOf } from './frame/places';
 import { useHelper } from './frame/useHelper';
+import { typedBy } from './lib/kept';
 import { BrokenScreen } from './parts/BrokenScreen';
 import { Notices } from './parts/Notices';
 import { Waiting } from './parts/Waiting';
@@ -51,6 +52,7 @@ function SignedIn() {
   const session = useSession();
   if (!session.data) return <Waiting error={session.error} retry={() => void session.refetch()} />;
   if (!session.data.keeper) return <Navigate to="/welcome" />;
+  typedBy(session.data.keeper);
   return <Outlet />;
 }
 

@@ -47,18 +47,24 @@ export function EventForm({
   start,
   label,
   pending,
+  keptAs,
   save,
 }: {
   start: Typed;
   label: string;
   pending: boolean;
-  save: (event: NewEvent, refuse: (problem: Problem) => void) => void;
+  /** Under which it is kept until it is sent. */
+  keptAs: string;
+  save: (event: NewEvent, refuse: (problem: Problem) => void, sent: () => void) => void;
 }) {
-  const { form, field, refuse, refusal } = useTypedForm(schema, start, (name) =>
-    name.replace(/^event\./, ''),
+  const { form, field, refuse, sent, refusal } = useTypedForm(
+    schema,
+    start,
+    (name) => name.replace(/^event\./, ''),
+    keptAs,
   );
   const submit = form.handleSubmit(({ until, ...event }) =>
-    save({ ...event, until: until === '' ? undefined : until }, refuse),
+    save({ ...event, until: until === '' ? undefined : until }, refuse, sent),
   );
   return (
     <form onSubmit={(e) => void submit(e)} className="grid gap-4" noValidate>

@@ -51,9 +51,11 @@ function FreshEvent({ tank, done }: { tank: Tank; done: () => void }) {
       start={{ ...BLANK, at: inTheDayShown(day, localInput(new Date(), tank.zone)) }}
       label="Note it"
       pending={add.isPending}
-      save={(event, refuse) =>
+      keptAs={`new-event-${tank.id}`}
+      save={(event, refuse, sent) =>
         add.mutate(event, {
           onSuccess: (noted) => {
+            sent();
             tell('Event noted.', () => remove.mutate(noted.id));
             done();
           },

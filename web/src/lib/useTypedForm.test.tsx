@@ -8,17 +8,30 @@ import { number, words } from './checks';
 import { useTypedForm } from './useTypedForm';
 import { z } from './zod';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  sessionStorage.clear();
+});
 
 const schema = z.object({ name: words('Name it.', 10), litres: number('The volume') });
 
-function Small({ send }: { send: (values: unknown) => Problem | null }) {
-  const { form, field, refuse, refusal } = useTypedForm(schema, { name: '', litres: '' }, (name) =>
-    name === 'netVolumeL' ? 'litres' : name,
+function Small({
+  send,
+  start = { name: '', litres: '' },
+}: {
+  send: (values: unknown) => Problem | null;
+  start?: { name: string; litres: string };
+}) {
+  const { form, field, refuse, sent, refusal } = useTypedForm(
+    schema,
+    start,
+    (name) => (name === 'netVolumeL' ? 'litres' : name),
+    'small',
   );
   const save = form.handleSubmit((values) => {
     const problem = send(values);
     if (problem) refuse(problem);
+    else sent();
   });
   return (
     <form onSubmit={(e) => void save(e)} noValidate>
@@ -70,4 +83,29 @@ test('a field that this form does not have is no reason for silence', async () =
   render(<Small send={() => problem} />);
   await type('reef', '100');
   expect(await screen.findByText('✕ It is full.')).toBeTruthy();
+});
+
+const shown = (label: string) => screen.getByLabelText<HTMLInputElement>(label).value;
+
+test('what was typed outlives a reload, over what was saved meanwhile, until it is sent', async () => {
+  const send = vi.fn(() => null);
+  const { unmount } = render(<Small send={send} />);
+  await userEvent.type(screen.getByLabelText('Name'), 'reef');
+  unmount();
+  const again = render(<Small send={send} start={{ name: '', litres: '420' }} />);
+  expect(shown('Name')).toBe('reef');
+  expect(shown('Litres')).toBe('420');
+  await userEvent.click(screen.getByText('Send'));
+  await vi.waitFor(() => expect(send).toHaveBeenCalled());
+  again.unmount();
+  render(<Small send={send} />);
+  expect(shown('Name')).toBe('');
+});
+
+test('what is typed back to where it began is not kept', async () => {
+  const { unmount } = render(<Small send={() => null} />);
+  await userEvent.type(screen.getByLabelText('Name'), 'x');
+  await userEvent.clear(screen.getByLabelText('Name'));
+  unmount();
+  expect(Object.keys(sessionStorage)).toEqual([]);
 });

@@ -49,11 +49,11 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
   const createTank = useCreateTank();
   const [homeId, setHomeId] = useState(homes[0]?.id ?? NEW);
   const [roomId, setRoomId] = useState(homes[0]?.rooms[0]?.id ?? NEW);
-  const home = useHomeForm(NEW_HOME);
-  const room = useRoomForm(NEW_ROOM);
+  const home = useHomeForm(NEW_HOME, 'new-home');
+  const room = useRoomForm(NEW_ROOM, 'new-room');
   const currency = useWatch({ control: home.form.control, name: 'currency' });
   const [problem, setProblem] = useState<Problem | null>(null);
-  const { form, refuse } = useTankForm(NEW_TANK);
+  const { form, refuse, sent } = useTankForm(NEW_TANK, 'new-tank');
   const rooms = homes.find((h) => h.id === homeId)?.rooms ?? [];
 
   // Each part that is made is remembered, so that a refusal further on does not make it twice.
@@ -82,6 +82,9 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
         roomId: inRoom,
         tank: toDescription(tank, units),
       });
+      sent();
+      home.sent();
+      room.sent();
       void navigate({ to: '/tank/$tankId/enter', params: { tankId: made.id } });
     } catch (e) {
       const problem = e as Problem;

@@ -23,7 +23,10 @@ export function Description() {
   const navigate = useNavigate();
   const [version, setVersion] = useState(tank.version);
   const [other, setOther] = useState<{ current: Tank; mine: TankForm } | null>(null);
-  const { form, refuse } = useTankForm(toForm(tank.description, units));
+  const { form, refuse, sent } = useTankForm(
+    toForm(tank.description, units),
+    `description-${tank.id}`,
+  );
 
   const [asked, setAsked] = useState<TankForm | null>(null);
 
@@ -41,6 +44,7 @@ export function Description() {
         setOther(null);
         setAsked(null);
         form.reset(toForm(saved.description, units));
+        sent();
         const before = tank.description;
         tell(
           'Description saved.',

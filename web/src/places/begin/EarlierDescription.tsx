@@ -36,11 +36,15 @@ function Mend({ id, chapter }: { id: string; chapter: Chapter }) {
   const mend = useMendChapter(tank.id);
   const navigate = useNavigate();
   const tell = useNotice();
-  const { form, refuse, refusal } = useTankForm(toForm(chapter.description, units));
+  const { form, refuse, sent, refusal } = useTankForm(
+    toForm(chapter.description, units),
+    `chapter-${id}`,
+  );
   const save = form.handleSubmit((values) =>
     mend
       .mutateAsync({ id, version: chapter.version, description: toDescription(values, units) })
       .then((saved) => {
+        sent();
         const now = saved.find((c) => c.id === id);
         if (now)
           tell('Chapter mended: what is computed of its days follows.', () =>

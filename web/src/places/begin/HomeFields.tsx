@@ -90,11 +90,11 @@ export const toRoom = (f: RoomForm, units: Units): RoomDescription => ({
 const bare = (name: string) => name.replace(/^description\./, '');
 
 /** A home's form, with the server's refusals on its fields. */
-export const useHomeForm = (start: HomeForm) =>
-  useTypedForm(homeSchema, start, (name) => HOME_ASKED_AS[bare(name)] ?? bare(name));
+export const useHomeForm = (start: HomeForm, keptAs: string) =>
+  useTypedForm(homeSchema, start, (name) => HOME_ASKED_AS[bare(name)] ?? bare(name), keptAs);
 
-export const useRoomForm = (start: RoomForm) =>
-  useTypedForm(roomSchema, start, (name) => ROOM_ASKED_AS[bare(name)] ?? bare(name));
+export const useRoomForm = (start: RoomForm, keptAs: string) =>
+  useTypedForm(roomSchema, start, (name) => ROOM_ASKED_AS[bare(name)] ?? bare(name), keptAs);
 
 /** What {@link useTypedForm} gives for the fields of a form. */
 type FieldOf<T extends FieldValues> = ReturnType<typeof useTypedForm<T>>['field'];

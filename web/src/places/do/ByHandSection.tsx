@@ -17,6 +17,7 @@ import type {
   WaterPutIn,
 } from '../../api/types';
 import { measure, readAs } from '../../lib/measure';
+import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
 import { dayAndTime, localInput } from '../../lib/time';
 import { ALKALINITY, alkalinityToMeq, showAlkalinity } from '../../lib/units';
@@ -156,7 +157,7 @@ function HandForm({
   const tell = useNotice();
   const forget = useForgetByHand(tank.id);
   const [at, setAt] = useState(() => localInput(new Date(), tank.zone));
-  const [words, setWords] = useState('');
+  const [words, setWords] = useTyped(`by-hand-${tank.id}-words`, () => '');
   return (
     <form
       className="grid gap-3"
@@ -210,7 +211,7 @@ function Addition() {
   const add = useAddByHand(tank.id);
   const [what, setWhat] = useState<What>('SODA_ASH');
   const [how, setHow] = useState<'G' | 'ML'>('G');
-  const [much, setMuch] = useState('');
+  const [much, setMuch] = useTyped(`by-hand-${tank.id}-much`, () => '');
   const [share, setShare] = useState('100');
   const number = readNumber(much);
   const part = (readNumber(share) ?? 100) / 100;
@@ -281,7 +282,7 @@ function Addition() {
 function TopOffForm({ evaporated }: { evaporated: ByHand['evaporated'] }) {
   const { tank, units } = useAtTank();
   const topOff = useTopOff(tank.id);
-  const [volume, setVolume] = useState('');
+  const [volume, setVolume] = useTyped(`by-hand-${tank.id}-top-off`, () => '');
   const litres = readAs(volume, 'volume', units);
   return (
     <HandForm
@@ -307,9 +308,9 @@ function TopOffForm({ evaporated }: { evaporated: ByHand['evaporated'] }) {
 function NewWaterForm({ seaMeqPerL }: { seaMeqPerL: number }) {
   const { tank, units } = useAtTank();
   const change = useChangeWater(tank.id);
-  const [volume, setVolume] = useState('');
-  const [alkalinity, setAlkalinity] = useState('');
-  const [calcium, setCalcium] = useState('');
+  const [volume, setVolume] = useTyped(`by-hand-${tank.id}-change`, () => '');
+  const [alkalinity, setAlkalinity] = useTyped(`by-hand-${tank.id}-alkalinity`, () => '');
+  const [calcium, setCalcium] = useTyped(`by-hand-${tank.id}-calcium`, () => '');
   const litres = readAs(volume, 'volume', units);
   const shown = readNumber(alkalinity);
   const water: WaterPutIn | undefined =

@@ -7,6 +7,7 @@ import {
   useTimeLine,
 } from '../../api/doses';
 import type { Line, LineNote, NewLineNote } from '../../api/types';
+import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
 import { localInput } from '../../lib/time';
 import { Button } from '../../parts/Button';
@@ -45,9 +46,9 @@ export function LineNoteForm({ line }: { line: Line }) {
   const [overH, setOverH] = useState(String(line.times?.overH ?? 24));
   const [place, setPlace] = useState(line.place);
   const [kind, setKind] = useState<keyof typeof SAID>('LEVEL');
-  const [value, setValue] = useState('');
-  const [asked, setAsked] = useState('');
-  const [words, setWords] = useState('');
+  const [value, setValue] = useTyped(`line-${line.id}-value`, () => '');
+  const [asked, setAsked] = useTyped(`line-${line.id}-asked`, () => '');
+  const [words, setWords] = useTyped(`line-${line.id}-words`, () => '');
   const [readIn, setReadIn] = useState<LineNoteIn>(
     line.areaCm2 !== undefined ? 'CM' : line.emptyG !== undefined ? 'G' : 'ML',
   );

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useAddChore, useEndChore } from '../../api/upkeep';
 import type { ChoreKind } from '../../api/types';
+import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
 import { Choice, Field } from '../../parts/Field';
@@ -16,9 +17,9 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
   const add = useAddChore(tank.id);
   const end = useEndChore(tank.id);
   const [chosen, setChosen] = useState<string>();
-  const [name, setName] = useState('');
-  const [days, setDays] = useState('');
-  const [last, setLast] = useState('');
+  const [name, setName] = useTyped(`new-chore-${tank.id}-name`, () => '');
+  const [days, setDays] = useTyped(`new-chore-${tank.id}-days`, () => '');
+  const [last, setLast] = useTyped(`new-chore-${tank.id}-last`, () => '');
   const kind = more.find((k) => k.chore === chosen) ?? more[0];
   if (!kind) return null;
   const own = kind.chore === 'OWN';

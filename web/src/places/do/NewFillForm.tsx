@@ -33,7 +33,7 @@ export function NewFillForm({ done }: { done: () => void }) {
   const { tank, units } = useAtTank();
   const fill = useFillMedia(tank.id);
   const tell = useNotice();
-  const { form, field, refuse, refusal } = useTypedForm(
+  const { form, field, refuse, sent, refusal } = useTypedForm(
     schema,
     {
       at: localInput(new Date(), tank.zone),
@@ -46,6 +46,7 @@ export function NewFillForm({ done }: { done: () => void }) {
       soaked: 'UNKNOWN',
     },
     (name) => ASKED_AS[name] ?? name,
+    `new-fill-${tank.id}`,
   );
   const { back = 0, hours } = useWatch({ control: form.control });
   const save = form.handleSubmit((v) =>
@@ -62,6 +63,7 @@ export function NewFillForm({ done }: { done: () => void }) {
       },
       {
         onSuccess: () => {
+          sent();
           tell('Fill noted.');
           done();
         },

@@ -56,7 +56,7 @@ export function NewLineForm({ done }: { done: () => void }) {
   const { tank } = useAtTank();
   const add = useAddLine(tank.id);
   const tell = useNotice();
-  const { form, field, refuse, refusal } = useTypedForm(
+  const { form, field, refuse, sent, refusal } = useTypedForm(
     schema,
     {
       name: '',
@@ -76,6 +76,7 @@ export function NewLineForm({ done }: { done: () => void }) {
       at: localInput(new Date(), tank.zone),
     },
     (name) => ASKED_AS[name] ?? name,
+    `new-line-${tank.id}`,
   );
   const { solute = 'LIMEWATER', by = 'DRIP', mlPerDay = '' } = useWatch({ control: form.control });
   const wanted = useLater(readNumber(mlPerDay));
@@ -104,6 +105,7 @@ export function NewLineForm({ done }: { done: () => void }) {
       },
       {
         onSuccess: () => {
+          sent();
           tell('The line is noted. Its card says how to mix it, with a label to print.');
           done();
         },

@@ -53,10 +53,11 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
   const edit = useEditKit(tank.homeId);
   const saving = item ? edit : add;
   const tell = useNotice();
-  const { form, field, refuse, refusal } = useTypedForm(
+  const { form, field, refuse, sent, refusal } = useTypedForm(
     kitSchema,
     inFields(item, units),
     (name) => ASKED_AS[name] ?? name,
+    `kit-${item?.id ?? tank.homeId}`,
   );
   const shown = useWatch({ control: form.control });
   const energy = shown.energy ?? 'DRY_CELLS';
@@ -70,6 +71,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
     const description = toDescription(values, item?.description, units);
     const answered = {
       onSuccess: () => {
+        sent();
         tell(item ? 'Changed.' : 'In the kit.');
         done();
       },

@@ -5,6 +5,7 @@ import { useDeleteReadings, useSaveReadings } from '../../api/log';
 import type { NewReadings } from '../../api/types';
 import { Spike } from '../../frame/Spike';
 import { useHelper } from '../../frame/useHelper';
+import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
 import { clockTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
@@ -29,7 +30,7 @@ export function Enter() {
   const tell = useNotice();
   const [saved, setSaved] = useState<{ at: string } | null>(null);
   const [time, setTime] = useState<string | null>(null);
-  const [entries, setEntries] = useState<Record<string, Entry>>(() =>
+  const [entries, setEntries] = useTyped<Record<string, Entry>>(`enter-${tank.id}`, () =>
     Object.fromEntries(
       EVERYTHING.map((m) => [
         m.key,

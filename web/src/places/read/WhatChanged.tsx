@@ -98,11 +98,13 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
         start={asTyped(event, tank.zone)}
         label="Save"
         pending={edit.isPending}
-        save={(typed, refuse) =>
+        keptAs={`event-${event.id}`}
+        save={(typed, refuse, sent) =>
           edit.mutate(
             { id: event.id, version: event.version, event: typed },
             {
               onSuccess: (saved) => {
+                sent();
                 tell('Event mended.', () =>
                   edit.mutate({ id: event.id, version: saved.version, event: asNoted(event) }),
                 );

@@ -36,14 +36,23 @@ export function HomeEditor({ home, units }: { home: Home; units: Units }) {
 }
 
 function HomeForm({ home, units }: { home: Home; units: Units }) {
-  const { form, field, refuse, refusal } = useHomeForm(homeForm(home.description, units));
+  const { form, field, refuse, sent, refusal } = useHomeForm(
+    homeForm(home.description, units),
+    `home-${home.id}`,
+  );
   const currency = useWatch({ control: form.control, name: 'currency' });
   const edit = useEditHome(home.id);
   const tell = useNotice();
   const save = form.handleSubmit((values) =>
     edit.mutate(
       { version: home.version, description: toHome(values, units) },
-      { onSuccess: () => tell('Home saved.'), onError: refuse },
+      {
+        onSuccess: () => {
+          sent();
+          tell('Home saved.');
+        },
+        onError: refuse,
+      },
     ),
   );
   return (
@@ -62,13 +71,22 @@ function HomeForm({ home, units }: { home: Home; units: Units }) {
 }
 
 function RoomForm({ room, units }: { room: Home['rooms'][number]; units: Units }) {
-  const { form, field, refuse, refusal } = useRoomForm(roomForm(room.description, units));
+  const { form, field, refuse, sent, refusal } = useRoomForm(
+    roomForm(room.description, units),
+    `room-${room.id}`,
+  );
   const edit = useEditRoom(room.id);
   const tell = useNotice();
   const save = form.handleSubmit((values) =>
     edit.mutate(
       { version: room.version, description: toRoom(values, units) },
-      { onSuccess: () => tell('Room saved.'), onError: refuse },
+      {
+        onSuccess: () => {
+          sent();
+          tell('Room saved.');
+        },
+        onError: refuse,
+      },
     ),
   );
   return (

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { KeptProgramme, Programme } from '../../../api/types';
+import { keepTyped, readTyped } from '../../../lib/kept';
 
 interface Draft {
   /** The one that it was begun from; undefined for the first. */
@@ -11,21 +12,24 @@ interface Draft {
 
 const MOST_UNDONE = 100;
 
-/** What is not saved yet stays while the keeper looks at another screen. */
+/** What is not saved yet stays while the keeper looks at another screen; the last steps outlive a reload. */
 const drafts = new Map<string, Draft>();
+const STEPS_KEPT = 5;
+const keyOf = (tankId: string) => `programme-${tankId}`;
 
 /** A programme that is being changed: each step can be taken back, and nothing runs by it before it is saved. */
 export function useDraft(tankId: string, kept: KeptProgramme) {
-  const [draft, setDraft] = useState(() => drafts.get(tankId));
+  const [draft, setDraft] = useState(() => drafts.get(tankId) ?? readTyped<Draft>(keyOf(tankId)));
   const put = (next: Draft | undefined) => {
     if (next) drafts.set(tankId, next);
     else drafts.delete(tankId);
+    keepTyped(keyOf(tankId), next && { ...next, past: next.past.slice(-STEPS_KEPT), future: [] });
     setDraft(next);
   };
   const begun: Draft = { version: kept.version, now: kept.programme, past: [], future: [] };
   const of = draft ?? begun;
   // What comes later than the press (an answer, an undo in a notice) builds on what is there by then.
-  const step = (from: (current: Draft) => Draft) => put(from(drafts.get(tankId) ?? begun));
+  const step = (from: (current: Draft) => Draft) => put(from(drafts.get(tankId) ?? of));
   const back = (d: Draft): Draft => {
     const previous = d.past.at(-1);
     return previous

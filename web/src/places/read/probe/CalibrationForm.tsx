@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useDropCalibration, useKeepCalibration, useLook } from '../../../api/probe';
 import type { Calibration, NewCalibration, Probe, Units } from '../../../api/types';
+import { useTyped } from '../../../lib/kept';
 import { measure, readAs, typed } from '../../../lib/measure';
 import { signed } from '../../../lib/number';
 import { localInput } from '../../../lib/time';
@@ -34,7 +35,10 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
   const { tank, units } = useAtTank();
   const degrees = measure('temperature', units).label;
   const [time, setTime] = useState<string | null>(null);
-  const [rows, setRows] = useState<Typed[]>([buffer('7.00', units), buffer('10.00', units)]);
+  const [rows, setRows] = useTyped<Typed[]>(`buffers-${tank.id}`, () => [
+    buffer('7.00', units),
+    buffer('10.00', units),
+  ]);
   const [millivolts, setMillivolts] = useState(false);
   const [meter, setMeter] = useState<Calibration['meter'] | null>(null);
   const [setTo, setSetTo] = useState<string | null>(null);

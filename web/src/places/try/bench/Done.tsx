@@ -41,11 +41,12 @@ export function Done({
       />
     );
   }
-  const save = (body: NewEvent, refuse: (problem: Problem) => void) =>
+  const save = (body: NewEvent, refuse: (problem: Problem) => void, sent: () => void) =>
     done.mutate(
       { event: body, measures: put },
       {
         onSuccess: (noted) => {
+          sent();
           const forecast = noted.event.forecast;
           tell(
             'Noted; it stands on the tank now.' +
@@ -78,6 +79,7 @@ export function Done({
           }}
           label={done.isPending ? 'Keeping the forecast …' : 'Note it'}
           pending={done.isPending}
+          keptAs={`done-${tank.id}`}
           save={save}
         />
       </Sheet>
