@@ -4,10 +4,10 @@ const PREFIX = 'typed-';
 const OWNER = 'typed-by';
 
 /** What was typed and not sent yet, in this tab: a reload, the way back and a new sign-in find it again. */
-export function readTyped<T>(key: string): T | undefined {
+export function readTyped(key: string): unknown {
   try {
     const text = sessionStorage.getItem(PREFIX + key);
-    return text === null ? undefined : (JSON.parse(text) as T);
+    return text === null ? undefined : JSON.parse(text);
   } catch {
     return undefined;
   }
@@ -41,7 +41,7 @@ export function useTyped<T>(
   key: string,
   begin: () => T,
 ): [T, (next: T | ((before: T) => T)) => void, () => void] {
-  const [value, setValue] = useState<T>(() => readTyped<T>(key) ?? begin());
+  const [value, setValue] = useState<T>(() => (readTyped(key) as T | undefined) ?? begin());
   const set = (next: T | ((before: T) => T)) =>
     setValue((before) => {
       const after = next instanceof Function ? next(before) : next;

@@ -29,7 +29,7 @@ export function useTypedForm<T extends FieldValues>(
   });
   const { setValue, subscribe } = form;
   const [kept] = useState(() =>
-    keptAs === undefined ? undefined : readTyped<Record<string, unknown>>(keptAs),
+    keptAs === undefined ? undefined : (readTyped(keptAs) as Record<string, unknown> | undefined),
   );
   useEffect(() => {
     if (keptAs === undefined) return undefined;

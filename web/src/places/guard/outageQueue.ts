@@ -198,7 +198,7 @@ const inWords = (note: NewNote) =>
 /** What the worker still holds of it must not be sent: it was told, or taken back before it was. */
 function nothingOwed(homeId: string) {
   const said: NothingOwed = { nothingOwedOf: homeId };
-  navigator.serviceWorker?.controller?.postMessage(said);
+  if ('serviceWorker' in navigator) navigator.serviceWorker.controller?.postMessage(said);
 }
 
 const queues = new Map<string, OutageQueue>();

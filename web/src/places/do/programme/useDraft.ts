@@ -19,7 +19,9 @@ const keyOf = (tankId: string) => `programme-${tankId}`;
 
 /** A programme that is being changed: each step can be taken back, and nothing runs by it before it is saved. */
 export function useDraft(tankId: string, kept: KeptProgramme) {
-  const [draft, setDraft] = useState(() => drafts.get(tankId) ?? readTyped<Draft>(keyOf(tankId)));
+  const [draft, setDraft] = useState(
+    () => drafts.get(tankId) ?? (readTyped(keyOf(tankId)) as Draft | undefined),
+  );
   const put = (next: Draft | undefined) => {
     if (next) drafts.set(tankId, next);
     else drafts.delete(tankId);
