@@ -195,7 +195,9 @@ export function LineNoteForm({ line }: { line: Line }) {
           />
         )}
         {kind === 'PLAN' && wanted !== null && (
-          <StepUp from={before} to={wanted} rise={rise} take={(ml) => setValue(String(ml))} />
+          <div className="order-last basis-full">
+            <StepUp from={before} to={wanted} rise={rise} take={(ml) => setValue(String(ml))} />
+          </div>
         )}
         {kind === 'TIMES' && (
           <>

@@ -137,7 +137,6 @@ export function MoreNotes({
               {view.nobodyComes ? 'Somebody can come' : 'Nobody can come'}
             </Button>
           </div>
-          {told}
         </div>
       )}
       <div className="flex flex-wrap gap-3 pt-2">
@@ -152,7 +151,7 @@ export function MoreNotes({
           </Button>
         ))}
       </div>
-      {view.endedAt && told}
+      {told}
       <div className="grid gap-4 pt-2 md:grid-cols-2">
         {!view.endedAt && (
           <>

@@ -37,9 +37,11 @@ export function UnusualSheet({
               <li key={index} className="grid gap-2 border-t pt-3">
                 <p className="text-lg">
                   <strong>
-                    {value.value} {RAW_UNIT[value.unit].label}
+                    {value.unit === 'PH_NBS'
+                      ? `pH ${value.value}`
+                      : `${value.value} ${RAW_UNIT[value.unit].label}`}
                   </strong>{' '}
-                  is unusual. Usual: {doubt.usual}.
+                  is unusual: most tanks read {doubt.usual}.
                 </p>
                 <div className="flex flex-wrap gap-3">
                   {doubt.slips.map((slip) => (

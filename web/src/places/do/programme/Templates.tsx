@@ -26,7 +26,7 @@ const TEMPLATES: readonly { value: TemplateName; label: string; about: string }[
   },
   {
     value: 'NIGHT_MEDIA_BELOW_PH',
-    label: 'media in low-pH nights, dried by day',
+    label: 'media in low-pH nights',
     about:
       'In dark hours of low pH the exhaust goes back through media, 5 % fresh. A pump dries the media by day.',
   },
