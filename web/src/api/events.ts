@@ -67,15 +67,24 @@ export const useSetMeasures = (tankId: string) =>
     logged(tankId),
   );
 
+/** What was saved is said at once: computing anew what it touches takes long. */
+const LATER = { waits: false };
+
 /** Whether an event's days say nothing of the tank; the rest of it stays. */
 export const useLeaveOut = (tankId: string) =>
-  useChange(async ({ id, leave }: { id: string; leave: boolean }) => {
-    const path = { tankId, id };
-    const event = await bodyOf(api.GET('/api/v1/tanks/{tankId}/events/{id}', { params: { path } }));
-    return bodyOf(
-      api.PUT('/api/v1/tanks/{tankId}/events/{id}', {
-        params: { path },
-        body: { version: event.version, event: { ...asNoted(event), excludesDays: leave } },
-      }),
-    );
-  }, logged(tankId));
+  useChange(
+    async ({ id, leave }: { id: string; leave: boolean }) => {
+      const path = { tankId, id };
+      const event = await bodyOf(
+        api.GET('/api/v1/tanks/{tankId}/events/{id}', { params: { path } }),
+      );
+      return bodyOf(
+        api.PUT('/api/v1/tanks/{tankId}/events/{id}', {
+          params: { path },
+          body: { version: event.version, event: { ...asNoted(event), excludesDays: leave } },
+        }),
+      );
+    },
+    logged(tankId),
+    LATER,
+  );

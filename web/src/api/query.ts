@@ -38,11 +38,19 @@ interface Then<Result> {
 export function useChange<Body, Result>(
   change: (body: Body) => Promise<Result>,
   touches: readonly QueryKey[],
+  {
+    waits = true,
+  }: {
+    /** Whether it counts as done only once what it touches was read anew. */ waits?: boolean;
+  } = {},
 ) {
   const client = useQueryClient();
   const mutation = useMutation<Result, Problem, Body>({
     mutationFn: change,
-    onSuccess: () => Promise.all(touches.map((queryKey) => client.invalidateQueries({ queryKey }))),
+    onSuccess: () => {
+      const read = Promise.all(touches.map((queryKey) => client.invalidateQueries({ queryKey })));
+      return waits ? read : undefined;
+    },
   });
   const { mutateAsync } = mutation;
   const mutate = (body: Body, then: Then<Result> = {}) =>

@@ -8,8 +8,12 @@ import java.util.Locale;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
 import jollytide.core.doses.Delivered;
+import jollytide.core.doses.LineHistory;
+import jollytide.core.doses.LineHistory.Seen;
+import jollytide.core.doses.LineHistory.What;
 import jollytide.core.doses.ReservoirLevel;
 import jollytide.core.doses.Schedule;
+import jollytide.core.doses.Solution;
 
 /**
  * Whether a line that falls short is called in time, and a healthy one never: fills of 1600 mL at 60 mL a day, of which
@@ -22,6 +26,7 @@ public final class ReservoirStudy {
     private static final double DAY_SCATTER = 0.05;
     private static final double LEAST_ML = 60;
     private static final Instant FILLED = Instant.parse("2026-03-01T08:00:00Z");
+    private static final Solution LIMEWATER = new Solution(Solution.Solute.LIMEWATER, 0.0203);
     private static final Schedule PLAN = new Schedule(List.of(new Schedule.DailyDose(FILLED, ML_PER_DAY)));
 
     private ReservoirStudy() {}
@@ -38,6 +43,65 @@ public final class ReservoirStudy {
             fills("85 %", n, seed + 2, every, u -> 0.85);
             fills("125 %", n, seed + 3, every, u -> 1.25);
         }
+        System.out.printf("%-28s %-10s %8s %8s %8s%n", "delivers", "fills", "after 1", "after 3", "after 10");
+        shortFills("97 to 103 %", n, seed + 4, u -> 0.97 + 0.06 * u);
+        shortFills("75 %", n, seed + 5, u -> 0.75);
+        shortFills("85 %", n, seed + 6, u -> 0.85);
+        shortFills("90 %", n, seed + 7, u -> 0.9);
+        shortFills("125 %", n, seed + 8, u -> 1.25);
+    }
+
+    private static final int SHORT_FILLS = 10;
+    private static final int FILL_DAYS = 3;
+    private static final double SHORT_FILL_ML = 300;
+
+    /** Ten fills of three days, each read once at its end: what is said after each of them. */
+    private static void shortFills(String name, int n, long seed, DoubleUnaryOperator share) {
+        SplittableRandom random = new SplittableRandom(seed);
+        int[] called = new int[SHORT_FILLS];
+        int[] asPlanned = new int[SHORT_FILLS];
+        for (int k = 0; k < n; k++) {
+            double truth = share.applyAsDouble(random.nextDouble());
+            List<Seen> seen = new ArrayList<>();
+            boolean ever = false;
+            for (int fill = 0; fill < SHORT_FILLS; fill++) {
+                seen.add(new Seen(
+                        at(fill * FILL_DAYS),
+                        What.FILLED,
+                        level(at(fill * FILL_DAYS), SHORT_FILL_ML, FILL_DEVIATION_ML)));
+                double holds = SHORT_FILL_ML;
+                for (int day = 0; day < FILL_DAYS; day++) {
+                    holds -= ML_PER_DAY * truth * (1 + DAY_SCATTER * random.nextGaussian());
+                }
+                Instant end = at((fill + 1) * FILL_DAYS).minusSeconds(60);
+                double read = holds + ReservoirLevel.AT_MARKS_ML * random.nextGaussian();
+                seen.add(new Seen(end, What.LEVEL, level(end, read, ReservoirLevel.AT_MARKS_ML)));
+                LineHistory history = new LineHistory(seen);
+                LineHistory.State state = history.state(history.dosed(LIMEWATER, PLAN, null));
+                ever |= state == LineHistory.State.SHORT || state == LineHistory.State.TOO_MUCH;
+                called[fill] += ever ? 1 : 0;
+                asPlanned[fill] += state == LineHistory.State.AS_PLANNED ? 1 : 0;
+            }
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "%-28s %-10s %7.1f%% %7.1f%% %7.1f%%   as planned after 1, 3, 10: %.1f%% %.1f%% %.1f%%%n",
+                name,
+                "3-d fills",
+                100.0 * called[0] / n,
+                100.0 * called[2] / n,
+                100.0 * called[SHORT_FILLS - 1] / n,
+                100.0 * asPlanned[0] / n,
+                100.0 * asPlanned[2] / n,
+                100.0 * asPlanned[SHORT_FILLS - 1] / n);
+    }
+
+    private static Instant at(int day) {
+        return FILLED.plus(Duration.ofDays(day));
+    }
+
+    private static ReservoirLevel level(Instant at, double ml, double deviation) {
+        return new ReservoirLevel(at, Math.max(0, ml), deviation);
     }
 
     private static void fills(String name, int n, long seed, int every, DoubleUnaryOperator share) {

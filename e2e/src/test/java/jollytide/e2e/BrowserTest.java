@@ -33,7 +33,8 @@ abstract class BrowserTest {
             "ERR_CONNECTION_REFUSED",
             "ERR_CONNECTION_RESET",
             "ERR_SOCKET_NOT_CONNECTED",
-            "ERR_EMPTY_RESPONSE");
+            "ERR_EMPTY_RESPONSE",
+            "net::ERR_FAILED");
 
     private Playwright playwright;
     private Browser browser;

@@ -44,7 +44,7 @@ class DosesIT extends BrowserTest {
         page.getByLabel("Planned a day").fill("60");
         button(page, "Note this line").click();
         Locator made = line(page, "kalkwasser");
-        assertThat(made).containsText("Note a filling, then a level");
+        assertThat(made).containsText("Add a filling, then a level");
         made.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("FILLED");
         made.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("2025-10-01T08:00");
         button(made, "Note it").click();
@@ -77,7 +77,7 @@ class DosesIT extends BrowserTest {
         Locator label = line(page, "Label");
         assertThat(label).containsText("CAUSTIC");
         assertThat(label).containsText("rinse long with water, get medical help");
-        page.getByLabel("Mix less than the whole").fill("2500");
+        page.getByLabel("Mix another amount").fill("2500");
         assertThat(page.getByText("4.9 g, about 1.5 level teaspoons")).isVisible();
     }
 

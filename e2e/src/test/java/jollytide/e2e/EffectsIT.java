@@ -101,8 +101,9 @@ class EffectsIT extends BrowserTest {
         assertThat(page.getByText(Pattern.compile("are left out, here and in the fit"))
                         .first())
                 .isVisible();
-        assertThat(card(page)).containsText("its days are left out");
+        assertThat(card(page)).containsText("its days are left out", ONCE_MADE);
         button(page, "Undo").first().click();
+        assertThat(card(page)).not().containsText("its days are left out", ONCE_MADE);
         assertThat(leave.first()).isVisible();
         assertThat(card(page)).containsText("what is left lies from", ONCE_MADE);
     }

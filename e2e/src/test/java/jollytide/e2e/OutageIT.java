@@ -269,7 +269,7 @@ class OutageIT extends BrowserTest {
         assertThat(page.getByText("Within limits", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         page.getByLabel("Aerated on the way").selectOption("no");
-        assertThat(page.getByText("then oxygen may fall below 5 mg/L")).isVisible();
+        assertThat(page.getByText("after that, oxygen may fall below 5 mg/L")).isVisible();
         assertThat(page.getByText("On arrival", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         assertThat(page.getByText("Quarantine gear never goes back into the display unwashed."))

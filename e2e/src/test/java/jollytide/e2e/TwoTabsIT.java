@@ -35,6 +35,27 @@ class TwoTabsIT extends BrowserTest {
         assertThat(second.locator("header button")).hasText(Pattern.compile("Rock pool, renamed"));
     }
 
+    /** A reload in the middle of a form, and the way back: what was typed stands there until it is saved or taken back. */
+    @Test
+    void whatWasTypedOutlivesAReload() {
+        Page page = visitor(DESKTOP);
+        newKeeperWithTank(page);
+        String description = page.url().replaceAll("/enter.*", "/description");
+        page.navigate(description);
+        page.getByLabel("Net water").fill("410");
+        page.reload();
+        assertThat(page.getByLabel("Net water")).hasValue("410");
+        page.goBack();
+        page.navigate(description);
+        assertThat(page.getByLabel("Net water")).hasValue("410");
+        button(page, "Save").click();
+        assertThat(page.getByText("Description saved.").first()).isVisible();
+        page.getByLabel("Net water").fill("420");
+        button(page, "As it was").click();
+        page.reload();
+        assertThat(page.getByLabel("Net water")).hasValue("410");
+    }
+
     @Test
     void aRefusalHangsOnItsField() {
         Page page = visitor(DESKTOP);

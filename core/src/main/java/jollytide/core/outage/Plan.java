@@ -358,9 +358,7 @@ public final class Plan {
         steps.add(new Step(
                 "back-ammonia",
                 12,
-                put.isEmpty()
-                        ? "Ammonia and nitrite, every day until zero"
-                        : "Ammonia and nitrite, every day until zero two days in a row",
+                "Ammonia and nitrite, every day until both are zero twice",
                 "Filters recover slowly.",
                 Stream.concat(
                                 put.stream().sorted().map(AgainstAmmonia::says),
