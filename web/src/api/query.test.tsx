@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { expect, test } from 'vitest';
@@ -21,6 +21,32 @@ test('what follows a change is called though its part is gone by then', async ()
   unmount();
   answer('deleted');
   await waitFor(() => expect(heard).toEqual(['deleted']));
+});
+
+test.each([
+  [true, []],
+  [false, ['saved']],
+])('a change that waits for what it touches: %s', async (waits, atOnce) => {
+  const heard: string[] = [];
+  let read: (text: string) => void = () => undefined;
+  const { result } = renderHook(
+    () => {
+      const touched = useQuery({
+        queryKey: ['card'],
+        queryFn: () => new Promise<string>((resolve) => (read = resolve)),
+      });
+      return { touched, ...useChange(() => Promise.resolve('saved'), [['card']], { waits }) };
+    },
+    { wrapper: around },
+  );
+  read('first');
+  await waitFor(() => expect(result.current.touched.data).toBe('first'));
+  result.current.mutate(undefined, { onSuccess: (text) => heard.push(text) });
+  await waitFor(() => expect(result.current.touched.isFetching).toBe(true));
+  await Promise.resolve();
+  expect(heard).toEqual(atOnce);
+  read('second');
+  await waitFor(() => expect(heard).toEqual(['saved']));
 });
 
 test('what went wrong is heard too, and is no fault of the page where nobody asks', async () => {
