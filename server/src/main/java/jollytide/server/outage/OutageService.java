@@ -353,7 +353,7 @@ class OutageService {
                                 oxygen.get(tank.id()),
                                 outage,
                                 before,
-                                withRoomOf(before, outage, notes))));
+                                withThoseOf(before, outage, notes))));
         Map<UUID, List<Backup>> planned = KitShare.planned(all, failed, works, runs.taken(), used, AHEAD_H);
         double stoodBeforeH = before.stream()
                 .filter(o -> o.until().isAfter(outage.startedAt.minus(SAME_ROOM)))
@@ -374,6 +374,9 @@ class OutageService {
     /** How long ago an outage may have ended that still tells of the next one. */
     private static final Duration REMEMBERED = Duration.ofDays(7);
 
+    /** After so long without a heater water is as cold as it gets. */
+    private static final double COOLS_H = 240;
+
     private static final Duration SAME_ROOM = Duration.ofHours(12);
 
     /** Outages that ended lately, in their order. */
@@ -389,13 +392,16 @@ class OutageService {
                 .toList();
     }
 
-    /** What was last measured of the room in an outage of these hours still holds, until somebody measures again. */
-    private static List<NoteView> withRoomOf(List<EnergyUsed.Before> before, Outage outage, List<NoteView> notes) {
+    /**
+     * What was last measured of the room in an outage of these hours still holds, until somebody measures again; a meal in it
+     * is still digested.
+     */
+    private static List<NoteView> withThoseOf(List<EnergyUsed.Before> before, Outage outage, List<NoteView> notes) {
         List<NoteView> all = new ArrayList<>();
         before.stream()
                 .filter(o -> o.until().isAfter(outage.startedAt.minus(SAME_ROOM)))
                 .flatMap(o -> o.notes().stream())
-                .filter(n -> n.kind() == NoteKind.ROOM_TEMPERATURE)
+                .filter(n -> n.kind() == NoteKind.ROOM_TEMPERATURE || n.kind() == NoteKind.FED_NOW)
                 .forEach(all::add);
         all.addAll(notes);
         return all;
@@ -488,7 +494,7 @@ class OutageService {
             } else if (note.kind() == NoteKind.FED && isOf(tank, note)) {
                 fedH = note.value();
             } else if (note.kind() == NoteKind.FED_NOW && isOf(tank, note)) {
-                fedH = -hours(outage.startedAt, note.at());
+                fedH = Duration.between(note.at(), outage.startedAt).toSeconds() / 3600.0;
             } else if (note.kind() == NoteKind.WRAPPED && isOf(tank, note)) {
                 wrapped = true;
             } else if (note.kind() == NoteKind.HEAT_PACKS && isOf(tank, note)) {
@@ -509,7 +515,7 @@ class OutageService {
         for (EnergyUsed.Before earlier : before) {
             cool = cool.heated(hours(heatedFrom, earlier.from()));
             cool = new NightWithoutMains(failed.after(cool), List.of(), List.of())
-                    .coolAfter(Math.min(AHEAD_H, hours(earlier.from(), earlier.until())));
+                    .coolAfter(Math.min(COOLS_H, hours(earlier.from(), earlier.until())));
             heatedFrom = earlier.until();
         }
         return cool.heated(hours(heatedFrom, outage.startedAt));
