@@ -100,7 +100,7 @@ class UnnotedApiTest extends LoggedTankTest {
                 .isEqualTo(404);
         assertThat(keeper.put(tank + "/effects/unnoted/+20260-01-01/SURFACES/dismissal", "")
                         .status())
-                .isEqualTo(404);
+                .isEqualTo(422);
         assertThat(keeper.put(tank + "/effects/unnoted/2026-01-01/MOON/dismissal", "")
                         .status())
                 .isEqualTo(422);
