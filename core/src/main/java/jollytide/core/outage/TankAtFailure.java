@@ -138,6 +138,10 @@ public record TankAtFailure(
 
     /** The same with so much oxygen, which is known, and a temperature that stays. */
     TankAtFailure at(double mgPerL) {
+        return with(mgPerL, true, 0, 0, StillCool.NONE);
+    }
+
+    private TankAtFailure with(double mgPerL, boolean measured, double losesPerH, double warmedByW, StillCool cool) {
         return new TankAtFailure(
                 litres,
                 salinity,
@@ -146,14 +150,15 @@ public record TankAtFailure(
                 reefMmolPerLPerH,
                 fish,
                 mgPerL,
-                true,
+                measured,
                 startC,
                 room,
-                0,
+                losesPerH,
                 fedWithinHours,
                 assumed,
-                0,
-                respirationLnSd);
+                warmedByW,
+                respirationLnSd,
+                cool);
     }
 
     /** Of the heat that leaves through glass, so much still does through blankets around it. From memory. */
@@ -169,44 +174,13 @@ public record TankAtFailure(
      * @param heatPacks on its glass
      */
     public TankAtFailure keptWarm(boolean wrapped, int heatPacks) {
-        return new TankAtFailure(
-                litres,
-                salinity,
-                pressureHpa,
-                surfaceM2,
-                reefMmolPerLPerH,
-                fish,
-                startMgPerL,
-                startMeasured,
-                startC,
-                room,
-                wrapped ? WRAPPED_SHARE * coolingPerH : coolingPerH,
-                fedWithinHours,
-                assumed,
-                heatPacks * HEAT_PACK_W,
-                respirationLnSd,
-                stillCool);
+        double losesPerH = wrapped ? WRAPPED_SHARE * coolingPerH : coolingPerH;
+        return with(startMgPerL, startMeasured, losesPerH, heatPacks * HEAT_PACK_W, stillCool);
     }
 
     /** The same after an outage from which it has not warmed up yet. */
     public TankAtFailure after(StillCool before) {
-        return new TankAtFailure(
-                litres,
-                salinity,
-                pressureHpa,
-                surfaceM2,
-                reefMmolPerLPerH,
-                fish,
-                startMgPerL,
-                startMeasured,
-                startC,
-                room,
-                coolingPerH,
-                fedWithinHours,
-                assumed,
-                warmingW,
-                respirationLnSd,
-                before);
+        return with(startMgPerL, startMeasured, coolingPerH, warmingW, before);
     }
 
     /**
