@@ -12,24 +12,24 @@ import { useSession } from './api/account';
 import { useTank, useTanks } from './api/homes';
 import { Frame } from './frame/Frame';
 import { lastTank, pickTank } from './frame/lastTank';
-import { placesOf } from './frame/places';
+import { FORMER_ROUTE, placeAt, placesOf } from './frame/places';
 import { useHelper } from './frame/useHelper';
 import { typedBy } from './lib/kept';
 import { BrokenScreen } from './parts/BrokenScreen';
 import { Notices } from './parts/Notices';
 import { Waiting } from './parts/Waiting';
-import { Enter } from './places/read/Enter';
+import { AddToLog } from './places/read/AddToLog';
 import { Today } from './places/read/Today';
 import { HelpDoor } from './places/welcome/HelpDoor';
-import { HaulScreen } from './places/guard/HaulScreen';
-import { MarginScreen } from './places/guard/MarginScreen';
+import { TransportScreen } from './places/guard/TransportScreen';
+import { OxygenMarginScreen } from './places/guard/OxygenMarginScreen';
 import { OutageScreen } from './places/guard/OutageScreen';
 import { ReadinessScreen } from './places/guard/ReadinessScreen';
 import { StaircaseScreen, type StaircaseSearch } from './places/reason/StaircaseScreen';
 import { readSet, type NamedSet } from './places/try/bench/sets';
 import { Welcome } from './places/welcome/Welcome';
 import { TankContext } from './TankContext';
-import type { InputName, LedgerHour, MomentName } from './api/types';
+import type { InputName, GasBalanceHour, MomentName } from './api/types';
 
 const root = createRootRoute({
   component: () => (
@@ -39,13 +39,21 @@ const root = createRootRoute({
   ),
   notFoundComponent: () => (
     <Frame>
-      <h1 className="text-2xl font-bold">There is nothing at this address.</h1>
-      <a href="/" className="underline underline-offset-4">
-        Back to the start
-      </a>
+      <NothingHere />
     </Frame>
   ),
 });
+
+function NothingHere() {
+  return (
+    <>
+      <h1 className="text-2xl font-bold">There is nothing at this address.</h1>
+      <a href="/" className="underline underline-offset-4">
+        Go to the start
+      </a>
+    </>
+  );
+}
 
 /** Everything but the welcome needs a keeper. */
 function SignedIn() {
@@ -85,7 +93,7 @@ function AtTank() {
         <Waiting error={tank.error} retry={() => void tank.refetch()} />
         {gone && (
           <a href="/" className="px-6 underline underline-offset-4">
-            Back to the start
+            Go to the start
           </a>
         )}
       </Frame>
@@ -105,10 +113,8 @@ function AtTank() {
 function Within() {
   const helper = useHelper();
   const path = useRouterState({ select: (s) => s.location.pathname });
-  const open =
-    !helper ||
-    placesOf(true).some((place) => place.screens.some((s) => path.endsWith(`/${s.path}`)));
-  return open ? <Outlet /> : <p className="text-lg">This is for the keeper.</p>;
+  const open = !helper || placeAt(path, placesOf(true)).screen;
+  return open ? <Outlet /> : <p className="text-lg">Only the keeper can open this screen.</p>;
 }
 
 const help = createRoute({ getParentRoute: () => root, path: '/help', component: HelpDoor });
@@ -140,10 +146,10 @@ const INPUTS: readonly string[] = [
   'OUTDOOR_CO2',
 ];
 
-const enter = createRoute({
+const addToLog = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'enter',
-  component: Enter,
+  path: 'add-to-log',
+  component: AddToLog,
   validateSearch: (
     search: Record<string, unknown>,
   ): { measure?: InputName; checked?: boolean } => ({
@@ -223,23 +229,29 @@ const bench = createRoute({
     event: typeof search.event === 'string' ? search.event : undefined,
   }),
 });
-const sums = createRoute({
+const calculators = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'sums',
-  component: lazyRouteComponent(() => import('./places/try/sums/Sums'), 'Sums'),
+  path: 'calculators',
+  component: lazyRouteComponent(
+    () => import('./places/try/calculators/Calculators'),
+    'Calculators',
+  ),
 });
-const LEDGER_HOURS: readonly string[] = ['LIGHTS_ON', 'LIGHTS_OFF', 'NOW'];
+const GAS_BALANCE_HOURS: readonly string[] = ['LIGHTS_ON', 'LIGHTS_OFF', 'NOW'];
 
-const ledger = createRoute({
+const gasBalance = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'ledger',
-  component: lazyRouteComponent(() => import('./places/reason/LedgerScreen'), 'LedgerScreen'),
+  path: 'gas-balance',
+  component: lazyRouteComponent(
+    () => import('./places/reason/GasBalanceScreen'),
+    'GasBalanceScreen',
+  ),
   validateSearch: (
     search: Record<string, unknown>,
-  ): { hour?: LedgerHour; over?: 'hour' | 'day' } => ({
+  ): { hour?: GasBalanceHour; over?: 'hour' | 'day' } => ({
     hour:
-      typeof search.hour === 'string' && LEDGER_HOURS.includes(search.hour)
-        ? (search.hour as LedgerHour)
+      typeof search.hour === 'string' && GAS_BALANCE_HOURS.includes(search.hour)
+        ? (search.hour as GasBalanceHour)
         : undefined,
     over: search.over === 'day' ? 'day' : undefined,
   }),
@@ -279,18 +291,18 @@ const media = createRoute({
   path: 'media',
   component: lazyRouteComponent(() => import('./places/do/MediaScreen'), 'MediaScreen'),
 });
-const programme = createRoute({
+const schedule = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'programme',
+  path: 'schedule',
   component: lazyRouteComponent(
-    () => import('./places/do/programme/ProgrammeScreen'),
-    'ProgrammeScreen',
+    () => import('./places/do/schedule/ScheduleScreen'),
+    'ScheduleScreen',
   ),
 });
-const doses = createRoute({
+const dosing = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'doses',
-  component: lazyRouteComponent(() => import('./places/do/DosesScreen'), 'DosesScreen'),
+  path: 'dosing',
+  component: lazyRouteComponent(() => import('./places/do/DosingScreen'), 'DosingScreen'),
 });
 const upkeep = createRoute({
   getParentRoute: () => tankRoute,
@@ -298,15 +310,15 @@ const upkeep = createRoute({
   component: lazyRouteComponent(() => import('./places/do/UpkeepScreen'), 'UpkeepScreen'),
 });
 
-const stock = createRoute({
+const supplies = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'stock',
-  component: lazyRouteComponent(() => import('./places/do/StockScreen'), 'StockScreen'),
+  path: 'supplies',
+  component: lazyRouteComponent(() => import('./places/do/SuppliesScreen'), 'SuppliesScreen'),
 });
-const margin = createRoute({
+const oxygenMargin = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'margin',
-  component: MarginScreen,
+  path: 'oxygen-margin',
+  component: OxygenMarginScreen,
 });
 const readiness = createRoute({
   getParentRoute: () => tankRoute,
@@ -318,11 +330,15 @@ const outage = createRoute({
   path: 'outage',
   component: OutageScreen,
 });
-const haul = createRoute({ getParentRoute: () => tankRoute, path: 'haul', component: HaulScreen });
-const notes = createRoute({
+const transport = createRoute({
   getParentRoute: () => tankRoute,
-  path: 'notes',
-  component: lazyRouteComponent(() => import('./places/learn/Notes'), 'Notes'),
+  path: 'transport',
+  component: TransportScreen,
+});
+const handbook = createRoute({
+  getParentRoute: () => tankRoute,
+  path: 'handbook',
+  component: lazyRouteComponent(() => import('./places/learn/Handbook'), 'Handbook'),
 });
 const description = createRoute({
   getParentRoute: () => tankRoute,
@@ -347,6 +363,17 @@ const chapter = createRoute({
   ),
 });
 
+/** An address from before screens had today's names. */
+const former = createRoute({
+  getParentRoute: () => tankRoute,
+  path: '$former',
+  component: function Former() {
+    const { tankId, former: name } = former.useParams();
+    const to = FORMER_ROUTE[name];
+    return to ? <Navigate to={to} params={{ tankId }} search={true} replace /> : <NothingHere />;
+  },
+});
+
 /** What a keeper needs when things fail is in the first page; the rest comes when it is opened. */
 export const router = createRouter({
   defaultErrorComponent: BrokenScreen,
@@ -361,30 +388,31 @@ export const router = createRouter({
       tankRoute.addChildren([
         today,
         history,
-        enter,
+        addToLog,
         probe,
         bring,
         staircase,
-        ledger,
+        gasBalance,
         twin,
         suspects,
         effects,
         experiment,
         bench,
-        sums,
+        calculators,
         media,
-        programme,
-        doses,
+        schedule,
+        dosing,
         upkeep,
-        stock,
+        supplies,
         readiness,
         outage,
-        margin,
-        haul,
-        notes,
+        oxygenMargin,
+        transport,
+        handbook,
         description,
         chapter,
         card,
+        former,
       ]),
     ]),
   ]),

@@ -25,7 +25,7 @@ export const usePartedAddition = (tankId: string, body: Amount | undefined) =>
     queryKey: keys.tank(tankId).log('addition', body),
     queryFn: () =>
       bodyOf(
-        api.POST('/api/v1/tanks/{tankId}/by-hand/additions/sum', {
+        api.POST('/api/v1/tanks/{tankId}/by-hand/additions/preview', {
           params: { path: { tankId } },
           body: body as Amount,
         }),
@@ -41,7 +41,7 @@ export const useChangedWater = (tankId: string, body: WaterPutIn | undefined) =>
     queryKey: keys.tank(tankId).log('water-change', body),
     queryFn: () =>
       bodyOf(
-        api.POST('/api/v1/tanks/{tankId}/by-hand/water-changes/sum', {
+        api.POST('/api/v1/tanks/{tankId}/by-hand/water-changes/preview', {
           params: { path: { tankId } },
           body: body as WaterPutIn,
         }),

@@ -47,7 +47,7 @@ export async function bodyOf<T>(
   try {
     settled = await answer;
   } catch {
-    throw new Problem(0, 'The server does not answer. Nothing was saved; try again in a moment.');
+    throw new Problem(0, 'The server does not answer. Nothing was saved. Try again in a moment.');
   }
   if (settled.response.ok) return settled.data as T;
   const body = (settled.error ?? {}) as Record<string, unknown>;

@@ -19,10 +19,10 @@ beforeEach(() => {
     keys.tanks,
     keys.tank('a').description,
     keys.tank('a').sets,
-    keys.tank('a').log('margin'),
+    keys.tank('a').log('oxygenMargin'),
     keys.tank('a').log('page', undefined, true),
     keys.tank('a').import(7, 'bad'),
-    keys.tank('b').log('margin'),
+    keys.tank('b').log('oxygenMargin'),
     keys.home('h').guard(),
     keys.home('h').due,
   ])
@@ -37,7 +37,7 @@ test('a reading touches what is made of its tank’s log, and what homes make of
   await touch(logged('a'));
   expect(stale()).toEqual(
     [
-      keys.tank('a').log('margin'),
+      keys.tank('a').log('oxygenMargin'),
       keys.tank('a').log('page', undefined, true),
       keys.home('h').guard(),
       keys.home('h').due,
@@ -50,7 +50,7 @@ test('a reading touches what is made of its tank’s log, and what homes make of
 test('a tank’s own beginning touches all of it and no other', async () => {
   await touch([keys.tank('a').all]);
   expect(stale()).toHaveLength(5);
-  expect(stale()).not.toContain(JSON.stringify(keys.tank('b').log('margin')));
+  expect(stale()).not.toContain(JSON.stringify(keys.tank('b').log('oxygenMargin')));
 });
 
 test('whoever comes in sees everything anew', async () => {

@@ -53,7 +53,7 @@ export const useDropCalibration = (tankId: string) =>
 export const useColourKit = () =>
   useChange(
     (body: { firstPh: number; secondPh: number }) =>
-      bodyOf(api.POST('/api/v1/sums/colour-kit', { body })),
+      bodyOf(api.POST('/api/v1/calculators/colour-kit', { body })),
     [],
   );
 

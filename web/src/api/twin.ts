@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { keys } from './keys';
 import { useChange } from './query';
-import type { Bench, LedgerHour, PutMeasure, Variant } from './types';
+import type { Bench, GasBalanceHour, PutMeasure, Variant } from './types';
 
 export const useBench = (tankId: string) =>
   useQuery({
@@ -55,12 +55,12 @@ export const useDropSet = (tankId: string) =>
     [keys.tank(tankId).sets],
   );
 
-export const useLedger = (tankId: string, hour: LedgerHour) =>
+export const useGasBalance = (tankId: string, hour: GasBalanceHour) =>
   useQuery({
-    queryKey: keys.tank(tankId).log('ledger', hour),
+    queryKey: keys.tank(tankId).log('gasBalance', hour),
     queryFn: () =>
       bodyOf(
-        api.GET('/api/v1/tanks/{tankId}/ledger', {
+        api.GET('/api/v1/tanks/{tankId}/gas-balance', {
           params: { path: { tankId }, query: { hour } },
         }),
       ),
@@ -88,10 +88,10 @@ export const useForecastScore = (tankId: string) =>
     staleTime: 300_000,
   });
 
-export const useMargin = (tankId: string) =>
+export const useOxygenMargin = (tankId: string) =>
   useQuery({
-    queryKey: keys.tank(tankId).log('margin'),
+    queryKey: keys.tank(tankId).log('oxygenMargin'),
     queryFn: () =>
-      bodyOf(api.GET('/api/v1/tanks/{tankId}/margin', { params: { path: { tankId } } })),
+      bodyOf(api.GET('/api/v1/tanks/{tankId}/oxygen-margin', { params: { path: { tankId } } })),
     staleTime: 60_000,
   });

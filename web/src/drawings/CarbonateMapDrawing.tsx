@@ -114,6 +114,6 @@ function inWords(
   unit: Units['alkalinity'],
 ): string {
   if (!ph || !alkalinity)
-    return 'Map of alkalinity and pH with lines of equal CO2. The tank is not on it: pH or alkalinity is missing.';
-  return `Map of alkalinity and pH with lines of equal CO2. The tank stands at pH ${ph.value.toFixed(2)}, give or take ${ph.error.toFixed(2)}, and ${alkalinityFromMeq(alkalinity.value, unit).toFixed(1)} ${ALKALINITY[unit].label}.`;
+    return 'Map of alkalinity and pH with lines of equal CO2. The tank is missing here: add a pH and an alkalinity.';
+  return `Map of alkalinity and pH with lines of equal CO2. The tank is at pH ${ph.value.toFixed(2)} ± ${ph.error.toFixed(2)} and ${alkalinityFromMeq(alkalinity.value, unit).toFixed(1)} ${ALKALINITY[unit].label}.`;
 }

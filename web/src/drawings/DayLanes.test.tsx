@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { LaneDay, LaneState, ProgrammeDay } from '../api/types';
+import type { LaneDay, LaneState, ScheduleDay } from '../api/types';
 import { DayLanes } from './DayLanes';
 import { Playhead } from './Playhead';
 
@@ -28,7 +28,7 @@ function lane(
   };
 }
 
-const DAY: ProgrammeDay = {
+const DAY: ScheduleDay = {
   day: '2026-11-12',
   from: START,
   until: END,
@@ -51,7 +51,7 @@ const DAY: ProgrammeDay = {
       [iso('19:00'), iso('20:00'), { does: 'WAVE', onS: 300, offS: 30 }],
       [iso('20:00'), END, { does: 'OFF' }],
     ),
-    lane('air', 'AIR_PATH', [START, END, { does: 'LED_BACK', share: 0.05 }]),
+    lane('air', 'AIR_PATH', [START, END, { does: 'RECIRCULATED', share: 0.05 }]),
     { ...lane('lime', 'DOSER', [START, END, { does: 'ON' }]), doses: [iso('03:00'), iso('15:00')] },
   ],
   conflicts: [
@@ -171,15 +171,15 @@ describe('a day in lanes', () => {
     const onWindow = vi.fn();
     drawn(1080, { onLane, onWindow });
     fireEvent.click(screen.getByRole('button', { name: 'lime: add a rule' }));
-    fireEvent.keyDown(screen.getByRole('button', { name: 'bubble hour: change it' }), {
+    fireEvent.keyDown(screen.getByRole('button', { name: 'Change bubble hour' }), {
       key: 'Enter',
     });
     expect(onLane).toHaveBeenCalledWith('lime');
     expect(onWindow).toHaveBeenCalledWith('bubbles');
   });
 
-  it('draws the other programme only where it differs', () => {
-    const dashed = (beside: ProgrammeDay) => {
+  it('draws the other schedule only where it differs', () => {
+    const dashed = (beside: ScheduleDay) => {
       document.body.innerHTML = '';
       return drawn(1080, { beside }).container.querySelectorAll('[stroke="var(--soft)"]').length;
     };

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useId, useState, type PointerEvent, type ReactNode } from 'react';
-import type { ProgrammeDay } from '../api/types';
+import type { ScheduleDay } from '../api/types';
 import { clockTime } from '../lib/time';
 import { HatchPattern } from './Hatch';
 import { Beside, LaneBars } from './LaneBars';
@@ -25,9 +25,9 @@ export interface DrawnWindow {
 }
 
 interface Props {
-  day: ProgrammeDay;
-  /** Another programme's same day, drawn thin beneath. */
-  beside?: ProgrammeDay;
+  day: ScheduleDay;
+  /** Another schedule's same day, drawn thin beneath. */
+  beside?: ScheduleDay;
   windows: readonly DrawnWindow[];
   zone: string;
   width: number;
@@ -124,7 +124,7 @@ export function DayLanes(props: Props) {
           height={bottom - top}
           fill={`url(#${hatch})`}
         >
-          <title>The power is away</title>
+          <title>Power cut</title>
         </rect>
       )}
       {Array.from(

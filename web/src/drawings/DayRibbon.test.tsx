@@ -45,7 +45,7 @@ function flags(of: Day, width: number) {
     <DayRibbon day={of} band={BAND} zone="Europe/Amsterdam" width={width} />,
   );
   return [...container.querySelectorAll('text')]
-    .filter((t) => /(trough|peak),/.test(t.textContent))
+    .filter((t) => /(low|high),/.test(t.textContent))
     .map((t) => ({
       said: t.textContent,
       x: Number(t.getAttribute('x')),
@@ -56,9 +56,9 @@ function flags(of: Day, width: number) {
 describe('the words at the extremes', () => {
   it('say value, name, hour, and on wide windows the method', () => {
     const said = flags(day(8.5, 20), 1080).map((f) => f.said);
-    expect(said).toContain('7.80trough, 08:30 · probe');
-    expect(said).toContain('8.20peak, 20:00 · probe');
-    expect(flags(day(8.5, 20), 358).map((f) => f.said)).toContain('7.80trough, 08:30');
+    expect(said).toContain('7.80low, 08:30 · probe');
+    expect(said).toContain('8.20high, 20:00 · probe');
+    expect(flags(day(8.5, 20), 358).map((f) => f.said)).toContain('7.80low, 08:30');
   });
 
   // The longest words take 165 pixels on a phone, 240 on a desk; the scale's figures end at 40.

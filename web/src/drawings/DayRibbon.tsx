@@ -115,8 +115,8 @@ export function DayRibbon({
       ))}
       <path d={usual(day.usual) ?? ''} fill="var(--ink)" fillOpacity={0.14} />
       {[
-        { ph: band.troughAtLeast, words: 'keep the trough above' },
-        { ph: band.peakAtMost, words: 'keep the peak below' },
+        { ph: band.troughAtLeast, words: 'goal: low at least' },
+        { ph: band.peakAtMost, words: 'goal: high at most' },
       ].map(({ ph, words }) => (
         <g key={words}>
           <line
@@ -198,7 +198,7 @@ export function DayRibbon({
         {day.peak && (
           <Flag
             point={day.peak}
-            name={day.surrounded ? 'peak' : `highest${soFar}`}
+            name={day.surrounded ? 'high' : `highest${soFar}`}
             above
             x={at(day.peak.at)}
             y={y(day.peak.ph)}
@@ -209,7 +209,7 @@ export function DayRibbon({
         {day.trough && day.trough.at !== day.peak?.at && (
           <Flag
             point={day.trough}
-            name={day.surrounded ? 'trough' : `lowest${soFar}`}
+            name={day.surrounded ? 'low' : `lowest${soFar}`}
             x={at(day.trough.at)}
             y={y(day.trough.ph)}
             zone={zone}
@@ -275,5 +275,5 @@ function Flag({
 
 function inWords(day: Day, zone: string): string {
   if (!day.trough || !day.peak) return `pH on ${day.day}: no reading.`;
-  return `pH on ${day.day}: trough ${day.trough.ph.toFixed(2)} at ${clockTime(day.trough.at, zone)}, peak ${day.peak.ph.toFixed(2)} at ${clockTime(day.peak.at, zone)}.`;
+  return `pH on ${day.day}: low ${day.trough.ph.toFixed(2)} at ${clockTime(day.trough.at, zone)}, high ${day.peak.ph.toFixed(2)} at ${clockTime(day.peak.at, zone)}.`;
 }

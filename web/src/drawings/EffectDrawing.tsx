@@ -38,7 +38,7 @@ export function BeforeAfterDrawing({
       height={BEFORE_AFTER_HEIGHT}
       viewBox={`0 0 ${width} ${BEFORE_AFTER_HEIGHT}`}
       role="img"
-      aria-label={`Days by the clock, before and after: trough ${found.effect.trough.before.toFixed(2)} and ${found.effect.trough.after.toFixed(2)}, peak ${found.effect.peak.before.toFixed(2)} and ${found.effect.peak.after.toFixed(2)}.`}
+      aria-label={`An average day before and after: low ${found.effect.trough.before.toFixed(2)} and ${found.effect.trough.after.toFixed(2)}, high ${found.effect.peak.before.toFixed(2)} and ${found.effect.peak.after.toFixed(2)}.`}
       className="block"
     >
       <Ribbon days={found.before} name="before" left={LEFT} width={each} y={y} light={light} />
@@ -147,16 +147,22 @@ export function WorthDrawing({
     .domain([Math.min(...values) - 0.005, Math.max(...values) + 0.005])
     .range([2, width - FIGURE]);
   const rows = [
-    { name: 'the trough moved by', from: 0, to: raw, figure: signed(raw, 2), fill: 'var(--ink)' },
     {
-      name: found.effect.explained ? 'of that is explained' : 'nothing is explained',
+      name: 'change of the daily low',
+      from: 0,
+      to: raw,
+      figure: signed(raw, 2),
+      fill: 'var(--ink)',
+    },
+    {
+      name: found.effect.explained ? 'explained by other causes' : 'no other cause found',
       from: raw,
       to: raw - explained,
       figure: signed(explained, 2),
       fill: 'var(--soft)',
     },
     {
-      name: 'left for the change',
+      name: 'left for this change',
       from: 0,
       to: left.value,
       figure:
@@ -164,12 +170,12 @@ export function WorthDrawing({
       fill: left.value >= 0 ? 'var(--accent)' : 'var(--co2)',
     },
     {
-      name: 'possible here',
+      name: 'expected',
       from: found.possible?.low ?? 0,
       to: found.possible?.high ?? 0,
       figure: found.possible
         ? `${signed(found.possible.low, 2)} to ${signed(found.possible.high, 2)}`
-        : 'not said',
+        : 'not enough data',
       fill: 'url(#possible)',
     },
   ];

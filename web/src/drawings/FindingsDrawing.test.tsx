@@ -8,16 +8,16 @@ const band = (low: number, value: number, high: number) => ({ low, value, high }
 const FINDINGS: Finding[] = [
   {
     decision: 'TROUGH_WITHOUT_SKIMMER',
-    name: 'the trough with the skimmer off',
+    name: 'the daily low with the skimmer off',
     promised: 0.4,
     before: band(7.8, 7.9, 8.0),
     after: band(7.85, 7.9, 7.95),
     achieved: 0.5,
   },
-  { decision: 'LINE_GAIN', name: 'gain of an outdoor line', promised: 0.1 },
+  { decision: 'LINE_GAIN', name: 'the gain of an outdoor hose', promised: 0.1 },
   {
     decision: 'TROUGH',
-    name: 'the trough as it is',
+    name: 'the trough current setup',
     promised: 0.05,
     before: band(7.9, 7.95, 8.0),
   },
@@ -36,7 +36,7 @@ it('draws what is known of each, and a bar only where there is a fit', () => {
     const { container, unmount } = render(
       <FindingsDrawing
         findings={FINDINGS}
-        says={(t) => ({ now: t.after ? 'known' : 'not known', narrower: '' })}
+        says={(t) => ({ now: t.after ? 'known' : 'unknown', narrower: '' })}
         width={width}
       />,
     );

@@ -22,7 +22,7 @@ type Forecast = Pick<
 >;
 
 /**
- * The days ahead: the tank as it is as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
+ * The days ahead: the tank current setup as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
  * with the log differ in. Below, its oxygen.
  */
 export const ForecastDrawing = memo(function ForecastDrawing({
@@ -215,6 +215,6 @@ function Spread({
 
 function inWords(now: Forecast, then: Forecast | null): string {
   const inWords = (f: Forecast) =>
-    `trough ${f.troughPh.value.toFixed(2)}, peak ${f.peakPh.value.toFixed(2)}, lowest oxygen ${f.lowestOxygenMgPerL.value.toFixed(1)} mg/L`;
-  return `Forecast. As it is: ${inWords(now)}.${then ? ` With the remedies, once settled: ${inWords(then)}.` : ''}`;
+    `daily low ${f.troughPh.value.toFixed(2)}, daily high ${f.peakPh.value.toFixed(2)}, lowest oxygen ${f.lowestOxygenMgPerL.value.toFixed(1)} mg/L`;
+  return `Forecast. With the current setup: ${inWords(now)}.${then ? ` With the changes, once settled: ${inWords(then)}.` : ''}`;
 }

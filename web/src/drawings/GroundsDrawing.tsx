@@ -59,10 +59,10 @@ export function GroundsDrawing({ grounds, width }: { grounds: Suspect['grounds']
 }
 
 function weighs(against: number, speaks: number): string {
-  if (against === 0 && speaks === 0) return 'Nothing speaks for it or against it.';
-  if (against === 0) return 'All that is known speaks for it.';
-  if (speaks === 0) return 'All that is known speaks against it.';
+  if (against === 0 && speaks === 0) return 'No evidence for or against this.';
+  if (against === 0) return 'All the evidence points to this.';
+  if (speaks === 0) return 'All the evidence points away from this.';
   return speaks + against > 0
-    ? 'More speaks for it than against it.'
-    : 'More speaks against it than for it.';
+    ? 'More evidence for this than against.'
+    : 'More evidence against this than for.';
 }

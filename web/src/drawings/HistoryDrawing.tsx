@@ -158,7 +158,7 @@ export function HistoryDrawing({
           />
         ))}
       </g>
-      {layout.stood.length > 0 && <LaneName y={layout.stood[0]?.y ?? 0} words="on it" />}
+      {layout.stood.length > 0 && <LaneName y={layout.stood[0]?.y ?? 0} words="active" />}
       {layout.lanes.light !== null && <LaneName y={layout.lanes.light} words="light" />}
       {layout.lanes.people !== null && <LaneName y={layout.lanes.people} words="people" />}
       <Axis from={from} to={to} y={layout.axis} width={width} zone={zone} />
@@ -441,6 +441,6 @@ function inWords(history: History, zone: string): string {
   );
   return (
     `The log from ${day(history.from)} to ${day(history.to)}` +
-    (lowest ? `; lowest trough ${lowest.trough.toFixed(2)} on ${day(lowest.troughAt)}.` : '.')
+    (lowest ? `; lowest daily low ${lowest.trough.toFixed(2)} on ${day(lowest.troughAt)}.` : '.')
   );
 }

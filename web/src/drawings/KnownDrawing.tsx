@@ -57,7 +57,7 @@ export function KnownDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`What is known: ${unknowns.map((u) => `${u.name} ${says(u).range}, ${says(u).how}`).join('; ')}.`}
+      aria-label={`What the model knows: ${unknowns.map((u) => `${u.name} ${says(u).range}, ${says(u).how}`).join('; ')}.`}
       className="block"
     >
       <defs>

@@ -56,7 +56,7 @@ export function LadderDrawing({
   /** Days from which on it is another tank, and nobody noted why. */
   unnoted: readonly string[];
   chosen: string | undefined;
-  /** What the keeper wants to keep the trough above. */
+  /** What the keeper wants to goal: low at least. */
   goal: number;
 }) {
   const { steps, narrow, x, line, top, height } = layOut({ cards, days, width });
@@ -71,7 +71,7 @@ export function LadderDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`${inWords(steps)}${unnoted.length > 0 ? ` Not noted: ${unnoted.length}.` : ''}`}
+      aria-label={`${inWords(steps)}${unnoted.length > 0 ? ` Not in the log: ${unnoted.length}.` : ''}`}
       className="block"
     >
       <Scale ticks={ticks} y={y} left={LEFT} right={width - RIGHT} />
@@ -139,7 +139,7 @@ export function LadderDrawing({
   );
 }
 
-/** From the level before: what is explained in grey, then what is left for the change, to the level after. */
+/** From the level before: what is explained in grey, then what is left for this change, to the level after. */
 function Step({
   step,
   x,
@@ -200,5 +200,5 @@ function Step({
 
 const inWords = (steps: readonly Rung[]) =>
   steps.length === 0
-    ? 'The trough of each day; no change could be compared yet.'
-    : `What each change was worth, trough: ${steps.map((r) => `${r.number}, ${signed(r.left, 2)}`).join('; ')}.`;
+    ? 'The low of each day. Not enough data to compare a change yet.'
+    : `What each change did to the daily low: ${steps.map((r) => `${r.number}, ${signed(r.left, 2)}`).join('; ')}.`;

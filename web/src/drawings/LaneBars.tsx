@@ -48,7 +48,7 @@ export function LaneBars({
 
 const LED: Record<string, string> = {
   MEDIA: 'through media',
-  LED_BACK: 'led back',
+  RECIRCULATED: 'recirculated',
   FRESH: 'fresh',
 };
 
@@ -70,7 +70,7 @@ function Bar({
   const width = px(piece.until) - from;
   if (does === 'OFF' || width <= 0) return null;
   const led = LED[does];
-  const colour = does === 'MEDIA' || does === 'LED_BACK' ? 'var(--co2)' : COLOUR[lane.kind];
+  const colour = does === 'MEDIA' || does === 'RECIRCULATED' ? 'var(--co2)' : COLOUR[lane.kind];
   const thick = lane.kind === 'DOSER' ? 4 : does === 'SHARE' ? 4 + 12 * share : 16;
   const each =
     does === 'WAVE'
@@ -114,7 +114,7 @@ function Bar({
   );
 }
 
-/** Where another programme does otherwise. */
+/** Where another schedule does otherwise. */
 export function Beside({
   lane,
   of,

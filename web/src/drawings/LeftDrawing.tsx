@@ -57,7 +57,7 @@ export function LeftDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`Left between readings and twin: within ${most.toFixed(3)} pH.`}
+      aria-label={`Difference between your readings and the model: within ${most.toFixed(3)} pH.`}
       className="block"
     >
       <rect

@@ -115,7 +115,7 @@ export function OxygenClockDrawing({
 }
 
 const hours = (h: number | undefined) =>
-  h === undefined ? 'not within the run' : `${h.toFixed(1)} h`;
+  h === undefined ? 'not within these hours' : `${h.toFixed(1)} h`;
 
 const inWords = (course: OxygenCourse) =>
-  `Predicted oxygen. Danger: early ${hours(course.danger.early)}, likely ${hours(course.danger.likely)}, late ${hours(course.danger.late)}.`;
+  `Predicted oxygen. Danger: earliest ${hours(course.danger.early)}, likely ${hours(course.danger.likely)}, latest ${hours(course.danger.late)}.`;

@@ -65,7 +65,7 @@ export function ProbeDrawing({
       role="img"
       aria-label={
         now
-          ? `What is added to its readings: now ${signed(now.correctionPh, 2)}, give or take ${now.uncertaintyPh.toFixed(2)}.`
+          ? `Correction to its readings: now ${signed(now.correctionPh, 2)}, ± ${now.uncertaintyPh.toFixed(2)}.`
           : ''
       }
       className="block"

@@ -25,7 +25,7 @@ export function RemedyMapDrawing({
   unit: Units['alkalinity'];
   width: number;
 }) {
-  const words = `Map of alkalinity and pH. The trough stands at ${from.ph.toFixed(2)}. ${arrows
+  const words = `Map of alkalinity and pH. The daily low is at ${from.ph.toFixed(2)}. ${arrows
     .map((a) => `${a.name} takes it to ${a.ph.toFixed(2)}.`)
     .join(' ')}`;
   const inside = (ph: number) => Math.min(PH_MAX, Math.max(PH_MIN, ph));

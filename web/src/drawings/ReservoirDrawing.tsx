@@ -53,7 +53,7 @@ export function ReservoirDrawing({
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`Levels of the reservoir: ${shown.map(inWords).join('; ') || 'too few to tell'}.`}
+      aria-label={`Levels of the reservoir: ${shown.map(inWords).join('; ') || 'not enough yet'}.`}
       className="block"
     >
       <defs>

@@ -38,7 +38,7 @@ export function ScoreDrawing({ days, width }: { days: readonly ForecastDay[]; wi
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`Forecasts of ${days.length} days, ${came.length} of which have come.`}
+      aria-label={`Forecasts for ${days.length} days. ${came.length} of them are over.`}
       className="block"
     >
       <defs>

@@ -11,7 +11,7 @@ test('rows are broken between words and hold all of them', () => {
   expect(Math.max(...wrapped(words, 20).map((row) => row.length))).toBeLessThanOrEqual(20);
 });
 
-const shared = { heading: 'Hose', lead: 'It did what it could.', lines: ['One.'], tank: '420 L.' };
+const shared = { heading: 'Hose', lead: 'It worked as expected.', lines: ['One.'], tank: '420 L.' };
 
 test('a picture holds its words, its drawings one below the other, and no class when it stands alone', () => {
   const part = (name: string, height: number) => ({
@@ -34,6 +34,6 @@ test('a picture holds its words, its drawings one below the other, and no class 
   expect(tops[1]).toBeGreaterThanOrEqual((tops[0] ?? 0) + 100);
   expect(Number(svg.getAttribute('height'))).toBeGreaterThan((tops[1] ?? 0) + 50);
   const markup = new XMLSerializer().serializeToString(standalone(svg));
-  expect(markup).toContain('It did what it could.');
+  expect(markup).toContain('It worked as expected.');
   expect(markup).not.toMatch(/class=|var\(/);
 });

@@ -84,7 +84,7 @@ export function StaircaseDrawing({ staircase, width }: { staircase: Staircase; w
             strokeDasharray="6 4"
           />
           <text x={6} y={intakeY + 18} className="fill-ink text-sm">
-            intake breathes {Math.round(staircase.intake.ppm.value)} ppm
+            intake air {Math.round(staircase.intake.ppm.value)} ppm
           </text>
         </g>
       )}
@@ -105,7 +105,7 @@ function StepLabel({ step, narrow }: { step: Step; narrow: boolean }) {
           {step.name}: not measured
         </text>
         <text x={x} y={y} className="fill-soft text-sm" {...HALO}>
-          {narrow ? range : `${range} ppm to be expected, windows shut`}
+          {narrow ? range : `${range} ppm expected, windows shut`}
         </text>
       </g>
     );
@@ -186,7 +186,7 @@ function inWords(s: Staircase): string {
     s.room ? `room ${Math.round(s.room.ppm.value)} ppm` : 'room not measured',
     s.water
       ? `water ${Math.round(s.water.ppm.value)} ppm, between ${toTen(s.water.ppm.low)} and ${toTen(s.water.ppm.high)}`
-      : 'water not known',
+      : 'water unknown',
   ];
   return `CO2 staircase: ${levels.join('; ')}.`;
 }

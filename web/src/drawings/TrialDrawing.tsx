@@ -58,7 +58,7 @@ export function TrialDrawing({
       height={TRIAL_HEIGHT}
       viewBox={`0 0 ${width} ${TRIAL_HEIGHT}`}
       role="img"
-      aria-label={`Hour by hour: it would end at ${signedRange({ value: left.value, low, high })}; possible: ${possible ? signedRange(possible) : 'not known'}.`}
+      aria-label={`Hour by hour: expected to end at ${signedRange({ value: left.value, low, high })}. Possible: ${possible ? signedRange(possible) : 'unknown'}.`}
       className="block"
     >
       <defs>

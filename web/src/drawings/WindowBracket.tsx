@@ -40,7 +40,7 @@ export function WindowBracket({
         anchor="middle"
         name={b.name}
         shown={b.name}
-        says={`${b.name}: change it`}
+        says={`Change ${b.name}`}
         onPress={onWindow && (() => onWindow(b.id))}
       />
       {(['from', 'until'] as const).map((which) => {

@@ -1,15 +1,15 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Forecast, GasBalance, LedgerRow, Night, OxygenCourse } from '../api/types';
+import type { Forecast, GasBalanceRow, OneGas, Night, OxygenCourse } from '../api/types';
 import { CourseDrawing } from './CourseDrawing';
 import { DailySizeDrawing } from './DailySizeDrawing';
 import { ForecastDrawing } from './ForecastDrawing';
 import { GroundsDrawing } from './GroundsDrawing';
-import { LedgerDrawing, rowName } from './LedgerDrawing';
+import { GasBalanceDrawing, rowName } from './GasBalanceDrawing';
 import { ProbeDrawing } from './ProbeDrawing';
 import { ScoreDrawing } from './ScoreDrawing';
-import { MarginDrawing } from './MarginDrawing';
+import { OxygenMarginDrawing } from './OxygenMarginDrawing';
 import { OxygenClockDrawing } from './OxygenClockDrawing';
 import { TrialDrawing } from './TrialDrawing';
 
@@ -93,7 +93,7 @@ describe('the probe', () => {
     );
     soundNumbers(container);
     expect(container.querySelectorAll('circle')).toHaveLength(1);
-    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('give or take 0.03');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('± 0.03');
   });
 });
 
@@ -118,7 +118,7 @@ describe('the score', () => {
     );
     soundNumbers(container);
     expect(container.querySelectorAll('circle')).toHaveLength(2);
-    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('1 of which have come');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('1 of them are over');
   });
 });
 
@@ -153,7 +153,7 @@ describe('the forecast', () => {
       forecast(() => 8),
       forecast(() => 8.1),
     );
-    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('trough 7.9');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('low 7.9');
   });
 });
 
@@ -169,7 +169,12 @@ const night = (strain: Night['strain'], lowestMgPerL: number): Night => ({
 it('the margin draws suffocating and supersaturated nights alike', () => {
   for (const lowest of [0, 3.4, 6.6, 14]) {
     const { container, unmount } = render(
-      <MarginDrawing nights={[night('AS_IT_IS', lowest)]} caution={5} danger={3.5} width={360} />,
+      <OxygenMarginDrawing
+        nights={[night('AS_IT_IS', lowest)]}
+        caution={5}
+        danger={3.5}
+        width={360}
+      />,
     );
     soundNumbers(container);
     expect(screen.getByRole('img').getAttribute('aria-label')).toContain(lowest.toFixed(1));
@@ -218,15 +223,15 @@ describe('the oxygen clock', () => {
   });
 });
 
-const row = (kind: LedgerRow['kind'], value: number, name = ''): LedgerRow => ({
+const row = (kind: GasBalanceRow['kind'], value: number, name = ''): GasBalanceRow => ({
   kind,
   name,
   nowMmolPerH: { value, low: value - 0.2, high: value + 0.2 },
   dayMmol: { value: value * 24, low: value * 23, high: value * 25 },
 });
 
-describe('the ledger', () => {
-  const balance: GasBalance = {
+describe('the gas balance', () => {
+  const balance: OneGas = {
     rows: [
       row('REEF', 6.6),
       row('SKIMMER', -7.3),
@@ -241,9 +246,11 @@ describe('the ledger', () => {
   it('leaves out what does nothing, orders by size and opens a row', async () => {
     const user = userEvent.setup();
     const choose = vi.fn();
-    render(<LedgerDrawing gas="co2" balance={balance} over="hour" chosen={null} choose={choose} />);
+    render(
+      <GasBalanceDrawing gas="co2" balance={balance} over="hour" chosen={null} choose={choose} />,
+    );
     const names = screen.getAllByRole('button').map((b) => b.textContent);
-    expect(names[0]).toContain('reef breathes');
+    expect(names[0]).toContain('reef respiration');
     expect(names.at(-1)).toContain('skimmer');
     expect(screen.queryByText('photosynthesis')).not.toBeNull();
     await user.click(screen.getByRole('button', { name: /display \(surface\)/ }));
@@ -258,7 +265,7 @@ describe('the ledger', () => {
 
   it('draws an empty balance', () => {
     const { container } = render(
-      <LedgerDrawing
+      <GasBalanceDrawing
         gas="oxygen"
         balance={{ rows: [], storedDayMmol: 0, waterUatm: 0, bubbleShare: 0 }}
         over="day"
@@ -296,7 +303,7 @@ describe('what changes did', () => {
     );
     soundNumbers(container);
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      'Hour by hour: it would end at +0.06 to +0.14; possible: +0.05 to +0.16.',
+      'Hour by hour: expected to end at +0.06 to +0.14. Possible: +0.05 to +0.16.',
     );
     expect(container.querySelectorAll('circle')).toHaveLength(12);
     // The end, and what is possible.
@@ -312,7 +319,7 @@ describe('what changes did', () => {
     const { container } = render(<TrialDrawing hours={hours} zone="Europe/London" width={358} />);
     soundNumbers(container);
     expect(container.querySelectorAll('svg > rect')).toHaveLength(1);
-    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('possible: not known');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('Possible: unknown');
   });
 
   it('tells days before a change from those after it, and the usual from nought', () => {
@@ -347,7 +354,7 @@ describe('the grounds', () => {
     const { container } = draw(3, -1);
     soundNumbers(container);
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      'More speaks for it than against it.',
+      'More evidence for this than against.',
     );
     const [against, speaks] = [...container.querySelectorAll('rect')].map((bar) =>
       Number(bar.getAttribute('width')),
@@ -365,7 +372,7 @@ describe('the grounds', () => {
     }
     document.body.innerHTML = '';
     draw();
-    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('Nothing speaks');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('No evidence');
   });
 });
 

@@ -2,7 +2,7 @@ import type { EffectCard } from '../api/types';
 
 const DAY_MS = 86_400_000;
 
-/** A step of the ladder: between which levels the trough went, and how much of that is left for the change. */
+/** A step of the ladder: between which levels the trough went, and how much of that is left for this change. */
 export interface Rung {
   card: EffectCard;
   /** From one in the order of the year. */

@@ -13,13 +13,13 @@ interface Command {
 }
 
 const SHORTCUTS = [
-  ['/', 'find a screen or a tank'],
-  ['← →', 'Today: the day before and after; History: earlier and later'],
-  ['+ −', 'History: closer and wider'],
-  ['e', 'note an event'],
-  ['n', 'night colours and back'],
-  ['Ctrl Enter', 'save what was entered'],
-  ['?', 'this list'],
+  ['/', 'Find a screen or a tank'],
+  ['← →', 'Today: previous and next day. History: earlier and later'],
+  ['+ −', 'History: zoom in and out'],
+  ['e', 'Add an event'],
+  ['n', 'Dark theme on or off'],
+  ['Ctrl Enter', 'Save your entries'],
+  ['?', 'Show this list'],
 ] as const;
 
 /** Whether keys belong to what is being typed or chosen. */
@@ -55,7 +55,7 @@ export function Commands({ tankId }: { tankId: string | undefined }) {
         open={open === 'find'}
         onOpenChange={close}
         title="Go to"
-        about="Type a screen or a tank."
+        about="Type the name of a screen or tank."
       >
         <Finder tankId={tankId} done={close} />
       </Sheet>
@@ -63,7 +63,7 @@ export function Commands({ tankId }: { tankId: string | undefined }) {
         open={open === 'keys'}
         onOpenChange={close}
         title="Shortcuts"
-        about="They rest while you type in a field."
+        about="Shortcuts are off while you type in a field."
       >
         <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
           <div className="contents">
@@ -116,16 +116,14 @@ function Finder({ tankId, done }: { tankId: string | undefined; done: () => void
     ...(current && !helper
       ? [
           {
-            label: 'Read: Bring in a file',
+            label: 'Import a file',
             run: () => void navigate({ to: '/tank/$tankId/bring', params: { tankId: current } }),
           },
         ]
       : []),
-    ...(helper
-      ? []
-      : [{ label: 'Describe another tank', run: () => void navigate({ to: '/begin' }) }]),
+    ...(helper ? [] : [{ label: 'Add a tank', run: () => void navigate({ to: '/begin' }) }]),
     { label: 'Settings', run: () => void navigate({ to: '/settings' }) },
-    { label: 'Night colours and back', run: toggleTheme },
+    { label: 'Dark theme on or off', run: toggleTheme },
   ];
   const found = commands.filter((c) => c.label.toLowerCase().includes(text.trim().toLowerCase()));
   const run = (command: Command | undefined) => {
@@ -164,7 +162,9 @@ function Finder({ tankId, done }: { tankId: string | undefined; done: () => void
             </button>
           </li>
         ))}
-        {found.length === 0 && <li className="px-3 py-2 text-soft">Nothing is called that.</li>}
+        {found.length === 0 && (
+          <li className="px-3 py-2 text-soft">No screen or tank has that name.</li>
+        )}
       </ul>
     </div>
   );

@@ -11,7 +11,7 @@ import { Tick } from '../parts/Tick';
 import { EVENT_KINDS, EVENT_NAMES } from './eventKinds';
 
 const schema = z.object({
-  title: words('Say in a word or two what changed.', 120),
+  title: words('Enter what changed in a word or two.', 120),
   kind: z.enum(EVENT_KINDS),
   at: localTime,
   until: z.string(),
@@ -82,13 +82,13 @@ export function EventForm({
         />
         <Field label="When it began" type="datetime-local" {...field('at')} />
         <Field
-          label="When it was over"
+          label="When it ended"
           type="datetime-local"
           {...field('until')}
-          hint="Empty: a moment, or it lasts."
+          hint="Leave empty for a single moment or if it still lasts."
         />
         <Tick className="self-center" {...field('excludesDays')}>
-          Leave its days out of what the twin is fitted to
+          Leave these days out when fitting the model of your tank
         </Tick>
       </div>
       <Field label="Note" {...field('note')} />

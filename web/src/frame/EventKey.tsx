@@ -30,7 +30,7 @@ export function EventKey({ tank }: { tank: Tank }) {
       open={open}
       onOpenChange={setOpen}
       title="What changed?"
-      about="It stands on every time axis from then on, so that a change of pH finds its cause."
+      about="The event appears on every time axis, so you can match pH changes to causes."
     >
       <FreshEvent tank={tank} done={() => setOpen(false)} />
     </Sheet>
@@ -49,14 +49,14 @@ function FreshEvent({ tank, done }: { tank: Tank; done: () => void }) {
   return (
     <EventForm
       start={{ ...BLANK, at: inTheDayShown(day, localInput(new Date(), tank.zone)) }}
-      label="Note it"
+      label="Add"
       pending={add.isPending}
       keptAs={`new-event-${tank.id}`}
       save={(event, refuse, sent) =>
         add.mutate(event, {
           onSuccess: (noted) => {
             sent();
-            tell('Event noted.', () => remove.mutate(noted.id));
+            tell('Event added.', () => remove.mutate(noted.id));
             done();
           },
           onError: refuse,

@@ -36,7 +36,7 @@ function Planned({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
       </p>
       {!helper && (
         <Link to={ROUTE.experiment} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
-          begin it or call it off
+          Start or cancel
         </Link>
       )}
     </section>
@@ -57,13 +57,13 @@ interface Words {
 const SKIMMER: Words = {
   title: 'Skimmer on!',
   runs: (since, until, inTime) =>
-    `The skimmer is off for an experiment since ${since}: on again at ${until}, in ${inTime}.`,
-  over: 'It is time: switch the skimmer on again.',
-  late: 'It is off for too long: switch the skimmer on again now.',
-  again: 'switch the skimmer on again now',
-  after: 'Stay five minutes after it is on: a skimmer that starts again may overflow its cup.',
+    `The skimmer has been off for an experiment since ${since}. Switch it on at ${until}, in ${inTime}.`,
+  over: 'Time is up: switch the skimmer on.',
+  late: 'The skimmer has been off too long. Switch it on now.',
+  again: 'switch the skimmer on now',
+  after: 'Stay five minutes after switching on: a restarted skimmer can overflow its cup.',
   ended: 'The skimmer runs again',
-  forTheAnimals: 'It runs again: the animals needed it',
+  forTheAnimals: 'Skimmer is on: the animals needed it',
 };
 
 /** What is said while something stands still. */
@@ -72,13 +72,13 @@ const WORDS: Record<Chosen['stops'], Words> = {
   LAMPS: {
     title: 'Lamps on!',
     runs: (since, until, inTime) =>
-      `The lamps are off for an experiment since ${since}: back on their timer at ${until}, in ${inTime}.`,
-    over: 'It is time: give the lamps back to their timer.',
-    late: 'One day was enough: give the lamps back to their timer now.',
-    again: 'set the air stone, and give the lamps back to their timer now',
-    after: 'In the morning see that they came on.',
-    ended: 'The timer has the lamps again',
-    forTheAnimals: 'It has them again: the animals needed it',
+      `The lamps have been off for an experiment since ${since}. Put them back on their timer at ${until}, in ${inTime}.`,
+    over: 'Time is up: put the lamps back on their timer.',
+    late: 'One day is enough. Put the lamps back on their timer now.',
+    again: 'switch the air stone on and put the lamps back on their timer now',
+    after: 'Check in the morning that the lamps came on.',
+    ended: 'The lamps are on their timer again',
+    forTheAnimals: 'Lamps are on the timer: the animals needed them',
   },
   NOTHING: SKIMMER,
 };
@@ -105,10 +105,10 @@ function Running({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
               left(chosen.until, now),
             )
           : stands === 'short'
-            ? `Oxygen was read at ${(chosen.shortOfOxygen ?? 0).toFixed(1)} mg/L: ${words.again}.`
+            ? `Oxygen reading ${(chosen.shortOfOxygen ?? 0).toFixed(1)} mg/L: ${words.again}.`
             : words[stands]}
       </p>
-      <p>Animals that gasp at the surface end it at once. {words.after}</p>
+      <p>Stop at once if animals gasp at the surface. {words.after}</p>
       <div className="flex flex-wrap gap-3">
         <Button
           look={danger ? 'plain' : 'main'}

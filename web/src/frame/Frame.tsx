@@ -19,7 +19,7 @@ export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) 
         href="#page"
         className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-paper focus:p-3"
       >
-        To the page
+        Skip to content
       </a>
       <Rail tankId={tank?.id} />
       <ThumbRail tankId={tank?.id} />

@@ -30,7 +30,7 @@ function Running({ tank, view, rehearsal }: { tank: Tank; view: OutageView; rehe
         {next && <span className="block text-base font-normal">Next: {next}.</span>}
       </p>
       <Link to={ROUTE.outage} params={{ tankId: tank.id }} className={buttonLook('main')}>
-        Open the outage
+        Open Outage
       </Link>
     </section>
   );
@@ -45,11 +45,11 @@ export function urgent(view: OutageView, h: number): { danger?: string; next?: s
     .filter((t): t is { name: string; in: number } => t.in !== undefined)
     .sort((a, b) => a.in - b.in)[0];
   const danger = gasping
-    ? `${gasping.name} gasps: aerate now.`
+    ? `Animals gasp in ${gasping.name}. Aerate now.`
     : ahead &&
       (ahead.in > 0
         ? `${ahead.name}: ${hoursDown(ahead.in)} until oxygen may be dangerous.`
-        : `${ahead.name} may be in danger now: aerate.`);
+        : `${ahead.name} may be in danger. Aerate now.`);
   const due = view.tanks
     .map((t) => ({ name: t.name, step: nextStep(t.steps, h).due?.step }))
     .filter((t) => t.step !== undefined)

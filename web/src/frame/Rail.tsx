@@ -1,6 +1,6 @@
 import { Link, useRouterState } from '@tanstack/react-router';
 import { opensAt, useRemember } from './lastScreen';
-import { placesOf, ROUTE } from './places';
+import { placeAt, placesOf, ROUTE } from './places';
 import { useHelper } from './useHelper';
 
 /** The places at the left of wide windows; the open one unfolds its screens. */
@@ -54,10 +54,7 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
 /** The place that is open, and which of its screens. */
 const useHere = () => {
   const path = useRouterState({ select: (s) => s.location.pathname });
-  const place = placesOf(useHelper()).find((p) =>
-    p.screens.some((s) => path.endsWith(`/${s.path}`)),
-  );
-  return { place, screen: place?.screens.find((s) => path.endsWith(`/${s.path}`)) };
+  return placeAt(path, placesOf(useHelper()));
 };
 
 /** On phones the places stand under the thumb. */

@@ -58,14 +58,14 @@ const HELPS_WITH: readonly Due['subject'][] = ['UPKEEP', 'TEST'];
 const DUE_AT = {
   KIT: ROUTE.readiness,
   MEDIA: ROUTE.media,
-  DOSES: ROUTE.doses,
-  PROGRAMME: ROUTE.programme,
+  DOSES: ROUTE.dosing,
+  SCHEDULE: ROUTE.schedule,
   PROBE: ROUTE.probe,
   EXPERIMENT: ROUTE.experiment,
   UPKEEP: ROUTE.upkeep,
-  STOCK: ROUTE.stock,
-  TEST: ROUTE.enter,
-  SPIKE: ROUTE.doses,
+  SUPPLIES: ROUTE.supplies,
+  TEST: ROUTE.addToLog,
+  SPIKE: ROUTE.dosing,
 } as const;
 
 function Last({
@@ -143,10 +143,10 @@ function TankChoice({ tank }: { tank: Tank }) {
                 }
                 className="border-t"
               >
-                Describe {tank.description.name}…
+                Edit {tank.description.name}…
               </DropdownMenu.Item>
               <DropdownMenu.Item onSelect={() => void navigate({ to: '/begin' })}>
-                Another tank…
+                Add a tank…
               </DropdownMenu.Item>
             </>
           )}

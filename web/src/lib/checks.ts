@@ -12,11 +12,11 @@ export const numberOrNothing = (what: string) =>
       `${what} must be a number or empty.`,
     );
 
-export const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 10:30.');
+export const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Enter a time such as 10:30.');
 
 /** Words that must not be missing. */
 export const words = (missing: string, most: number) =>
-  z.string().trim().min(1, missing).max(most, `At most ${most} characters.`);
+  z.string().trim().min(1, missing).max(most, `Use at most ${most} characters.`);
 
 /** A wall-clock time as the browser's own field gives it. */
-export const localTime = z.string().min(1, 'When?');
+export const localTime = z.string().min(1, 'Enter the time.');

@@ -22,7 +22,7 @@ test('a page holds its words as words, its drawings, its typeface, and asks for 
     await sharedPage(
       {
         heading: '<img src=x onerror=alert(1)> & hose',
-        lead: 'It did what it could.',
+        lead: 'It worked as expected.',
         lines: ['One $& more.'],
         tank: '420 L.',
       },

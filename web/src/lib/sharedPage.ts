@@ -52,4 +52,4 @@ export async function sharedPage(
 }
 
 export const NAMELESS =
-  'Computed from the tank’s own log with Jolly Tide; its place, its name and its keeper’s notes are left out.';
+  'Computed from the tank’s own log with Jolly Tide. Place, name and notes are left out.';

@@ -27,7 +27,7 @@ const NAMES: Record<string, string> = {
   perEuro: 'money for a euro',
   perUse: 'amount for each use',
   ratedW: 'rated power',
-  solute: 'what it doses',
+  solute: 'what the line doses',
   stuck: 'what stops a stuck pump',
   siphon: 'what prevents a siphon',
   surgeW: 'peak power',
@@ -79,7 +79,7 @@ export function spoken({ field, value, allowed, message }: FieldProblem): string
   if (prefix === undefined) return message;
   const subject = capital(nameOf(last));
   const rest = message.slice(prefix.length + 1);
-  if (allowed === undefined || !rest.includes('; allowed is ')) return `${subject} ${rest}`;
+  if (allowed === undefined || !rest.includes('. Allowed: ')) return `${subject} ${rest}`;
   const entered = value !== undefined && value !== 'NaN' ? ` You entered ${plain(value)}.` : '';
   return `${subject} must be ${range(allowed)}.${entered}`;
 }

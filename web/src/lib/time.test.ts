@@ -40,9 +40,9 @@ it('leaves the day out when it is today', () => {
 
 it('tells ages in the coarsest unit that serves', () => {
   expect(age(0)).toBe('same time');
-  expect(age(0.5)).toBe('30 min before');
+  expect(age(0.5)).toBe('30 min earlier');
   expect(age(16)).toBe('16 h before');
-  expect(age(96)).toBe('4 days before');
+  expect(age(96)).toBe('4 days earlier');
 });
 
 it('knows how far a zone’s clocks are ahead, whatever the second', () => {

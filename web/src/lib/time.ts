@@ -68,9 +68,9 @@ export function shortTime(instant: string, zone: string, now: Date): string {
 
 export function age(hours: number): string {
   if (hours < 0.2) return 'same time';
-  if (hours < 1) return `${Math.round(hours * 60)} min before`;
+  if (hours < 1) return `${Math.round(hours * 60)} min earlier`;
   if (hours < 48) return `${Math.round(hours)} h before`;
-  return `${Math.round(hours / 24)} days before`;
+  return `${Math.round(hours / 24)} days earlier`;
 }
 
 /** The day alone, for axes: 12 Nov. Its year in a sentence: {@link mediumDay}. */

@@ -80,5 +80,5 @@ export const METHOD: Record<Method, string> = {
   METER: 'meter',
   REFRACTOMETER: 'refractometer',
   HYDROMETER: 'hydrometer',
-  ESTIMATE: 'estimate, entered by hand',
+  ESTIMATE: 'your estimate',
 };

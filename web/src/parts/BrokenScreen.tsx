@@ -4,14 +4,12 @@ import { Button } from './Button';
 export function BrokenScreen({ error, reset }: { error: unknown; reset: () => void }) {
   return (
     <section role="alert" className="grid max-w-2xl gap-3 p-6">
-      <h1 className="text-xl font-bold">This screen could not be shown.</h1>
+      <h1 className="text-xl font-bold">We can’t show this screen.</h1>
       <p>
-        What you entered and logged is safe; the other screens work. Try it again, or reload the
-        page: after an update an old page can miss parts of the new one.
+        Your entries are safe and the other screens work. Try again, or reload the page. After an
+        update an old page can miss parts.
       </p>
-      <p className="text-soft">
-        In its own words: {error instanceof Error ? error.message : 'none.'}
-      </p>
+      <p className="text-soft">Error message: {error instanceof Error ? error.message : 'none.'}</p>
       <div className="flex gap-2">
         <Button look="main" onClick={reset}>
           Try again

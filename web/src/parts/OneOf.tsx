@@ -18,7 +18,7 @@ export function OneOf<T extends string>({
     <div>
       <p id={id} className="pb-1 text-sm text-soft">
         {legend}
-        {value === null && <strong className="text-ink"> Please say.</strong>}
+        {value === null && <strong className="text-ink"> Choose one.</strong>}
       </p>
       <RadioGroup.Root
         aria-labelledby={id}

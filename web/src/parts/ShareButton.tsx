@@ -22,7 +22,7 @@ export function ShareButton({ shared, parts }: { shared: Shared; parts: readonly
         open={open}
         onOpenChange={setOpen}
         title="Share"
-        about="What you see here is all that leaves: no place, no name, none of your notes. Only the heading is yours to write."
+        about="The shared page holds only what you see here. Place, names and notes are left out. You write the heading."
       >
         {open && <Offer shared={shared} parts={parts} />}
       </Sheet>
@@ -43,7 +43,7 @@ function Offer({ shared, parts }: { shared: Shared; parts: readonly Part[] }) {
     if (!svg.current) return;
     make(svg.current)
       .then((blob) => download(blob, `${name || 'shared'}.${ending}`))
-      .catch(() => tell('It could not be made.'));
+      .catch(() => tell('We couldn’t make the file.'));
   };
   const page = (drawing: SVGSVGElement) =>
     sharedPage(said, [...drawing.querySelectorAll<SVGSVGElement>(':scope > g > svg')]);

@@ -13,7 +13,7 @@ export function Waiting({ error, retry }: { error: Error | null; retry?: () => v
   return (
     <div className="p-6" role="alert">
       <p className="text-lg font-semibold">
-        {missing ? 'There is nothing here.' : 'This did not work.'}
+        {missing ? 'There is nothing at this address.' : 'That didn’t work.'}
       </p>
       <p className="pt-1 text-soft">{error.message}</p>
       {retry && !missing && (

@@ -85,7 +85,7 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
       sent();
       home.sent();
       room.sent();
-      void navigate({ to: '/tank/$tankId/enter', params: { tankId: made.id } });
+      void navigate({ to: '/tank/$tankId/add-to-log', params: { tankId: made.id } });
     } catch (e) {
       const problem = e as Problem;
       setProblem(problem);
@@ -107,10 +107,10 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
   return (
     <form noValidate className="grid max-w-4xl gap-8" onSubmit={(e) => void submit(e)}>
       <div>
-        <h1 className="text-2xl font-bold">Walk around the tank</h1>
+        <h1 className="text-2xl font-bold">Describe your tank</h1>
         <p className="text-soft">
-          The home with its air, the room with its people, then the water. What you do not know can
-          stay as it is: it will say so.
+          First the home and its air, then the room and its people, then the water. Leave what you
+          don’t know: we assume a usual value and say so.
         </p>
       </div>
       <fieldset className="grid gap-4 md:grid-cols-4">
@@ -126,7 +126,7 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
             }}
             options={[
               ...homes.map((h) => ({ value: h.id, label: h.description.name })),
-              { value: NEW, label: 'another home' },
+              { value: NEW, label: 'Another home' },
             ]}
           />
         )}
@@ -142,7 +142,7 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
             onChange={(e) => setRoomId(e.target.value)}
             options={[
               ...rooms.map((r) => ({ value: r.id, label: r.description.name })),
-              { value: NEW, label: 'another room' },
+              { value: NEW, label: 'Another room' },
             ]}
           />
         )}
@@ -156,7 +156,7 @@ function Walk({ homes, units }: { homes: Home[]; units: Units }) {
         className="justify-self-start px-10"
         disabled={form.formState.isSubmitting}
       >
-        This is my tank
+        Save this tank
       </Button>
     </form>
   );

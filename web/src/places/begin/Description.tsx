@@ -73,7 +73,7 @@ export function Description() {
       className="grid max-w-4xl gap-8"
       onSubmit={(e) => void form.handleSubmit(submit)(e)}
     >
-      <h1 className="text-2xl font-bold">{tank.description.name}, described</h1>
+      <h1 className="text-2xl font-bold">Describe {tank.description.name}</h1>
       <TankFields form={form} units={units} />
       {edit.error && edit.error.status !== 409 && (
         <p role="alert" className="font-semibold">
@@ -88,7 +88,7 @@ export function Description() {
           disabled={!form.formState.isDirty}
           onClick={() => form.reset(toForm(tank.description, units))}
         >
-          As it was
+          Cancel
         </Button>
       </div>
       <div>

@@ -24,10 +24,7 @@ export function EarlierDescription() {
   return chapter ? (
     <Mend key={`${chapterId} ${chapter.version}`} id={chapterId} chapter={chapter} />
   ) : (
-    <p>
-      This chapter is gone: somebody made one of it and its neighbour. Look under History for the
-      chapters that are left.
-    </p>
+    <p>This chapter was merged with its neighbour. History lists the chapters that remain.</p>
   );
 }
 
@@ -47,10 +44,10 @@ function Mend({ id, chapter }: { id: string; chapter: Chapter }) {
         sent();
         const now = saved.find((c) => c.id === id);
         if (now)
-          tell('Chapter mended: what is computed of its days follows.', () =>
+          tell('Chapter corrected. Its days are being computed again.', () =>
             mend.mutate({ id, version: now.version, description: chapter.description }),
           );
-        else tell('It says the same as its neighbour now: both are one chapter.');
+        else tell('This chapter now equals its neighbour. The two are merged.');
         return navigate({ to: '/tank/$tankId/history', params: { tankId: tank.id } });
       })
       .catch(refuse),
@@ -68,7 +65,7 @@ function Mend({ id, chapter }: { id: string; chapter: Chapter }) {
           </span>
         </h1>
         <p className="max-w-prose text-soft">
-          Mend what was described wrongly of those days. Chapters before and after stay as they are.
+          Correct what was wrong about those days. Chapters before and after stay unchanged.
         </p>
       </div>
       <TankFields form={form} units={units} />
@@ -82,7 +79,7 @@ function Mend({ id, chapter }: { id: string; chapter: Chapter }) {
             void navigate({ to: '/tank/$tankId/history', params: { tankId: tank.id } })
           }
         >
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

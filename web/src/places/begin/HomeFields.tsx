@@ -8,7 +8,7 @@ import { z } from '../../lib/zod';
 import { Field } from '../../parts/Field';
 
 const homeSchema = z.object({
-  name: words('A home needs a name.', 80),
+  name: words('Enter a name for the home.', 80),
   zone: z.string(),
   altitude: number('The height'),
   tariff: numberOrNothing('The price'),
@@ -19,7 +19,7 @@ export type HomeForm = z.infer<typeof homeSchema>;
 const HOME_ASKED_AS: Record<string, string> = { altitudeM: 'altitude', tariffPerKWh: 'tariff' };
 
 const roomSchema = z.object({
-  name: words('A room needs a name.', 80),
+  name: words('Enter a name for the room.', 80),
   volume: numberOrNothing('The volume'),
   adults: number('This'),
   children: number('This'),
@@ -124,13 +124,13 @@ export function HomeFields({
         {...field('altitude')}
       />
       <Field
-        label="A kWh costs"
+        label="Price of a kWh"
         inputMode="decimal"
         unit={currency}
         hint="Empty: 0.35 euros (assumed)."
         {...field('tariff')}
       />
-      <Field label="Money" list="currencies" {...field('currency')} />
+      <Field label="Currency" list="currencies" {...field('currency')} />
       <datalist id="currencies">
         {Intl.supportedValuesOf('currency').map((code) => (
           <option key={code} value={code} />
@@ -138,7 +138,7 @@ export function HomeFields({
       </datalist>
       {currency.trim().toUpperCase() !== 'EUR' && (
         <Field
-          label="A euro is about"
+          label="One euro is about"
           inputMode="decimal"
           unit={currency}
           hint="Empty: 1. Assumed prices are in euros."
@@ -154,10 +154,10 @@ export function RoomFields({ field, units }: { field: FieldOf<RoomForm>; units: 
     <>
       <Field label="Name of the room" {...field('name')} />
       <Field
-        label="Air in it, with open neighbours"
+        label="Air volume, with open neighbouring rooms"
         inputMode="decimal"
         unit={measure('room', units).label}
-        hint="Length × width × height; empty if not known."
+        hint="Length × width × height. Leave empty if unknown."
         {...field('volume')}
       />
       <Field label="Adults" inputMode="numeric" {...field('adults')} />
@@ -166,7 +166,7 @@ export function RoomFields({ field, units }: { field: FieldOf<RoomForm>; units: 
       <Field
         label="Air changes an hour"
         inputMode="decimal"
-        hint="Windows shut. Empty: 0.15 to 0.5 (assumed). Sums, Room finds it from a decay."
+        hint="With windows shut. Empty: 0.15–0.5 (assumed). Calculators → Room finds the value from a CO2 decay."
         {...field('airChanges')}
       />
     </>

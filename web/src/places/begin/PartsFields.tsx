@@ -29,7 +29,7 @@ export const SOURCES = [
 ] as const;
 
 const LIVESTOCK = [
-  { value: 'UNSAID', label: 'not said: a mixed reef is assumed' },
+  { value: 'UNSAID', label: 'not described: we assume a mixed reef' },
   { value: 'FISH_ONLY', label: 'fish only' },
   { value: 'SOFT_CORALS', label: 'soft corals' },
   { value: 'MIXED_REEF', label: 'a mixed reef' },
@@ -54,22 +54,22 @@ export function AirAround({ form, units }: Props & { units: Units }) {
         label="Canopy over the display"
         options={DOORS}
         {...register('parts.canopy')}
-        hint="A lid that fits holds CO2 back. Its exchange is assumed."
+        hint="A tight lid holds CO2 in. We assume how much air it lets through."
       />
       <Choice
         label="Cabinet around the sump"
         options={DOORS}
         {...register('parts.cabinet')}
-        hint="How its door usually stands."
+        hint="How the door usually is."
       />
       {cabinet !== 'NONE' && (
         <label className="flex min-h-11 items-center gap-3 self-center">
           <input type="checkbox" className="size-5" {...register('parts.skimmerInCabinet')} />
-          The skimmer breathes the cabinet’s air
+          The skimmer draws air from the cabinet
         </label>
       )}
       <Field
-        label="Fixed hose from outdoors to the skimmer"
+        label="Air hose from outdoors to the skimmer"
         inputMode="decimal"
         unit={measure('length', units).label}
         {...register('parts.lineLengthM')}
@@ -77,14 +77,14 @@ export function AirAround({ form, units }: Props & { units: Units }) {
         hint="Empty: none."
       />
       <Field
-        label="its inner diameter"
+        label="Inner diameter"
         inputMode="decimal"
         unit={measure('bore', units).label}
         {...register('parts.lineBoreMm')}
         error={errors?.lineBoreMm?.message}
       />
       <Field
-        label="the skimmer draws through it"
+        label="Air drawn through the hose"
         inputMode="decimal"
         unit="L/h"
         {...register('parts.lineDrawnLPerH')}
@@ -94,15 +94,15 @@ export function AirAround({ form, units }: Props & { units: Units }) {
       <Choice
         label="Sealed canister filter"
         options={[
-          { value: 'UNSAID', label: 'not said' },
+          { value: 'UNSAID', label: 'not described' },
           { value: 'YES', label: 'yes' },
           { value: 'NO', label: 'none' },
         ]}
         {...register('parts.canister')}
-        hint="Plans have a step for it only where there is one."
+        hint="Outage plans include a step for a canister filter only if you have one."
       />
       <Field
-        label="An air stone that always runs"
+        label="Air stone that always runs"
         inputMode="decimal"
         unit="L/h"
         {...register('parts.stone.airLPerH')}
@@ -110,7 +110,7 @@ export function AirAround({ form, units }: Props & { units: Units }) {
         hint="Empty: none."
       />
       <Field
-        label="it lies at"
+        label="Depth"
         inputMode="decimal"
         unit={measure('length', units).label}
         {...register('parts.stone.depthM')}
@@ -119,11 +119,11 @@ export function AirAround({ form, units }: Props & { units: Units }) {
       />
       <label className="flex min-h-11 items-center gap-3 self-center">
         <input type="checkbox" className="size-5" {...register('parts.stone.outdoors')} />
-        Its pump draws outdoor air
+        The air pump draws outdoor air
       </label>
       <div className="md:col-span-3">
         <p className="pb-2 text-soft">
-          Where water falls through air: overflow, weir, drain pipe. It stops with the power.
+          Where water falls through air: overflow, weir, drain pipe. Falls stop with the power.
         </p>
         {falls.fields.map((field, i) => (
           <div
@@ -144,7 +144,7 @@ export function AirAround({ form, units }: Props & { units: Units }) {
             />
             <Choice label="Under" options={OVER} {...register(`parts.falls.${i}.over`)} />
             <Field
-              label="Share of the way, 0 to 1"
+              label="Efficiency of the fall, 0–1"
               inputMode="decimal"
               {...register(`parts.falls.${i}.efficiency`)}
               error={errors?.falls?.[i]?.efficiency?.message}
@@ -180,12 +180,12 @@ export function Animals({ form }: Props) {
         label="What lives in it"
         options={LIVESTOCK}
         {...register('parts.livestock')}
-        hint="From it follows the respiration until a log says better."
+        hint="We estimate respiration from this until your log shows the real value."
       />
       <div className="md:col-span-3">
         <p className="pb-2 text-soft">
-          Fish, as you would point at them. Guess their mass: it counts for oxygen in an outage.
-          With none described, a usual stocking is assumed.
+          Add your fish and guess their mass: fish use oxygen in an outage. Without fish described
+          we assume a usual stocking.
         </p>
         {fish.fields.map((field, i) => (
           <div
@@ -204,7 +204,7 @@ export function Animals({ form }: Props) {
               error={errors?.fish?.[i]?.count?.message}
             />
             <Field
-              label="One weighs about"
+              label="Weight of one, about"
               inputMode="decimal"
               unit="g"
               {...register(`parts.fish.${i}.massG`)}
@@ -228,7 +228,7 @@ export function Animals({ form }: Props) {
         unit="dKH a day"
         {...register('parts.alkalinityUseDkhPerDay')}
         error={errors?.alkalinityUseDkhPerDay?.message}
-        hint="Empty: what a reactor brings, else left out."
+        hint="Empty: what the reactor delivers, otherwise left out."
       />
       <Choice
         label="Dosed as"
@@ -261,15 +261,15 @@ export function Animals({ form }: Props) {
         hint="Empty: 30 (assumed)."
       />
       <Field
-        label="Refugium, CO2 it takes up while lit"
+        label="Refugium: CO2 uptake while lit"
         inputMode="decimal"
         unit="mmol/h"
         {...register('parts.refugium.mmolPerH')}
         error={errors?.refugium?.mmolPerH?.message}
         hint="Empty: no refugium. A well-lit one of 30 × 30 cm: about 3."
       />
-      <Field label="its lamp on" type="time" {...register('parts.refugium.on')} />
-      <Field label="its lamp off" type="time" {...register('parts.refugium.off')} />
+      <Field label="Refugium lamp on" type="time" {...register('parts.refugium.on')} />
+      <Field label="Refugium lamp off" type="time" {...register('parts.refugium.off')} />
     </fieldset>
   );
 }

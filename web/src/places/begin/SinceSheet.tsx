@@ -27,12 +27,12 @@ export function SinceSheet({
       open
       onOpenChange={close}
       title="Did the tank change, or was this wrong?"
-      about="What was logged before belongs to the tank as it was then. Days that are over are run as they were."
+      about="Older readings belong to the tank of that time. Past days keep their own description."
     >
       <div className="grid gap-6">
         <div className="grid gap-3 border-b pb-6">
           <Field
-            label="It changed at"
+            label="Changed at"
             type="datetime-local"
             value={at}
             max={now}
@@ -40,16 +40,16 @@ export function SinceSheet({
             error={refusal}
           />
           <Button look="main" disabled={pending || at === ''} onClick={() => since(at)}>
-            It changed then: begin a new chapter
+            The tank changed: start a new chapter
           </Button>
         </div>
         <div className="grid gap-3">
           <p>
-            It was always so and described wrongly. Earlier chapters that say the same are mended,
+            The tank was always like this. Earlier chapters with the same mistake are corrected,
             too.
           </p>
           <Button disabled={pending} onClick={always}>
-            I had it wrong: correct it
+            The description was wrong: correct it
           </Button>
         </div>
       </div>

@@ -22,23 +22,23 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
         <legend className="pb-2 text-lg font-bold">The water</legend>
         <Field label="Name of the tank" {...register('name')} error={errors.name?.message} />
         <Field
-          label="Net water, without rock and sand, with the sump"
+          label="Net water volume, with the sump, without rock and sand"
           inputMode="decimal"
           unit={measure('volume', units).label}
           {...register('netVolume')}
           error={errors.netVolume?.message}
         />
         <Field
-          label="What lives in it, where it stands"
+          label="What lives in the tank, and where it stands"
           className="md:col-span-2"
           {...register('about')}
           error={errors.about?.message}
         />
       </fieldset>
       <fieldset>
-        <legend className="pb-2 text-lg font-bold">Its surfaces</legend>
+        <legend className="pb-2 text-lg font-bold">Water surfaces</legend>
         <p className="pb-2 text-soft">
-          Open water only. They and the skimmer tell how fast the water follows the room.
+          Open water only. Surfaces and skimmer set how fast the water follows the room air.
         </p>
         {surfaces.fields.map((field, i) => (
           <div
@@ -57,7 +57,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
               {...register(`surfaces.${i}.areaM2`)}
               error={errors.surfaces?.[i]?.areaM2?.message}
             />
-            <Choice label="How it moves" options={MOTIONS} {...register(`surfaces.${i}.motion`)} />
+            <Choice label="Movement" options={MOTIONS} {...register(`surfaces.${i}.motion`)} />
             <SurfaceSketch motion={motions[i]?.motion ?? 'ROLLING'} />
             <Choice label="Under" options={OVER} {...register(`surfaces.${i}.over`)} />
             <Button look="quiet" className="md:mt-6" onClick={() => surfaces.remove(i)}>
@@ -71,7 +71,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
             surfaces.append({ name: 'sump', areaM2: '', motion: 'ROLLING', over: 'ROOM' })
           }
         >
-          Another surface
+          Add a surface
         </Button>
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-3">
@@ -84,7 +84,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           error={errors.off?.message}
           hint={
             on === off
-              ? 'The same time: this tank is never lit.'
+              ? 'Same time twice: this tank is never lit.'
               : off < on
                 ? 'The lit time crosses midnight.'
                 : undefined
@@ -95,12 +95,12 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           The lamp’s clock follows summer time
         </label>
         <Field
-          label="Lamps come up and go down over"
+          label="Ramp up and down over"
           inputMode="numeric"
           unit="min"
           {...register('rampMinutes')}
           error={errors.rampMinutes?.message}
-          hint="Empty: they switch."
+          hint="Empty: no ramp."
         />
         <Choice
           label="Skimmer"
@@ -122,46 +122,46 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
           error={errors.skimmerAirDrawLPerH?.message}
         />
         <p className="text-sm text-soft md:col-span-3">
-          To measure the draw, hold a bag of known volume flat over the air inlet. Time until the
-          bag is empty. 3600 × litres ÷ seconds is L/h.
+          To measure the draw, hold a bag of known volume over the air inlet. Time how long the bag
+          takes to empty. Air draw in L/h is 3600 × litres ÷ seconds.
         </p>
       </fieldset>
       <AirAround form={form} units={units} />
       <Animals form={form} />
       <fieldset className="grid gap-4 md:grid-cols-3">
-        <legend className="pb-2 text-lg font-bold">What you want</legend>
+        <legend className="pb-2 text-lg font-bold">Your goal</legend>
         <Choice
-          label="Stance"
+          label="Priority"
           className="md:col-span-3"
           options={[
-            { value: 'LIFT', label: 'lift: raise the trough to its goal' },
-            { value: 'STEADY', label: 'steady: widest margin, smallest swing' },
+            { value: 'LIFT', label: 'raise the daily low to the goal' },
+            { value: 'STEADY', label: 'keep steady: small swing, plenty of oxygen' },
           ]}
           {...register('stance')}
         />
         <Field
-          label="Trough at or above"
+          label="Daily low at least"
           inputMode="decimal"
           unit="pH"
           {...register('troughAtLeast')}
           error={errors.troughAtLeast?.message}
         />
         <Field
-          label="Peak at or below"
+          label="Daily high at most"
           inputMode="decimal"
           unit="pH"
           {...register('peakAtMost')}
           error={errors.peakAtMost?.message}
         />
         <Field
-          label="Act below"
+          label="Action level"
           inputMode="decimal"
           unit="pH"
           {...register('actBelow')}
           error={errors.actBelow?.message}
         />
         <Field
-          label="Why this band"
+          label="Why this goal range"
           className="md:col-span-3"
           {...register('reason')}
           error={errors.reason?.message}
@@ -169,7 +169,7 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
       </fieldset>
       <details open={Object.keys(errors.assumptions ?? {}).length > 0 || undefined}>
         <summary className="min-h-11 text-lg font-bold">
-          What is assumed, and your own values instead
+          Assumed values, and your own instead
         </summary>
         <div className="grid gap-4 pt-3 md:grid-cols-2">
           {ASSUMPTION_NAMES.map((name) => (

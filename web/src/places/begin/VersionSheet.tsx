@@ -2,7 +2,7 @@ import { Button } from '../../parts/Button';
 import { Sheet } from '../../parts/Sheet';
 import type { TankForm } from './tankForm';
 
-/** Two versions of one description side by side, where they differ. */
+/** Two versions of one description side by side, What differs. */
 export function VersionSheet({
   theirs,
   mine,
@@ -26,14 +26,14 @@ export function VersionSheet({
       open
       onOpenChange={close}
       title="Changed elsewhere"
-      about="Somebody, or another tab of yours, saved this description since you opened it. Nothing of yours was saved yet."
+      about="Another person or tab saved this description after you opened it. Your changes are not saved yet."
     >
       <table className="w-full text-left">
         <thead className="text-sm text-soft">
           <tr>
-            <th className="py-1 font-normal">where they differ</th>
-            <th className="font-normal">saved there</th>
-            <th className="font-normal">yours</th>
+            <th className="py-1 font-normal">What differs</th>
+            <th className="font-normal">Saved</th>
+            <th className="font-normal">Yours</th>
           </tr>
         </thead>
         <tbody>
@@ -48,9 +48,9 @@ export function VersionSheet({
       </table>
       <div className="flex flex-wrap gap-3 pt-5">
         <Button look="main" onClick={keepMine}>
-          Save mine over it
+          Save mine
         </Button>
-        <Button onClick={takeTheirs}>Take the saved one</Button>
+        <Button onClick={takeTheirs}>Keep the saved one</Button>
       </div>
     </Sheet>
   );

@@ -18,7 +18,7 @@ test('a hose is described whole or not at all', () => {
   expect(messages({})).toBeUndefined();
   expect(messages({ lineLengthM: '6', lineBoreMm: '12.7' })).toBeUndefined();
   expect(messages({ lineLengthM: '6' })).toEqual([
-    'lineBoreMm: A hose needs its length and its diameter.',
+    'lineBoreMm: Enter the length and diameter of the hose.',
   ]);
   expect(messages({ lineDrawnLPerH: '400' })).toHaveLength(2);
   expect(messages({ lineLengthM: 'long', lineBoreMm: '12' })).toEqual([

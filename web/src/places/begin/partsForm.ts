@@ -12,7 +12,7 @@ export const partsSchema = z
   .object({
     falls: z.array(
       z.object({
-        name: z.string().trim().min(1, 'Name it: overflow, drain…'),
+        name: z.string().trim().min(1, 'Enter a name: overflow, drain…'),
         flowLPerH: number('The flow'),
         over,
         efficiency: numberOrNothing('The share'),
@@ -71,7 +71,7 @@ export const partsSchema = z
         context.addIssue({
           code: 'custom',
           path: [key],
-          message: 'A hose needs its length and its diameter.',
+          message: 'Enter the length and diameter of the hose.',
         }),
       );
   });

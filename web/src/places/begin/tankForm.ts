@@ -7,17 +7,17 @@ import { NO_PARTS, partsSchema, toParts, toPartsForm } from './partsForm';
 
 /** How a surface moves, as one sees it. */
 export const MOTIONS: readonly { value: SurfaceMotion; label: string }[] = [
-  { value: 'STILL', label: 'still: a mirror' },
-  { value: 'RIPPLED', label: 'rippled: lines wander' },
-  { value: 'ROLLING', label: 'rolling: it heaves' },
+  { value: 'STILL', label: 'still: like a mirror' },
+  { value: 'RIPPLED', label: 'rippled: small waves' },
+  { value: 'ROLLING', label: 'rolling: rises and falls' },
   { value: 'BROKEN', label: 'broken: white water' },
 ];
 
 /** Whether there is a skimmer: nothing left empty says that there is none. */
 export const SKIMMERS = [
   { value: '', label: 'choose' },
-  { value: 'UNKNOWN', label: 'yes, but its air draw is unknown' },
-  { value: 'KNOWN', label: 'yes, with a known air draw' },
+  { value: 'UNKNOWN', label: 'yes, air draw unknown' },
+  { value: 'KNOWN', label: 'yes, air draw known' },
   { value: 'NONE', label: 'no skimmer' },
 ] as const;
 
@@ -25,12 +25,12 @@ const skimmers = SKIMMERS.map((s) => s.value);
 
 /** The form as it is typed: every number still text. */
 const fields = z.object({
-  name: z.string().trim().min(1, 'A tank needs a name.').max(80, 'At most 80 characters.'),
+  name: z.string().trim().min(1, 'Enter a name for the tank.').max(80, 'At most 80 characters.'),
   about: z.string().max(1000, 'At most 1000 characters.'),
   netVolume: number('The volume'),
   surfaces: z.array(
     z.object({
-      name: z.string().trim().min(1, 'Name it: display, sump…'),
+      name: z.string().trim().min(1, 'Enter a name: display, sump…'),
       areaM2: number('The area'),
       motion: z.enum(['STILL', 'RIPPLED', 'ROLLING', 'BROKEN']),
       over: z.enum(['ROOM', 'CANOPY', 'CABINET', 'OUTDOORS']),
@@ -44,9 +44,9 @@ const fields = z.object({
   skimmerAirDrawLPerH: numberOrNothing('The air draw'),
   parts: partsSchema,
   stance: z.enum(['LIFT', 'STEADY']),
-  troughAtLeast: number('The trough'),
-  peakAtMost: number('The peak'),
-  actBelow: number('The act line'),
+  troughAtLeast: number('The daily low'),
+  peakAtMost: number('The daily high'),
+  actBelow: number('The action level'),
   reason: z.string().max(300, 'At most 300 characters.'),
   assumptions: z.object({
     settlingHours: numberOrNothing('This'),
@@ -72,13 +72,13 @@ export const tankSchema = fields.superRefine((v, found) => {
     found.addIssue({
       code: 'custom',
       path: ['skimmer'],
-      message: 'Choose one. Much of the air comes through it.',
+      message: 'Choose one. Much of the air enters through the skimmer.',
     });
   if (v.skimmer === 'KNOWN' && v.skimmerAirDrawLPerH.trim() === '')
     found.addIssue({
       code: 'custom',
       path: ['skimmerAirDrawLPerH'],
-      message: 'Enter the air draw, or choose that it is unknown.',
+      message: 'Enter the air draw or choose “air draw unknown”.',
     });
 });
 
@@ -90,24 +90,24 @@ export const ASSUMED: Record<AssumptionName, { label: string; unit: string; inst
   settlingHours: {
     label: 'Time the water takes to follow the room',
     unit: 'h',
-    instead: 'worked out from surfaces and skimmer, else 12',
+    instead: 'computed from surfaces and skimmer, otherwise 12',
   },
   outdoorPpm: { label: 'Outdoor CO2 when none was measured', unit: 'ppm', instead: '420' },
   probeErrorPh: { label: 'Error of an unchecked probe', unit: 'pH', instead: '0.1' },
   alkalinityErrorDkh: { label: 'Error of the alkalinity test', unit: 'dKH', instead: '0.3' },
   co2MeterErrorPpm: { label: 'Error of the CO2 meter', unit: 'ppm', instead: '50' },
   lowAlkalinityDkh: { label: 'Alkalinity is low below', unit: 'dKH', instead: '7' },
-  normalAlkalinityDkh: { label: 'and is compared with', unit: 'dKH', instead: '8' },
+  normalAlkalinityDkh: { label: 'Alkalinity is compared with', unit: 'dKH', instead: '8' },
   skimmerWaterPerAir: { label: 'Skimmer: water for each litre of air', unit: 'L', instead: '1.5' },
   skimmerTransferUnits: { label: 'Skimmer: transfer units of its contact', unit: '', instead: '2' },
-  skimmerResidenceS: { label: 'Skimmer: time water spends in it', unit: 's', instead: '20' },
+  skimmerResidenceS: { label: 'Skimmer: contact time of the water', unit: 's', instead: '20' },
   skimmerSuctionPa: {
-    label: 'Skimmer: suction with its inlet shut',
+    label: 'Skimmer: suction with the inlet shut',
     unit: 'Pa',
     instead: '1000, between 500 and 2500',
   },
   outageDemandDoubt: {
-    label: 'Outage: what is breathed may be so many times more, or less',
+    label: 'Outage: respiration may be this many times higher or lower',
     unit: '',
     instead: '1.25',
   },
@@ -117,12 +117,12 @@ export const ASSUMED: Record<AssumptionName, { label: string; unit: string; inst
     instead: '1.5, from 1 to 2.5',
   },
   outageStartDoubtMgPerL: {
-    label: 'Outage: oxygen at its start, not measured, may be less by',
+    label: 'Outage: oxygen at the start, if not measured, may be lower by',
     unit: 'mg/L',
     instead: '0.4',
   },
   outageFishActivity: {
-    label: 'Outage: what fish breathe, over rest',
+    label: 'Outage: respiration of fish compared with rest',
     unit: '',
     instead: '1.5, from 1 to 2',
   },

@@ -48,24 +48,24 @@ export function ByHandSection({ creep }: { creep: Creep }) {
   return (
     <section aria-labelledby="by-hand" className="grid gap-3 border-t pt-4">
       <h2 id="by-hand" className="text-xl font-bold">
-        Put in by hand
+        Dosed by hand
       </h2>
       {doses.length === 0 && (
         <p className="max-w-prose text-soft">
-          A spoonful of soda ash, a cup of limewater, a water change: note them, and what tests show
-          is not taken for what the animals use.
+          Log spoonfuls of soda ash, cups of limewater and water changes. Otherwise your tests would
+          look like use by the animals.
         </p>
       )}
       {enough && <p className="max-w-prose">{enough}</p>}
       <div className="flex flex-wrap items-end gap-3">
         <Choice
-          label="Put in"
+          label="What"
           value={kind}
           onChange={(e) => setKind(e.target.value as typeof kind)}
           options={[
-            { value: 'ADDITION', label: 'an addition' },
-            { value: 'WATER', label: 'new water for old' },
-            { value: 'TOP_OFF', label: 'fresh water for what evaporated' },
+            { value: 'ADDITION', label: 'dose' },
+            { value: 'WATER', label: 'water change' },
+            { value: 'TOP_OFF', label: 'top-off with fresh water (RO)' },
           ]}
         />
       </div>
@@ -79,7 +79,7 @@ export function ByHandSection({ creep }: { creep: Creep }) {
       </ul>
       {doses.length > NEWEST && (
         <Button look="quiet" className="justify-self-start" onClick={() => setMore(!more)}>
-          {more ? 'the newest only' : `all ${doses.length}`}
+          {more ? 'Show the newest only' : `Show all ${doses.length}`}
         </Button>
       )}
     </section>
@@ -119,11 +119,9 @@ function PutIn({ dose, says }: { dose: DoseByHand; says: string }) {
       <Button
         look="quiet"
         className="ml-auto"
-        aria-label={`Forget what was put in on ${dayAndTime(dose.at, tank.zone)}`}
+        aria-label={`Remove the entry of ${dayAndTime(dose.at, tank.zone)}`}
         disabled={forget.isPending}
-        onClick={() =>
-          forget.mutate(dose.id, { onSuccess: () => tell('Forgotten.', () => again()) })
-        }
+        onClick={() => forget.mutate(dose.id, { onSuccess: () => tell('Removed.', () => again()) })}
       >
         ✕
       </Button>
@@ -167,7 +165,7 @@ function HandForm({
         note(at, words)
           .then(({ id }) => {
             setWords('');
-            tell('Noted.', () => forget.mutate(id));
+            tell('Added.', () => forget.mutate(id));
           })
           .catch(() => undefined);
       }}
@@ -191,14 +189,14 @@ function HandForm({
           onChange={(e) => setAt(e.target.value)}
         />
         <Field
-          label="Note (may stay empty)"
+          label="Note (optional)"
           value={words}
           maxLength={200}
           onChange={(e) => setWords(e.target.value)}
           className="w-56"
         />
         <Button type="submit" disabled={!ready}>
-          Note it as put in
+          Add to log
         </Button>
       </div>
       <Refusal message={refused} />
@@ -232,8 +230,8 @@ function Addition() {
         known
           ? [
               burns
-                ? 'Goggles and gloves: it burns skin and eyes. Powder into water, never water onto powder; only dissolved and a little at a time, where the water moves most.'
-                : 'Only dissolved, a little at a time, where the water moves most. Alkalinity and calcium at least 15 minutes and a place apart.',
+                ? 'Wear goggles and gloves: this burns skin and eyes. Add powder to water, never water to powder. Dose it dissolved, a little at a time, into strong flow.'
+                : 'Dose it dissolved, a little at a time, into strong flow. Keep alkalinity and calcium 15 minutes and some distance apart.',
             ]
           : []
       }
@@ -252,7 +250,7 @@ function Addition() {
             value={how}
             onChange={(e) => setHow(e.target.value as typeof how)}
             options={[
-              { value: 'G', label: 'powder, weighed' },
+              { value: 'G', label: 'weighed powder' },
               { value: 'ML', label: 'a solution' },
             ]}
           />
@@ -265,7 +263,7 @@ function Addition() {
             className="w-32"
           />
           <Field
-            label={how === 'G' ? 'Pure (washing soda: 37)' : 'Of what dissolves'}
+            label={how === 'G' ? 'Pure (washing soda: 37)' : 'Share of saturation'}
             inputMode="decimal"
             unit="%"
             value={share}
@@ -330,7 +328,7 @@ function NewWaterForm({ seaMeqPerL }: { seaMeqPerL: number }) {
       cautions={
         known
           ? [
-              'Of the same salinity and temperature, stirred and aired for hours until it is clear. Heaters and pumps off before they stand dry.',
+              'Match salinity and temperature. Stir and aerate the new water for hours until it is clear. Switch off heaters and pumps before they run dry.',
             ]
           : []
       }
@@ -347,7 +345,7 @@ function NewWaterForm({ seaMeqPerL }: { seaMeqPerL: number }) {
             className="w-32"
           />
           <Field
-            label={`Its alkalinity (empty: ${showAlkalinity(seaMeqPerL, units.alkalinity)}, as the sea)`}
+            label={`Alkalinity of the new water (empty: ${showAlkalinity(seaMeqPerL, units.alkalinity)}, like the sea)`}
             inputMode="decimal"
             unit={ALKALINITY[units.alkalinity].label}
             value={alkalinity}
@@ -355,7 +353,7 @@ function NewWaterForm({ seaMeqPerL }: { seaMeqPerL: number }) {
             className="w-64"
           />
           <Field
-            label="Its calcium (empty: as the sea)"
+            label="Calcium of the new water (empty: like the sea)"
             inputMode="decimal"
             unit="mg/L"
             value={calcium}

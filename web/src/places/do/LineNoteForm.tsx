@@ -5,7 +5,7 @@ import {
   usePlaceLine,
   usePlanLine,
   useTimeLine,
-} from '../../api/doses';
+} from '../../api/dosing';
 import type { Line, LineNote, NewLineNote } from '../../api/types';
 import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
@@ -22,13 +22,13 @@ import { StepUp } from './StepUp';
 
 const SAID: Record<LineNote['kind'] | 'PLAN' | 'TIMES' | 'PLACE', string> = {
   LEVEL: 'a level',
-  FILLED: 'filled, up to',
-  BUBBLES: 'bubbles in the line',
-  CYLINDER: 'the pump run into a cylinder',
-  CHANGED: 'something was changed',
-  PLAN: 'another amount a day',
-  TIMES: 'other times of the day',
-  PLACE: 'its hose ends elsewhere',
+  FILLED: 'filled up to',
+  BUBBLES: 'bubbles in the tube',
+  CYLINDER: 'pump output measured in a cylinder',
+  CHANGED: 'something changed',
+  PLAN: 'new daily amount',
+  TIMES: 'new times of day',
+  PLACE: 'tube end moved',
 };
 type LineNoteIn = NonNullable<NewLineNote['readIn']>;
 const KINDS = Object.keys(SAID) as (keyof typeof SAID)[];
@@ -56,7 +56,7 @@ export function LineNoteForm({ line }: { line: Line }) {
   const [missing, setMissing] = useState<string>();
   const units = [
     ...(line.areaCm2 === undefined ? [] : [{ value: 'CM', label: 'cm' }]),
-    ...(line.emptyG === undefined ? [] : [{ value: 'G', label: 'g, with its vessel' }]),
+    ...(line.emptyG === undefined ? [] : [{ value: 'G', label: 'g, with the vessel' }]),
     { value: 'ML', label: 'mL' },
   ];
   const levelled = kind === 'LEVEL' || kind === 'FILLED';
@@ -65,7 +65,7 @@ export function LineNoteForm({ line }: { line: Line }) {
       case 'PLACE':
         return placed
           .mutateAsync({ id: line.id, place })
-          .then(() => tell('Noted.', () => placed.mutate({ id: line.id, place: line.place })));
+          .then(() => tell('Added.', () => placed.mutate({ id: line.id, place: line.place })));
       case 'TIMES': {
         const times =
           read === null
@@ -74,7 +74,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         return timed
           .mutateAsync({ id: line.id, times })
           .then(() =>
-            tell('Its times are changed: set the pump to them.', () =>
+            tell('Times changed. Set the pump to them.', () =>
               timed.mutate({ id: line.id, times: line.times }),
             ),
           );
@@ -83,7 +83,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         return plan
           .mutateAsync({ id: line.id, at, mlPerDay: read ?? 0 })
           .then(() =>
-            tell('The plan is changed: set the pump to it.', () =>
+            tell('Plan changed. Set the pump to it.', () =>
               plan.mutate({ id: line.id, at, mlPerDay: before }),
             ),
           );
@@ -98,7 +98,7 @@ export function LineNoteForm({ line }: { line: Line }) {
             readIn: levelled && read !== null ? readIn : undefined,
             note: kind === 'CHANGED' ? words : '',
           })
-          .then(({ id }) => tell('Noted.', () => forget.mutate({ id: line.id, noteId: id })));
+          .then(({ id }) => tell('Added.', () => forget.mutate({ id: line.id, noteId: id })));
     }
   };
   const before = plannedAt(line, at, tank.zone);
@@ -114,7 +114,7 @@ export function LineNoteForm({ line }: { line: Line }) {
     const needed =
       levelled || kind === 'PLAN' || kind === 'CYLINDER' || (kind === 'TIMES' && value !== '');
     if (setTo === null || (needed && read === null && !(kind === 'FILLED' && value === ''))) {
-      setMissing('A number, please.');
+      setMissing('Enter a number.');
       return;
     }
     setMissing(undefined);
@@ -146,7 +146,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         {levelled && (
           <>
             <Field
-              label={kind === 'FILLED' ? 'To (empty: its brim)' : 'It holds'}
+              label={kind === 'FILLED' ? 'To (empty: full)' : 'Level'}
               inputMode="decimal"
               value={value}
               onChange={(e) => setValue(e.target.value)}
@@ -154,7 +154,7 @@ export function LineNoteForm({ line }: { line: Line }) {
             />
             {units.length > 1 ? (
               <Choice
-                label="read in"
+                label="Read in"
                 value={readIn}
                 onChange={(e) => setReadIn(e.target.value as LineNoteIn)}
                 options={units}
@@ -167,7 +167,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         {kind === 'CYLINDER' && (
           <>
             <Field
-              label="Set to give"
+              label="Set to"
               inputMode="decimal"
               unit="mL"
               value={asked}
@@ -175,7 +175,7 @@ export function LineNoteForm({ line }: { line: Line }) {
               className="w-36"
             />
             <Field
-              label="It gave"
+              label="Measured"
               inputMode="decimal"
               unit="mL"
               value={value}
@@ -186,7 +186,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         )}
         {kind === 'PLAN' && (
           <Field
-            label="From then on"
+            label="New amount"
             inputMode="decimal"
             unit="mL a day"
             value={value}
@@ -202,7 +202,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         {kind === 'TIMES' && (
           <>
             <Field
-              label="Doses a day (empty: drop by drop)"
+              label="Doses a day (empty: continuous)"
               inputMode="numeric"
               value={value}
               onChange={(e) => setValue(e.target.value)}
@@ -226,7 +226,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         )}
         {kind === 'PLACE' && (
           <Field
-            label="It ends in"
+            label="Tube ends in"
             value={place}
             maxLength={60}
             onChange={(e) => setPlace(e.target.value)}
@@ -235,7 +235,7 @@ export function LineNoteForm({ line }: { line: Line }) {
         )}
         {kind === 'CHANGED' && (
           <Field
-            label="What (tape at the fitting, new tube, …)"
+            label="What changed (tape at the fitting, new tube…)"
             value={words}
             maxLength={200}
             onChange={(e) => setWords(e.target.value)}
@@ -251,7 +251,7 @@ export function LineNoteForm({ line }: { line: Line }) {
           />
         )}
         <Button type="submit" disabled={changes.some((change) => change.isPending)}>
-          Note it
+          Add to log
         </Button>
       </div>
       <Refusal message={error} />

@@ -33,15 +33,15 @@ function Loaded({ media }: { media: Media }) {
             No media in use
           </h1>
           <p className="max-w-prose text-soft">
-            Scrubber media before the skimmer take CO2 out of its air until they are spent, or until
-            they are too wet to work. Write down each fill; read its colour while it is in use.
+            Scrubber media remove CO2 from the skimmer’s air until they are spent or too wet. Log
+            each fill and read its colour while in use. We then predict when to change it.
           </p>
         </section>
       )}
       {!media.skimmer && (
         <p className="border-l-4 border-alk pl-3">
-          This tank has no skimmer described: what passes the media is not known, so nothing can be
-          predicted.
+          No skimmer is described for this tank. Without its air draw we can’t predict when media
+          run out.
         </p>
       )}
       {filling ? (
@@ -52,7 +52,7 @@ function Loaded({ media }: { media: Media }) {
           className="justify-self-start"
           onClick={() => setFilling(true)}
         >
-          A new fill
+          Add a fill
         </Button>
       )}
       {past.length > 0 && <Past fills={past} media={media} />}
@@ -72,18 +72,18 @@ function changeIn(changeAt: string): string {
 }
 
 const BECAUSE: Record<MediaAhead['changeBecause'], string> = {
-  COLOUR: 'when the colour reaches the mark',
-  SPENT: 'before they may be spent',
-  DROWNED: 'before they may drown',
-  NOTHING_WITHIN_A_YEAR: 'at the latest: nothing ends them sooner',
+  COLOUR: 'when the colour reaches your mark',
+  SPENT: 'before the media may be spent',
+  DROWNED: 'before the media may drown',
+  NOTHING_WITHIN_A_YEAR: 'at the latest',
 };
 
 const ONCE_SOAKED = {
   UNKNOWN:
-    'Once soaked they take out nothing, and they may choke the skimmer: look whether it still draws.',
-  PASSES: 'Once soaked they take out nothing, and the air passes them as it is.',
+    'Soaked media remove no CO2 and can choke the skimmer. Check that the skimmer still draws air.',
+  PASSES: 'Soaked media remove no CO2. The air passes unchanged.',
   CHOKED:
-    'Once soaked they choke the skimmer: it gives no oxygen either. Take them out before; the Bench shows the nights after.',
+    'Soaked media choke the skimmer, so it adds no oxygen either. Remove the media before that. The Bench shows the nights after.',
 } as const;
 
 function InUse({ fill }: { fill: Fill }) {
@@ -100,7 +100,7 @@ function InUse({ fill }: { fill: Fill }) {
     void end
       .mutateAsync({ id: fill.id, at: now(), by })
       // This screen part is gone by then: only the promise is still listened to.
-      .then(() => tell('Taken out.', () => void reopen.mutateAsync(fill.id)))
+      .then(() => tell('Media removed.', () => void reopen.mutateAsync(fill.id)))
       .catch(() => undefined);
   return (
     <section
@@ -133,9 +133,9 @@ function InUse({ fill }: { fill: Fill }) {
               .
             </p>
             <p>
-              The end itself may come between {day(ahead.ends.low, tank.zone)} and{' '}
-              {day(ahead.ends.high, tank.zone)}. Now {Math.round(ahead.usedShare * 100)} % used,{' '}
-              {Math.round(ahead.waterPerGram * 100)} g of water in 100 g (they stop at{' '}
+              The end may come between {day(ahead.ends.low, tank.zone)} and{' '}
+              {day(ahead.ends.high, tank.zone)}. Now {Math.round(ahead.usedShare * 100)} % used,
+              with {Math.round(ahead.waterPerGram * 100)} g of water in 100 g (media stop at{' '}
               {Math.round(ahead.drownedAt * 100)}).
             </p>
             <p>
@@ -146,16 +146,17 @@ function InUse({ fill }: { fill: Fill }) {
               }
             </p>
             <p className="text-sm text-soft">
-              By their capacity alone {Math.round(ahead.daysByCo2)} days. Estimated with{' '}
+              By capacity alone: {Math.round(ahead.daysByCo2)} days. Estimated with{' '}
               {Math.round(ahead.ppm)} ppm in the fresh air (
-              {ahead.ppmMeasured ? 'mean of the log since the fill' : 'assumed'}), media{' '}
-              {show(3, 'warmth', units)} below the tank, 0 to {show(5, 'warmth', units)} (assumed).
+              {ahead.ppmMeasured ? 'average since the fill' : 'assumed'}) and media{' '}
+              {show(3, 'warmth', units)} cooler than the tank, 0 to {show(5, 'warmth', units)}{' '}
+              (assumed).
             </p>
           </>
         )}
         <div className="grid max-w-md gap-2 border-t pt-3">
           <Slider
-            label="Colour changed, read while in use (it can revert at rest)"
+            label="Colour changed, read while in use (the colour can revert at rest)"
             value={share}
             min={0}
             max={1}
@@ -169,20 +170,20 @@ function InUse({ fill }: { fill: Fill }) {
               onClick={() =>
                 colour.mutate(
                   { id: fill.id, at: now(), changedShare: share },
-                  { onSuccess: () => tell('Colour noted.') },
+                  { onSuccess: () => tell('Colour added.') },
                 )
               }
             >
-              Note this colour
+              Add this colour
             </Button>
             <Button look="quiet" onClick={() => take('COLOUR')}>
-              taken out, spent
+              Removed: spent
             </Button>
             <Button look="quiet" onClick={() => take('DROWNED')}>
-              taken out, drowned
+              Removed: drowned
             </Button>
             <Button look="quiet" onClick={() => take('EARLY')}>
-              taken out early
+              Removed early
             </Button>
           </div>
           {(colour.error ?? end.error) && (
@@ -192,9 +193,9 @@ function InUse({ fill }: { fill: Fill }) {
           )}
         </div>
         <p className="border-l-4 border-alk pl-3">
-          Goggles, gloves and dust mask on when you change them: the dust burns. Rinse long with
-          water and get medical help if it reaches an eye. Out of children’s reach; never with
-          acids. Wet media leach caustic: a drip trap belongs between them and the skimmer.
+          Wear goggles, gloves and a dust mask when you change media: the dust burns. If dust
+          reaches an eye, rinse long with water and get medical help. Keep media away from children
+          and acids. Fit a drip trap before the skimmer: wet media leach caustic.
         </p>
       </div>
     </section>
@@ -211,7 +212,9 @@ const IN_USE: Record<Fill['hours'], string> = {
 function use(fill: Fill): string {
   const air = fill.intake === 'ROOM' ? 'room air' : 'outdoor air';
   const back =
-    fill.freshShare < 1 ? `, ${Math.round((1 - fill.freshShare) * 100)} % exhaust led back` : '';
+    fill.freshShare < 1
+      ? `, ${Math.round((1 - fill.freshShare) * 100)} % recirculated exhaust`
+      : '';
   const gate = fill.gatePh === undefined ? '' : ` ${fill.gatePh.toFixed(2)}`;
   return `${air}${back}, ${IN_USE[fill.hours]}${gate}`;
 }
@@ -219,7 +222,7 @@ function use(fill: Fill): string {
 const ENDED: Record<FillEnd, string> = {
   COLOUR: 'spent',
   DROWNED: 'drowned',
-  EARLY: 'taken out early',
+  EARLY: 'Removed early',
 };
 
 function Past({ fills, media }: { fills: Fill[]; media: Media }) {
@@ -233,8 +236,8 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
       </h2>
       <p className="pb-2">
         {media.capacityLearnt
-          ? `They teach a capacity of ${Math.round(media.capacityLPerKg)} L of CO2 a kilogram: the sums use it.`
-          : `None says enough yet: ${Math.round(media.capacityLPerKg)} L of CO2 a kilogram is assumed (120 to 180). Note a colour above 30 % and it is learnt.`}
+          ? `Your fills show a capacity of ${Math.round(media.capacityLPerKg)} L of CO2 per kilogram. We compute with that.`
+          : `Not yet enough data: we assume ${Math.round(media.capacityLPerKg)} L of CO2 per kilogram (120–180). Log a colour above 30 % and we learn yours.`}
       </p>
       <table className="w-full text-left">
         <thead className="text-sm text-soft">
@@ -245,7 +248,7 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
             <th className="font-normal">last colour</th>
             <th className="font-normal">CO2 that passed</th>
             <th className="font-normal">end</th>
-            <th className="sr-only">forget</th>
+            <th className="sr-only">remove</th>
           </tr>
         </thead>
         <tbody>
@@ -264,10 +267,8 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
                 <td className="text-right">
                   <Button
                     look="quiet"
-                    aria-label={`Forget the fill of ${dayAndTime(fill.filledAt, tank.zone)}`}
-                    onClick={() =>
-                      drop.mutate(fill.id, { onSuccess: () => tell('Fill forgotten.') })
-                    }
+                    aria-label={`Remove the fill of ${dayAndTime(fill.filledAt, tank.zone)}`}
+                    onClick={() => drop.mutate(fill.id, { onSuccess: () => tell('Fill removed.') })}
                   >
                     ✕
                   </Button>

@@ -1,6 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { useDoses, useMixingCard } from '../../api/doses';
+import { useDosing, useMixingCard } from '../../api/dosing';
 import type { Line, MixingCard } from '../../api/types';
 import { ROUTE } from '../../frame/places';
 import { show } from '../../lib/measure';
@@ -14,14 +14,18 @@ import { guardInWords } from './VesselGuard';
 
 const route = getRouteApi('/signed-in/tank/$tankId/card');
 
-/** Do → Doses → how a vessel is mixed, with the label that stands on it. */
+/** Do → Dosing → how a vessel is mixed, with the label that stands on it. */
 export function MixingCardScreen() {
   const { tank } = useAtTank();
   const { line: id } = route.useSearch();
-  const doses = useDoses(tank.id);
+  const doses = useDosing(tank.id);
   const line = doses.data?.lines.find((l) => l.id === id);
   if (!doses.data) return <Waiting error={doses.error} retry={() => void doses.refetch()} />;
-  return line ? <Card line={line} /> : <p>This line is gone. Look under Doses for those left.</p>;
+  return line ? (
+    <Card line={line} />
+  ) : (
+    <p>This dosing line was removed. Dosing lists the others.</p>
+  );
 }
 
 function Card({ line }: { line: Line }) {
@@ -63,7 +67,7 @@ function Card({ line }: { line: Line }) {
           className="w-56"
         />
         <Field
-          label="The powder is pure to (its maker’s analysis)"
+          label="Purity of the powder (maker’s analysis)"
           inputMode="decimal"
           unit="%"
           value={pure}
@@ -73,8 +77,8 @@ function Card({ line }: { line: Line }) {
         <Button look="main" type="button" onClick={() => window.print()}>
           Print card and label
         </Button>
-        <Link to={ROUTE.doses} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
-          back to the doses
+        <Link to={ROUTE.dosing} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
+          Back to Dosing
         </Link>
       </form>
     </div>
@@ -106,8 +110,8 @@ function Mixed({ card, pure }: { card: MixingCard; pure: string }) {
         <p className="pt-3">mixed on ______________ by ______________</p>
       </section>
       <p className="text-sm text-soft">
-        {pure ? `For a powder that is pure to ${pure} %` : 'For the pure, dry powder'}; what its
-        maker writes on it comes first, and your place’s rules for keeping and throwing away.
+        {pure ? `For a powder of ${pure} % purity` : 'For the pure, dry powder'}. The maker’s label
+        comes first, and your local rules for storage and disposal.
       </p>
     </>
   );

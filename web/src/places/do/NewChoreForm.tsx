@@ -36,13 +36,13 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
         setName('');
         setDays('');
         setLast('');
-        tell('It is on the list.', () => end.mutate(kept.id));
+        tell('Task added.', () => end.mutate(kept.id));
       })
       .catch(() => undefined);
   return (
     <section aria-labelledby="more" className="grid gap-3 border-t border-hairline pt-4">
       <h2 id="more" className="text-lg font-bold">
-        Look after more
+        Add a task
       </h2>
       <div className="flex flex-wrap items-end gap-3">
         <Choice
@@ -59,7 +59,7 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
           onChange={(e) => setChosen(e.target.value)}
         />
         <Field
-          label={own ? 'What to do' : 'Which one, or who (if several)'}
+          label={own ? 'Task' : 'Which one, or who (if several)'}
           className="w-56"
           maxLength={80}
           value={name}
@@ -72,12 +72,12 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
             inputMode="decimal"
             className="w-32"
             value={days}
-            error={days.trim() !== '' && every === null ? 'A number, please.' : undefined}
+            error={days.trim() !== '' && every === null ? 'Enter a number.' : undefined}
             onChange={(e) => setDays(e.target.value)}
           />
         )}
         <Field
-          label="Done last (empty: nobody knows)"
+          label="Last done (empty: unknown)"
           type="datetime-local"
           className="w-64"
           value={last}
@@ -87,7 +87,7 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
           onClick={take}
           disabled={add.isPending || (own && (name.trim() === '' || every === null))}
         >
-          Take it up
+          Add
         </Button>
       </div>
       <Refusal message={add.error?.message} />

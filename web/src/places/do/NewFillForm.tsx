@@ -64,7 +64,7 @@ export function NewFillForm({ done }: { done: () => void }) {
       {
         onSuccess: () => {
           sent();
-          tell('Fill noted.');
+          tell('Fill added.');
           done();
         },
         onError: refuse,
@@ -77,9 +77,10 @@ export function NewFillForm({ done }: { done: () => void }) {
       noValidate
       className="grid max-w-3xl gap-4 border-t pt-4 md:grid-cols-3"
     >
-      <h2 className="text-lg font-bold md:col-span-3">A new fill</h2>
+      <h2 className="text-lg font-bold md:col-span-3">Add a fill</h2>
       <p className="text-soft md:col-span-3">
-        Foam at both ends, a teaspoon of water, sealed, connected; goggles, gloves, dust mask.
+        Wear goggles, gloves and a dust mask: the dust burns. Foam at both ends, a teaspoon of
+        water, sealed, connected.
       </p>
       <Field label="Filled" type="datetime-local" {...field('at')} />
       <Field
@@ -111,7 +112,7 @@ export function NewFillForm({ done }: { done: () => void }) {
       )}
       <div className="md:col-span-2">
         <Slider
-          label="Exhaust led back"
+          label="Recirculated exhaust"
           value={back}
           min={0}
           max={1}
@@ -121,33 +122,33 @@ export function NewFillForm({ done }: { done: () => void }) {
         />
         {back > 0.98 && (
           <p className="border-l-4 border-danger pl-3">
-            ✕ A closed loop does not renew oxygen: leave 2 to 5 % fresh air in, and watch the night
-            oxygen on the Bench.
+            ✕ Leave 2–5 % fresh air in: a closed loop adds no oxygen. Check the night’s oxygen on
+            the Bench.
           </p>
         )}
       </div>
       {hours !== 'ALWAYS' && (
         <Tick className="md:col-span-3" {...field('dries')}>
-          Fresh air passes and dries them while they are not in use
+          Fresh air dries the media while not in use
         </Tick>
       )}
       <Choice
-        label="Once they are soaked, the air"
+        label="When the media are soaked, the air"
         {...field('soaked')}
         options={[
-          { value: 'UNKNOWN', label: 'not known' },
-          { value: 'PASSES', label: 'still passes them' },
-          { value: 'CHOKED', label: 'is choked' },
+          { value: 'UNKNOWN', label: 'unknown' },
+          { value: 'PASSES', label: 'still passes' },
+          { value: 'CHOKED', label: 'is blocked' },
         ]}
-        hint="A wide column lets it pass; a narrow one, or fine dust, chokes it."
+        hint="A wide column lets air pass. A narrow one or fine dust blocks it."
       />
       <Refusal message={refusal} className="md:col-span-3" />
       <div className="flex gap-2 md:col-span-3">
         <Button look="main" type="submit" disabled={fill.isPending}>
-          Note the fill
+          Add fill
         </Button>
         <Button look="quiet" onClick={done}>
-          not now
+          Cancel
         </Button>
       </div>
     </form>

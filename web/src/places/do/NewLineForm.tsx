@@ -1,5 +1,5 @@
 import { useWatch } from 'react-hook-form';
-import { useAddLine } from '../../api/doses';
+import { useAddLine } from '../../api/dosing';
 import type { Line } from '../../api/types';
 import { localTime, number, numberOrNothing, words } from '../../lib/checks';
 import { readNumber } from '../../lib/number';
@@ -19,7 +19,7 @@ import { SIPHON, STUCK } from './VesselGuard';
 const SOLUTE_KEYS = Object.keys(SOLUTES) as [Line['solute'], ...Line['solute'][]];
 
 const schema = z.object({
-  name: words('What is it called?', 60),
+  name: words('Enter a name.', 60),
   solute: z.enum(SOLUTE_KEYS),
   share: number('The strength'),
   vessel: number('What the vessel holds'),
@@ -106,7 +106,7 @@ export function NewLineForm({ done }: { done: () => void }) {
       {
         onSuccess: () => {
           sent();
-          tell('The line is noted. Its card says how to mix it, with a label to print.');
+          tell('Dosing line added. The mixing card has the recipe and a label to print.');
           done();
         },
         onError: refuse,
@@ -119,39 +119,39 @@ export function NewLineForm({ done }: { done: () => void }) {
       noValidate
       className="grid max-w-3xl gap-4 border-t pt-4 md:grid-cols-3"
     >
-      <h2 className="text-lg font-bold md:col-span-3">A new line</h2>
-      <Field label="Called" {...field('name')} />
+      <h2 className="text-lg font-bold md:col-span-3">Add a dosing line</h2>
+      <Field label="Name" {...field('name')} />
       <Choice
         label="What is dosed"
         {...field('solute')}
         options={SOLUTE_KEYS.map((value) => ({ value, label: SOLUTES[value] }))}
       />
       <Field
-        label="Strength, of what dissolves at most"
+        label="Strength, share of saturation"
         inputMode="decimal"
         unit="%"
         {...field('share')}
       />
       <Field label="The vessel holds" inputMode="decimal" unit="mL" {...field('vessel')} />
       <Field
-        label="Its cross-section, if read in centimetres"
+        label="Cross-section, if you read centimetres"
         inputMode="decimal"
         unit="cm²"
         {...field('area')}
       />
       <Field
-        label="It weighs empty, if read by a scale"
+        label="Empty weight, if you read a scale"
         inputMode="decimal"
         unit="g"
         {...field('empty')}
       />
       <Field label="Planned a day" inputMode="decimal" unit="mL" {...field('mlPerDay')} />
       <Choice
-        label="It doses"
+        label="Timing"
         {...field('by')}
         options={[
-          { value: 'DRIP', label: 'drop by drop, all day' },
-          { value: 'CLOCK', label: 'by the clock' },
+          { value: 'DRIP', label: 'continuous, all day' },
+          { value: 'CLOCK', label: 'at set times' },
         ]}
       />
       {by === 'CLOCK' && (
@@ -166,7 +166,7 @@ export function NewLineForm({ done }: { done: () => void }) {
           />
         </>
       )}
-      <Field label="Its hose ends in (return chamber, …)" maxLength={60} {...field('place')} />
+      <Field label="Tube ends in (return chamber…)" maxLength={60} {...field('place')} />
       <Choice label="What prevents a siphon?" {...field('siphon')} options={SIPHON} />
       <Choice label="What stops a stuck pump?" {...field('stuck')} options={STUCK} />
       <Field label="Since" type="datetime-local" {...field('at')} />
@@ -177,27 +177,28 @@ export function NewLineForm({ done }: { done: () => void }) {
       )}
       {CAUSTIC.includes(solute) && (
         <p className="border-l-4 border-alk pl-3 md:col-span-3">
-          Caustic: goggles, gloves, dust mask; powder into water, never water onto powder, never
-          with acids. Label it and lock it away from children and pets, never in a bottle of food or
-          medicine. If it reaches an eye, rinse long with water and get medical help.
+          Wear goggles, gloves and a dust mask: this is caustic. Add powder to water, never water to
+          powder. Keep it away from acids. Label it and lock it away from children and pets, never
+          in a food or medicine bottle. If it reaches an eye, rinse long with water and get medical
+          help.
         </p>
       )}
       {(solute === 'SODIUM_HYDROXIDE' || solute === 'POTASSIUM_HYDROXIDE') && (
         <p className="text-soft md:col-span-3">
-          50 % (0.5 mol/L) is strong enough for most tanks: what is stronger heats and burns more.
+          50 % (0.5 mol/L) is enough for most tanks. Stronger solutions heat and burn more.
         </p>
       )}
       <p className="text-soft md:col-span-3">
-        The hose ends above the water, so that it cannot siphon, into strong flow; no dosing while
-        the return pump is off. Never steer a dose by a probe that was not checked.
+        End the tube above the water, over strong flow, so it can’t siphon. Don’t dose while the
+        return pump is off. Never let an unchecked probe control a dose.
       </p>
       <Refusal message={refusal} className="md:col-span-3" />
       <div className="flex gap-2 md:col-span-3">
         <Button look="main" type="submit" disabled={add.isPending}>
-          Note this line
+          Add dosing line
         </Button>
         <Button look="quiet" onClick={done}>
-          cancel
+          Cancel
         </Button>
       </div>
     </form>

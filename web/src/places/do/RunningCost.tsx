@@ -17,7 +17,7 @@ import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 
-/** What draws power, and what that costs. */
+/** Device, and what that costs. */
 export function RunningCost() {
   const { tank } = useAtTank();
   const costs = useRunningCost(tank.id);
@@ -35,12 +35,12 @@ function Loaded({ costs }: { costs: RunningCosts }) {
       className="grid grid-cols-[minmax(0,1fr)] gap-3 border-t border-hairline pt-4"
     >
       <h2 id="running" className="text-lg font-bold">
-        What it costs to run
+        Running cost
       </h2>
       {costs.consumers.length === 0 ? (
         <>
           <p className="max-w-prose text-soft">
-            Note what draws power: its watts at the plug and for how many hours a day.
+            Add what uses power: watts at the plug and hours a day.
           </p>
           <Consumed costs={costs} />
         </>
@@ -88,7 +88,7 @@ function Loaded({ costs }: { costs: RunningCosts }) {
 function Consumed({ costs }: { costs: RunningCosts }) {
   return costs.consumed.length === 0 ? null : (
     <p className="max-w-prose">
-      {money(costs.powerPerMonth, costs.currency)} a month go into power; what is used up takes{' '}
+      Power costs {money(costs.powerPerMonth, costs.currency)} a month, supplies{' '}
       {costs.consumed.map((c) => `${c.name} ${money(c.perMonth, costs.currency, 1)}`).join(', ')}.
     </p>
   );
@@ -113,7 +113,7 @@ function ConsumerForm({ consumer, close }: { consumer?: Consumer; close: () => v
     const w = readNumber(watts);
     const h = readNumber(hours);
     if (name.trim() === '' || w === null || h === null) {
-      setMissing('A name, watts and hours, please.');
+      setMissing('Enter a name, watts and hours.');
       return;
     }
     setMissing(undefined);
@@ -126,7 +126,7 @@ function ConsumerForm({ consumer, close }: { consumer?: Consumer; close: () => v
         : add.mutateAsync(body).then((kept) => {
             setName('');
             setWatts('');
-            tell('Noted.', () => drop.mutate(kept.id));
+            tell('Added.', () => drop.mutate(kept.id));
           });
     void saved.then(close).catch(() => undefined);
   };
@@ -136,7 +136,7 @@ function ConsumerForm({ consumer, close }: { consumer?: Consumer; close: () => v
     void drop
       .mutateAsync(consumer.id)
       .then(() => {
-        tell('Taken off the list.', () => add.mutate(before));
+        tell('Removed.', () => add.mutate(before));
         close();
       })
       .catch(() => undefined);
@@ -144,7 +144,7 @@ function ConsumerForm({ consumer, close }: { consumer?: Consumer; close: () => v
     <div className="grid gap-2">
       <div className="flex flex-wrap items-end gap-3">
         <Field
-          label="What draws power"
+          label="Device"
           className="w-full md:w-64"
           maxLength={80}
           value={name}
@@ -167,11 +167,11 @@ function ConsumerForm({ consumer, close }: { consumer?: Consumer; close: () => v
           onChange={(e) => setHours(e.target.value)}
         />
         <Button onClick={save} disabled={add.isPending || edit.isPending}>
-          {consumer ? 'Keep that' : 'Note it'}
+          {consumer ? 'Save' : 'Add'}
         </Button>
         {consumer && (
           <Button look="quiet" onClick={forget} disabled={drop.isPending}>
-            take it off
+            Remove
           </Button>
         )}
       </div>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useAddSupply, useEditSupply, useEndSupply } from '../../api/stock';
+import { useAddSupply, useEditSupply, useEndSupply } from '../../api/supplies';
 import { useUpkeep } from '../../api/upkeep';
 import type { NewSupply, Supply } from '../../api/types';
 import { plain, readNumber } from '../../lib/number';
@@ -8,7 +8,7 @@ import { Choice, Field } from '../../parts/Field';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useAtTank } from '../../TankContext';
-import { POWDERS, UNITS, unitsOf, USES, type SupplyUnit } from './stockWords';
+import { POWDERS, UNITS, unitsOf, USES, type SupplyUnit } from './supplyWords';
 import { taskTitle } from './upkeepWords';
 
 const TESTED = [
@@ -53,11 +53,11 @@ export function SupplyForm({ of, close }: { of?: Supply; close: () => void }) {
     const deliveryDays = readNumber(days);
     const ownPerDay = readNumber(own);
     if (name.trim() === '' || packageAmount === null || deliveryDays === null) {
-      setMissing('A name, what a package holds, and the days of delivery, please.');
+      setMissing('Enter a name, the package size and the days of delivery.');
       return;
     }
     if (uses === 'OWN' && ownPerDay === null) {
-      setMissing('How much goes a day, please.');
+      setMissing('Enter how much you use a day.');
       return;
     }
     setMissing(undefined);
@@ -83,18 +83,18 @@ export function SupplyForm({ of, close }: { of?: Supply; close: () => void }) {
             setName('');
             setPacked('');
             setPrice('');
-            tell('It is kept. Now count what is there.', () => end.mutate(made.id));
+            tell('Added. Now count how much you have.', () => end.mutate(made.id));
           });
     void saved.then(close).catch(() => undefined);
   };
   return (
     <section aria-labelledby="supply" className="grid gap-3 border-t border-hairline pt-4">
       <h2 id="supply" className="text-lg font-bold">
-        {of ? `Change ${of.supply.name}` : 'Keep something more'}
+        {of ? `Change ${of.supply.name}` : 'Add a supply'}
       </h2>
       <div className="flex flex-wrap items-end gap-3">
         <Choice
-          label="It is"
+          label="What"
           value={uses}
           onChange={(e) => setUses(e.target.value as NewSupply['uses'])}
           options={(Object.keys(USES) as NewSupply['uses'][]).map((value) => ({
@@ -139,7 +139,7 @@ export function SupplyForm({ of, close }: { of?: Supply; close: () => void }) {
         />
         {uses === 'OWN' && (
           <Field
-            label="Goes a day"
+            label="Use a day"
             inputMode="decimal"
             unit={UNITS[kept]}
             value={own}
@@ -172,7 +172,7 @@ export function SupplyForm({ of, close }: { of?: Supply; close: () => void }) {
           options={units.map((u) => ({ value: u, label: UNITS[u] }))}
         />
         <Field
-          label="and costs (may stay empty)"
+          label="Price (optional)"
           inputMode="decimal"
           unit={tank.currency}
           value={price}
@@ -188,11 +188,11 @@ export function SupplyForm({ of, close }: { of?: Supply; close: () => void }) {
           className="w-36"
         />
         <Button onClick={save} disabled={add.isPending || edit.isPending}>
-          {of ? 'Keep that' : 'Keep it'}
+          {of ? 'Save' : 'Add'}
         </Button>
         {of && (
           <Button look="quiet" onClick={close}>
-            leave it as it is
+            Cancel
           </Button>
         )}
       </div>

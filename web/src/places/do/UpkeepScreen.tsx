@@ -44,15 +44,13 @@ function Loaded({ upkeep, now }: { upkeep: Upkeep; now: number }) {
         <h1 className="text-2xl font-semibold">{upkeepVerdict(upkeep)}</h1>
         {upkeep.tasks.length === 0 ? (
           <p className="max-w-prose text-soft">
-            A crusted venturi, a stone that bubbles coarsely, a pump that gives less: each looks
-            like a change of the tank. Take up what fits yours below; what you find each time moves
-            how often it is due.
+            A crusted venturi, a coarse air stone or a weak pump looks like a change of the tank.
+            Add the tasks that fit yours. What you find each time adjusts the interval.
           </p>
         ) : (
           <p className="text-sm text-soft">
-            {BACK_DAYS} days back and {AHEAD_DAYS} ahead of the upright line, which is today. A
-            circle is a time that it was done: open where it would have done for longer, full where
-            it should have been sooner. The triangle is when it is due.
+            {BACK_DAYS} days back and {AHEAD_DAYS} ahead of today’s line. Circles: done (filled
+            where later than it should have been). Triangle: due.
           </p>
         )}
       </div>
@@ -72,14 +70,14 @@ function OneTask({ task, now }: { task: Task; now: number }) {
   const helper = useHelper();
   const tell = useNotice();
   const [ref, width] = useWidth();
-  const [open, setOpen] = useState<'done' | 'how'>();
+  const [open, setOpen] = useState<'done' | 'How'>();
   const putOff = usePutOff(tank.id);
   const today = localDay(now, tank.zone);
-  const toggle = (what: 'done' | 'how') => setOpen(open === what ? undefined : what);
+  const toggle = (what: 'done' | 'How') => setOpen(open === what ? undefined : what);
   const later = () =>
     void putOff
       .mutateAsync({ id: task.id, until: shiftDay(today, PUT_OFF_DAYS) })
-      .then(() => tell('Put off for a week.', () => putOff.mutate({ id: task.id })))
+      .then(() => tell('Moved by a week.', () => putOff.mutate({ id: task.id })))
       .catch(() => undefined);
   return (
     <li className="grid grid-cols-[minmax(0,1fr)] gap-2 border-t border-hairline py-4">
@@ -115,19 +113,19 @@ function OneTask({ task, now }: { task: Task; now: number }) {
           >
             Done
           </Button>
-          <Button look="quiet" aria-expanded={open === 'how'} onClick={() => toggle('how')}>
-            how
+          <Button look="quiet" aria-expanded={open === 'How'} onClick={() => toggle('How')}>
+            How
           </Button>
           {!helper && task.late && (
             <Button look="quiet" onClick={later} disabled={putOff.isPending}>
-              in a week
+              In a week
             </Button>
           )}
         </div>
       </div>
       <div ref={ref}>{width > 0 && <UpkeepDrawing task={task} now={now} width={width} />}</div>
       {open === 'done' && <TickForm task={task} close={() => setOpen(undefined)} />}
-      {open === 'how' && <How task={task} />}
+      {open === 'How' && <How task={task} />}
       <Refusal message={putOff.error?.message} />
     </li>
   );
@@ -146,7 +144,10 @@ function TickForm({ task, close }: { task: Task; close: () => void }) {
     void tick
       .mutateAsync({ id: task.id, at, found, note })
       .then((kept) => {
-        tell('Noted.', helper ? undefined : () => untick.mutate({ id: task.id, doneId: kept.id }));
+        tell(
+          'Done. Logged.',
+          helper ? undefined : () => untick.mutate({ id: task.id, doneId: kept.id }),
+        );
         close();
       })
       .catch(() => undefined);
@@ -154,7 +155,7 @@ function TickForm({ task, close }: { task: Task; close: () => void }) {
     <div className="grid gap-3 pb-2">
       <div className="flex flex-wrap items-end gap-3">
         <Field
-          label="Done at"
+          label="Done on"
           type="datetime-local"
           value={at}
           onChange={(e) => setAt(e.target.value)}
@@ -167,7 +168,7 @@ function TickForm({ task, close }: { task: Task; close: () => void }) {
           onChange={(e) => setNote(e.target.value)}
         />
       </div>
-      {task.kind.showsWear && <p className="text-sm text-soft">As it looked:</p>}
+      {task.kind.showsWear && <p className="text-sm text-soft">What you found:</p>}
       <div className="flex flex-wrap gap-2">
         {task.kind.showsWear &&
           (Object.keys(FOUND) as Found[]).map((found) => (
@@ -180,7 +181,7 @@ function TickForm({ task, close }: { task: Task; close: () => void }) {
           onClick={() => send()}
           disabled={tick.isPending}
         >
-          {task.kind.showsWear ? 'done, nothing to say' : 'Note it'}
+          {task.kind.showsWear ? 'Done, nothing special' : 'Add to log'}
         </Button>
       </div>
       <Refusal message={tick.error?.message} />
@@ -202,7 +203,7 @@ function How({ task }: { task: Task }) {
     void untick
       .mutateAsync({ id: task.id, doneId: d.id })
       .then(() =>
-        tell('Forgotten.', () =>
+        tell('Removed.', () =>
           tick.mutate({ id: task.id, at: d.at, found: d.found, note: d.note }),
         ),
       )
@@ -210,7 +211,7 @@ function How({ task }: { task: Task }) {
   const stop = () =>
     void end
       .mutateAsync(task.id)
-      .then(() => tell('It is not looked after any more.', () => again.mutate(task.id)))
+      .then(() => tell('Task removed.', () => again.mutate(task.id)))
       .catch(() => undefined);
   return (
     <div className="grid gap-4 pb-2">
@@ -237,7 +238,7 @@ function How({ task }: { task: Task }) {
               {!helper && (
                 <Button
                   look="quiet"
-                  aria-label={`Forget that of ${dayAndTime(d.at, tank.zone)}`}
+                  aria-label={`Remove the entry of ${dayAndTime(d.at, tank.zone)}`}
                   onClick={() => forget(d)}
                 >
                   ✕
@@ -251,12 +252,12 @@ function How({ task }: { task: Task }) {
       <div className="flex flex-wrap gap-4">
         {task.done.length > NEWEST && !all && (
           <Button look="quiet" onClick={() => setAll(true)}>
-            all {task.done.length}
+            Show all {task.done.length}
           </Button>
         )}
         {!helper && (
           <Button look="quiet" onClick={stop}>
-            not looked after any more
+            Remove task
           </Button>
         )}
       </div>
@@ -284,23 +285,23 @@ function HowOften({ task }: { task: Task }) {
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Field
-        label={own ? 'Every' : 'Every (empty: by what is found)'}
+        label={own ? 'Every' : 'Every (empty: from what you find)'}
         unit="days"
         inputMode="decimal"
         className="w-56"
         value={days}
-        error={wrong ? 'A number, please.' : undefined}
+        error={wrong ? 'Enter a number.' : undefined}
         onChange={(e) => setDays(e.target.value)}
       />
       <Field
-        label={own ? 'What to do' : 'Which one, or who'}
+        label={own ? 'Task' : 'Which one, or who'}
         className="w-56"
         maxLength={80}
         value={name}
         onChange={(e) => setName(e.target.value)}
       />
       <Button onClick={save} disabled={edit.isPending || wrong}>
-        Keep that
+        Save
       </Button>
       <Refusal message={edit.error?.message} />
     </div>
@@ -313,14 +314,14 @@ function Ended({ tasks }: { tasks: readonly Task[] }) {
   return (
     <section aria-labelledby="ended" className="border-t border-hairline pt-4">
       <h2 id="ended" className="font-bold">
-        Not looked after any more
+        Removed tasks
       </h2>
       <ul>
         {tasks.map((task) => (
           <li key={task.id} className="flex flex-wrap items-center gap-x-4">
             <span>{taskTitle(task)}</span>
             <Button look="quiet" onClick={() => again.mutate(task.id)}>
-              take it up again
+              Restore
             </Button>
           </li>
         ))}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useGuardLine } from '../../api/doses';
+import { useGuardLine } from '../../api/dosing';
 import type { Line, NewGuard } from '../../api/types';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Field';
@@ -20,7 +20,7 @@ export const STUCK: { value: NewGuard['stuck']; label: string }[] = [
 ];
 
 const named = (all: { value: string; label: string }[], value: string | undefined) =>
-  all.find((one) => one.value === value)?.label ?? 'not said';
+  all.find((one) => one.value === value)?.label ?? 'not described';
 
 /** What stands on the card of a line: how its vessel is kept from emptying at once. */
 export const guardInWords = (line: Line) =>
@@ -59,7 +59,7 @@ export function VesselGuard({ line }: { line: Line }) {
               {
                 onSuccess: () => {
                   setOpen(false);
-                  tell('Saved. It stands on the mixing card.');
+                  tell('Saved on the mixing card.');
                 },
               },
             );
@@ -87,7 +87,7 @@ export function VesselGuard({ line }: { line: Line }) {
         </form>
       ) : (
         <Button look="quiet" className="justify-self-start" onClick={() => setOpen(true)}>
-          {line.siphon ? 'Change' : 'Say what prevents it'}
+          {line.siphon ? 'Change' : 'Describe the protection'}
         </Button>
       )}
     </section>

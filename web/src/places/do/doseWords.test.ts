@@ -51,10 +51,12 @@ const line = (over: Partial<Line> = {}): Line => ({
 });
 
 test('a line says what arrives of its plan', () => {
-  expect(headline(line())).toBe('Only 72 to 76 % of what is planned arrives.');
+  expect(headline(line())).toBe('This dosing line delivers only 72 to 76 % of plan.');
   expect(headline(line({ state: 'AS_PLANNED', delivers: run(1).share }))).toContain('98 to 102 %');
-  expect(headline(line({ state: 'TOO_MUCH', delivers: run(1.3).share }))).toContain('Stop it');
-  expect(headline(line({ state: 'NOT_KNOWN', delivers: undefined }))).toContain('Add a filling');
+  expect(headline(line({ state: 'TOO_MUCH', delivers: run(1.3).share }))).toContain(
+    'Stop the pump',
+  );
+  expect(headline(line({ state: 'NOT_KNOWN', delivers: undefined }))).toContain('Log a filling');
   expect(headline(line({ state: 'NOT_KNOWN', delivers: estimate(0.93, 0.08) }))).toBe(
     '85 to 101 % of what is planned arrives. That is too wide to judge: read its level once more.',
   );
@@ -62,7 +64,7 @@ test('a line says what arrives of its plan', () => {
   expect(headline(line({ state: 'SHORT', delivers: byCylinder, cylinderShare: byCylinder }))).toBe(
     'Only 77 to 83 % of what is planned arrives, by the cylinder.',
   );
-  expect(headline(line({ endedAt: '2026-11-09T08:00:00Z' }))).toBe('It has ended.');
+  expect(headline(line({ endedAt: '2026-11-09T08:00:00Z' }))).toBe('This dosing line has stopped.');
   expect(beforeAndAfter([run(0.74), run(0.99)])).toBe(
     '72 to 76 % in the run before, 97 to 101 % since.',
   );
@@ -71,9 +73,9 @@ test('a line says what arrives of its plan', () => {
 });
 
 test('days are said as days', () => {
-  expect(emptyIn(estimate(6, 1.5))).toBe('Empty in 4 to 8 days.');
+  expect(emptyIn(estimate(6, 1.5))).toBe('Empty in 4–8 days.');
   expect(emptyIn(estimate(6, 0.1))).toBe('Empty in about 6 days.');
-  expect(emptyIn(estimate(0.2, 0.1))).toBe('It is about empty now.');
+  expect(emptyIn(estimate(0.2, 0.1))).toBe('The reservoir is about empty.');
   expect(emptyIn(undefined)).toBeUndefined();
 });
 
@@ -91,11 +93,11 @@ test('use is what arrived less what tests show', () => {
   };
   const use: DoseUse = { days: 28, alkalinity };
   expect(used(use, units)[0]).toBe(
-    '0.20 to 0.25 dKH a day are used: 0.21 to 0.23 arrived, and 4 tests moved by −0.03 to 0.02 a day.',
+    'Your animals use 0.20 to 0.25 dKH a day: 0.21 to 0.23 arrived, and 4 tests changed by −0.03 to 0.02 a day.',
   );
   const both = { ...use, calcium: { ...alkalinity, perDay: estimate(1.6, 0.2) } };
-  expect(used({ ...both, calciumPerMeq: estimate(20, 4) }, units)[2]).toContain('animals grow');
-  expect(used({ ...both, calciumPerMeq: estimate(40, 4) }, units)[2]).toContain('something else');
+  expect(used({ ...both, calciumPerMeq: estimate(20, 4) }, units)[2]).toContain('Animals grow');
+  expect(used({ ...both, calciumPerMeq: estimate(40, 4) }, units)[2]).toContain('Something else');
   expect(used({ ...use, alkalinity: undefined }, units)[0]).toContain('fewer than three');
 });
 
@@ -111,7 +113,7 @@ test('potassium has a date, and the water change that holds it', () => {
     weeklyForSalt: 0,
   };
   expect(staysBehind(fast, NOV)).toEqual([
-    'Potassium climbs by 14 mg/L a day: from about 400 it passes 500 mg/L on 8 Nov 2026; no usual water change keeps up with it. Test it.',
+    'Potassium rises by 14 mg/L a day. From about 400 it passes 500 mg/L on 8 Nov 2026; no usual water change keeps up. Test potassium.',
   ]);
   const slow = {
     ...fast,
@@ -120,7 +122,7 @@ test('potassium has a date, and the water change that holds it', () => {
     daysToMostPotassium: 50,
     weeklyForPotassium: 0.14,
   };
-  expect(staysBehind(slow, NOV)[0]).toContain('14 % of the water changed each week');
+  expect(staysBehind(slow, NOV)[0]).toContain('changing 14 % of the water a week');
 });
 
 const none = {
@@ -133,7 +135,7 @@ const none = {
 
 test('salt creeps, and limewater leaves nothing', () => {
   expect(staysBehind({ ...none, saltMgPerL: 8.2, weeklyForSalt: 0.0574 }, NOV)[0]).toBe(
-    'Salt climbs by 0.25 g/L a month, about as much in psu; 6 % of the water changed each week holds it within a gram of where it is.',
+    'Salinity rises by about 0.25 psu a month; changing 6 % of the water a week keeps it within 1 psu of now.',
   );
   expect(staysBehind(none, NOV)).toEqual([]);
 });
@@ -149,7 +151,7 @@ test('what is weighed out is also said in spoons and ounces, lye never in spoons
 });
 
 test('times and what the bench puts on for a line', () => {
-  expect(timesInWords(undefined)).toBe('drips all day');
+  expect(timesInWords(undefined)).toBe('runs all day');
   expect(timesInWords({ perDay: 6, first: '21:00', overH: 12 })).toBe(
     '6 doses from 21:00 over 12 h',
   );
@@ -166,11 +168,11 @@ test('times and what the bench puts on for a line', () => {
 test('the next step is half of what is missing', () => {
   const next = { mlPerDay: 503.4, missing: estimate(0.02, 0.005), limited: false };
   expect(nextStep(line({ next }), units)).toBe(
-    'Tests fall: 0.04 to 0.07 dKH a day are used and do not arrive. Half of that at a time: 503 mL a day, and tests again in two or three days at the same hour.',
+    'Tests fall: 0.04 to 0.07 dKH a day more are used than arrive. Correct half of that first: 503 mL a day. Test again in 2–3 days at the same hour.',
   );
   const much = { mlPerDay: 300, missing: estimate(-0.02, 0.005), limited: true };
   expect(nextStep(line({ next: much }), units)).toContain(
-    'Tests climb: 0.04 to 0.07 dKH a day arrive beyond',
+    'Tests climb: 0.04 to 0.07 dKH a day more arrive than are used',
   );
   expect(nextStep(line(), units)).toBeUndefined();
 });

@@ -45,13 +45,13 @@ export function nextStep(line: Line, units: Units): string | undefined {
   const missing = bandFromMeq(next.missing, units.alkalinity);
   const short = missing.value > 0;
   const size = short ? missing : { value: -missing.value, low: -missing.high, high: -missing.low };
-  return `Tests ${short ? 'fall' : 'climb'}: ${range(size, digits + 1)} ${label} a day ${short ? 'are used and do not arrive' : 'arrive beyond what is used'}. Half of that at a time${next.limited ? ', as far as a rule allows' : ''}: ${Math.round(next.mlPerDay)} mL a day, and tests again in two or three days at the same hour.`;
+  return `Tests ${short ? 'fall' : 'climb'}: ${range(size, digits + 1)} ${label} a day ${short ? 'more are used than arrive' : 'more arrive than are used'}. Correct half of that first${next.limited ? ', as far as the safety limits allow' : ''}: ${Math.round(next.mlPerDay)} mL a day. Test again in 2–3 days at the same hour.`;
 }
 
 /** When of the day. */
 export const timesInWords = (times: Line['times']) =>
   times === undefined
-    ? 'drips all day'
+    ? 'runs all day'
     : `${times.perDay === 1 ? 'one dose' : `${times.perDay} doses`} from ${times.first}${times.overH < 24 ? ` over ${times.overH} h` : ''}`;
 
 /** What was planned at a home's local time, mL a day; nothing before its first plan. */
@@ -89,10 +89,10 @@ const DAYS_A_MONTH = 30;
 
 function weekly(share: number, where: string): string {
   return share < 0.005
-    ? 'any water change takes care of it'
+    ? 'any water change corrects this'
     : share <= 0.5
-      ? `${Math.ceil(100 * share - 1e-9)} % of the water changed each week holds it ${where}`
-      : 'no usual water change keeps up with it';
+      ? `changing ${Math.ceil(100 * share - 1e-9)} % of the water a week keeps it ${where}`
+      : 'no usual water change keeps up';
 }
 
 /** What stays behind of what is dosed, sentence by sentence. */
@@ -101,12 +101,12 @@ export function staysBehind(creep: Creep, now: number): string[] {
   return [
     ...(potassium > 0 && days !== undefined
       ? [
-          `Potassium climbs by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day: from about ${creep.potassiumNow.toFixed(0)} it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(creep.weeklyForPotassium, 'there')}. Test it.`,
+          `Potassium rises by ${potassium.toFixed(potassium < 10 ? 1 : 0)} mg/L a day. From about ${creep.potassiumNow.toFixed(0)} it passes 500 mg/L on ${plainDay(new Date(now + days * 86_400_000).toISOString().slice(0, 10))}; ${weekly(creep.weeklyForPotassium, 'there')}. Test potassium.`,
         ]
       : []),
     ...(salt > 0
       ? [
-          `Salt climbs by ${((salt * DAYS_A_MONTH) / 1000).toFixed(2)} g/L a month, about as much in psu; ${weekly(creep.weeklyForSalt, 'within a gram of where it is')}.`,
+          `Salinity rises by about ${((salt * DAYS_A_MONTH) / 1000).toFixed(2)} psu a month; ${weekly(creep.weeklyForSalt, 'within 1 psu of now')}.`,
         ]
       : []),
   ];
@@ -126,30 +126,30 @@ const percent = (share: Estimate) => {
 
 /** What its levels say of a line, in a sentence. */
 export function headline(line: Line): string {
-  if (line.endedAt) return 'It has ended.';
+  if (line.endedAt) return 'This dosing line has stopped.';
   const arrives = line.delivers;
   if (!arrives)
     return line.notes.some((n) => n.kind === 'FILLED' || n.kind === 'LEVEL')
-      ? 'Read its level once more to see how much arrives.'
-      : 'Add a filling, then a level, to see how much arrives.';
+      ? 'Read the level once more to see how much arrives.'
+      : 'Log a filling, then a level, to see how much arrives.';
   const share = percent(arrives);
   const by = line.cylinderShare ? ', by the cylinder' : '';
   if (line.state === 'NOT_KNOWN')
-    return `${share} of what is planned arrives${by}. That is too wide to judge: read its level once more.`;
-  if (line.state === 'SHORT') return `Only ${share} of what is planned arrives${by}.`;
+    return `This dosing line delivers ${share} of plan${by}. That range is too wide to judge: read the level once more.`;
+  if (line.state === 'SHORT') return `This dosing line delivers only ${share} of plan${by}.`;
   return line.state === 'TOO_MUCH'
-    ? `More than planned arrives${by}: ${share}. Stop it, and look.`
-    : `${share} of what is planned arrives${by}: nothing is wrong with the line.`;
+    ? `This dosing line delivers more than planned${by}: ${share}. Stop the pump and check.`
+    : `This dosing line delivers ${share} of plan${by}. Working normally.`;
 }
 
 /** When it will be empty. */
 export function emptyIn(days: Estimate | undefined): string | undefined {
   if (!days) return undefined;
-  if (days.high < 1) return 'It is about empty now.';
+  if (days.high < 1) return 'The reservoir is about empty.';
   const [low, high] = [Math.floor(days.low), Math.ceil(days.high)];
   return high - low < 1 || Math.round(days.low) === Math.round(days.high)
     ? `Empty in about ${Math.round(days.value)} days.`
-    : `Empty in ${low} to ${high} days.`;
+    : `Empty in ${low}–${high} days.`;
 }
 
 /** What it brings a day as planned. */
@@ -177,12 +177,10 @@ export function used(use: DoseUse, units: Units): string[] {
   const { label, digits } = ALKALINITY[units.alkalinity];
   const shown = (e: Estimate) => range(bandFromMeq(e, units.alkalinity), digits + 1);
   if (!use.alkalinity)
-    return [
-      `In ${use.days} days fewer than three tests of alkalinity were logged: what is used cannot be said.`,
-    ];
+    return [`Not yet enough data: fewer than three alkalinity tests in ${use.days} days.`];
   const changed = shown(use.alkalinity.changedPerDay).replaceAll('-', '−');
   return [
-    `${shown(use.alkalinity.perDay)} ${label} a day are used: ${shown(use.alkalinity.arrivedPerDay)} arrived, and ${use.alkalinity.tests} tests moved by ${changed} a day.`,
+    `Your animals use ${shown(use.alkalinity.perDay)} ${label} a day: ${shown(use.alkalinity.arrivedPerDay)} arrived, and ${use.alkalinity.tests} tests changed by ${changed} a day.`,
     ...(use.calcium ? [`Calcium: ${range(use.calcium.perDay, 1)} mg/L a day.`] : []),
     ...(use.calciumPerMeq ? [ratio(use.calciumPerMeq)] : []),
   ];
@@ -190,8 +188,8 @@ export function used(use: DoseUse, units: Units): string[] {
 
 /** 20 mg/L go with 1 meq/L into skeletons and crusts alike. */
 function ratio(perMeq: Estimate): string {
-  const words = `${range(perMeq, 0)} mg/L of calcium go with each meq/L`;
+  const words = `${range(perMeq, 0)} mg/L of calcium are used with each meq/L`;
   if (perMeq.high < 15 || perMeq.low > 25)
-    return `${words}, where skeletons and crusts take 20: something else takes or brings one of both.`;
-  return `${words}, as into skeletons or crusts (20): animals grow, or it falls out on heaters and pumps.`;
+    return `${words}. Coral growth takes 20. Something else adds or uses one of the two.`;
+  return `${words}, as in coral growth or crusts (20). Animals grow, or scale forms on heaters and pumps.`;
 }

@@ -22,7 +22,7 @@ const sum: Parted = {
 describe('additionWords', () => {
   it('says what it lifts, and nothing else where nothing speaks against it', () => {
     expect(additionWords(sum, { what: 'SODA_ASH', grams: 8 }, units)).toEqual([
-      'It lifts alkalinity by 1.00 dKH, and pH from 8.20 to 8.34 once it is mixed in, at the day’s highest.',
+      'This raises alkalinity by 1.00 dKH, and pH from 8.20 to 8.34 once it is mixed in, at the day’s highest.',
     ]);
   });
 
@@ -33,9 +33,9 @@ describe('additionWords', () => {
       units,
     );
     expect(words.at(-2)).toBe('Too much.');
-    expect(words.at(-1)).toBe('Put in 10 g at a time, 3 times a day, 8 h apart, over 2 days.');
+    expect(words.at(-1)).toBe('Dose 10 g at a time, 3 times a day, 8 h apart, over 2 days.');
     expect(additionWords({ ...sum, days: 4 }, { what: 'LIMEWATER', ml: 800 }, units).at(-1)).toBe(
-      'Put in 200 mL at a time, once a day, over 4 days.',
+      'Dose 200 mL at a time, once a day, over 4 days.',
     );
   });
 
@@ -46,7 +46,7 @@ describe('additionWords', () => {
         { what: 'CALCIUM_CHLORIDE', grams: 20 },
         units,
       ),
-    ).toEqual(['It lifts calcium by 12.3 mg/L.']);
+    ).toEqual(['This raises calcium by 12.3 mg/L.']);
   });
 });
 
@@ -101,9 +101,9 @@ describe('putIn', () => {
 describe('evaporates', () => {
   it('says what is measured, or how it would be', () => {
     expect(evaporates({ litresPerDay: 1.5, times: 4 }, units)).toBe(
-      '1.5 L evaporate a day, by 4 times of fresh water in four weeks, limewater counted along.',
+      'About 1.5 L evaporate a day, from 4 top-offs in four weeks, limewater included.',
     );
-    expect(evaporates(undefined, units)).toContain('after three times over five days');
+    expect(evaporates(undefined, units)).toContain('After three top-offs over five days');
   });
 });
 
@@ -118,7 +118,7 @@ describe('keepsUp', () => {
   };
   it('compares what was changed with what is asked', () => {
     expect(keepsUp(creep, 0.15)).toBe(
-      '15.0 % of the water were changed a week, over the last four: enough.',
+      'You changed 15.0 % of the water a week in the last four weeks: enough.',
     );
     expect(keepsUp(creep, 0.05)).toContain('too little');
     expect(keepsUp({ ...creep, weeklyForPotassium: 0 }, 0.05)).toBeUndefined();

@@ -32,11 +32,11 @@ export function additionWords(sum: Parted, amount: Amount, units: Units): string
   const each = portion(amount, parts);
   const days = sum.days === 1 ? 'in one day' : `over ${sum.days} days`;
   return [
-    `It lifts ${lifts(sum.meqPerL, sum.calciumMgPerL, units)}${moves}.`,
+    `This raises ${lifts(sum.meqPerL, sum.calciumMgPerL, units)}${moves}.`,
     ...sum.because,
     ...(parts > 1
       ? [
-          `Put in ${each} at a time, ${sum.portionsPerDay === 1 ? 'once a day' : `${sum.portionsPerDay} times a day, ${Math.floor(24 / sum.portionsPerDay)} h apart`}, ${days}.`,
+          `Dose ${each} at a time, ${sum.portionsPerDay === 1 ? 'once a day' : `${sum.portionsPerDay} times a day, ${Math.floor(24 / sum.portionsPerDay)} h apart`}, ${days}.`,
         ]
       : []),
   ];
@@ -64,7 +64,7 @@ export function changeWords(sum: ChangeSum, units: Units): string[] {
 /** One line of what was put in. */
 export function putIn(dose: DoseByHand, units: Units): string {
   if (dose.put === 'TOP_OFF')
-    return `${show(dose.litres ?? 0, 'volume', units)} of fresh water for what evaporated`;
+    return `${show(dose.litres ?? 0, 'volume', units)} of fresh water (RO) for evaporation`;
   if (dose.what === undefined)
     return `${show(dose.litres ?? 0, 'volume', units)} of new water (${Math.round(100 * dose.share)} %) at ${showAlkalinity(dose.meqPerL, units.alkalinity)}`;
   const much =
@@ -77,13 +77,13 @@ export function putIn(dose: DoseByHand, units: Units): string {
 /** What evaporates, where it was measured; else what would measure it. */
 export const evaporates = (of: ByHand['evaporated'], units: Units) =>
   of
-    ? `${show(of.litresPerDay, 'volume', units)} evaporate a day, by ${of.times} times of fresh water in four weeks, limewater counted along.`
-    : 'Up to the same mark each time: after three times over five days it is known what evaporates, and the most limewater that fits into a day.';
+    ? `About ${show(of.litresPerDay, 'volume', units)} evaporate a day, from ${of.times} top-offs in four weeks, limewater included.`
+    : 'Fill to the same mark each time. After three top-offs over five days we know what evaporates, and how much limewater fits in a day.';
 
 /** Whether the water that is changed takes away what stays behind of the doses; nothing where nothing stays. */
 export function keepsUp(creep: Creep, weeklyShare: number): string | undefined {
   const asked = Math.max(creep.weeklyForPotassium, creep.weeklyForSalt);
   if (asked < 0.005) return undefined;
-  const changed = `${(100 * weeklyShare).toFixed(1)} % of the water were changed a week, over the last four`;
-  return weeklyShare >= asked ? `${changed}: enough.` : `${changed}: too little for that.`;
+  const changed = `You changed ${(100 * weeklyShare).toFixed(1)} % of the water a week in the last four weeks`;
+  return weeklyShare >= asked ? `${changed}: enough.` : `${changed}. That is too little.`;
 }

@@ -36,18 +36,18 @@ test('days are said as people say them', () => {
 describe('why it is due', () => {
   it('says what is assumed and what findings made of it', () => {
     expect(reason(task(), NOW)).toBe(
-      'Done 13 days ago; every 21 days: 28 days assumed, moved by what 3 looks found.',
+      'Done 13 days ago; every 21 days (28 days assumed, adjusted by what 3 looks found).',
     );
-    expect(reason(task({ findings: 1 }), NOW)).toContain('moved by what one look found.');
+    expect(reason(task({ findings: 1 }), NOW)).toContain('adjusted by what one look found).');
     expect(reason(task({ findings: 0, days: 28 }), NOW)).toBe(
-      'Done 13 days ago; every 28 days is assumed.',
+      'Done 13 days ago; every 28 days (assumed).',
     );
   });
   it('says what the log showed', () => {
     expect(reason(task({ byLog: 1 }), NOW)).toContain(
-      'moved by what 2 looks found and the log showed once.',
+      'adjusted by what 2 looks found and the log showed once).',
     );
-    expect(reason(task({ byLog: 3 }), NOW)).toContain('moved by what the log showed 3 times.');
+    expect(reason(task({ byLog: 3 }), NOW)).toContain('adjusted by what the log showed 3 times).');
     expect(shownByLog(task())).toBeUndefined();
     expect(shownByLog(task({ shownSince: '2026-11-08' }))).toBe(
       'Since 8 Nov 2026 the log shows that the skimmer exchanges less.',
@@ -55,20 +55,20 @@ describe('why it is due', () => {
   });
   it('says for which use', () => {
     expect(reason(task({ usedPerDay: 12, findings: 0, days: 56 }), NOW)).toBe(
-      'Done 13 days ago; every 56 days is assumed where it runs 12 h a day.',
+      'Done 13 days ago; every 56 days (assumed) where it runs 12 h a day.',
     );
     const tube = task({ usedPerDay: 0.8 });
     tube.kind.wear = 'PUMPED';
-    expect(reason(tube, NOW)).toContain('28 days assumed where 0.8 L a day go through it, moved');
+    expect(reason(tube, NOW)).toContain('28 days assumed at 0.8 L a day, adjusted');
   });
   it('says that its keeper wants it so', () => {
     expect(reason(task({ ownDays: 7, days: 7, findings: 0 }), NOW)).toBe(
-      'Done 13 days ago; every 7 days, as you want it.',
+      'Done 13 days ago; every 7 days, as you set.',
     );
   });
   it('says that nobody knows', () => {
     expect(reason(task({ done: [], findings: 0, days: 28 }), NOW)).toBe(
-      'Nobody knows when it was done last; every 28 days is assumed.',
+      'Last time unknown; every 28 days (assumed).',
     );
     const today = task({ done: [{ id: 'd', at: '2026-11-12T08:00:00Z', note: '' }] });
     expect(reason(today, NOW)).toContain('Done today');
@@ -78,13 +78,15 @@ describe('why it is due', () => {
 test('when it is due', () => {
   expect(dueOn(task(), '2026-11-12')).toBe('due 20 Nov 2026');
   expect(dueOn(task({ due: '2026-11-12', late: true }), '2026-11-12')).toBe('due today');
-  expect(dueOn(task({ due: '2026-11-03', late: true }), '2026-11-12')).toBe('due since 3 Nov 2026');
-  expect(dueOn(task({ putOff: true }), '2026-11-12')).toBe('put off to 20 Nov 2026');
+  expect(dueOn(task({ due: '2026-11-03', late: true }), '2026-11-12')).toBe(
+    'overdue since 3 Nov 2026',
+  );
+  expect(dueOn(task({ putOff: true }), '2026-11-12')).toBe('moved to 20 Nov 2026');
 });
 
 test('the whole in one sentence', () => {
   const all = (...tasks: Task[]) => upkeepVerdict({ tasks, ended: [], more: [] });
-  expect(all()).toBe('Nothing is looked after here yet');
+  expect(all()).toBe('No upkeep tasks yet');
   expect(all(task())).toBe('Nothing is due until 20 Nov 2026');
   expect(all(task({ late: true }), task())).toBe('One thing is due');
   expect(all(task({ late: true }), task({ late: true }))).toBe('2 things are due');

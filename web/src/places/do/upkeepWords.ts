@@ -8,9 +8,9 @@ const MONTHS_FROM = 75;
 const DAYS_A_MONTH = 30.44;
 
 export const FOUND: Record<Found, string> = {
-  CLEAN: 'it would have done for longer',
-  SOME: 'it was just right',
-  DIRTY: 'it should have been sooner',
+  CLEAN: 'still fine, could have waited',
+  SOME: 'just right',
+  DIRTY: 'should have been sooner',
 };
 
 /** Days as people say them. */
@@ -36,7 +36,7 @@ const USE: Record<ChoreKind['wear'], (perDay: number) => string> = {
   SKIMMING: hours,
   RETURNING: hours,
   BUBBLING: hours,
-  PUMPED: (litres) => ` where ${plain(litres, 2)} L a day go through it`,
+  PUMPED: (litres) => ` at ${plain(litres, 2)} L a day`,
 };
 
 /** What moved it. */
@@ -54,11 +54,11 @@ export function reason(task: Task, now: number): string {
   const use = task.usedPerDay === undefined ? '' : USE[task.kind.wear](task.usedPerDay);
   const every =
     task.ownDays !== undefined
-      ? `every ${span(task.days)}, as you want it`
+      ? `every ${span(task.days)}, as you set`
       : task.findings === 0
-        ? `every ${span(task.days)} is assumed${use}`
-        : `every ${span(task.days)}: ${span(task.kind.days)} assumed${use}, moved by what ${movers(task)}`;
-  if (!last) return `Nobody knows when it was done last; ${every}.`;
+        ? `every ${span(task.days)} (assumed)${use}`
+        : `every ${span(task.days)} (${span(task.kind.days)} assumed${use}, adjusted by what ${movers(task)})`;
+  if (!last) return `Last time unknown; ${every}.`;
   const ago = Math.floor((now - Date.parse(last.at)) / DAY_MS);
   const done = ago <= 0 ? 'Done today' : ago === 1 ? 'Done yesterday' : `Done ${span(ago)} ago`;
   return `${done}; ${every}.`;
@@ -68,20 +68,20 @@ export function reason(task: Task, now: number): string {
 export const shownByLog = (task: Task) =>
   task.shownSince === undefined
     ? undefined
-    : `Since ${plainDay(task.shownSince)} the log shows that the skimmer exchanges less.`;
+    : `Since ${plainDay(task.shownSince)} your log shows a weaker skimmer.`;
 
 /** When it is due. */
 export function dueOn(task: Task, today: string): string {
   if (task.due === today) return 'due today';
-  if (task.late) return `due since ${plainDay(task.due)}`;
-  return task.putOff ? `put off to ${plainDay(task.due)}` : `due ${plainDay(task.due)}`;
+  if (task.late) return `overdue since ${plainDay(task.due)}`;
+  return task.putOff ? `moved to ${plainDay(task.due)}` : `due ${plainDay(task.due)}`;
 }
 
 /** In one sentence. */
 export function upkeepVerdict({ tasks }: Upkeep): string {
   const late = tasks.filter((t) => t.late).length;
   const next = tasks[0];
-  if (!next) return 'Nothing is looked after here yet';
+  if (!next) return 'No upkeep tasks yet';
   if (late === 0) return `Nothing is due until ${plainDay(next.due)}`;
   return late === 1 ? 'One thing is due' : `${String(late)} things are due`;
 }

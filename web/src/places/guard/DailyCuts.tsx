@@ -21,7 +21,7 @@ export function DailyCuts({ homeId }: { homeId: string }) {
   return (
     <section aria-labelledby="cuts" className="grid gap-3 border-t pt-4">
       <h2 id="cuts" className="text-lg font-bold">
-        Cuts at the same hours every day
+        Power cuts at the same hours every day
       </h2>
       <div className="flex flex-wrap gap-4">
         <Field
@@ -37,7 +37,7 @@ export function DailyCuts({ homeId }: { homeId: string }) {
           inputMode="decimal"
           value={text}
           onChange={(e) => setText(e.target.value)}
-          error={hours === null ? 'This is not a number.' : wrong('hours')}
+          error={hours === null ? 'Enter a number.' : wrong('hours')}
         />
       </div>
       {cuts.data && from !== '' && !cuts.error && (
@@ -45,9 +45,9 @@ export function DailyCuts({ homeId }: { homeId: string }) {
           <table className="w-full text-left">
             <thead className="text-sm text-soft">
               <tr>
-                <th className="font-normal">lowest oxygen, early to likely, mg/L</th>
-                <th className="font-normal">with nothing</th>
-                <th className="font-normal">with the kit</th>
+                <th className="font-normal">lowest oxygen, earliest to likely, mg/L</th>
+                <th className="font-normal">without kit</th>
+                <th className="font-normal">with your kit</th>
               </tr>
             </thead>
             <tbody>
@@ -69,16 +69,16 @@ export function DailyCuts({ homeId }: { homeId: string }) {
               <li key={k.name}>
                 {k.name}:{' '}
                 {k.cuts === 0
-                  ? 'does not last one such cut'
+                  ? 'does not last one cut'
                   : k.cuts === 1
-                    ? 'lasts one cut; charge it or change its cells before the next'
-                    : `lasts ${k.cuts} cuts before fresh energy`}
+                    ? 'lasts one cut. Recharge or change cells before the next'
+                    : `lasts ${k.cuts} cuts on one charge`}
               </li>
             ))}
           </ul>
           <p className="text-sm text-soft">
-            From the twin’s ordinary day at that hour, in a room as warm as a summer night
-            (assumed). What is charged needs to be full again by the next cut: look at its lamp.
+            For an ordinary day of your tank at that hour, in a room as warm as a summer night
+            (assumed). Check that batteries are full again before the next cut.
           </p>
         </>
       )}

@@ -28,9 +28,9 @@ import {
 } from './kitForm';
 
 const STARTS = [
-  { value: 'HAND', label: 'somebody has to start it' },
-  { value: 'ITSELF', label: 'it starts by itself and can be switched off' },
-  { value: 'TO_THE_END', label: 'it starts by itself and cannot be switched off' },
+  { value: 'HAND', label: 'someone has to start it' },
+  { value: 'ITSELF', label: 'starts by itself, can be switched off' },
+  { value: 'TO_THE_END', label: 'starts by itself, can’t be switched off' },
 ] as const;
 
 const ENERGIES: readonly { value: Energy; label: string }[] = [
@@ -72,7 +72,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
     const answered = {
       onSuccess: () => {
         sent();
-        tell(item ? 'Changed.' : 'In the kit.');
+        tell(item ? 'Changed.' : 'Added to your kit.');
         done();
       },
       onError: refuse,
@@ -96,11 +96,11 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       noValidate
       className="grid gap-4 border-l-4 border-accent pl-4 md:grid-cols-3"
     >
-      <Field label="What it is" {...field('name')} />
-      <Field label="Where it lies" {...field('place')} />
+      <Field label="Equipment" {...field('name')} />
+      <Field label="Where it is kept" {...field('place')} />
       <Field label="Who can use it" {...field('who')} />
       <Choice
-        label="It gives"
+        label="It provides"
         {...field('gives')}
         options={[
           { value: 'AIR', label: 'air through a stone' },
@@ -122,21 +122,21 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
             number('airLPerH', 'Air', 'L/h'),
             number(
               'depthM',
-              'Stone lies at',
+              'Depth of the stone',
               undefined,
               `Empty: ${show(0.4, 'length', units)}, 2 mm bubbles (assumed).`,
             ),
           ]
-        : number('movedM2', 'Surface that it moves')}
+        : number('movedM2', 'Surface it moves')}
       {whole && (
         <Choice
-          label="The surface then is"
+          label="Surface movement then"
           {...field('motion')}
           options={MOTIONS}
-          hint="As it moves with these pumps and no others."
+          hint="With these pumps only."
         />
       )}
-      {whole && number('airLPerH', 'Air that its skimmer draws', 'L/h', 'Empty: it stays off.')}
+      {whole && number('airLPerH', 'Air draw of the skimmer', 'L/h', 'Empty: skimmer stays off.')}
       {whole
         ? number(
             'loadW',
@@ -144,7 +144,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
             'W',
             'Pumps first. Leave the heater off: it needs the most.',
           )
-        : number('loadW', 'Its power', 'W', 'Empty: worked out from what it moves.')}
+        : number('loadW', 'Power', 'W', 'Empty: estimated from what it moves.')}
       {CARRYING.filter((a) => asked.has(a.key)).map((a) => number(a.key, a.label, a.unit, a.hint))}
       <Choice
         label="Driven by"
@@ -156,10 +156,10 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         options={ENERGIES}
       />
       <Choice
-        label="When the mains fail"
+        label="When the power fails"
         {...field('starts')}
         options={STARTS}
-        hint="What cannot be switched off runs from the first minute until it is empty."
+        hint="Equipment you can’t switch off runs from the first minute until empty."
       />
       {energy === 'DRY_CELLS' && (
         <Choice
@@ -187,9 +187,9 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         .map((a) => number(a.key, a.label, a.unit, a.hint))}
       {number(
         'makerHours',
-        'Or its maker promises',
+        'Or run time by its maker',
         'h',
-        'Instead of the sum; half of it is counted on.',
+        'Used instead of our estimate. We count on half.',
       )}
       {number('yearsOld', 'Age', 'years', 'Empty: we assume it is old.')}
       <Field label="Good until" type="date" {...field('expires')} />
@@ -207,7 +207,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       {shown.keptFor === SEVERAL && (
         <fieldset className="md:col-span-2">
           <legend className="text-sm text-soft">
-            It blows into (its air is divided by their volumes, assumed)
+            It supplies (air is shared by volume, assumed)
           </legend>
           {tanks.map((t) => (
             <Tick
@@ -234,17 +234,17 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
       )}
       {whole && energy !== 'GENERATOR' && (
         <p className="border-l-4 border-danger pl-3 md:col-span-3">
-          ✕ Plug the pumps into the inverter or UPS itself. Never back-feed the house. Ventilate
-          batteries, and use none that is swollen.
+          ✕ Plug pumps into the inverter or UPS itself. Never back-feed the house. Ventilate
+          batteries. Never use a swollen one.
         </p>
       )}
       <Refusal message={refusal} className="md:col-span-3" />
       <div className="flex gap-2 md:col-span-3">
         <Button look="main" type="submit" disabled={saving.isPending}>
-          {item ? 'Save' : 'Into the kit'}
+          {item ? 'Save' : 'Add to kit'}
         </Button>
         <Button look="quiet" onClick={done}>
-          not now
+          Cancel
         </Button>
       </div>
     </form>

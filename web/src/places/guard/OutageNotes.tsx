@@ -11,7 +11,7 @@ import { useSaid } from './useSaid';
 
 type Note = (noted: Omit<NewNote, 'id' | 'at'>) => void;
 
-const inWords = z.object({ text: words('A word or two.', 500) });
+const inWords = z.object({ text: words('Enter a word or two.', 500) });
 
 /** No clock counts on them: the steps after the outage say what to watch. */
 const AGAINST_AMMONIA = [
@@ -40,7 +40,7 @@ function NoteNumber({
     value: z.string().refine((text) => {
       const value = readNumber(text);
       return value !== null && value >= least && value <= most;
-    }, `A number from ${least} to ${most}.`),
+    }, `Enter ${least}–${most}.`),
   });
   const { form, field } = useTypedForm(schema, { value: '' });
   const save = form.handleSubmit(({ value }) => {
@@ -93,7 +93,7 @@ export function MoreNotes({
   const number = (kind: NewNote['kind']) => (value: number) => note({ tankId, kind, value });
   return (
     <details>
-      <summary className="min-h-11 text-lg">Meals, warmth, ammonia, words</summary>
+      <summary className="min-h-11 text-lg">Meals, warmth, ammonia, notes</summary>
       {!view.endedAt && (
         <div className="grid gap-2 pt-2">
           <div className="flex flex-wrap gap-3">
@@ -156,51 +156,51 @@ export function MoreNotes({
         {!view.endedAt && (
           <>
             <NoteNumber
-              label="Water of this tank"
+              label="Water temperature"
               unit={celsius.label}
               least={degrees(5)}
               most={degrees(38)}
-              hint="Moves the clock: warm water holds less and is used faster."
+              hint="Moves the clock: warm water holds less oxygen."
               note={(value) =>
                 note({ tankId, kind: 'WATER_TEMPERATURE', value: celsius.to(value) })
               }
             />
             <NoteNumber
-              label="Air of the room"
+              label="Room temperature"
               unit={celsius.label}
               least={degrees(-20)}
               most={degrees(45)}
-              hint={`${noted('ROOM_TEMPERATURE') ? 'Noted' : 'Assumed'}: ${show(clock.roomC, 'temperature', units)}.`}
+              hint={`${noted('ROOM_TEMPERATURE') ? 'Logged' : 'Assumed'}: ${show(clock.roomC, 'temperature', units)}.`}
               note={(value) => note({ kind: 'ROOM_TEMPERATURE', value: celsius.to(value) })}
             />
             <NoteNumber
-              label="Last fed, before the power failed"
+              label="Last meal before the cut"
               unit="h"
               least={0}
               most={1000}
-              hint={`${noted('FED') ? 'Noted' : 'Assumed'}: ${clock.fedH} h.`}
+              hint={`${noted('FED') ? 'Logged' : 'Assumed'}: ${clock.fedH} h.`}
               note={number('FED')}
             />
           </>
         )}
         <NoteNumber
-          label="Ammonia, tested"
+          label="Ammonia test"
           unit="mg/L"
           least={0}
           most={20}
           hint={
             ammonia !== undefined && !view.endedAt
-              ? `At most ${ammonia.toFixed(2)} mg/L of its nitrogen from the fish so far, with nothing taken up.`
-              : 'Every day until zero.'
+              ? `At most ${ammonia.toFixed(2)} mg/L nitrogen from the fish so far.`
+              : 'Test every day until zero.'
           }
           note={number('AMMONIA')}
         />
         <NoteNumber
-          label="Nitrite, tested"
+          label="Nitrite test"
           unit="mg/L"
           least={0}
           most={20}
-          hint="Every day until zero, and on after the power is back."
+          hint="Test every day until zero, also after power is back."
           note={number('NITRITE')}
         />
         <form
@@ -208,7 +208,7 @@ export function MoreNotes({
           noValidate
           onSubmit={(e) => void say(e)}
         >
-          <Field className="grow" label="In words" maxLength={500} {...said.field('text')} />
+          <Field className="grow" label="Note" maxLength={500} {...said.field('text')} />
           <Button type="submit" className="mt-6 min-h-11">
             Note
           </Button>

@@ -52,7 +52,7 @@ function Quiet({ outage }: { outage: UsedOutage }) {
     await outage
       .bring(card)
       .catch((e: unknown) =>
-        setProblem(e instanceof Error ? e.message : 'The log could not be brought in.'),
+        setProblem(e instanceof Error ? e.message : 'We couldn’t import the log.'),
       );
   };
   const start = () => {
@@ -61,17 +61,14 @@ function Quiet({ outage }: { outage: UsedOutage }) {
   };
   return (
     <div className="grid max-w-2xl gap-6">
-      <h1 className="text-xl font-bold">The mains are on</h1>
-      <p>
-        When the power fails, press this first, even for a short cut. If animals gasp at the
-        surface, aerate before you press.
-      </p>
+      <h1 className="text-xl font-bold">Power is on</h1>
+      <p>Press this first when the power fails. Aerate before that if animals gasp.</p>
       <Button look="main" className="min-h-20 text-2xl!" onClick={start}>
         Power is out
       </Button>
       {outage.reached === 'gone' && (
         <p role="status" className="font-semibold">
-          The server does not answer. The clock starts all the same.
+          The server does not answer. The clock still starts.
         </p>
       )}
       {problem && (
@@ -84,8 +81,7 @@ function Quiet({ outage }: { outage: UsedOutage }) {
           Rehearse a power cut
         </h2>
         <p className="text-sm text-soft">
-          Go through your own steps with the clock running. A rehearsal is not saved and counts as
-          no outage.
+          Practise your own steps with the clock running. Nothing is saved.
         </p>
         <Button className="justify-self-start" onClick={outage.rehearse}>
           Start a rehearsal
@@ -93,10 +89,10 @@ function Quiet({ outage }: { outage: UsedOutage }) {
       </section>
       <section aria-labelledby="card" className="grid gap-2 border-t pt-4">
         <h2 id="card" className="font-bold">
-          A log from a pocket card
+          Import a pocket card log
         </h2>
         <label className="text-sm text-soft" htmlFor="card-file">
-          The file that the card saved. Bringing it in twice does no harm.
+          Choose the file from the card. Importing twice is safe.
         </label>
         <input
           id="card-file"
@@ -113,21 +109,19 @@ function NeverDo() {
   return (
     <section aria-labelledby="never" className="border-t pt-4">
       <h2 id="never" className="font-bold text-danger">
-        ✕ Never
+        ✕ Never do this
       </h2>
       <ul className="list-disc pl-5">
         <li>
-          A generator or a fuel heater indoors, in a garage, or near a window: carbon monoxide kills
-          without a smell. Never refuel it hot.
+          Never run generators or fuel heaters indoors, in garages or near windows. Carbon monoxide
+          kills without a smell. Never refuel a hot generator.
         </li>
+        <li>Never feed power into a socket. A licensed electrician fits a switch.</li>
         <li>
-          Power back into the house through a socket: a licensed electrician fits a switch for that.
+          Never add ice or boiling water. Never cover the whole surface. Never light a flame in a
+          closed room.
         </li>
-        <li>
-          Ice or boiling water into the tank; a cover that closes its surface; a flame in a shut
-          room.
-        </li>
-        <li>Food; and a canister that stood for four hours, restarted dirty.</li>
+        <li>Never feed. Never restart a dirty canister after four hours.</li>
       </ul>
     </section>
   );

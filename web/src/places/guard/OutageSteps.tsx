@@ -41,7 +41,7 @@ export function Next({
       {step.caution && <p className="border-l-4 border-danger pl-3">✕ Careful: {step.caution}</p>}
       <div className="flex flex-wrap gap-3 pt-1">
         <Button look="main" className="min-h-14 flex-1 text-xl" disabled={!settled} onClick={done}>
-          {runs ? 'It runs' : 'Done'}
+          {runs ? 'Running' : 'Done'}
         </Button>
         <Button className="min-h-14 text-lg" disabled={!settled} onClick={skip}>
           Skip
@@ -73,7 +73,7 @@ export function Listing({
           </span>
           {state !== 'OPEN' && (
             <Button look="quiet" aria-label={`Open again: ${step.what}`} onClick={undo}>
-              undo
+              Undo
             </Button>
           )}
         </li>

@@ -37,7 +37,7 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
       </h2>
       {clock.gasping && !view.endedAt && (
         <p role="alert" className="border-l-8 border-danger pl-4 text-2xl font-bold text-danger">
-          ✕ They gasp: aerate this minute, with whatever is at hand. Pour, stir, move the water.
+          ✕ Animals gasp: aerate now. Pour, stir, move the water.
           <span className="block text-lg font-normal">
             Keep aerating until every fish breathes normally.
           </span>
@@ -74,8 +74,8 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
       )}
       {clock.unlikely && !view.endedAt && (
         <p className="border-l-4 border-alk pl-3 text-lg">
-          The sum has this tank short of oxygen on any night, and its animals live. Do not trust it:
-          watch them, measure oxygen, aerate.
+          Don’t trust this prediction: it fails on ordinary nights. Watch the animals, measure
+          oxygen, aerate.
         </p>
       )}
       {!view.endedAt && at && (
@@ -131,11 +131,11 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
           <NoteOxygen note={(value) => note({ tankId, kind: 'OXYGEN', value })} />
           <p className="text-sm text-soft">
             {clock.startMeasured
-              ? 'Begun with the oxygen you had measured.'
-              : `Begun with ${clock.startMgPerL.toFixed(1)} mg/L, by the twin at that hour.`}{' '}
-            Lines at {view.lines.caution}, {view.lines.danger} and {view.lines.loss} mg/L: assumed.
-            A reading moves the clock. By hand: {Math.ceil(clock.bucketsPerH)} ten-litre buckets an
-            hour.
+              ? 'Started from your measured oxygen.'
+              : `Started from ${clock.startMgPerL.toFixed(1)} mg/L, expected at that hour.`}{' '}
+            Lines at {view.lines.caution}, {view.lines.danger} and {view.lines.loss} mg/L are
+            assumed. A reading moves the clock. By hand: {Math.ceil(clock.bucketsPerH)} ten-litre
+            buckets an hour.
           </p>
         </>
       )}
@@ -179,7 +179,7 @@ function Thing({
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b pb-2">
       <span className="min-w-48 flex-1">
         <strong>{thing.name}</strong>{' '}
-        {thing.failed ? 'does not work' : thing.running ? 'runs ✓' : 'is off'}
+        {thing.failed ? 'is broken' : thing.running ? 'runs ✓' : 'is off'}
         <span className="block text-sm text-soft">
           {thing.tested
             ? `${hoursDown(thing.likelyH)}, tested`
@@ -190,7 +190,7 @@ function Thing({
       </span>
       {!thing.running && (
         <Button className="min-h-14" onClick={() => say('BACKUP_ON', 'runs')}>
-          It runs
+          Running
         </Button>
       )}
       {thing.running && (
@@ -199,7 +199,7 @@ function Thing({
         </Button>
       )}
       {!thing.failed && (
-        <Button className="min-h-14" onClick={() => say('BACKUP_FAILED', 'does not work')}>
+        <Button className="min-h-14" onClick={() => say('BACKUP_FAILED', 'is broken')}>
           Broken or empty
         </Button>
       )}

@@ -49,9 +49,8 @@ function Loaded({ ready }: { ready: Readiness }) {
         <p className="max-w-prose text-2xl leading-snug font-semibold">{ready.weakest}</p>
         <Nights ready={ready} />
         <p className="text-sm text-soft">
-          Hours until oxygen falls to 3.5 mg/L, from the worst hour of the night. Plans use the
-          earlier figure. The hottest night is {show(4, 'warmth', units)} warmer. Rooms without
-          heating follow your season.
+          Hours until oxygen falls to 3.5 mg/L, from the worst hour of the night. We plan with the
+          earlier figure. The hottest night is {show(4, 'warmth', units)} warmer.
         </p>
         {ready.tanks
           .filter((t) => t.fishAssumed > 0)
@@ -76,10 +75,10 @@ function Loaded({ ready }: { ready: Readiness }) {
         </h2>
         <p>
           {saved
-            ? 'Saved from this device. Save it anew when tanks or kit change.'
-            : 'It is not on a phone yet.'}{' '}
-          One file with the whole plan, its own clock and a log; it works with this server, the
-          network and the house dark. Open it once, then print it for a helper who knows nothing.
+            ? 'Saved from this device. Save it again when tanks or kit change.'
+            : 'Not saved on a phone yet.'}{' '}
+          One file with the whole plan, a clock and a log. It works without server and network. Open
+          it once, then print it for a helper.
         </p>
         <a
           className={`${buttonLook(saved ? 'plain' : 'main')} justify-self-start`}
@@ -99,8 +98,8 @@ function Loaded({ ready }: { ready: Readiness }) {
         </h2>
         {ready.kit.length === 0 && (
           <p className="text-soft">
-            What aerates or moves water without the mains: battery air pumps, a UPS, an inverter, a
-            generator. Air first; filter and heat can wait a few hours.
+            Equipment that aerates or moves water without mains power: battery air pumps, a UPS, an
+            inverter, a generator. Air comes first. Filter and heat can wait a few hours.
           </p>
         )}
         <ul>
@@ -124,7 +123,7 @@ function Loaded({ ready }: { ready: Readiness }) {
             What to buy next
           </h2>
           <p className="text-sm text-soft">
-            Hours gained for your weakest tank on the hottest night, best value first. Prices are
+            Hours gained for your weakest tank on the hottest night · best value first. Prices are
             assumed.
           </p>
           <table className="w-full text-left">
@@ -148,10 +147,11 @@ function Loaded({ ready }: { ready: Readiness }) {
       {ready.tiers.length > 0 && <Tiers ready={ready} />}
       <DailyCuts homeId={tank.homeId} />
       <p className="border-l-4 border-danger pl-3">
-        ✕ Electricity and salt water: residual-current protection, drip loops, dry raised sockets,
-        no chained cords. A generator stands outdoors, far from openings, with a carbon monoxide
-        alarm indoors; a licensed electrician fits a transfer switch, nothing is fed back through a
-        socket. Batteries: ventilated, the right charger, no swollen cells. Local codes come first.
+        ✕ Use residual-current protection, drip loops and dry raised sockets: salt water conducts.
+        Never chain cords. Run a generator only outdoors, far from openings, with a carbon monoxide
+        alarm indoors. Let a licensed electrician fit a transfer switch. Never feed power back
+        through a socket. Ventilate batteries, use the right charger, and no swollen cells. Local
+        codes come first.
       </p>
     </div>
   );
@@ -238,7 +238,7 @@ function WhatIsDue({ homeId }: { homeId: string }) {
         href={`/api/v1/homes/${homeId}/due.ics`}
         download="due.ics"
       >
-        into a calendar (iCalendar file)
+        Export to a calendar (iCalendar file)
       </a>
       {!helper && <Subscribe homeId={homeId} />}
     </section>
@@ -257,13 +257,13 @@ function Subscribe({ homeId }: { homeId: string }) {
     <div className="grid gap-2">
       {since && (
         <p className="max-w-prose">
-          A calendar’s address was made {dayAndTime(since, tank.zone)}. Whoever has it reads what is
-          due here, and nothing else.
+          Calendar address created {dayAndTime(since, tank.zone)}. Anyone with the address can read
+          what is due here, nothing else.
         </p>
       )}
       {token && since && (
         <Field
-          label="Subscribe to it in your calendar; it is shown this once"
+          label="Subscribe to this address in your calendar. We show it only once"
           readOnly
           value={`${location.origin}/api/v1/calendar/${token}`}
           onFocus={(e) => e.target.select()}
@@ -275,7 +275,7 @@ function Subscribe({ homeId }: { homeId: string }) {
           disabled={subscribe.isPending}
           onClick={() => subscribe.mutate(undefined)}
         >
-          {since ? 'make another address (the old one ends)' : 'an address that a calendar reads'}
+          {since ? 'Create a new address (the old one stops)' : 'Create a calendar address'}
         </Button>
         {since && (
           <Button
@@ -284,11 +284,11 @@ function Subscribe({ homeId }: { homeId: string }) {
             onClick={() =>
               void withdraw
                 .mutateAsync(undefined)
-                .then(() => tell('The address opens nothing any more.'))
+                .then(() => tell('This address no longer works.'))
                 .catch(() => undefined)
             }
           >
-            take it back
+            Revoke
           </Button>
         )}
       </div>
@@ -307,14 +307,14 @@ function Tiers({ ready }: { ready: Readiness }) {
         For an outage of
       </h2>
       <p className="text-sm text-soft">
-        The cheapest purchase that holds {n === 1 ? 'this tank' : `all ${n} tanks`} through the
-        hottest night, by the earlier figure. Sizes and prices are assumed.
+        Cheapest purchase that keeps {n === 1 ? 'this tank' : `all ${n} tanks`} out of danger
+        through the hottest night, by the earlier figure. Sizes and prices are assumed.
       </p>
       {ready.tiers.every((t) => t.what === undefined) ? (
         <p className="max-w-prose">
-          No single purchase holds {n === 1 ? 'this tank' : 'every tank'} for 2 hours. Combine air
-          pumps for each tank, keep more water surface open, or run a generator for pumps and all.
-          Plan where the animals can go.
+          No single purchase keeps {n === 1 ? 'this tank' : 'every tank'} out of danger for 2 hours.
+          Combine air pumps, keep more water surface open, or run a generator for all pumps. Plan
+          where the animals can go.
         </p>
       ) : (
         <table className="w-full text-left">
@@ -347,7 +347,7 @@ function Thing({ item }: { item: KitItem }) {
   const drop = useDeleteKit(tank.homeId);
   const add = useAddKit(tank.homeId);
   const tell = useNotice();
-  const [open, setOpen] = useState<'test' | 'change' | null>(null);
+  const [open, setOpen] = useState<'test' | 'Edit' | null>(null);
   const d = item.description;
   const { early, likely, late, tested } = item.runTime;
   return (
@@ -375,21 +375,21 @@ function Thing({ item }: { item: KitItem }) {
         {!helper && (
           <span className="flex gap-2">
             <Button look="quiet" onClick={() => setOpen(open === 'test' ? null : 'test')}>
-              test it
+              Test
             </Button>
             <Button
               look="quiet"
-              aria-label={`Change ${d.name}`}
-              onClick={() => setOpen(open === 'change' ? null : 'change')}
+              aria-label={`Edit ${d.name}`}
+              onClick={() => setOpen(open === 'Edit' ? null : 'Edit')}
             >
-              change
+              Edit
             </Button>
             <Button
               look="quiet"
-              aria-label={`Take ${d.name} out of the kit`}
+              aria-label={`Remove ${d.name}`}
               onClick={() =>
                 drop.mutate(item.id, {
-                  onSuccess: () => tell(`${d.name} taken out.`, () => add.mutate(d)),
+                  onSuccess: () => tell(`${d.name} removed.`, () => add.mutate(d)),
                 })
               }
             >
@@ -400,18 +400,18 @@ function Thing({ item }: { item: KitItem }) {
       </div>
       {likely === 0 && !tested && (
         <p className="border-l-4 border-danger pl-3">
-          ✕ Overloaded: {item.watts} W is more than it carries. It would switch off at once.
+          ✕ Overloaded: {item.watts} W is too much. It would switch off at once.
         </p>
       )}
       {d.energy === 'UPS' && d.upsW !== undefined && d.upsMinutes !== undefined && !tested && (
         <p className="text-sm text-soft">
-          Its label ({d.upsW} W for {d.upsMinutes} min) would promise{' '}
-          {((d.upsW * d.upsMinutes) / 60 / item.watts).toFixed(1)} h at {item.watts} W: its inverter
-          has a power of 5 to 8 W of its own.
+          By the label ({d.upsW} W for {d.upsMinutes} min) you would expect{' '}
+          {((d.upsW * d.upsMinutes) / 60 / item.watts).toFixed(1)} h at {item.watts} W. But the
+          inverter itself uses 5–8 W.
         </p>
       )}
       {open === 'test' && <TestRun item={item} done={() => setOpen(null)} />}
-      {open === 'change' && <KitForm item={item} done={() => setOpen(null)} />}
+      {open === 'Edit' && <KitForm item={item} done={() => setOpen(null)} />}
     </li>
   );
 }

@@ -10,7 +10,7 @@ const KIND: Record<OutageView['notes'][number]['kind'], string> = {
   STEP_UNDONE: 'opened again',
   BACKUP_ON: 'started',
   BACKUP_OFF: 'stopped',
-  BACKUP_FAILED: 'does not work',
+  BACKUP_FAILED: 'broken',
   OXYGEN: 'oxygen',
   AMMONIA: 'ammonia',
   NITRITE: 'nitrite',
@@ -59,7 +59,7 @@ export function Report({ view, close }: { view: OutageView; close: () => void })
         {dayAndTime(view.startedAt, tank.zone)} to{' '}
         {view.endedAt && dayAndTime(view.endedAt, tank.zone)}
         {view.cuts > 1 && `, ${view.cuts} cuts`}.{' '}
-        {view.notes.length === 0 ? 'Nothing was noted.' : `${view.notes.length} notes:`}
+        {view.notes.length === 0 ? 'Nothing was logged.' : `${view.notes.length} notes:`}
       </p>
       <ul>
         {view.notes.map((note) => (

@@ -24,7 +24,7 @@ export function TestRun({ item, done }: { item: KitItem; done: () => void }) {
         description: { ...item.description, testedHours: value ?? undefined, testedOn: today },
       })
       .then(() => {
-        tell('Noted. It counts as known now.');
+        tell('Test saved.');
         done();
       })
       .catch(() => undefined);
@@ -32,36 +32,38 @@ export function TestRun({ item, done }: { item: KitItem; done: () => void }) {
   return (
     <div className="grid gap-3 border-l-4 border-accent pl-4">
       <ol className="list-decimal pl-5">
-        <li>Charge it, or put in the cells you would use. Stone and tube as in an outage.</li>
-        <li>On a day at home: pull its plug from the mains, not the tank’s. Dry hands.</li>
         <li>
-          Look that it bubbles, every half hour. Stop at once if it gets hot, smells or swells.
+          Charge the battery, or use the cells you keep for outages. Connect stone and tube as in an
+          outage.
         </li>
-        <li>Note the hours until it stopped, or as long as you watched it.</li>
+        <li>Pick a day at home. With dry hands, pull the plug of the device, not of the tank.</li>
+        <li>
+          Check every half hour that air comes. Stop at once if the device gets hot, smells or
+          swells.
+        </li>
+        <li>Enter the hours until it stopped, or as long as you watched.</li>
       </ol>
       <div className="flex flex-wrap items-end gap-3">
         {began === null ? (
-          <Button onClick={() => setBegan(Date.now())}>The plug is out: start the watch</Button>
+          <Button onClick={() => setBegan(Date.now())}>Plug pulled: start the timer</Button>
         ) : (
           <Button onClick={() => setHours(((Date.now() - began) / 3.6e6).toFixed(2))}>
-            It stopped now
+            It just stopped
           </Button>
         )}
         <Field
-          label="It ran for"
+          label="Run time"
           inputMode="decimal"
           unit="h"
           value={hours}
           onChange={(e) => setHours(e.target.value)}
-          error={
-            hours !== '' && value === null ? 'This is not a number.' : edit.error?.at('testedHours')
-          }
+          error={hours !== '' && value === null ? 'Enter a number.' : edit.error?.at('testedHours')}
         />
         <Button look="main" disabled={value === null || edit.isPending} onClick={save}>
-          Note the test
+          Save test
         </Button>
         <Button look="quiet" onClick={done}>
-          not now
+          Cancel
         </Button>
       </div>
     </div>

@@ -66,7 +66,7 @@ test('what is asked must be a number, with a comma if its keeper likes', () => {
   const comma = { ...inFields(pump, METRIC), yearsOld: '1,5' };
   expect(toDescription(comma, undefined, METRIC).yearsOld).toBe(1.5);
   expect(kitSchema.safeParse({ ...inFields(undefined, METRIC) }).error?.issues[0]?.message).toBe(
-    'It needs a name.',
+    'Enter a name.',
   );
 });
 

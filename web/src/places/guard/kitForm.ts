@@ -27,29 +27,29 @@ interface Asked {
 
 /** @param usable share of its label that is assumed to be taken without harm */
 const battery = (usable: string): readonly Asked[] => [
-  { key: 'wattHours', label: 'On its label', unit: 'Wh', hint: 'Ah × V.' },
+  { key: 'wattHours', label: 'Capacity on the label', unit: 'Wh', hint: 'Ah × V.' },
   { key: 'idleW', label: 'The inverter’s own power', unit: 'W', hint: 'Empty: 8 W (assumed).' },
   { key: 'inverterEfficiency', label: 'Efficiency, 0 to 1', hint: 'Empty: 0.85 (assumed).' },
   {
     key: 'usableShare',
-    label: 'Of its label that may be taken, 0 to 1',
+    label: 'Usable share of the label, 0–1',
     hint: `Empty: ${usable} (assumed).`,
   },
 ];
 
 export const ASKED: Record<Energy, readonly Asked[]> = {
-  DRY_CELLS: [{ key: 'cells', label: 'How many cells' }],
+  DRY_CELLS: [{ key: 'cells', label: 'Number of cells' }],
   UPS: [
-    { key: 'upsW', label: 'Its maker says it carries', unit: 'W' },
+    { key: 'upsW', label: 'Load on the label', unit: 'W' },
     { key: 'upsMinutes', label: 'for', unit: 'min' },
   ],
   LEAD_BATTERY: battery('0.5'),
   LITHIUM_BATTERY: battery('0.85'),
   GENERATOR: [
-    { key: 'fuelL', label: 'Fuel, in tank and safe cans' },
+    { key: 'fuelL', label: 'Fuel, in the tank and safe cans' },
     {
       key: 'idleLPerH',
-      label: 'It burns without load',
+      label: 'Fuel use without load',
       unit: 'L/h',
       hint: 'Empty: 0.4 (assumed).',
     },
@@ -60,7 +60,7 @@ export const ASKED: Record<Energy, readonly Asked[]> = {
 export const CARRYING: readonly Asked[] = [
   { key: 'ratedW', label: 'Rated power', unit: 'W' },
   { key: 'surgeW', label: 'Peak power', unit: 'W', hint: 'Empty: no more than rated.' },
-  { key: 'motorW', label: 'Largest pump', unit: 'W', hint: 'A motor takes 3 times that to start.' },
+  { key: 'motorW', label: 'Largest pump', unit: 'W', hint: 'Motors take 3 times that to start.' },
 ];
 
 const INVERTER = new Set<Asked['key']>(['idleW', 'inverterEfficiency']);
@@ -102,7 +102,7 @@ export const isBattery = (energy: Energy) =>
 
 export const kitSchema = z
   .object({
-    name: words('It needs a name.', 80),
+    name: words('Enter a name.', 80),
     place: z.string().max(120, 'At most 120 characters.'),
     who: z.string().max(120, 'At most 120 characters.'),
     gives: z.enum(['AIR', 'CIRCULATION', 'WHOLE_TANK']),
@@ -136,7 +136,7 @@ export const kitSchema = z
   .superRefine((v, found) => {
     for (const key of numbersOf(v))
       if (v[key].trim() !== '' && readNumber(v[key]) === null)
-        found.addIssue({ code: 'custom', path: [key], message: 'This is not a number.' });
+        found.addIssue({ code: 'custom', path: [key], message: 'Enter a number.' });
   });
 export type KitWords = z.infer<typeof kitSchema>;
 

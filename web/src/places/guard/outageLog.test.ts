@@ -87,8 +87,8 @@ it('reads oxygen between the points', () => {
 });
 
 it('takes only the log of a card of this home', () => {
-  expect(readCard('hello', 'h')).toContain('cannot be read');
-  expect(readCard('{}', 'h')).toContain('not the log');
+  expect(readCard('hello', 'h')).toContain('can’t read');
+  expect(readCard('{}', 'h')).toContain('not a pocket card log');
   expect(readCard('{"card":"x","notes":[]}', 'h')).toContain('another home');
   expect(readCard('{"card":"h","notes":[]}', 'h')).toContain('No outage');
   expect(readCard('{"card":"h","startedAt":"2026-01-01T00:00:00Z","notes":[]}', 'h')).toMatchObject(
@@ -107,7 +107,7 @@ it('begins without the server by the plan, from its own moment on', () => {
   expect(view.tanks).toEqual(VIEW.tanks);
 });
 
-it('reads what an older page kept, and nothing where it cannot be read', () => {
+it('reads what an older page kept, and nothing where it can’t read', () => {
   localStorage.setItem('outage-h', JSON.stringify({ view: null, waiting: [note('CALM')] }));
   expect(readKept('h')).toMatchObject({ began: null, ended: null });
   expect(readKept('h').waiting).toHaveLength(1);

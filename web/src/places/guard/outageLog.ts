@@ -319,13 +319,13 @@ export function readCard(
   try {
     card = JSON.parse(text);
   } catch {
-    return 'This file is not the log of a pocket card: it cannot be read.';
+    return 'We can’t read this file: it is not a pocket card log.';
   }
   const c = card as { card?: unknown; startedAt?: unknown; endedAt?: unknown; notes?: unknown };
   if (typeof c.card !== 'string' || !Array.isArray(c.notes))
-    return 'This file is not the log of a pocket card.';
-  if (c.card !== homeId) return 'This log is that of another home.';
-  if (typeof c.startedAt !== 'string') return 'No outage was started on that card.';
+    return 'This file is not a pocket card log.';
+  if (c.card !== homeId) return 'This log belongs to another home.';
+  if (typeof c.startedAt !== 'string') return 'No outage was started on this card.';
   return {
     startedAt: c.startedAt,
     endedAt: typeof c.endedAt === 'string' ? c.endedAt : null,

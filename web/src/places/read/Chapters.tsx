@@ -20,7 +20,7 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
     <section aria-labelledby="chapters" className="border-t pt-3">
       <h2 id="chapters" className="pb-1 text-xl font-bold">
         Chapters
-        <span className="font-normal text-soft"> · since when the tank is as it is described</span>
+        <span className="font-normal text-soft"> · how the tank was set up, and when</span>
       </h2>
       <ol>
         {chapters.map((c) => (
@@ -31,7 +31,7 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
             <span>
               {c.changed.length > 0
                 ? `changed: ${c.changed.map((part) => PARTS[part]).join(', ')}`
-                : 'as first described'}
+                : 'first description'}
             </span>
             {c.until && (
               <Link
@@ -40,7 +40,7 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
                 search={{ day: dayBefore(c.until, tank.zone) }}
                 className={`${buttonLook('quiet')} min-h-6!`}
               >
-                the twin at its end
+                Model at its end
               </Link>
             )}
             {c.id && (
@@ -50,10 +50,10 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
                   params={{ tankId: tank.id, chapterId: c.id }}
                   className={`${buttonLook('quiet')} min-h-6!`}
                 >
-                  mend what it says
+                  Correct description
                 </Link>
                 <Button look="quiet" className="min-h-6!" onClick={() => setMended(c)}>
-                  mend its end
+                  Correct end date
                 </Button>
               </>
             )}
@@ -63,7 +63,7 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
                 params={{ tankId: tank.id }}
                 className={`${buttonLook('quiet')} min-h-6!`}
               >
-                describe it
+                Edit description
               </Link>
             )}
           </li>
@@ -93,11 +93,11 @@ function MendSheet({ chapter, close }: { chapter: Chapter; close: () => void }) 
       open
       onOpenChange={close}
       title="When did this chapter end?"
-      about="Everything that is computed of the days on both sides follows."
+      about="The days on both sides are computed again."
     >
       <div className="grid gap-4">
         <Field
-          label="It ended, and the next began, at"
+          label="End of this chapter"
           type="datetime-local"
           value={until}
           onChange={(e) => setUntil(e.target.value)}
@@ -112,7 +112,7 @@ function MendSheet({ chapter, close }: { chapter: Chapter; close: () => void }) 
                 { id, version: chapter.version, until },
                 {
                   onSuccess: () => {
-                    tell('Chapter mended.');
+                    tell('Chapter corrected.');
                     close();
                   },
                 },
@@ -126,14 +126,14 @@ function MendSheet({ chapter, close }: { chapter: Chapter; close: () => void }) 
             onClick={() =>
               join.mutate(id, {
                 onSuccess: () => {
-                  tell('It is one chapter now, described like the later one.');
+                  tell('Chapters merged, described like the later one.');
                   close();
                 },
                 onError: (problem) => tell(problem.message),
               })
             }
           >
-            It was no change: one chapter
+            Merge these two chapters
           </Button>
         </div>
       </div>

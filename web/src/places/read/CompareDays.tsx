@@ -70,10 +70,10 @@ export function CompareDays({ windows }: { windows: ReturnType<typeof useTwoWind
       : undefined;
   const between = useBetween(tank.id, asked);
   return (
-    <section aria-label="Days beside days" className="grid gap-4 border-t pt-4">
+    <section aria-label="Compare days" className="grid gap-4 border-t pt-4">
       <p className="max-w-prose">
-        Draw over the days of one stretch, then over those of another, or type them: whole days, at
-        most 31 each.
+        Drag over one stretch of days, then over another, or type the dates. Whole days, at most 31
+        each.
       </p>
       <div className="flex flex-wrap gap-x-8 gap-y-3">
         <DayFields name="First stretch" days={one} set={setOne} />
@@ -81,7 +81,7 @@ export function CompareDays({ windows }: { windows: ReturnType<typeof useTwoWind
       </div>
       {asked && between.isFetching && !between.data && (
         <p role="status" className="text-soft">
-          Comparing: the tank as it was is run through the later days …
+          Comparing. The model runs the old setup through the later days…
         </p>
       )}
       {asked && between.error && (
@@ -113,7 +113,7 @@ function DayFields({ name, days, set }: { name: string; days: Days; set: (days: 
         onChange={(e) => set({ ...days, from: e.target.value })}
       />
       <Field
-        label="to, that day included"
+        label="to (included)"
         type="date"
         value={days.until}
         onChange={(e) => set({ ...days, until: e.target.value })}
@@ -127,10 +127,10 @@ const days = ({ from, until }: Days) =>
 
 const sides = ({ found }: EffectCard) =>
   found
-    ? `${found.effect.daysBefore.length} and ${found.effect.daysAfter.length} whole days that count`
-    : 'no whole days on one of both sides';
+    ? `${found.effect.daysBefore.length} and ${found.effect.daysAfter.length} whole days counted`
+    : 'no whole days on one side';
 
 const changed = ({ changes }: EffectCard) =>
   changes.length === 0
-    ? 'No change of the tank is noted between them.'
-    : `Between them: ${changes.map(what).join('; ')}. What is left belongs to all of that together.`;
+    ? 'No change to the tank is logged between them.'
+    : `Between them: ${changes.map(what).join('; ')}. The difference belongs to all of these together.`;

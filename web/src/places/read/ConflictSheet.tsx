@@ -30,9 +30,9 @@ export function ConflictSheet({
       <table className="w-full text-left text-lg">
         <thead className="text-sm text-soft">
           <tr>
-            <th className="py-1 font-normal">time</th>
-            <th className="font-normal">stored</th>
-            <th className="font-normal">yours</th>
+            <th className="py-1 font-normal">Time</th>
+            <th className="font-normal">Stored</th>
+            <th className="font-normal">Yours</th>
           </tr>
         </thead>
         <tbody>
@@ -57,7 +57,7 @@ export function ConflictSheet({
             Replace with mine
           </Button>
         )}
-        <Button onClick={close}>Keep what is stored</Button>
+        <Button onClick={close}>Keep the stored value</Button>
       </div>
     </Sheet>
   );

@@ -69,7 +69,7 @@ export function EntryRow({
             </span>
           )}
           <select
-            aria-label={`How ${m.label} was measured`}
+            aria-label={`Method for ${m.label}`}
             className={CHOICE}
             value={entry.method}
             onChange={(e) => onChange({ ...entry, method: e.target.value as Method })}

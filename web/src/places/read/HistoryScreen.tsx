@@ -44,14 +44,14 @@ export function HistoryScreen() {
     return (
       <div className="grid justify-items-start gap-2">
         <h1 className="text-xl font-bold">History</h1>
-        <p className="text-lg">Nothing is in the log yet. Months come in with a logger’s file.</p>
+        <p className="text-lg">Your log is empty. Import a logger’s file to add months at once.</p>
         {!helper && (
           <Link
             to="/tank/$tankId/bring"
             params={{ tankId: tank.id }}
             className={buttonLook('main')}
           >
-            Bring in a file
+            Import a file
           </Link>
         )}
       </div>
@@ -175,7 +175,7 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
     if (!svg.current) return;
     toPng(svg.current)
       .then((png) => download(png, `${tank.description.name} history.png`))
-      .catch(() => tell('The picture could not be made.'));
+      .catch(() => tell('We couldn’t make the picture.'));
   };
 
   return (
@@ -186,13 +186,13 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
         </h1>
         <div className="flex flex-wrap items-center gap-1">
           <Button look="quiet" onClick={() => last(7)}>
-            last week
+            Last week
           </Button>
           <Button look="quiet" onClick={() => last(30)}>
-            last 30 days
+            Last 30 days
           </Button>
           <Button look="quiet" onClick={() => setShown(whole)}>
-            all
+            All
           </Button>
           <Button look="quiet" aria-label="Earlier" onClick={() => move(-0.25)}>
             ←
@@ -200,11 +200,11 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
           <Button look="quiet" aria-label="Later" onClick={() => move(0.25)}>
             →
           </Button>
-          <Button look="quiet" aria-label="Closer" onClick={() => zoom(0.6)}>
-            closer
+          <Button look="quiet" aria-label="Zoom in" onClick={() => zoom(0.6)}>
+            Zoom in
           </Button>
-          <Button look="quiet" aria-label="Wider" onClick={() => zoom(1 / 0.6)}>
-            wider
+          <Button look="quiet" aria-label="Zoom out" onClick={() => zoom(1 / 0.6)}>
+            Zoom out
           </Button>
           {!helper && (
             <Button
@@ -213,7 +213,7 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
               className={comparing ? 'font-bold' : ''}
               onClick={() => setComparing(!comparing)}
             >
-              compare days
+              Compare days
             </Button>
           )}
           <Button look="quiet" onClick={picture}>
@@ -253,8 +253,8 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
         {pointed
           ? `${dayAndTime(new Date(pointed.at).toISOString(), tank.zone)} · ${pointed.words.join(' · ')}`
           : comparing
-            ? 'Drag over the days that are compared; the wheel and the arrow keys still move the log.'
-            : 'Drag to move, turn the wheel to zoom; arrow keys do the same.'}
+            ? 'Drag over the days to compare. The wheel and arrow keys still move the log.'
+            : 'Drag to move, scroll to zoom, or use the arrow keys.'}
       </p>
       {comparing && <CompareDays windows={windows} />}
       <WhatChanged

@@ -30,7 +30,7 @@ export function ReadingList() {
   const take = (reading: Reading) =>
     remove.mutate([reading.id], {
       onSuccess: () =>
-        tell(`${NAMES[reading.quantity]} ${reading.value} taken out.`, () =>
+        tell(`${NAMES[reading.quantity]} ${reading.value} removed.`, () =>
           restore.mutate({ at: reading.at, values: [without(reading)] }),
         ),
     });
@@ -57,7 +57,7 @@ export function ReadingList() {
                 setPages([undefined]);
               }}
             />
-            List each of their readings below
+            List every sensor reading below
           </label>
         </div>
       )}
@@ -65,9 +65,9 @@ export function ReadingList() {
         <Waiting error={query.error} retry={() => void query.refetch()} />
       ) : query.data.readings.length === 0 ? (
         <p className="text-soft">
-          {sensors.length > 0 ? 'Nothing entered by hand yet.' : 'Nothing yet.'} Begin with pH in
-          the last hour before the lights go on, alkalinity, and the CO2 of the room: these three
-          answer the first question.
+          {sensors.length > 0 ? 'Nothing entered by hand yet.' : 'Nothing yet.'} Start with pH in
+          the last hour before lights-on, alkalinity and the room’s CO2. These three answer the
+          first question.
         </p>
       ) : (
         <>
@@ -100,7 +100,7 @@ export function ReadingList() {
                       aria-label={`Staircase at pH ${r.value}`}
                       className={buttonLook('quiet')}
                     >
-                      staircase
+                      Staircase
                     </Link>
                   )}
                   {!helper && (
@@ -110,14 +110,14 @@ export function ReadingList() {
                         aria-label={`Correct ${NAMES[r.quantity]} ${r.value}`}
                         onClick={() => setCorrecting(r)}
                       >
-                        correct
+                        Correct
                       </Button>
                       <Button
                         look="quiet"
-                        aria-label={`Take out ${NAMES[r.quantity]} ${r.value}`}
+                        aria-label={`Remove ${NAMES[r.quantity]} ${r.value}`}
                         onClick={() => take(r)}
                       >
-                        take out
+                        Remove
                       </Button>
                     </>
                   )}
@@ -128,12 +128,12 @@ export function ReadingList() {
           <div className="flex gap-4 border-t pt-2">
             {pages.length > 1 && (
               <Button look="quiet" onClick={() => setPages(pages.slice(0, -1))}>
-                newer
+                Newer
               </Button>
             )}
             {query.data.next && (
               <Button look="quiet" onClick={() => setPages([...pages, query.data.next])}>
-                older
+                Older
               </Button>
             )}
           </div>

@@ -54,24 +54,24 @@ function Loaded({ day }: { day: Day }) {
           <h1 id="day" className="text-xl font-bold">
             {longDay(day.day)}
             <span className="hidden font-normal text-soft md:inline">
-              {day.usual.length > 0 ? ' · over what was usual in the fourteen days before' : ''}
+              {day.usual.length > 0 ? ' · grey: the last 14 days' : ''}
             </span>
           </h1>
           <div className="flex items-center gap-1">
             <Button look="quiet" onClick={() => go(-1)}>
-              ← day before
+              ← Previous day
             </Button>
             <Button look="quiet" disabled={newest} onClick={() => go(1)}>
-              day after →
+              Next day →
             </Button>
             {day.day !== day.latest && (
               <Button look="quiet" onClick={() => void navigate({ search: {}, replace: true })}>
-                newest
+                Latest
               </Button>
             )}
             {!helper && (
               <Button look="quiet" onClick={() => document.dispatchEvent(new Event('note-event'))}>
-                note an event
+                Add an event
               </Button>
             )}
             <ShareButton {...sharedDay(day, tank, units)} />
@@ -97,13 +97,13 @@ function DayInWords({ day }: { day: Day }) {
       {day.trough && day.peak ? (
         <p className="text-lg">
           {day.trough.at === day.peak.at ? (
-            'One reading only: a day is judged by its trough and its peak.'
+            'Only one reading so far. A day needs its low and its high.'
           ) : (
             <>
               Swing <strong>{(day.peak.ph - day.trough.ph).toFixed(2)}</strong>
               {day.surrounded
                 ? '.'
-                : ' between the readings there are; none close around both shows that they are the extremes.'}
+                : ' so far. Too few readings to be sure of the day’s low and high.'}
             </>
           )}
         </p>
@@ -111,12 +111,12 @@ function DayInWords({ day }: { day: Day }) {
         <p className="text-lg">
           No pH on this day.{' '}
           <Link
-            to="/tank/$tankId/enter"
+            to="/tank/$tankId/add-to-log"
             params={{ tankId: tank.id }}
             search={{ measure: 'PH' }}
             className={buttonLook('quiet')}
           >
-            Enter one
+            Add one
           </Link>
         </p>
       )}
@@ -128,7 +128,7 @@ function DayInWords({ day }: { day: Day }) {
             search={{ day: day.day }}
             className={buttonLook('quiet')}
           >
-            what the twin knew on that evening
+            What the model knew that evening
           </Link>
         </p>
       )}

@@ -57,7 +57,7 @@ export function UnusualSheet({
       </ul>
       <div className="flex flex-wrap gap-3 pt-5">
         <Button look="main" onClick={close}>
-          Correct it
+          Correct
         </Button>
         <Button onClick={save}>Save as typed</Button>
       </div>

@@ -47,28 +47,28 @@ function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null })
       <span className="text-soft">
         {EVENT_NAMES[event.kind]}, {dayAndTime(event.at, tank.zone)}
         {event.until && ` to ${dayAndTime(event.until, tank.zone)}`}
-        {event.excludesDays && '; its days are left out'}
+        {event.excludesDays && ', days left out of the fit'}
       </span>{' '}
       {mend && (
         <Button
           look="quiet"
           className="min-h-6!"
-          aria-label={`Mend “${event.title}”`}
+          aria-label={`Correct “${event.title}”`}
           onClick={mend}
         >
-          mend
+          Correct
         </Button>
       )}
       {event.note && <span className="block">{event.note}</span>}
       {event.did.length > 0 && (
         <span className="block text-sm text-soft">
-          For the twin: {event.did.join(', ')}
-          {!event.until && ', still on'}.{event.forecast && ` ${forecastInWords(event.forecast)}`}
+          In the model: {event.did.join(', ')} {!event.until && ', still active'}.
+          {event.forecast && ` ${forecastInWords(event.forecast)}`}
         </span>
       )}
       {!event.measures && BEGINS_ANEW.includes(event.kind) && (
         <span className="block text-sm text-soft">
-          What it did to the tank is not said: the twin learns nothing from before it.
+          Its effect on the tank is not described, so the model can’t use days before it.
         </span>
       )}
     </li>
@@ -79,7 +79,7 @@ function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null })
 const BEGINS_ANEW: readonly EventKind[] = ['REMEDY', 'FAULT', 'MAINTENANCE'];
 
 const forecastInWords = (f: NonNullable<TankEvent['forecast']>) =>
-  `Forecast then: trough ${signedRange(f.gainPh)}, to ${range(f.troughPh, 2)}, after ${Math.round(f.settleHours.value)} h.`;
+  `Forecast then: daily low ${signedRange(f.gainPh)}, to ${range(f.troughPh, 2)}, after ${Math.round(f.settleHours.value)} h.`;
 
 function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
   const { tank } = useAtTank();
@@ -91,8 +91,8 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
     <Sheet
       open
       onOpenChange={close}
-      title="Mend what was noted"
-      about="What is computed of these days follows."
+      title="Correct this event"
+      about="These days are computed again."
     >
       <EventForm
         start={asTyped(event, tank.zone)}
@@ -105,7 +105,7 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
             {
               onSuccess: (saved) => {
                 sent();
-                tell('Event mended.', () =>
+                tell('Event corrected.', () =>
                   edit.mutate({ id: event.id, version: saved.version, event: asNoted(event) }),
                 );
                 close();
@@ -126,8 +126,8 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
           className={buttonLook('quiet')}
         >
           {event.did.length > 0
-            ? 'change what it did, on the bench'
-            : 'say what it did, on the bench'}
+            ? 'Edit its effect on the Bench'
+            : 'Describe its effect on the Bench'}
         </Link>
         {event.measures?.length !== 0 && (
           <Button
@@ -138,7 +138,7 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
                 { id: event.id, version: event.version, measures: [] },
                 {
                   onSuccess: () => {
-                    tell(`“${event.title}” did nothing to the tank.`);
+                    tell(`“${event.title}” is marked as without effect.`);
                     close();
                   },
                   onError: (problem) => tell(problem.message),
@@ -146,7 +146,7 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
               )
             }
           >
-            it did nothing to the tank
+            Mark as without effect
           </Button>
         )}
         <Button
@@ -162,7 +162,7 @@ function MendSheet({ event, close }: { event: TankEvent; close: () => void }) {
             })
           }
         >
-          delete it
+          Delete
         </Button>
       </div>
     </Sheet>

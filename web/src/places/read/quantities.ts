@@ -24,7 +24,7 @@ export const IN_THE_TANK: readonly Measurable[] = [
     units: ['PH_NBS', 'PH_TOTAL'],
     methods: ['PROBE', 'PROBE_CHECKED', 'COLOUR_KIT', 'ESTIMATE'],
     feeds: 'PH',
-    hint: 'Tells most in the last hour before the lights go on.',
+    hint: 'Most useful in the last hour before lights-on.',
   },
   {
     key: 'alkalinity',
@@ -49,7 +49,7 @@ export const IN_THE_TANK: readonly Measurable[] = [
     units: ['PSU', 'SG_25', 'SG_20', 'MS_PER_CM'],
     methods: ['REFRACTOMETER', 'HYDROMETER', 'METER', 'ESTIMATE'],
     feeds: 'SALINITY',
-    hint: 'Specific gravity: the glass says at which temperature it is true, 25 or 20 °C.',
+    hint: 'Specific gravity: the instrument says at which temperature it is calibrated, 25 or 20 °C.',
   },
   {
     key: 'calcium',
@@ -74,11 +74,11 @@ export const IN_THE_TANK: readonly Measurable[] = [
   },
   {
     key: 'ammonia',
-    label: 'Ammonia, all of it',
+    label: 'Ammonia (total)',
     place: 'TANK',
     units: ['AMMONIUM_MG_PER_L', 'AMMONIA_N_MG_PER_L'],
     methods: ['COLOUR_KIT', 'METER', 'ESTIMATE'],
-    hint: 'After long outages daily, until it is zero twice. A binder in the water confuses some kits.',
+    hint: 'After long outages, test daily until zero twice. A binder in the water confuses some kits.',
   },
   {
     key: 'nitrite',
@@ -93,7 +93,7 @@ export const IN_THE_TANK: readonly Measurable[] = [
     place: 'TANK',
     units: ['OXYGEN_MG_PER_L', 'OXYGEN_PERCENT', 'OXYGEN_MG_PER_L_FRESH'],
     methods: ['METER', 'COLOUR_KIT', 'ESTIMATE'],
-    hint: 'A meter without a salinity setting reads about a fifth too high in seawater: choose that unit.',
+    hint: 'A meter without salinity setting reads about a fifth too high in seawater. Choose that unit.',
   },
 ];
 
@@ -105,7 +105,7 @@ export const IN_THE_AIR: readonly Measurable[] = [
     units: CO2_UNITS,
     methods: METER_OR_TOLD,
     feeds: 'ROOM_CO2',
-    hint: 'Beside the tank, an arm’s length from anybody’s face.',
+    hint: 'Beside the tank, an arm’s length from any face.',
   },
   {
     key: 'intake',

@@ -19,9 +19,9 @@ export function sharedDay(day: Day, { description, zone }: Tank, units: Units) {
     heading: `A day’s pH · ${plainDay(day.day)}`,
     lead:
       day.trough && day.peak
-        ? `${extreme(day.trough, day.surrounded ? 'Trough' : 'Lowest read')}, ${extreme(day.peak, day.surrounded ? 'peak' : 'highest')}.`
-        : 'No pH was read on this day.',
-    lines: day.usual.length > 0 ? ['Shaded: what was usual in the fourteen days before.'] : [],
+        ? `${extreme(day.trough, day.surrounded ? 'Daily low' : 'Lowest reading')}, ${extreme(day.peak, day.surrounded ? 'daily high' : 'highest')}.`
+        : 'No pH on this day.',
+    lines: day.usual.length > 0 ? ['Shaded: the last 14 days.'] : [],
     tank: tankInWords(description, units),
   };
   const parts: Part[] = [

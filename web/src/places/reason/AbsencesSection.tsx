@@ -25,19 +25,19 @@ export function AbsencesSection() {
   const back = all.filter((a) => a.cameBack);
   const drawings = [
     {
-      name: 'pH beside what was usual, hours since they left',
+      name: 'pH compared with usual, hours since people left',
       courses: courses(all, 'ph', () => 0),
     },
     {
-      name: 'pH beside what was usual, hours since they were back',
+      name: 'pH compared with usual, hours since people returned',
       courses: courses(back, 'ph', length),
     },
     {
-      name: 'the room’s CO2 over outdoors, ppm, hours since they left',
+      name: 'room CO2 above outdoors, ppm, hours since people left',
       courses: courses(all, 'room', () => 0),
     },
     {
-      name: 'the room’s CO2 over outdoors, ppm, hours since they were back',
+      name: 'room CO2 above outdoors, ppm, hours since people returned',
       courses: courses(back, 'room', length),
     },
   ].filter((d) => d.courses.length > 0);

@@ -19,7 +19,7 @@ export function ClearedRoom({ absence }: { absence: AbsenceView }) {
   const measured = clearedAt(absence);
   if (!room || helper || measured === undefined) return null;
   const known = room.description.airChangesPerH;
-  if (known === measured) return <p className="text-soft">The twin computes with that.</p>;
+  if (known === measured) return <p className="text-soft">The model uses that.</p>;
   const take = () =>
     edit.mutate(
       { version: room.version, description: { ...room.description, airChangesPerH: measured } },
@@ -33,7 +33,7 @@ export function ClearedRoom({ absence }: { absence: AbsenceView }) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
       <Button onClick={take} disabled={edit.isPending}>
-        Compute with {plain(measured, 2)} air changes an hour
+        Use {plain(measured, 2)} air changes an hour
       </Button>
       <span className="text-soft">
         {known === undefined ? 'so far it is assumed' : `so far described: ${plain(known, 2)}`}

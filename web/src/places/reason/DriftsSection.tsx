@@ -18,8 +18,8 @@ export function DriftsSection() {
   return (
     <section aria-labelledby="drifts" className="grid gap-6 border-t border-hairline pt-6">
       <h2 id="drifts" className="text-xl font-bold">
-        What room and tests show
-        <span className="font-normal text-soft"> · the cards above have it taken off already</span>
+        Slow changes in room and tests
+        <span className="font-normal text-soft"> · already subtracted above</span>
       </h2>
       {drifts.error && <Waiting error={drifts.error} retry={() => void drifts.refetch()} />}
       {courses.map((course) => (
@@ -68,7 +68,7 @@ function Drift({ of, view }: { of: MeasuredCourse['of']; view: DriftView }) {
       </p>
       {view.noted.length === 0 && !noting && (
         <Button look="quiet" className="justify-self-start" onClick={() => setNoting(true)}>
-          note when it began
+          Add when it began
         </Button>
       )}
       {noting && (

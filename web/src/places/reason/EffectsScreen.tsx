@@ -51,17 +51,17 @@ function Nothing({ logged }: { logged: number }) {
         Did it help?
       </h1>
       <p className="text-2xl leading-snug font-semibold">
-        {logged === 0 ? 'There is no log of pH yet.' : 'No change of the tank is noted yet.'}
+        {logged === 0 ? 'No pH in your log yet.' : 'No change to the tank in your log yet.'}
       </p>
       <p>
-        Once a change is noted and three whole days of pH stand on each side of it, this screen says
-        what it was worth, without what room and alkalinity explain.{' '}
+        Add a change with three whole days of pH before and after. Then you see what the change did,
+        without the effects of room air and alkalinity.{' '}
         <Link
-          to={logged === 0 ? '/tank/$tankId/bring' : '/tank/$tankId/enter'}
+          to={logged === 0 ? '/tank/$tankId/bring' : '/tank/$tankId/add-to-log'}
           params={{ tankId: tank.id }}
           className="underline underline-offset-4"
         >
-          {logged === 0 ? 'Bring in a logger’s file' : 'Note a change'}
+          {logged === 0 ? 'Import a logger’s file' : 'Add a change'}
         </Link>
       </p>
     </section>
@@ -84,11 +84,11 @@ function All({ effects, listedAt }: { effects: Effects; listedAt: number }) {
       <section aria-labelledby="effects" className="grid gap-3">
         <div className="flex flex-wrap items-center justify-between gap-x-6">
           <h1 id="effects" className="text-xl font-bold">
-            What each step was worth
+            What each change did{' '}
             {effects.since && (
               <span className="font-normal text-soft">
                 {' '}
-                · the day’s trough, {plainDay(effects.since)} to today
+                · daily lows, {plainDay(effects.since)} to today
               </span>
             )}
           </h1>
@@ -109,15 +109,13 @@ function All({ effects, listedAt }: { effects: Effects; listedAt: number }) {
           )}
         </div>
         <p className="text-sm text-soft">
-          Each dot is a day’s trough, each line what it stood at around a change. Grey is what room
-          and alkalinity explain, colour what is left for the change, dashed where single days
-          cannot tell. Dotted: {tank.description.band.troughAtLeast.toFixed(2)}, above which you
-          keep it.
-          {unnoted.length > 0 && ' At a question mark nobody noted what changed: see below.'}
+          Dots: daily lows. Grey: explained by room and alkalinity. Colour: due to the change,
+          dashed if chance is possible. Dotted: {tank.description.band.troughAtLeast.toFixed(2)},
+          your goal. {unnoted.length > 0 && ' Question mark: an unlogged change, see below.'}
         </p>
         {missing && !making.error && (
           <p role="status" className="text-soft">
-            Comparing “{title(missing)}”: the tank as it was is run through the days after it …
+            Comparing “{title(missing)}”…
           </p>
         )}
         {making.error && <Waiting error={making.error} retry={() => void making.refetch()} />}
@@ -166,7 +164,7 @@ function List({ cards, chosen }: { cards: readonly EffectCard[]; chosen: EffectC
             <span className="tabular-nums max-md:col-start-2">{left(card)}</span>
             <span className="text-soft max-md:col-start-2">
               {word(card)}
-              {card.stands === false && ', may be chance'}
+              {card.stands === false && ', could be chance'}
             </span>
           </li>
         ))}
@@ -179,6 +177,6 @@ function left(card: EffectCard): string {
   const found = card.found;
   if (!found) return card.trial ? signedRange(leftOf(card.trial.hours)) : '';
   return found.effect.trough.left.low === undefined
-    ? `${signed(found.effect.trough.raw, 2)} raw`
+    ? `${signed(found.effect.trough.raw, 2)} in all`
     : signedRange(bandOf(found));
 }

@@ -19,7 +19,7 @@ export function Evidence({ staircase }: { staircase: Staircase }) {
   return (
     <>
       <h2 id="evidence" className="pb-2 text-xl font-bold">
-        What this rests on
+        What this is based on
       </h2>
       <ul>
         {staircase.inputs.map((input) => (
@@ -40,12 +40,12 @@ export function Evidence({ staircase }: { staircase: Staircase }) {
               </span>
               {!input.method && (
                 <Link
-                  to="/tank/$tankId/enter"
+                  to="/tank/$tankId/add-to-log"
                   params={{ tankId: tank.id }}
                   search={{ measure: input.name }}
                   className="shrink-0 underline underline-offset-4"
                 >
-                  measure it
+                  Measure
                 </Link>
               )}
             </div>
@@ -57,18 +57,18 @@ export function Evidence({ staircase }: { staircase: Staircase }) {
               {INPUT_NAMES[name]}: <strong>missing</strong>
             </span>
             <Link
-              to="/tank/$tankId/enter"
+              to="/tank/$tankId/add-to-log"
               params={{ tankId: tank.id }}
               search={{ measure: name }}
               className="underline underline-offset-4"
             >
-              measure it
+              Measure
             </Link>
           </li>
         ))}
       </ul>
       <p className="pt-2 text-sm text-soft">
-        Errors and defaults are assumed; put your own in under{' '}
+        Errors and defaults are assumed. Enter your own in{' '}
         <Link
           to="/tank/$tankId/description"
           params={{ tankId: tank.id }}

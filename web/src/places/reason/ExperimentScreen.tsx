@@ -48,12 +48,12 @@ function Choose() {
   return (
     <section aria-labelledby="choose" className="grid max-w-prose gap-4">
       <h1 id="choose" className="text-xl font-bold">
-        An experiment with this tank
+        Experiments with this tank
       </h1>
       {guarded.length === 0 && (
         <p>
-          There is nothing to switch off and on here: it takes lamps that have a night, and for most
-          of them a skimmer.
+          No experiment fits this tank. Experiments need lamps with a dark phase, and most need a
+          skimmer.
         </p>
       )}
       {guarded.map((e) => (
@@ -66,23 +66,23 @@ function Choose() {
           )}
           <p>
             {narrows(e, open).length > 0
-              ? `Would narrow ${narrows(e, open).join(', ')}.`
-              : 'Would narrow nothing by a twentieth here.'}{' '}
-            On the early side oxygen would fall to {(e.lowestOxygenMgPerL ?? 0).toFixed(1)} mg/L.
+              ? `Narrows ${narrows(e, open).join(', ')}.`
+              : 'Too little to learn here.'}{' '}
+            Oxygen could fall to {(e.lowestOxygenMgPerL ?? 0).toFixed(1)} mg/L (9 in 10).
           </p>
           {e.allowed ? (
             <div>
               <Button
-                aria-label={`Plan it: ${e.name}`}
+                aria-label={`Plan this: ${e.name}`}
                 disabled={plan.isPending}
                 onClick={() => plan.mutate(e.experiment)}
               >
-                Plan it
+                Plan this
               </Button>
             </div>
           ) : (
             <p className="font-semibold">
-              Not here: below 5 mg/L no experiment is made with animals.
+              Not here: we allow no experiment below 5 mg/L of oxygen.
             </p>
           )}
         </div>
@@ -90,7 +90,7 @@ function Choose() {
       <Refusal message={plan.error?.message} />
       <p>
         <Link to={ROUTE.twin} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
-          What buffers, kits and meters would tell
+          What buffers, kits and meters would show
         </Link>
       </p>
     </section>
@@ -100,32 +100,32 @@ function Choose() {
 const BEGUN: Record<Chosen['stops'], string> = {
   SKIMMER: 'The skimmer is off',
   LAMPS: 'The lamps stay off',
-  NOTHING: 'It has begun',
+  NOTHING: 'Experiment started',
 };
 
 const AS_ALWAYS =
-  'See that the pH probe logs, best every five minutes; feed, doors and windows as always.';
+  'Check that the pH probe logs, best every five minutes. Feed as usual. Keep doors and windows as usual.';
 const NO_DOSES =
-  'No limewater, carbonate or other dose that moves pH from an hour before until six hours after: it would hide what you look for.';
+  'Don’t dose limewater, carbonate or anything else that moves pH from one hour before until six hours after.';
 
 /** What to see to before it begins. */
 const STEPS: Record<Chosen['stops'], (until: string) => string[]> = {
   SKIMMER: (until) => [
-    'Only when somebody is at home all the time who can switch the skimmer on again.',
-    `Set an alarm on your phone for ${until}, or bring in what is due as a calendar, which rings then. This page sounds, too, while it is open and something was pressed in it: do not rely on it.`,
-    'Lay an air stone with its pump beside the tank.',
+    'Only do this while someone at home can switch the skimmer on again.',
+    `Set an alarm on your phone for ${until}, or subscribe to your due calendar. This page also sounds while open, but don’t rely on that.`,
+    'Keep an air stone with its pump ready beside the tank.',
     AS_ALWAYS,
     NO_DOSES,
-    'Switch the skimmer off and press below. Watch the animals: gasping ends it at once.',
+    'Switch the skimmer off and press the button below. Watch the animals. If they gasp, stop at once.',
   ],
   LAMPS: (until) => [
-    'Only with animals that are well: corals that pale or have just come in need their light.',
-    'One day, never two after each other. Daylight that falls on the tank counts: draw the curtain.',
-    `Set an alarm for ${until}: from then on the timer has the lamps again, for the next morning.`,
-    'Lay an air stone with its pump beside the tank: a day without light is a day without its oxygen.',
+    'Only do this with healthy animals: pale or newly added corals need their light.',
+    'One day only, never two in a row. Daylight on the tank counts: draw the curtain.',
+    `Set an alarm for ${until}. Then put the lamps back on their timer for the next morning.`,
+    'Keep an air stone with its pump ready: without light the tank makes no oxygen.',
     AS_ALWAYS,
     NO_DOSES,
-    'Take the lamps off their timer before they come on, and press below. Gasping ends it at once.',
+    'Take the lamps off their timer before they come on, then press the button below. If animals gasp, stop at once.',
   ],
   NOTHING: () => [AS_ALWAYS, NO_DOSES],
 };
@@ -147,8 +147,8 @@ function Ready({ chosen }: { chosen: Chosen }) {
         {dayAndTime(chosen.from, tank.zone)} to {clockTime(chosen.until, tank.zone)}
       </p>
       <p>
-        On the early side oxygen would fall to {chosen.lowestOxygenMgPerL.toFixed(1)} mg/L. It is
-        looked at again when you begin, and refused below 5.
+        Oxygen could fall to {chosen.lowestOxygenMgPerL.toFixed(1)} mg/L (9 in 10). We check again
+        when you start, and refuse below 5.
       </p>
       <ol className="grid list-decimal gap-1.5 pl-5">
         {STEPS[chosen.stops](clockTime(chosen.until, tank.zone)).map((step) => (
@@ -161,10 +161,10 @@ function Ready({ chosen }: { chosen: Chosen }) {
           disabled={begin.isPending}
           onClick={() => begin.mutate({ id: chosen.id, at: at === '' ? undefined : at })}
         >
-          {begin.isPending ? 'Looking at the oxygen …' : BEGUN[chosen.stops]}
+          {begin.isPending ? 'Checking the oxygen…' : BEGUN[chosen.stops]}
         </Button>
         <Field
-          label="since (empty for now)"
+          label="Since (empty: now)"
           type="datetime-local"
           max={localInput(new Date(now), tank.zone)}
           value={at}
@@ -178,11 +178,11 @@ function Ready({ chosen }: { chosen: Chosen }) {
             // This screen is gone by then: what is said after it hangs on the promise.
             void callOff
               .mutateAsync(chosen.id)
-              .then(() => tell('Called off.'))
+              .then(() => tell('Cancelled.'))
               .catch(() => undefined)
           }
         >
-          call it off
+          Cancel
         </Button>
       </div>
       <Refusal message={begin.error?.at('at') ? undefined : begin.error?.message} />
@@ -196,11 +196,11 @@ function While() {
   return (
     <section aria-labelledby="while" className="grid max-w-prose gap-2">
       <h1 id="while" className="text-xl font-bold">
-        It goes on
+        Experiment running
       </h1>
       <p>
-        The bar above says until when, on every screen and to whoever helps. What it tells is
-        computed as soon as it is ended there; the six hours of the way back tell as much.
+        The bar at the top shows until when, on every screen and to helpers. We compute the result
+        as soon as you stop there. The six hours after that count as much.
       </p>
     </section>
   );
@@ -220,7 +220,7 @@ function Over({ over }: { over: OverExperiment }) {
         <span className="font-normal text-soft">
           {' '}
           · {dayAndTime(chosen.from, tank.zone)} to {clockTime(chosen.until, tank.zone)}
-          {chosen.ended === 'ANIMALS' && ', ended for the animals'}
+          {chosen.ended === 'ANIMALS' && ', stopped for the animals'}
         </span>
       </h2>
       <p className="max-w-prose">{came(over)}</p>
@@ -229,8 +229,8 @@ function Over({ over }: { over: OverExperiment }) {
         {width > 0 && <FindingsDrawing findings={over.findings} says={finding} width={width} />}
       </div>
       <p className="text-sm text-soft">
-        Hairline, nine in ten tanks when it began; bar, nine in ten{' '}
-        {over.settled ? 'six hours after it was over' : 'by the log up to now'}.
+        Thin line: 9 in 10 at the start. Bar: 9 in 10{' '}
+        {over.settled ? 'six hours after the end' : 'from the log so far'}.
       </p>
     </section>
   );

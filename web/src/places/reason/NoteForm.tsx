@@ -40,7 +40,7 @@ export function NoteForm({
     add
       .mutateAsync({ kind, at, title, note: text })
       .then((event) =>
-        tell(`“${event.title}” is noted; what lies around it is compared anew.`, () =>
+        tell(`“${event.title}” added. The days around it are compared again.`, () =>
           remove.mutate(event.id),
         ),
       )
@@ -77,10 +77,10 @@ export function NoteForm({
       />
       <div className="flex flex-wrap gap-3 sm:col-span-2">
         <Button type="submit" look="main" disabled={add.isPending}>
-          Note it
+          Add
         </Button>
         <Button look="quiet" onClick={close}>
-          not now
+          Cancel
         </Button>
       </div>
     </form>

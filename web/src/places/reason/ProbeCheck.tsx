@@ -17,18 +17,19 @@ export function ProbeCheck({
       open={open}
       onOpenChange={onOpenChange}
       title="Check the probe"
-      about="Five minutes, two fresh buffers. A probe that reads both right narrows the doubt from ±0.10 to ±0.03 (assumed)."
+      about="Five minutes, two fresh buffers. A correct probe reduces the error from ±0.10 to ±0.03 (assumed)."
     >
       <ol className="grid list-decimal gap-2 pl-6 text-lg">
         <li>
-          Unplug pumps and heaters before hands go into the water. Take the probe out and rinse it.
+          Unplug pumps and heaters before you put your hands in the water. Remove the probe and
+          rinse it.
         </li>
         <li>
-          Stand it in the pH 7 buffer until the reading rests, then in the pH 10 buffer. A buffer’s
-          value depends on its temperature: read the table on the bottle.
+          Put the probe in the pH 7 buffer until the reading is stable, then in the pH 10 buffer.
+          Buffer values depend on temperature: read the table on the bottle.
         </li>
         <li>
-          Keep what it showed in both under{' '}
+          Enter both readings under{' '}
           <Link
             to="/tank/$tankId/probe"
             params={{ tankId: tank.id }}
@@ -38,18 +39,16 @@ export function ProbeCheck({
           </Link>
           : every reading is corrected by it. A meter that can set itself may do so.
         </li>
-        <li>Rinse it, put it back, wait ten minutes, and read the tank again.</li>
+        <li>Rinse the probe, put it back, wait ten minutes, and read the tank again.</li>
       </ol>
-      <p className="pt-3 text-soft">
-        Pour used buffer away; never back into the bottle or into the tank.
-      </p>
+      <p className="pt-3 text-soft">Pour used buffer away, never into the bottle or the tank.</p>
       <Link
-        to="/tank/$tankId/enter"
+        to="/tank/$tankId/add-to-log"
         params={{ tankId: tank.id }}
         search={{ measure: 'PH', checked: true }}
         className={`${buttonLook('main')} mt-5`}
       >
-        Enter the pH of the checked probe
+        Add the pH of the checked probe
       </Link>
     </Sheet>
   );

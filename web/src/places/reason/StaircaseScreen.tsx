@@ -60,10 +60,10 @@ function Loaded({ view }: { view: StaircaseView }) {
         </div>
         <p className="pt-2 text-sm text-soft">
           {s.waterUatm
-            ? `CO2 in the water: ${Math.round(s.waterUatm.value)} µatm (${toTen(s.waterUatm.low)}–${toTen(s.waterUatm.high)}); the steps are in ppm of dry air, a CO2 meter’s unit. `
-            : ''}
-          Hatching: how far errors of the inputs may move a step. The water follows the room within
-          about {s.settlingHours.value.toFixed(0)} h ({s.settlingHours.low.toFixed(0)}–
+            ? `CO2 in the water: ${Math.round(s.waterUatm.value)} µatm (${toTen(s.waterUatm.low)}–${toTen(s.waterUatm.high)}). Steps are in ppm of dry air, as on a CO2 meter. `
+            : ''}{' '}
+          Hatched: possible error of a step. Water follows the room within about{' '}
+          {s.settlingHours.value.toFixed(0)} h ({s.settlingHours.low.toFixed(0)}–{' '}
           {s.settlingHours.high.toFixed(0)}).
         </p>
       </section>
@@ -76,10 +76,7 @@ function Loaded({ view }: { view: StaircaseView }) {
       <section aria-labelledby="map" className="border-t pt-5">
         <h2 id="map" className="pb-1 text-xl font-bold">
           Alkalinity and pH
-          <span className="font-normal text-soft">
-            {' '}
-            · along a line the air stays, across lines it changes
-          </span>
+          <span className="font-normal text-soft"> · each line is the same CO2</span>
         </h2>
         <div ref={mapRef}>
           {mapWidth > 0 && (
@@ -93,10 +90,10 @@ function Loaded({ view }: { view: StaircaseView }) {
           )}
         </div>
         <p className="pt-1 text-sm text-soft">
-          Dot: measured, bars: how far it may be off. Rings: where this water would settle. Dotted:
-          your band, {tank.description.band.troughAtLeast.toFixed(2)} to{' '}
-          {tank.description.band.peakAtMost.toFixed(2)}
-          {tank.description.band.reason && ` (${tank.description.band.reason})`}
+          Dot: measured, with error bars. Rings: where this water would settle. Dotted: your goal
+          range, {tank.description.band.troughAtLeast.toFixed(2)}–
+          {tank.description.band.peakAtMost.toFixed(2)}{' '}
+          {tank.description.band.reason && ` (${tank.description.band.reason})`}{' '}
           {s.omegaAragonite !== undefined &&
             ` Aragonite saturation Ω ${s.omegaAragonite.toFixed(1)}.`}
         </p>

@@ -35,7 +35,7 @@ export function SuspectsScreen() {
       <Waiting error={suspects.error} retry={() => void suspects.refetch()} />
     ) : (
       <p className="p-6 text-soft" role="status">
-        Comparing the days with what each suspect would make of them: some seconds …
+        Comparing your days with each suspect…
       </p>
     );
   }
@@ -60,10 +60,7 @@ function Blamed({ all }: { all: Suspects }) {
         Why is it low?
         <span className="font-normal text-soft">
           {' '}
-          ·{' '}
-          {all.since
-            ? `since ${plainDay(all.since)}, as you say`
-            : 'looked for in the last fortnight'}
+          · {all.since ? `since ${plainDay(all.since)}, as you entered` : 'in the last 14 days'}
         </span>
       </h1>
       <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(all)}</p>
@@ -72,7 +69,7 @@ function Blamed({ all }: { all: Suspects }) {
           {nothing} {steady}{' '}
           {alwaysLow(all) && (
             <>
-              So it has been: what would lift it stands on the{' '}
+              To raise it, try changes on the{' '}
               <Link
                 to="/tank/$tankId/bench"
                 params={{ tankId: tank.id }}
@@ -87,8 +84,8 @@ function Blamed({ all }: { all: Suspects }) {
       )}
       {!all.daysCompared && (
         <p className="max-w-prose border-l-4 border-alk pl-3">
-          The days cannot be compared: too few whole ones, or no plausible tank is behind them. Only
-          meters, tests, notes and what you check speak.
+          Not yet enough data to compare days: too few whole days, or no model fits them. The
+          ranking uses meters, tests, events and your checks only.
         </p>
       )}
       <ol className="grid gap-5">
@@ -99,7 +96,7 @@ function Blamed({ all }: { all: Suspects }) {
       {folded.length > 0 && (
         <details>
           <summary className="min-h-11 cursor-pointer content-center text-soft">
-            Hardly likely: {folded.map((f) => f.label).join(', ')}
+            Unlikely: {folded.map((f) => f.label).join(', ')}
           </summary>
           <ol className="grid gap-5 pt-3">
             {folded.map((family) => (
@@ -109,8 +106,8 @@ function Blamed({ all }: { all: Suspects }) {
         </details>
       )}
       <p className="max-w-prose text-sm text-soft">
-        Bars: what speaks against it, to the left, and for it, to the right; the ring sums both up.
-        What your tank does not have is not suspected.
+        Bars: evidence against (left) and for (right). Ring: total. Parts your tank doesn’t have are
+        left out.
       </p>
       <Since all={all} />
     </section>
@@ -152,7 +149,7 @@ function One({ suspect }: { suspect: Suspect }) {
         </summary>
         <div className="grid max-w-prose gap-1 pb-3 pl-4 text-base">
           {suspect.grounds.length === 0 && (
-            <p className="text-soft">Nothing that is known speaks for it or against it.</p>
+            <p className="text-soft">No evidence for or against this yet.</p>
           )}
           {suspect.grounds.map((ground) => (
             <p key={ground.words}>
@@ -162,7 +159,7 @@ function One({ suspect }: { suspect: Suspect }) {
           ))}
           {suspect.needs && (
             <p>
-              <span className="text-soft">Alone: </span>
+              <span className="text-soft">Only: </span>
               {suspect.needs}.
             </p>
           )}
@@ -179,10 +176,10 @@ function Checks({ all }: { all: Suspects }) {
     <>
       <section aria-labelledby="next" className="grid gap-5">
         <h2 id="next" className="text-xl font-bold">
-          What would tell
-          <span className="font-normal text-soft"> · most for its trouble first</span>
+          Next checks
+          <span className="font-normal text-soft"> · most useful first</span>
         </h2>
-        {all.next.length === 0 && <p>No check is left that would tell more.</p>}
+        {all.next.length === 0 && <p>No useful check left.</p>}
         {shown.map((check) => (
           <Check key={check.check} check={check} />
         ))}
@@ -214,7 +211,7 @@ function Check({ check }: { check: SuspectCheck }) {
     answer
       .mutateAsync({ check: check.check, answer: place })
       .then(() =>
-        tell(`Found: ${words}. The suspects are ranked anew.`, () =>
+        tell(`Found: ${words}. Suspects ranked again.`, () =>
           answer.mutate({ check: check.check }),
         ),
       )
@@ -259,7 +256,7 @@ function Done({ done }: { done: DoneCheck }) {
           disabled={answer.isPending}
           onClick={() => answer.mutate({ check: done.check })}
         >
-          take back
+          Undo
         </Button>
       </p>
     </div>
@@ -280,7 +277,7 @@ function Since({ all }: { all: Suspects }) {
       }}
     >
       <Field
-        label="It has been low since"
+        label="Low since"
         type="date"
         value={day}
         min={all.earliest}
@@ -292,7 +289,7 @@ function Since({ all }: { all: Suspects }) {
       </Button>
       {all.since && (
         <Button look="quiet" onClick={() => go(undefined)}>
-          look for the day
+          Find the day for me
         </Button>
       )}
     </form>

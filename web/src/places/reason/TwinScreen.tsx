@@ -24,7 +24,7 @@ export function TwinScreen() {
     return (
       <>
         <Waiting error={twin.error} retry={() => void twin.refetch()} />
-        {!twin.error && <p className="px-6 text-soft">Fitting the twin to the log …</p>}
+        {!twin.error && <p className="px-6 text-soft">Fitting the model to your log…</p>}
       </>
     );
   }
@@ -38,7 +38,9 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section aria-labelledby="twin" className="grid content-start gap-4">
         <h1 id="twin" className="text-xl font-bold">
-          {day ? `What it knew on the evening of ${plainDay(day)}` : 'What the twin knows'}
+          {day
+            ? `What the model knew on the evening of ${plainDay(day)}`
+            : 'What the model of your tank knows'}
           {twin.from && (
             <span className="font-normal text-soft">
               {' '}
@@ -53,14 +55,14 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
               params={{ tankId: tank.id }}
               className="underline underline-offset-4"
             >
-              What it knows now
+              Show now
             </Link>
           </p>
         )}
         <p className="max-w-prose text-2xl leading-snug font-semibold">{verdict(twin)}</p>
         {twin.standing.length > 0 && (
           <p>
-            {day ? 'On it then' : 'On it'}:{' '}
+            {day ? 'Active then' : 'Active'}:{' '}
             {twin.standing
               .map((e) => `${e.title} (${e.did.join(', ')}, since ${dayAndTime(e.at, tank.zone)})`)
               .join('; ')}
@@ -70,7 +72,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
         {twin.problem && <p className="max-w-prose border-l-4 border-alk pl-3">{twin.problem}</p>}
         {!twin.fitted && !twin.problem && (
           <p className="max-w-prose">
-            With half a day of a pH probe it begins to learn; ten days tell most.{' '}
+            The model starts learning from half a day of probe pH. Ten days are best.{' '}
             <Link
               to="/tank/$tankId/bring"
               params={{ tankId: tank.id }}
@@ -93,27 +95,30 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
           )}
         </div>
         <p className="text-sm text-soft">
-          The hairline holds nine in ten tanks of this kind and description, before the log; the
-          bar, nine in ten that could be behind it. The ring is the most probable one. Fish breathe{' '}
-          {(twin.fishMmolPerLPerH * OXYGEN_G_PER_MOL).toFixed(2)} mg/L an hour beside the reef, as
-          described. Widths before the log are from memory.
+          Thin line: 9 in 10 tanks like yours, before the log. Bar: 9 in 10 models that fit your
+          log. Ring: the most likely. Fish use{' '}
+          {(twin.fishMmolPerLPerH * OXYGEN_G_PER_MOL).toFixed(2)} mg/L an hour on top, as described.
+          Widths before the log are from memory.
         </p>
         <Telling experiments={twin.experiments} open={twin.open} />
         {width > 0 && twin.left.length > 1 && (
           <div>
-            <h2 className="font-bold">Left between readings and twin, pH</h2>
+            <h2 className="font-bold">Difference between your readings and the model, pH</h2>
             <LeftDrawing left={twin.left} scatter={twin.scatterPh} zone={tank.zone} width={width} />
             <p className="text-sm text-soft">
-              In grey, twice its usual scatter of {twin.scatterPh.toFixed(3)}. A step or a slow
-              drift here is something that nobody described.
+              Grey: twice the usual scatter of {twin.scatterPh.toFixed(3)}. A step or slow drift
+              means something is missing from the description.
             </p>
           </div>
         )}
         {!day && width > 0 && <Forecasts width={width} />}
       </section>
-      <aside aria-label="What is open" className="grid content-start gap-6 lg:border-l lg:pl-8">
+      <aside
+        aria-label="What we can’t tell yet"
+        className="grid content-start gap-6 lg:border-l lg:pl-8"
+      >
         <div>
-          <h2 className="font-bold">What that leaves open</h2>
+          <h2 className="font-bold">What that leaves uncertain</h2>
           <dl>
             {twin.open.map((open) => (
               <div key={open.decision} className="border-b py-1.5">
@@ -125,7 +130,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
         </div>
         {twin.alike.length > 0 && (
           <div>
-            <h2 className="font-bold">What the log cannot tell apart</h2>
+            <h2 className="font-bold">What the log can’t separate</h2>
             <ul className="grid gap-1.5">
               {twin.alike.map((sentence) => (
                 <li key={sentence}>{sentence}</li>
@@ -146,16 +151,15 @@ function Forecasts({ width }: { width: number }) {
   const made = afterwards(score);
   return (
     <div>
-      <h2 className="font-bold">How its forecasts did</h2>
+      <h2 className="font-bold">How good the forecasts were</h2>
       <p>
-        {did(score.trough, 'trough') ?? 'No day that it forecast has come yet.'}{' '}
-        {did(score.peak, 'peak')}
+        {did(score.trough, 'trough') ?? 'No forecast day is over yet.'} {did(score.peak, 'peak')}
       </p>
       <ScoreDrawing days={score.days} width={width} />
       <p className="text-sm text-soft">
-        Hatched, what it forecast of each day’s trough and peak at its beginning; dots, what came.
+        Hatched: forecast low and high of each day. Dots: what happened.
         {made > 0 &&
-          ` ${made === 1 ? 'One was' : `${made} were`} made up for later, from readings before the day, with the calibrations and changes that are known now.`}
+          ` ${made === 1 ? 'One was' : `${made} were`} computed later, from readings before that day, with today’s calibrations and events.`}
       </p>
     </div>
   );
@@ -166,12 +170,12 @@ const WHERE: Record<Experiment['experiment'], (typeof ROUTE)[ScreenPath]> = {
   SKIMMER_OFF_BEFORE_LIGHT: ROUTE.experiment,
   SKIMMER_OFF_AT_NIGHT: ROUTE.experiment,
   LAMPS_OFF_FOR_A_DAY: ROUTE.experiment,
-  OXYGEN_NIGHT: ROUTE.enter,
+  OXYGEN_NIGHT: ROUTE.addToLog,
   PROBE_IN_BUFFERS: ROUTE.probe,
-  ANOTHER_ALKALINITY_TEST: ROUTE.enter,
+  ANOTHER_ALKALINITY_TEST: ROUTE.addToLog,
   GLASS_OF_AIR: ROUTE.probe,
-  ROOM_METER: ROUTE.enter,
-  INTAKE_METER: ROUTE.enter,
+  ROOM_METER: ROUTE.addToLog,
+  INTAKE_METER: ROUTE.addToLog,
 };
 
 /** The measurements that would narrow it, and those that the animals' oxygen forbids. */
@@ -187,28 +191,28 @@ function Telling({
   const forbidden = experiments.filter((e) => !e.allowed && narrows(e, open).length > 0);
   return (
     <div>
-      <h2 className="font-bold">What would tell more</h2>
+      <h2 className="font-bold">Measurements that would help most</h2>
       {telling.length === 0 ? (
-        <p>Nothing that is allowed would narrow any of it by a twentieth.</p>
+        <p>No safe measurement would help much now.</p>
       ) : (
         <ol className="grid gap-x-8 gap-y-3 pt-1 md:grid-cols-2">
           {telling.map((experiment) => (
             <li key={experiment.experiment}>
               <p className="font-semibold first-letter:uppercase">{experiment.name}</p>
               <p className="text-sm">
-                Would narrow {narrows(experiment, open).join(', ')}. {hours(experiment, tank.zone)}
-                About {experiment.minutes} minutes of your time (assumed).
+                Narrows {narrows(experiment, open).join(', ')}. {hours(experiment, tank.zone)} About{' '}
+                {experiment.minutes} minutes of your time (assumed).{' '}
                 {experiment.experiment === 'GLASS_OF_AIR' &&
-                  ' Half a litre at most, a fine stone, air from outdoors: exhaled air beside it spoils it.'}
+                  ' Take half a litre at most, a fine stone and outdoor air. Don’t breathe near the glass.'}{' '}
                 {experiment.lowestOxygenMgPerL !== undefined &&
-                  ` Oxygen would fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L on the early side: watch the animals, end it when they gasp, and look at the skimmer’s cup when it starts again.`}
+                  ` Watch the animals: oxygen could fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L. Stop when they gasp. Check the skimmer’s cup when it restarts.`}
               </p>
               <Link
                 to={WHERE[experiment.experiment]}
                 params={{ tankId: tank.id }}
                 className={buttonLook('quiet')}
               >
-                {experiment.lowestOxygenMgPerL === undefined ? 'enter it' : 'be guided'}
+                {experiment.lowestOxygenMgPerL === undefined ? 'Add reading' : 'Start'}
               </Link>
             </li>
           ))}
@@ -216,8 +220,8 @@ function Telling({
       )}
       {forbidden.length > 0 && (
         <p className="pt-3 text-sm">
-          Not here: {forbidden.map((e) => e.name).join('; ')}. On the early side oxygen would fall
-          to {Math.min(...forbidden.map((e) => e.lowestOxygenMgPerL ?? 0)).toFixed(1)} mg/L.
+          Not here: {forbidden.map((e) => e.name).join('; ')}. Oxygen could fall to{' '}
+          {Math.min(...forbidden.map((e) => e.lowestOxygenMgPerL ?? 0)).toFixed(1)} mg/L (9 in 10).
         </p>
       )}
     </div>

@@ -24,25 +24,23 @@ export function UnnotedSection() {
   return (
     <section aria-labelledby="unnoted" className="grid gap-4 border-t border-hairline pt-6">
       <h2 id="unnoted" className="text-xl font-bold">
-        What nobody noted
+        Changes missing from the log
       </h2>
       {unnoted.error && <Waiting error={unnoted.error} retry={() => void unnoted.refetch()} />}
       {!unnoted.error && (!unnoted.data || left > 0) && (
         <p role="status" className="text-soft">
           Looking for it
-          {unnoted.data ? `: ${left} of ${unnoted.data.stretches} stretches of the log left` : ''} …
+          {unnoted.data ? `: ${left} of ${unnoted.data.stretches} stretches left` : ''} …
         </p>
       )}
       {unnoted.data && unnoted.data.implausible > 0 && (
         <p className="max-w-prose">
-          In {unnoted.data.implausible} of {unnoted.data.stretches} stretches of the log nothing can
-          be found: no plausible tank is behind them.
+          {unnoted.data.implausible} of {unnoted.data.stretches} stretches can’t be searched: no
+          model fits them.
         </p>
       )}
       {unnoted.data && left === 0 && unnoted.data.implausible === 0 && open.length === 0 && (
-        <p className="max-w-prose">
-          Between the changes that are noted, each day differs from the next as it always did.
-        </p>
+        <p className="max-w-prose">No unlogged change found between the logged ones.</p>
       )}
       {open.map((c) => (
         <Change key={`${c.found.from} ${c.found.cause}`} change={c} />
@@ -62,14 +60,14 @@ function Change({ change: { found } }: { change: UnnotedChange }) {
   const nothing = () =>
     dismiss
       .mutateAsync({ found, nothing: true })
-      .then(() => tell('It is nothing, then.', () => dismiss.mutate({ found, nothing: false })))
+      .then(() => tell('Dismissed.', () => dismiss.mutate({ found, nothing: false })))
       .catch((problem: unknown) =>
         tell(problem instanceof Error ? problem.message : String(problem)),
       );
   return (
     <article className="grid gap-3">
       <p className="max-w-prose text-2xl leading-snug font-semibold">
-        {headline} Nothing is noted.
+        {headline} Nothing is logged.
       </p>
       <figure ref={ref} className="grid gap-1">
         {width > 0 && (
@@ -77,17 +75,17 @@ function Change({ change: { found } }: { change: UnnotedChange }) {
             days={found.days.map((d) => ({ day: d.day, size: shownSize(found, d.size) }))}
             from={found.from}
             usual={shownSize(found, found.cause === 'LAMPS' || found.cause === 'LEVEL' ? 0 : 1)}
-            says={`${headline} Each day on its own shows it.`}
+            says={`${headline} Each single day shows this.`}
             width={Math.min(width, 720)}
           />
         )}
         <figcaption className="text-sm text-soft">
-          {unitOf(found)}, as each day shows it alone; with it the trough moved{' '}
-          {signed(found.trough, 2)}, the peak {signed(found.peak, 2)}
+          {unitOf(found)}, from each single day. The daily low changed by {signed(found.trough, 2)},
+          the high by {signed(found.peak, 2)}
         </figcaption>
       </figure>
       <p className="max-w-prose">
-        Look at {lookAt(found)}. {asWell(found)}
+        Check {lookAt(found)}. {asWell(found)}
       </p>
       {noting ? (
         <NoteForm
@@ -98,9 +96,9 @@ function Change({ change: { found } }: { change: UnnotedChange }) {
         />
       ) : (
         <div className="flex flex-wrap gap-3">
-          <Button onClick={() => setNoting(true)}>Note it</Button>
+          <Button onClick={() => setNoting(true)}>Add to log</Button>
           <Button look="quiet" disabled={dismiss.isPending} onClick={() => void nothing()}>
-            it is nothing
+            Dismiss
           </Button>
         </div>
       )}
@@ -115,13 +113,13 @@ function Dismissed({ changes }: { changes: readonly UnnotedChange[] }) {
     <ul className="text-soft">
       {changes.map(({ found }) => (
         <li key={`${found.from} ${found.cause}`}>
-          {plainDay(found.from)}: {suggestedTitle(found)}, you said it is nothing{' '}
+          {plainDay(found.from)}: {suggestedTitle(found)}, you said Dismiss{' '}
           <Button
             look="quiet"
             disabled={dismiss.isPending}
             onClick={() => dismiss.mutate({ found, nothing: false })}
           >
-            look again
+            Show again
           </Button>
         </li>
       ))}

@@ -9,21 +9,22 @@ import { ProbeCheck } from './ProbeCheck';
 const URGENCY: Record<Verdict['urgency'], string | null> = {
   NONE: null,
   CAN_WAIT:
-    'Below your goal, above your act line. You keep the tank steady: one change, then two days of watching.',
-  WORTH_DOING: 'Below your goal, above your act line: worth doing, no hurry.',
-  ACT_NOW: 'Below your act line: begin today.',
-  STOP_RAISING: 'Above your limit for the peak: raise nothing until the probe is checked.',
-  DANGER: 'Animals are in danger at this pH, or when alkalinity moves this fast.',
+    'Below your goal, but not urgent. You keep this tank steady: make one change, then watch for two days.',
+  WORTH_DOING: 'Below your goal, but not urgent.',
+  ACT_NOW: 'Below your action level: start today.',
+  STOP_RAISING:
+    'Above your goal for the daily high. Raise nothing until you have checked the probe.',
+  DANGER: 'Animals are in danger at this pH, or when alkalinity changes this fast.',
 };
 
 const MEASURE: Partial<Record<Verdict['step'], { what: InputName; label: string }>> = {
-  MEASURE_PH: { what: 'PH', label: 'Enter a pH' },
-  TEST_ALKALINITY: { what: 'ALKALINITY', label: 'Enter alkalinity' },
-  MEASURE_ROOM: { what: 'ROOM_CO2', label: 'Enter room CO2' },
-  MEASURE_OUTDOORS: { what: 'OUTDOOR_CO2', label: 'Enter outdoor CO2' },
-  MEASURE_TEMPERATURE: { what: 'TEMPERATURE', label: 'Enter the temperature' },
-  MEASURE_SALINITY: { what: 'SALINITY', label: 'Enter salinity' },
-  RAISE_ALKALINITY: { what: 'ALKALINITY', label: 'Enter a second test' },
+  MEASURE_PH: { what: 'PH', label: 'Add a pH' },
+  TEST_ALKALINITY: { what: 'ALKALINITY', label: 'Add alkalinity' },
+  MEASURE_ROOM: { what: 'ROOM_CO2', label: 'Add room CO2' },
+  MEASURE_OUTDOORS: { what: 'OUTDOOR_CO2', label: 'Add outdoor CO2' },
+  MEASURE_TEMPERATURE: { what: 'TEMPERATURE', label: 'Add the temperature' },
+  MEASURE_SALINITY: { what: 'SALINITY', label: 'Add salinity' },
+  RAISE_ALKALINITY: { what: 'ALKALINITY', label: 'Add a second test' },
 };
 
 const LOOK: Partial<Record<Verdict['urgency'], string>> = {
@@ -73,12 +74,12 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
           search={{ at: verdict.lookAt }}
           className={`${buttonLook('main')} justify-self-start`}
         >
-          See {weekdayAndTime(verdict.lookAt, tank.zone)}
+          Show {weekdayAndTime(verdict.lookAt, tank.zone)}
         </Link>
       )}
       {measure && (
         <Link
-          to="/tank/$tankId/enter"
+          to="/tank/$tankId/add-to-log"
           params={{ tankId: tank.id }}
           search={{ measure: measure.what }}
           className={`${buttonLook('main')} justify-self-start`}
@@ -92,7 +93,7 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
           params={{ tankId: tank.id }}
           className={`${buttonLook('quiet')} justify-self-start`}
         >
-          Who is to blame?
+          Why is it low?
         </Link>
       )}
       <ProbeCheck open={checking} onOpenChange={setChecking} />

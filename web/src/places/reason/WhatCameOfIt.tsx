@@ -69,7 +69,7 @@ export function WhatCameOfIt({
         ))}
         {between.map((u) => (
           <p key={u.from}>
-            These days hold what nobody noted. {unnotedHeadline(u)}{' '}
+            These days contain an unlogged change. {unnotedHeadline(u)}{' '}
             <a href="#unnoted" className="underline underline-offset-4">
               Note it
             </a>
@@ -95,8 +95,8 @@ function Trial({ trial }: { trial: EffectTrial }) {
           <TrialDrawing hours={trial.hours} zone={tank.zone} width={Math.min(width, 760)} />
         )}
         <figcaption className="text-sm text-soft">
-          pH beside the same hours of the days before, room and alkalinity taken off; the line is
-          what the change makes of it, the bar its end, hatched what is possible
+          pH compared with the same hours before, without room and alkalinity. Line: effect of the
+          change. Bar: its end. Hatched: expected.
         </figcaption>
       </figure>
       <div className="grid max-w-prose gap-1">
@@ -137,14 +137,14 @@ function Besides({ card }: { card: EffectCard }) {
       );
   return (
     <div>
-      <h3 className="font-bold">Also in these days</h3>
+      <h3 className="font-bold">Also on these days</h3>
       <ul>
         {card.beside.map((e) => (
           <li key={e.eventId} className="flex flex-wrap items-center gap-x-4">
             <span>
               {e.title}, {dayAndTime(e.at, tank.zone)}
               {e.until && ` to ${dayAndTime(e.until, tank.zone)}`}
-              {e.leftOut && <span className="text-soft"> · its days are left out</span>}
+              {e.leftOut && <span className="text-soft"> · days left out</span>}
             </span>
             <Button
               look="quiet"
@@ -159,7 +159,7 @@ function Besides({ card }: { card: EffectCard }) {
                 )
               }
             >
-              {e.leftOut ? 'let its days count' : 'leave its days out'}
+              {e.leftOut ? 'Count these days' : 'Leave these days out'}
             </Button>
           </li>
         ))}

@@ -16,11 +16,11 @@ export function WorkingSheet({
     <Sheet
       open={open}
       onOpenChange={onOpenChange}
-      title="The working"
+      title="How this is worked out"
       about={
         staircase.extrapolated
-          ? 'Each line of the sum. Salinity or temperature lies outside the range some constants were measured in: extrapolated.'
-          : 'Each line of the sum with its numbers and its source.'
+          ? 'Each step with numbers and source. Salinity or temperature is outside the measured range of some constants: extrapolated.'
+          : 'Each step with numbers and source.'
       }
     >
       <ol className="grid gap-4">
@@ -37,10 +37,10 @@ export function WorkingSheet({
         <>
           <h3 className="border-t pt-3 mt-4 font-bold">What would change the verdict</h3>
           <p className="text-soft">
-            Tank less ventilation is {Math.round(staircase.tankMoreThanVentilation?.value ?? 0)}{' '}
+            Tank minus ventilation is {Math.round(staircase.tankMoreThanVentilation?.value ?? 0)}{' '}
             ppm, between {Math.round(staircase.tankMoreThanVentilation?.low ?? 0)} and{' '}
-            {Math.round(staircase.tankMoreThanVentilation?.high ?? 0)}. If zero lies inside, it is
-            too close to call. Each input’s error alone moves it by:
+            {Math.round(staircase.tankMoreThanVentilation?.high ?? 0)}. If the range includes zero,
+            either could be larger. The error of each input alone changes this by:
           </p>
           <ul>
             {staircase.doubts.map((d) => (

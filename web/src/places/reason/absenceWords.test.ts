@@ -35,9 +35,9 @@ test('an absence says when, how far and how fast', () => {
     'still away',
   );
   expect(phSentences(ph)).toEqual([
-    'pH came to stand +0.16 from what was usual, between +0.09 and +0.24 by the hour of the clock.',
-    'Half of that was there after 5 to 7 h, nine tenths after 12 to 17 h.',
-    'Once they were back, half of it was gone after 2 h, nine tenths not in that time.',
+    'pH settled +0.16 from usual, between +0.09 and +0.24 depending on the hour.',
+    'Half of that was reached after 5 to 7 h, nine tenths after 12 to 17 h.',
+    'After they returned, half was gone after 2 h, nine tenths not within that time.',
   ]);
   expect(roomSentence(absence())).toBe(
     'The room held 480 ppm over outdoors; half was gone after 1 to 1.5 h, nine tenths after 4 to 6 h: 0.4 to 0.6 air changes an hour.',
@@ -45,9 +45,9 @@ test('an absence says when, how far and how fast', () => {
 });
 
 test('what is not known is said', () => {
-  expect(phSentences(undefined)[0]).toContain('Too little');
+  expect(phSentences(undefined)[0]).toContain('Not enough');
   expect(phSentences({ ...ph, cameTo: undefined })[0]).toContain('less than two days');
-  expect(phSentences({ ...ph, away: undefined })[1]).toContain('How fast cannot be said');
+  expect(phSentences({ ...ph, away: undefined })[1]).toContain('We can’t tell how fast');
   expect(roomSentence(absence({ room: [] }))).toContain('Nobody measured');
   expect(roomSentence(absence({ clearing: undefined }))).toContain('does not tell');
 });

@@ -23,29 +23,31 @@ export function absenceTitle(absence: AbsenceView, zone: string): string {
 
 /** How far pH moved and how fast, there and back. */
 export function phSentences(ph: Absence | undefined): string[] {
-  if (!ph) return ['Too little pH was logged in the week before they left to say what was usual.'];
+  if (!ph) return ['Not enough pH in the week before they left to know what was usual.'];
   const to = ph.cameTo;
   if (!to)
-    return ['They were away for less than two days: where pH would have come to is not known.'];
-  const size = `pH came to stand ${signed(to.mean, 2)} from what was usual, between ${signed(to.least, 2)} and ${signed(to.most, 2)} by the hour of the clock.`;
+    return [
+      'They were away for less than two days. That is too short to see where pH would settle.',
+    ];
+  const size = `pH settled ${signed(to.mean, 2)} from usual, between ${signed(to.least, 2)} and ${signed(to.most, 2)} depending on the hour.`;
   return [
     size,
     ph.away
-      ? pace('Half of that was there', ph.away)
-      : 'How fast cannot be said: days differ among each other by too much beside it.',
-    ...(ph.back ? [pace('Once they were back, half of it was gone', ph.back)] : []),
+      ? pace('Half of that was reached', ph.away)
+      : 'We can’t tell how fast: your days differ too much.',
+    ...(ph.back ? [pace('After they returned, half was gone', ph.back)] : []),
   ];
 }
 
 const pace = (half: string, { half: first, ninety }: NonNullable<Absence['away']>) =>
-  `${half} after ${about(first)}${ninety ? `, nine tenths after ${about(ninety)}` : ', nine tenths not in that time'}.`;
+  `${half} after ${about(first)}${ninety ? `, nine tenths after ${about(ninety)}` : ', nine tenths not within that time'}.`;
 
 /** How fast the room cleared. */
 export function roomSentence({ room, clearing }: AbsenceView): string {
-  if (room.length === 0) return 'Nobody measured the room’s CO2.';
+  if (room.length === 0) return 'Room CO2 was not measured.';
   if (!clearing)
-    return 'The room’s CO2 does not tell how fast it clears: it held little when they left, or did not fall evenly.';
-  return `The room held ${Math.round(clearing.excessPpm / 10) * 10} ppm over outdoors; half was gone after ${about(clearing.halfH)}, nine tenths after ${about(clearing.ninetyH)}: ${range(clearing.airChangesPerH, 1)} air changes an hour.`;
+    return 'We can’t tell how fast the room clears: CO2 was low when they left, or did not fall evenly.';
+  return `The room was ${Math.round(clearing.excessPpm / 10) * 10} ppm above outdoors. Half was gone after ${about(clearing.halfH)}, nine tenths after ${about(clearing.ninetyH)}: ${range(clearing.airChangesPerH, 1)} air changes an hour.`;
 }
 
 /** Air changes an hour as they can be described: in hundredths. */

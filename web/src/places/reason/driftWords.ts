@@ -10,7 +10,7 @@ export const level = (of: MeasuredCourse['of'], value: number, unit: Units['alka
 export const axis = (of: MeasuredCourse['of'], unit: Units['alkalinity']) =>
   of === 'ALKALINITY'
     ? `alkalinity, ${ALKALINITY[unit].label}, each test`
-    : 'what the room held over outdoors, ppm, each week';
+    : 'room CO2 above outdoors, ppm, each week';
 
 /** What rose or fell, from when to when, and what that means. */
 export function driftSentence(
@@ -22,7 +22,7 @@ export function driftSentence(
   const when = `From about ${plainDay(drift.from)} to ${plainDay(drift.until)}`;
   if (of === 'ROOM_EXCESS') {
     const [a, b] = [drift.begins, drift.ends].map((ppm) => String(Math.round(ppm / 10) * 10));
-    return `${when} what the room holds over outdoors went from ${a} to ${b} ppm: ${fell ? 'more air was let in, or fewer breathed' : 'less air was let in, or more breathed'}.`;
+    return `${when} room CO2 above outdoors went from ${a} to ${b} ppm: ${fell ? 'more fresh air, or fewer people' : 'less fresh air, or more people'}.`;
   }
   const { digits, label } = ALKALINITY[unit];
   const amount = (meq: number, more = 0) =>
@@ -31,14 +31,14 @@ export function driftSentence(
     .map((v) => (fell ? -v : v))
     .sort((a, b) => a - b)
     .map((v) => amount(Math.max(0, v), 1));
-  return `${when} alkalinity ${fell ? 'fell' : 'rose'} by ${amount(drift.ends - drift.begins)} ${label}: ${ends.join(' to ')} ${label} a day ${fell ? 'less was dosed than used' : 'more was dosed than used'}.`;
+  return `${when} alkalinity ${fell ? 'fell' : 'rose'} by ${amount(drift.ends - drift.begins)} ${label}: ${ends.join(' to ')} ${label} a day ${fell ? 'less dosed than used' : 'more dosed than used'}.`;
 }
 
 /** What is noted of that time, or that nothing is. */
 export const notedOf = ({ noted }: DriftView) =>
   noted.length === 0
-    ? 'Nothing is noted of when it began.'
-    : `Of about then is noted: ${noted.map((title) => `“${title}”`).join(', ')}.`;
+    ? 'Nothing is logged around its start.'
+    : `Logged around then: ${noted.map((title) => `“${title}”`).join(', ')}.`;
 
 /** A title under which it can be noted; the keeper may know better. */
 export const driftTitle = (of: MeasuredCourse['of'], { drift }: DriftView) => {

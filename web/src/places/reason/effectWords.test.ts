@@ -61,9 +61,9 @@ const card = (over: Partial<EffectCard> = {}): EffectCard => ({
 test('a card says what it compares and what it found', () => {
   expect(title(card())).toBe('Hose');
   expect(since(card())).toBe('since 2 Nov 2026 · 3 whole days before, 3 after');
-  expect(headline(card())).toBe('It did what it could.');
+  expect(headline(card())).toBe('It worked as expected.');
   expect(beside(card())[0]).toBe(
-    'Explained: room, warmth and what stood on the tank +0.03, alkalinity −0.01.',
+    'Explained: room air, temperature and other changes +0.03, alkalinity −0.01.',
   );
 });
 
@@ -71,16 +71,16 @@ test('what went the other way is not called less', () => {
   const left = { ...comparison.left, value: -0.05, low: -0.08, high: -0.02 };
   const effect = { ...found().effect, trough: { ...comparison, left } };
   expect(headline(card({ found: found({ effect, verdict: 'LESS_THAN_POSSIBLE' }) }))).toBe(
-    'It went the other way.',
+    'It did the opposite.',
   );
   expect(headline(card({ found: found({ effect, verdict: 'FELL' }) }))).toBe(
-    'The trough fell by 0.02 to 0.08, and nothing measured explains it.',
+    'The daily low fell by 0.02 to 0.08. Nothing measured explains that.',
   );
 });
 
-test('a thin card still says whether it is as possible here', () => {
+test('a thin card still says whether it is as expected', () => {
   expect(headline(card({ found: found({ verdict: 'THIN' }) }))).toBe(
-    'Thin, with fewer than three days on a side: left for it is +0.10 to +0.16, as is possible here.',
+    'Not enough days yet: fewer than three on one side. So far this change could have moved the low by +0.10 to +0.16, as expected.',
   );
   const possible = { value: 0.3, low: 0.25, high: 0.35 };
   expect(headline(card({ found: found({ verdict: 'THIN', possible }) }))).toContain('unlike');
@@ -107,8 +107,8 @@ test('a change right after another is measured against nothing', () => {
   const cutBefore = { at: '2026-10-31T08:00:00Z', title: 'media' };
   const windows = { ...card().windows, before: '2026-11-02', cutBefore };
   const close = card({ found: undefined, windows });
-  expect(word(close)).toBe('too close to the last');
-  expect(headline(close)).toBe('“media” had not settled yet when it came.');
+  expect(word(close)).toBe('too close to the previous change');
+  expect(headline(close)).toBe('“media” had not settled yet when this change came.');
 });
 
 test('without a log the next change is not to blame', () => {
@@ -116,19 +116,19 @@ test('without a log the next change is not to blame', () => {
   const windows = { ...card().windows, cutAfter };
   const bare = card({ found: undefined, windows });
   expect(word(bare)).toBe('no days to compare');
-  expect(headline(bare)).toContain('no whole day of pH');
+  expect(headline(bare)).toContain('No whole day of pH');
 });
 
 test('nothing seen where much was possible did not go the other way', () => {
   const left = { ...comparison.left, value: -0.002, low: -0.02, high: 0.016 };
   const effect = { ...found().effect, trough: { ...comparison, left } };
   expect(headline(card({ found: found({ effect, verdict: 'LESS_THAN_POSSIBLE' }) }))).toBe(
-    'Less came of it than is possible here.',
+    'It helped less than expected.',
   );
 });
 
 test('a change that may be chance among many says so', () => {
-  expect(beside(card({ stands: false })).join(' ')).toContain('may well be chance');
+  expect(beside(card({ stands: false })).join(' ')).toContain('could be chance');
   expect(beside(card({ stands: true })).join(' ')).not.toContain('chance');
 });
 
@@ -150,22 +150,22 @@ const trial = (over: Partial<EffectTrial> = {}): EffectTrial => ({
 
 test('what was cut short is said by its hours', () => {
   const short = card({ found: undefined, trial: trial() });
-  expect(headline(short)).toBe('In 48 h less came of it than is possible here: −0.01 to +0.01.');
-  expect(word(short)).toBe('less than possible, by hours');
-  expect(besideTrial(trial())).toContain('Possible in these very hours: +0.05 to +0.16.');
+  expect(headline(short)).toBe('In 48 h it helped less than expected: −0.01 to +0.01.');
+  expect(word(short)).toBe('less than expected, by hours');
+  expect(besideTrial(trial())).toContain('Expected in these hours: +0.05 to +0.16.');
 });
 
 test('a trial that went down is not called less, and one of which nobody said more fell', () => {
   const left = { value: -0.05, deviation: 0.01, ofDays: 0.01, low: -0.07, high: -0.03 };
   const hours = { ...trial().hours, left };
   expect(headline(card({ found: undefined, trial: trial({ hours }) }))).toBe(
-    'In 48 h it went the other way: −0.07 to −0.03.',
+    'In 48 h it did the opposite: −0.07 to −0.03.',
   );
   const fell = trial({ hours: { ...hours, possible: undefined }, verdict: 'FELL' });
   expect(headline(card({ found: undefined, trial: fell }))).toBe(
-    'In 48 h pH fell by 0.03 to 0.07, and nothing measured explains it.',
+    'In 48 h pH fell by 0.03 to 0.07. Nothing measured explains that.',
   );
-  expect(besideTrial(fell)[2]).toContain('nothing to hold it against');
+  expect(besideTrial(fell)[2]).toContain('Describe the change on the Bench');
 });
 
 const METRIC: Units = {
@@ -193,15 +193,15 @@ const used = (over: Partial<UseBeside> = {}): UseBeside => {
 test('use that rose with pH is shown beside it, and never as its proof', () => {
   const words = usedSince(card({ use: used() }), METRIC);
   expect(words[0]).toBe(
-    '0.05 to 0.15 dKH a day more alkalinity is used since (6 tests before, 5 since, with what arrived).',
+    'Animals use 0.05 to 0.15 dKH a day more alkalinity since then (6 tests before, 5 since, with delivered doses).',
   );
-  expect(words[1]).toContain('proves nothing');
+  expect(words[1]).toContain('does not prove');
   expect(words).toHaveLength(2);
 });
 
 test('where aragonite may fall out by itself crusts are asked for first', () => {
   expect(usedSince(card({ use: used({ omegaAtPeak: 5.6 }) }), METRIC).join(' ')).toContain(
-    '5.6 times saturated: look for a white crust',
+    '5.6 times saturated. Check heaters and pumps',
   );
 });
 
@@ -215,17 +215,17 @@ test('use that moved against pH points at tests and doses', () => {
 test('tests that leave a step of use open say so', () => {
   const step = { ...used().step, changed: { value: 0.01, low: -0.01, high: 0.03 } };
   expect(usedSince(card({ use: used({ said: 'NOT_TOLD', step, dosed: false }) }), METRIC)).toEqual([
-    'Use of alkalinity: −0.03 to +0.08 dKH a day since, so tests show no step of it (6 tests before, 5 since, what is dosed taken as the same).',
+    'Alkalinity use since: −0.03 to +0.08 dKH a day. Your tests show no step (6 tests before, 5 since, assuming the same dosing).',
   ]);
   expect(usedSince(card(), METRIC)).toEqual([]);
 });
 
 test('a step is held against what it costs a month', () => {
   expect(costs(card(), 'EUR')).toBeUndefined();
-  expect(costs(card({ perMonth: 0.2 }), 'EUR')).toBe('It costs next to nothing to run.');
+  expect(costs(card({ perMonth: 0.2 }), 'EUR')).toBe('Running cost: almost nothing.');
   // 0.10 to 0.16 for 48 a month: 30 to 48 for each tenth.
   expect(costs(card({ perMonth: 48 }), 'EUR')).toBe(
-    'It costs about €48 a month to run, at assumed prices: €30 to €48 a month for each 0.1 of pH at the trough.',
+    'Running cost: about €48 a month at assumed prices: €30–€48 a month per 0.1 of daily low.',
   );
   const band = (low: number, high: number) => {
     const made = found();
@@ -233,8 +233,8 @@ test('a step is held against what it costs a month', () => {
     return card({ perMonth: 48, found: { ...made, effect: { ...made.effect, trough } } });
   };
   expect(costs(band(-0.02, 0.08), 'EUR')).toContain('at least €60 a month');
-  expect(costs(band(-0.05, -0.02), 'EUR')).toContain('nothing came of it');
+  expect(costs(band(-0.05, -0.02), 'EUR')).toContain('without a gain');
   expect(costs(card({ perMonth: 48, found: undefined }), 'EUR')).toBe(
-    'It costs about €48 a month to run, at assumed prices.',
+    'Running cost: about €48 a month at assumed prices.',
   );
 });

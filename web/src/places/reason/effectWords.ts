@@ -23,7 +23,7 @@ export function what(change: StepChange): string {
     case 'ENDED':
       return `${change.title}: over`;
     case 'DESCRIBED':
-      return `described anew: ${change.parts.map((part) => PARTS[part]).join(', ')}`;
+      return `description changed: ${change.parts.map((part) => PARTS[part]).join(', ')}`;
   }
 }
 
@@ -43,9 +43,9 @@ export function windows(card: EffectCard): string {
   const before = card.found?.effect.daysBefore.length ?? between(w.before, w.change);
   const after = card.found?.effect.daysAfter.length ?? between(w.after, w.end);
   const cut = [
-    w.cutBefore && `not before “${w.cutBefore.title}” had settled`,
+    w.cutBefore && `not until “${w.cutBefore.title}” had settled`,
     w.cutAfter && `cut short by “${w.cutAfter.title}”`,
-    w.coming && 'more are still to come',
+    w.coming && 'more to come',
   ].filter(Boolean);
   return `${days(before)} before, ${after} after${cut.length > 0 ? ` (${cut.join('; ')})` : ''}`;
 }
@@ -62,7 +62,7 @@ export function word(card: EffectCard): string {
   if (found) return verdictWord(found.verdict, found.moreDays === 0);
   if (card.trial) return `${verdictWord(card.trial.verdict, false)}, by hours`;
   if (card.missing) return 'not compared yet';
-  if (card.windows.cutBefore && !daysBefore(card)) return 'too close to the last';
+  if (card.windows.cutBefore && !daysBefore(card)) return 'too close to the previous change';
   if (daysAfter(card)) return 'no days to compare';
   return card.windows.cutAfter ? 'cut short' : card.windows.coming ? 'too soon' : 'no days';
 }
@@ -72,19 +72,19 @@ function verdictWord(verdict: EffectFound['verdict'], enough: boolean): string {
     case 'THIN':
       return 'thin';
     case 'NOT_TOLD':
-      return enough ? 'no change that matters' : 'cannot be told';
+      return enough ? 'no change that matters' : 'not yet enough data';
     case 'NONE_EXPECTED':
       return 'no effect of its own';
     case 'AS_POSSIBLE':
-      return 'as possible here';
+      return 'as expected';
     case 'LESS_THAN_POSSIBLE':
-      return 'less than possible';
+      return 'less than expected';
     case 'MORE_THAN_POSSIBLE':
-      return 'more than possible';
+      return 'more than expected';
     case 'ROSE':
-      return 'it rose';
+      return 'low rose';
     case 'FELL':
-      return 'it fell';
+      return 'low fell';
   }
 }
 
@@ -95,38 +95,38 @@ export function headline(card: EffectCard): string {
     if (card.trial) return trialHeadline(card.trial);
     if (card.missing) return 'Not compared yet.';
     if (card.windows.cutBefore && !daysBefore(card))
-      return `“${card.windows.cutBefore.title}” had not settled yet when it came.`;
+      return `“${card.windows.cutBefore.title}” had not settled yet when this change came.`;
     if (card.windows.cutAfter && !daysAfter(card))
       return `Cut short: “${card.windows.cutAfter.title}” came before the water had settled.`;
     return card.windows.coming && !daysAfter(card)
-      ? 'Too soon: the first whole day after it has settled is still to come.'
-      : 'There is no whole day of pH to compare with on one of both sides.';
+      ? 'Too soon: no whole day after settling yet.'
+      : 'No whole day of pH to compare on one side.';
   }
   const left = found.effect.trough.left;
   const band = signedRange(bandOf(found));
   switch (found.verdict) {
     case 'THIN':
       return left.low === undefined
-        ? `Thin: one day on each side. The trough moved by ${signed(found.effect.trough.raw, 2)}.`
-        : `Thin, with fewer than three days on a side: left for it is ${band}${inside(found)}.`;
+        ? `Not enough days yet: one on each side. The daily low changed by ${signed(found.effect.trough.raw, 2)}.`
+        : `Not enough days yet: fewer than three on one side. So far this change could have moved the low by ${band}${inside(found)}.`;
     case 'NOT_TOLD':
       return found.moreDays === 0
-        ? `No change that matters: what is left lies from ${band}.`
-        : `Cannot be told${card.windows.coming ? later(found) : ''}: what is left lies from ${band}.`;
+        ? `No change that matters: between ${band}.`
+        : `We can’t tell yet${card.windows.coming ? later(found) : ''}: the effect is between ${band}.`;
     case 'NONE_EXPECTED':
-      return 'It did what the readings of room and water show, and nothing beside that.';
+      return 'Room and water readings explain all of the change.';
     case 'AS_POSSIBLE':
-      return 'It did what it could.';
+      return 'It worked as expected.';
     case 'LESS_THAN_POSSIBLE':
       return claimed(bandOf(found)) && left.value * (found.possible?.value ?? 0) < 0
-        ? 'It went the other way.'
-        : 'Less came of it than is possible here.';
+        ? 'It did the opposite.'
+        : 'It helped less than expected.';
     case 'MORE_THAN_POSSIBLE':
-      return `More than this can do here: look for another cause.`;
+      return `More than expected: look for another cause.`;
     case 'ROSE':
-      return `The trough rose by ${band}, and nothing measured explains it.`;
+      return `The daily low rose by ${band}. Nothing measured explains that.`;
     case 'FELL':
-      return `The trough fell by ${fallen(bandOf(found))}, and nothing measured explains it.`;
+      return `The daily low fell by ${fallen(bandOf(found))}. Nothing measured explains that.`;
   }
 }
 
@@ -138,21 +138,21 @@ function trialHeadline({ hours, verdict }: EffectTrial): string {
   const long = `In ${hoursOf(hours)} h`;
   switch (verdict) {
     case 'AS_POSSIBLE':
-      return `${long} it did what it could: ${signedRange(band)}.`;
+      return `${long} it worked as expected: ${signedRange(band)}.`;
     case 'LESS_THAN_POSSIBLE':
       return claimed(band) && band.value * (hours.possible?.value ?? 0) < 0
-        ? `${long} it went the other way: ${signedRange(band)}.`
-        : `${long} less came of it than is possible here: ${signedRange(band)}.`;
+        ? `${long} it did the opposite: ${signedRange(band)}.`
+        : `${long} it helped less than expected: ${signedRange(band)}.`;
     case 'MORE_THAN_POSSIBLE':
-      return `${long} more came of it than this can do here (${signedRange(band)}): look for another cause.`;
+      return `${long} more than expected (${signedRange(band)}): look for another cause.`;
     case 'NONE_EXPECTED':
-      return `${long} it did what the readings of room and water show, and nothing beside that.`;
+      return `${long} room and water readings explain all of the change.`;
     case 'ROSE':
-      return `${long} pH rose by ${range(band, 2)}, and nothing measured explains it.`;
+      return `${long} pH rose by ${range(band, 2)}. Nothing measured explains that.`;
     case 'FELL':
-      return `${long} pH fell by ${fallen(band)}, and nothing measured explains it.`;
+      return `${long} pH fell by ${fallen(band)}. Nothing measured explains that.`;
     default:
-      return `${long} no effect can be made out: what is left lies from ${signedRange(band)}.`;
+      return `${long} no clear effect: between ${signedRange(band)}.`;
   }
 }
 
@@ -167,14 +167,14 @@ export function leftOf({ left }: EffectTrial['hours']) {
 /** On what a trial's figures rest, sentence by sentence. */
 export function besideTrial({ hours, roomMeasured }: EffectTrial): string[] {
   return [
-    `No whole day stood after it, so its hours are compared with the same hours of the days before; ${Math.round(100 * hours.through)} % of it had come through at the end, and the figure is where it would end.`,
-    `What the same sum finds in ${hours.stretches} stretches of those days, when nothing was changed, is its band.`,
+    `No whole day followed, so we compare single hours with the same hours before. ${Math.round(100 * hours.through)} % of the effect had come through. The figure is where it would end.`,
+    `The range is what we find in ${hours.stretches} stretches of those days without a change.`,
     hours.possible
-      ? `Possible in these very hours: ${signedRange(hours.possible)}.`
-      : 'Nobody said in the Bench’s terms what was done: nothing to hold it against.',
+      ? `Expected in these hours: ${signedRange(hours.possible)}.`
+      : 'Describe the change on the Bench to see what to expect from it.',
     ...(roomMeasured
       ? []
-      : ['Nobody measured the room’s CO2: what people and windows did is in it.']),
+      : ['Room CO2 was not measured, so effects of people and windows are included.']),
   ];
 }
 
@@ -183,8 +183,8 @@ function inside(found: EffectFound): string {
   const band = bandOf(found);
   if (!found.possible) return '';
   return band.low <= found.possible.high && band.high >= found.possible.low
-    ? ', as is possible here'
-    : ', unlike what is possible here';
+    ? ', as expected'
+    : ', unlike expected';
 }
 
 const fallen = (band: { value: number; low: number; high: number }) =>
@@ -209,28 +209,28 @@ export function beside(card: EffectCard): string[] {
   const room = trough.explained - ofAlkalinity;
   const shares = [
     Math.abs(room) >= WORTH_SAYING &&
-      `${found.roomMeasured ? 'room, warmth and what stood on the tank' : 'warmth and what stood on the tank'} ${signed(room, 2)}`,
+      `${found.roomMeasured ? 'room air, temperature and other changes' : 'temperature and other changes'} ${signed(room, 2)}`,
     Math.abs(ofAlkalinity) >= WORTH_SAYING && `alkalinity ${signed(ofAlkalinity, 2)}`,
   ].filter(Boolean);
   return [
     explained
       ? shares.length > 0
         ? `Explained: ${shares.join(', ')}.`
-        : 'Neither room nor alkalinity explain anything of it.'
-      : 'The twin had too little log before it: nothing is explained, and all of it is raw.',
+        : 'Room air and alkalinity explain none of it.'
+      : 'Too little log before this change to explain any of it.',
     ...(explained && !found.roomMeasured
-      ? ['Nobody measured the room’s CO2: what people and windows did is in what is left.']
+      ? ['Room CO2 was not measured, so effects of people and windows are included.']
       : []),
-    `Peak: ${signed(peak.raw, 2)} raw, ${peak.left.low === undefined || peak.left.high === undefined ? signed(peak.left.value, 2) : signedRange({ value: peak.left.value, low: peak.left.low, high: peak.left.high })} left.`,
+    `Daily high: ${signed(peak.raw, 2)} in all, ${peak.left.low === undefined || peak.left.high === undefined ? signed(peak.left.value, 2) : signedRange({ value: peak.left.value, low: peak.left.low, high: peak.left.high })} from the change.`,
     ...(trough.scatter === undefined
       ? []
-      : [`Days differ by ${trough.scatter.toFixed(2)} among each other.`]),
-    ...(found.calibrated ? ['The probe was calibrated between: the band is wider for it.'] : []),
+      : [`Days usually differ by ${trough.scatter.toFixed(2)}.`]),
+    ...(found.calibrated ? ['The probe was calibrated in between, so the range is wider.'] : []),
     ...(together(card)
-      ? ['Done within a day of each other: only switching one off again would part them.']
+      ? ['Done within a day of each other. Only undoing one would separate them.']
       : []),
     ...(card.stands === false
-      ? ['Counted with all other cards it may well be chance: one in ten shows as much by itself.']
+      ? ['This could be chance: one in ten comparisons shows as much without a cause.']
       : []),
     ...(found.problem ? [found.problem] : []),
   ];
@@ -251,21 +251,21 @@ function usedWords(
 ): string[] {
   const { label, digits } = ALKALINITY[units.alkalinity];
   const changed = bandFromMeq(step.changed, units.alkalinity);
-  const rests = `${step.before.tests} tests before, ${step.after.tests} since, ${dosed ? 'with what arrived' : 'what is dosed taken as the same'}`;
+  const rests = `${step.before.tests} tests before, ${step.after.tests} since, ${dosed ? 'with delivered doses' : 'assuming the same dosing'}`;
   if (said === 'NOT_TOLD')
     return [
-      `Use of alkalinity: ${signed(changed.low, digits + 1)} to ${signed(changed.high, digits + 1)} ${label} a day since, so tests show no step of it (${rests}).`,
+      `Alkalinity use since: ${signed(changed.low, digits + 1)} to ${signed(changed.high, digits + 1)} ${label} a day. Your tests show no step (${rests}).`,
     ];
   const rose = said === 'ROSE';
   const size = rose ? changed : { value: -changed.value, low: -changed.high, high: -changed.low };
   return [
-    `${range(size, digits + 1)} ${label} a day ${rose ? 'more' : 'less'} alkalinity is used since (${rests}).`,
+    `Animals use ${range(size, digits + 1)} ${label} a day ${rose ? 'more' : 'less'} alkalinity since then (${rests}).`,
     rose === phRose
-      ? 'It goes with a pH that moved the same way, and proves nothing of what moved it.'
-      : 'pH moved the other way: look at tests and doses before you look at the animals.',
+      ? 'pH moved the same way. That does not prove the cause.'
+      : 'pH moved the other way. Check tests and dosing before the animals.',
     ...(rose && omegaAtPeak > CRUSTS_ABOVE
       ? [
-          `At the day’s peak aragonite is ${omegaAtPeak.toFixed(1)} times saturated: look for a white crust on heaters and pumps before you take it for growth.`,
+          `At the daily high, aragonite is ${omegaAtPeak.toFixed(1)} times saturated. Check heaters and pumps for white crust before you call it growth.`,
         ]
       : []),
   ];
@@ -275,16 +275,15 @@ function usedWords(
 export function costs(card: EffectCard, currency: string): string | undefined {
   const { perMonth, found } = card;
   if (perMonth === undefined) return undefined;
-  if (perMonth < 0.5) return 'It costs next to nothing to run.';
-  const month = `It costs about ${money(perMonth, currency)} a month to run, at assumed prices`;
+  if (perMonth < 0.5) return 'Running cost: almost nothing.';
+  const month = `Running cost: about ${money(perMonth, currency)} a month at assumed prices`;
   if (!found) return `${month}.`;
   const { low, high } = bandOf(found);
   const tenth = (gain: number) => money((0.1 * perMonth) / gain, currency);
-  if (low > 0.005)
-    return `${month}: ${tenth(high)} to ${tenth(low)} a month for each 0.1 of pH at the trough.`;
+  if (low > 0.005) return `${month}: ${tenth(high)}–${tenth(low)} a month per 0.1 of daily low.`;
   return high > 0.005
-    ? `${month}: at least ${tenth(high)} a month for each 0.1 of pH at the trough.`
-    : `${month}, and nothing came of it.`;
+    ? `${month}: at least ${tenth(high)} a month per 0.1 of daily low.`
+    : `${month}, without a gain.`;
 }
 
 /** Several changes that nothing parts. */
@@ -297,10 +296,10 @@ export const since = (card: EffectCard) =>
   `since ${plainDay(card.windows.change)} · ${windows(card)}`;
 
 export const troughs = (found: EffectFound) => ({
-  before: `trough ${found.effect.trough.before.toFixed(2)}, peak ${found.effect.peak.before.toFixed(2)}`,
-  after: `trough ${found.effect.trough.after.toFixed(2)}, peak ${found.effect.peak.after.toFixed(2)}`,
+  before: `low ${found.effect.trough.before.toFixed(2)}, high ${found.effect.peak.before.toFixed(2)}`,
+  after: `low ${found.effect.trough.after.toFixed(2)}, high ${found.effect.peak.after.toFixed(2)}`,
 });
 
 /** For those who do not see the drawing. */
 export const worth = (found: EffectFound) =>
-  `Trough ${signed(found.effect.trough.raw, 2)} raw, ${signed(found.effect.trough.explained, 2)} explained, ${signedRange(bandOf(found))} left; possible here: ${found.possible ? signedRange(found.possible) : 'not known'}.`;
+  `Daily low ${signed(found.effect.trough.raw, 2)} in all, ${signed(found.effect.trough.explained, 2)} explained, ${signedRange(bandOf(found))} from the change. Expected: ${found.possible ? signedRange(found.possible) : 'unknown'}.`;

@@ -90,16 +90,16 @@ it('breaks the trace where nothing was read', () => {
 });
 
 const OPEN: Open[] = [
-  { decision: 'TROUGH', name: 'the trough as it is', value: band(7.83, 7.87, 7.89) },
-  { decision: 'LINE_GAIN', name: 'gain of an outdoor line', value: band(0.1, 0.15, 0.21) },
-  { decision: 'OXYGEN_WITHOUT_SKIMMER', name: 'the least oxygen with the skimmer off' },
+  { decision: 'TROUGH', name: 'your daily low', value: band(7.83, 7.87, 7.89) },
+  { decision: 'LINE_GAIN', name: 'the gain of an outdoor hose', value: band(0.1, 0.15, 0.21) },
+  { decision: 'OXYGEN_WITHOUT_SKIMMER', name: 'the lowest oxygen with the skimmer off' },
 ];
 
 it('says what is open as a range', () => {
   expect(OPEN.map(openness)).toEqual([
     '7.83 to 7.89',
     '+0.10 to +0.21',
-    'cannot be run: this tank would not live through it',
+    'not possible: this tank would run out of oxygen',
   ]);
 });
 
@@ -113,8 +113,8 @@ it('names what an experiment narrows, the most first, and not what it hardly doe
     allowed: true,
   };
   expect(narrows(experiment, OPEN)).toEqual([
-    'the least oxygen with the skimmer off by 35 %',
-    'gain of an outdoor line by 20 %',
+    'the lowest oxygen with the skimmer off by 35 %',
+    'the gain of an outdoor hose by 20 %',
   ]);
 });
 
@@ -133,16 +133,16 @@ it('claims nothing without a log', () => {
     left: [],
     standing: [],
   };
-  expect(verdict(twin)).toContain('Nothing is learned');
+  expect(verdict(twin)).toContain('learned nothing');
   expect(verdict({ ...twin, fitted: true })).toBe(
-    'This reef breathes 0.26 to 1.28 mg/L of oxygen an hour.',
+    'This reef uses 0.26 to 1.28 mg/L of oxygen an hour.',
   );
 });
 
 describe('an experiment that is over', () => {
   const one = (achieved: number | undefined): Finding => ({
     decision: 'TROUGH_WITHOUT_SKIMMER',
-    name: 'the trough with the skimmer off',
+    name: 'the daily low with the skimmer off',
     promised: 0.38,
     before: band(7.8, 7.88, 7.96),
     after: achieved === undefined ? undefined : band(7.84, 7.88, 7.92),
@@ -153,7 +153,7 @@ describe('an experiment that is over', () => {
 
   it('says what it showed of what it promised most', () => {
     expect(over([one(0.5)])).toBe(
-      'Of the trough with the skimmer off it showed: 7.84 to 7.92, 50 % narrower, 38 % promised.',
+      'Result for the daily low with the skimmer off: 7.84 to 7.92, 50 % narrower, 38 % promised.',
     );
     expect(over([one(0.5)], false)).toContain('so far');
   });
@@ -163,8 +163,8 @@ describe('an experiment that is over', () => {
   });
 
   it('claims nothing without a fit', () => {
-    expect(finding(one(undefined)).now).toBe('not known');
-    expect(over([one(undefined)])).toMatch(/cannot be said yet/);
-    expect(over([])).toMatch(/cannot be said yet/);
+    expect(finding(one(undefined)).now).toBe('unknown');
+    expect(over([one(undefined)])).toMatch(/No result yet/);
+    expect(over([])).toMatch(/No result yet/);
   });
 });

@@ -20,15 +20,15 @@ const unlearnt: Record<Unknown['unknown'], string> = {
   SURFACES: 'as described',
   SKIMMER: 'as described',
   ALKALINITY: 'as tested',
-  ROOM: 'as read',
+  ROOM: 'as measured',
   ROOM_EXCESS: 'estimated',
   AIR_CHANGES: 'assumed',
   USE: 'as described',
   INTAKE: 'assumed',
   LAMPS: 'as described',
-  PROBE: 'as read',
+  PROBE: 'as measured',
   DRIFT: 'assumed',
-  OXYGEN_PROBE: 'as read',
+  OXYGEN_PROBE: 'as measured',
 };
 
 const hundredths = (share: number) => String(Math.round(share * 100));
@@ -81,7 +81,7 @@ export function how(unknown: Unknown, useDosed = false): string {
 /** What a decision is open by, in words. */
 export function openness(open: Pick<Open, 'decision' | 'value'>): string {
   const value = open.value;
-  if (!value) return 'cannot be run: this tank would not live through it';
+  if (!value) return 'not possible: this tank would run out of oxygen';
   if (open.decision === 'OXYGEN_WITHOUT_SKIMMER') return `${range(value, 1)} mg/L`;
   if (open.decision === 'TROUGH' || open.decision === 'TROUGH_WITHOUT_SKIMMER')
     return range(value, 2);
@@ -91,9 +91,9 @@ export function openness(open: Pick<Open, 'decision' | 'value'>): string {
 /** In one sentence. */
 export function verdict(twin: Twin): string {
   const respiration = twin.unknowns.find((u) => u.unknown === 'RESPIRATION');
-  if (!twin.fitted || !respiration) return 'Nothing is learned from this tank’s log yet.';
+  if (!twin.fitted || !respiration) return 'The model has learned nothing from your log yet.';
   const mg = (mmol: number) => (mmol * OXYGEN_G_PER_MOL).toFixed(2);
-  return `This reef breathes ${between(mg(respiration.after.low), mg(respiration.after.high))} mg/L of oxygen an hour.`;
+  return `This reef uses ${between(mg(respiration.after.low), mg(respiration.after.high))} mg/L of oxygen an hour.`;
 }
 
 /** What an experiment would narrow, in hundredths, the most first; nothing that rounds to less than five. */
@@ -120,13 +120,13 @@ export function finding(one: Finding): { now: string; narrower: string } {
         now: openness({ decision: one.decision, value: one.after }),
         narrower: `${narrower(one.achieved ?? 0)}, ${promised}`,
       }
-    : { now: 'not known', narrower: promised };
+    : { now: 'unknown', narrower: promised };
 }
 
 /** What an experiment showed of that decision of which it promised most. */
 export function came({ findings: all, settled }: OverExperiment): string {
   const most = all.find((t) => t.after && t.achieved !== undefined);
-  if (!most) return 'What it showed cannot be said yet: the twin is not fitted to this log.';
+  if (!most) return 'No result yet: the model is not fitted to this log.';
   const so = settled ? '' : ' so far';
-  return `Of ${most.name} it showed${so}: ${finding(most).now}, ${finding(most).narrower}.`;
+  return `Result for ${most.name}${so}: ${finding(most).now}, ${finding(most).narrower}.`;
 }

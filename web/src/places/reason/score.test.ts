@@ -3,10 +3,10 @@ import { did } from './score';
 
 it('says how far off and how many inside', () => {
   expect(did({ n: 20, inside: 18, off: 0.021, tooHigh: 0.001 }, 'trough')).toBe(
-    'Its last 20 day-ahead troughs were off by 0.02; 18 of 20 inside the band.',
+    'The last 20 day-ahead troughs were off by 0.02. 18 of 20 were inside the range.',
   );
   expect(did({ n: 1, inside: 0, off: 0.1, tooHigh: 0.1 }, 'peak')).toBe(
-    'Its last day-ahead peak was off by 0.10; 0 of 1 inside the band.',
+    'The last day-ahead peak was off by 0.10. 0 of 1 were inside the range.',
   );
   expect(did(undefined, 'trough')).toBeNull();
 });

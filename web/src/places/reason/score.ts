@@ -8,7 +8,7 @@ export function did(score: Score | undefined, extreme: 'trough' | 'peak'): strin
     score.n >= 5 && Math.abs(score.tooHigh) > 0.015 && Math.abs(score.tooHigh) > 0.6 * score.off
       ? `, mostly too ${score.tooHigh > 0 ? 'high' : 'low'}`
       : '';
-  return `Its last ${days} off by ${score.off.toFixed(2)}${bias}; ${score.inside} of ${score.n} inside the band.`;
+  return `The last ${days} off by ${score.off.toFixed(2)}${bias}. ${score.inside} of ${score.n} were inside the range.`;
 }
 
 /** How many of the forecasts were made up for later. */

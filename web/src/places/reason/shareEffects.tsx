@@ -103,7 +103,7 @@ const capital = (words: string) => `${words.charAt(0).toUpperCase()}${words.slic
 
 function rung(card: EffectCard, found: EffectFound, number: number): string {
   const { left, raw } = found.effect.trough;
-  const worth = left.low === undefined ? `${signed(raw, 2)} raw` : signedRange(bandOf(found));
+  const worth = left.low === undefined ? `${signed(raw, 2)} in all` : signedRange(bandOf(found));
   return `${number}  ${title(card)}, ${plainDay(card.windows.change)}: ${worth}, ${word(card)}.`;
 }
 
@@ -118,8 +118,8 @@ export function sharedLadder(
   const last = days.at(-1)?.day ?? '';
   const missing = cards.filter((card) => card.missing).length;
   const shared: Shared = {
-    heading: `What each step was worth · ${plainDay(first)} to ${plainDay(last)}`,
-    lead: 'The day’s trough of pH, and what is left for each change once room and alkalinity are taken off.',
+    heading: `What each change did · ${plainDay(first)} to ${plainDay(last)}`,
+    lead: 'The low pH of each day, and what each change did without room air and alkalinity.',
     lines: [
       ...plain.flatMap((card, i) => (card.found ? [rung(card, card.found, i + 1)] : [])),
       ...(missing > 0 ? [`Not compared yet: ${missing}.`] : []),

@@ -22,7 +22,7 @@ const suspect = (over: Partial<Suspect> = {}): Suspect => ({
 
 const family = (over: Partial<SuspectFamily> = {}): SuspectFamily => ({
   family: 'SKIMMER_AIR',
-  label: 'the skimmer and the air it draws',
+  label: 'the skimmer and its air',
   share: 0.8,
   suspects: [suspect()],
   ...over,
@@ -40,26 +40,26 @@ const all = (families: SuspectFamily[], steady?: Suspects['steady']): Suspects =
 
 test('one suspect is named where it stands out, else its family, else two families', () => {
   expect(headline(all([family()]))).toBe(
-    'The skimmer is clogged, worn or overflowing: that fits best.',
+    'The skimmer is clogged, worn or overflowing: the best fit.',
   );
   expect(headline(all([family({ suspects: [suspect({ share: 0.4 })] })]))).toBe(
-    'It has to do with the skimmer and the air it draws.',
+    'The cause is most likely the skimmer and its air.',
   );
   const room = family({ family: 'ROOM', label: 'the room’s air', share: 0.3 });
   expect(headline(all([family({ share: 0.35 }), room]))).toBe(
-    'Not decided: the skimmer and the air it draws, or the room’s air.',
+    'We can’t tell yet: the skimmer and its air, or the room’s air.',
   );
-  expect(headline(all([family({ family: 'NONE', share: 0.35 })]))).toContain('Nothing seems wrong');
+  expect(headline(all([family({ family: 'NONE', share: 0.35 })]))).toContain('Nothing looks broken');
 });
 
 test('whoever keeps a tank steady and holds it hears when to stop', () => {
   const steady = { stance: 'STEADY' as const, nights: 7, held: 7, line: 7.8 };
   expect(steadySentence(all([family()], steady))).toBe(
-    'You keep this tank steady, and on 7 of 7 days of the last week the trough held above 7.80. While it does, there is nothing to chase.',
+    'You keep this tank steady, and on 7 of 7 days of the last week its low was above 7.80. Nothing to change.',
   );
   expect(steadySentence(all([family()], { ...steady, held: 5 }))).not.toContain('nothing to chase');
   expect(steadySentence(all([family()], { ...steady, stance: 'LIFT', line: 8 }))).toContain(
-    'your goal: enough',
+    'your goal. Nothing to change',
   );
   expect(steadySentence(all([family()]))).toBe('');
 });
@@ -69,7 +69,7 @@ test('shares are said in words, and what is hardly so is folded away but for the
     'likely',
     'possible',
     'less likely',
-    'hardly likely',
+    'unlikely',
   ]);
   const hardly = family({ family: 'ROOM', share: 0.01 });
   expect(parted([family(), hardly])).toEqual({ shown: [family()], folded: [hardly] });
@@ -90,7 +90,7 @@ test('shares are said in words, and what is hardly so is folded away but for the
 test('that nothing is wrong is said once', () => {
   const none = family({ family: 'NONE', label: 'nothing is wrong', share: 0.3, suspects: [] });
   expect(nothingWrong([none, family()])).toBe('');
-  expect(nothingWrong([family(), none])).toBe('That nothing is wrong is possible.');
+  expect(nothingWrong([family(), none])).toBe('Nothing is wrong: possible.');
   expect(parted([none, family()]).shown).toEqual([family()]);
 });
 

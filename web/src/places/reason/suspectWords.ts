@@ -15,37 +15,37 @@ export const word = (share: number) =>
       ? 'possible'
       : share > HARDLY
         ? 'less likely'
-        : 'hardly likely';
+        : 'unlikely';
 
 /** The sentence that all of it comes to. */
 export function headline(all: Suspects): string {
   const [first, second] = all.families;
-  if (!first) return 'Nothing can be said yet.';
-  if (first.family === 'NONE') return 'Nothing seems wrong: it is within this tank’s usual.';
+  if (!first) return 'Not yet enough data.';
+  if (first.family === 'NONE') return 'Nothing looks broken. This is usual for your tank.';
   const suspect = first.suspects[0];
   if (first.share > STANDS_OUT && suspect) {
     return suspect.share > LIKELY
-      ? `${suspect.title}: that fits best.`
-      : `It has to do with ${first.label}.`;
+      ? `${suspect.title}: the best fit.`
+      : `The cause is most likely ${first.label}.`;
   }
   return second
-    ? `Not decided: ${first.label}, or ${second.label}.`
-    : `Not decided, perhaps ${first.label}.`;
+    ? `We can’t tell yet: ${first.label}, or ${second.label}.`
+    : `We can’t tell yet, perhaps ${first.label}.`;
 }
 
 /** What the last week says to whoever wants it steady, or high; nothing without whole days. */
 export function steadySentence({ steady }: Suspects): string {
   if (!steady) return '';
   const { held, nights, line } = steady;
-  const days = `on ${held} of ${nights} days of the last week the trough held above ${line.toFixed(2)}`;
+  const days = `on ${held} of ${nights} days of the last week its low was above ${line.toFixed(2)}`;
   if (steady.stance === 'STEADY') {
     return held === nights
-      ? `You keep this tank steady, and ${days}. While it does, there is nothing to chase.`
-      : `You keep this tank steady; ${days}.`;
+      ? `You keep this tank steady, and ${days}. Nothing to change.`
+      : `You keep this tank steady, and ${days}.`;
   }
   return held === nights
-    ? `You lift this tank, and ${days}, your goal: enough. While it does, there is nothing to chase.`
-    : `You lift this tank; ${days}, your goal.`;
+    ? `You raise this tank, and ${days}, your goal. Nothing to change.`
+    : `You raise this tank, and ${days}, your goal.`;
 }
 
 export const sinceWords = (suspect: Suspect) =>
@@ -73,7 +73,7 @@ export function parted(families: readonly SuspectFamily[]) {
 /** How probable it is that nothing is wrong, where it is not what the headline says. */
 export function nothingWrong(families: readonly SuspectFamily[]): string {
   const none = families.find((f) => f.family === 'NONE');
-  return none && none !== families[0] ? `That nothing is wrong is ${word(none.share)}.` : '';
+  return none && none !== families[0] ? `Nothing is wrong: ${word(none.share)}.` : '';
 }
 
 /** Low as it always was is another question. */

@@ -17,11 +17,11 @@ const found = (over: Partial<Unnoted> = {}): Unnoted => ({
 
 test('what a skimmer lost is said as a share of what it carried', () => {
   expect(unnotedHeadline(found())).toBe(
-    'Around 10 Sept 2026 the skimmer’s exchange seems to have fallen to 16 to 25 % of what it was over four days.',
+    'Around 10 Sept 2026 skimmer gas exchange has probably fallen to 16–25 % of before over four days.',
   );
-  expect(suggestedTitle(found())).toBe('skimmer carries less');
+  expect(suggestedTitle(found())).toBe('weaker skimmer');
   expect(shownSize(found(), 0.5)).toBe(50);
-  expect(unitOf(found())).toContain('% of what it was');
+  expect(unitOf(found())).toContain('% of before');
 });
 
 test('what became more has risen', () => {
@@ -31,9 +31,9 @@ test('what became more has risen', () => {
     size: { value: 1.5, low: 1.3, high: 1.7 },
   });
   expect(unnotedHeadline(more)).toBe(
-    'Around 10 Sept 2026 respiration seems to have risen to 130 to 170 % of what it was.',
+    'Around 10 Sept 2026 respiration has probably risen to 130–170 % of before.',
   );
-  expect(suggestedTitle(more)).toBe('tank breathes more');
+  expect(suggestedTitle(more)).toBe('more respiration');
 });
 
 test('a level and a clock are said in their own units, without a sign', () => {
@@ -43,7 +43,7 @@ test('a level and a clock are said in their own units, without a sign', () => {
     size: { value: -0.1, low: -0.13, high: -0.07 },
   });
   expect(unnotedHeadline(level)).toBe(
-    'Around 10 Sept 2026 pH at all hours seems to have fallen by 0.07 to 0.13.',
+    'Around 10 Sept 2026 pH at all hours has probably fallen by 0.07 to 0.13.',
   );
   expect(shownSize(level, -0.1)).toBe(-0.1);
   const lamps = found({
@@ -52,13 +52,13 @@ test('a level and a clock are said in their own units, without a sign', () => {
     size: { value: 1, low: 0.9, high: 1.2 },
   });
   expect(unnotedHeadline(lamps)).toBe(
-    'Around 10 Sept 2026 the lamps seem to have moved 0.9 to 1.2 h later.',
+    'Around 10 Sept 2026 the lamps have probably moved 0.9 to 1.2 h later.',
   );
 });
 
 test('what would explain it as well is named, and nothing where nothing would', () => {
   expect(asWell(found())).toBe('');
   expect(asWell(found({ asWell: ['SURFACES', 'LEVEL'] }))).toBe(
-    'A change of the surface’s exchange, or of pH at all hours would explain it nearly as well.',
+    'A change of surface gas exchange, or of pH at all hours would explain this almost as well.',
   );
 });

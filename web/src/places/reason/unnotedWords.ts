@@ -7,40 +7,40 @@ const NUMBERS = ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven'];
 const CAUSES: Record<Unnoted['cause'], { name: string; less: string; more: string; look: string }> =
   {
     SKIMMER: {
-      name: 'the skimmer’s exchange',
-      less: 'skimmer carries less',
-      more: 'skimmer carries more',
-      look: 'the air it draws: inlet crusted, hose kinked or wet, impeller worn, cup overflowing',
+      name: 'skimmer gas exchange',
+      less: 'weaker skimmer',
+      more: 'stronger skimmer',
+      look: 'the skimmer’s air: crusted inlet, kinked or wet hose, worn impeller, overflowing cup',
     },
     SURFACES: {
-      name: 'the surface’s exchange',
-      less: 'surface stiller',
-      more: 'surface livelier',
-      look: 'outlets that point elsewhere or stand deeper, a film on the water, a pump that slowed',
+      name: 'surface gas exchange',
+      less: 'calmer surface',
+      more: 'more surface movement',
+      look: 'outlets that point elsewhere or sit deeper, a film on the water, a slower pump',
     },
     RESPIRATION: {
       name: 'respiration',
-      less: 'tank breathes less',
-      more: 'tank breathes more',
-      look: 'more food than before, a dead animal, new ones, anything that rots',
+      less: 'less respiration',
+      more: 'more respiration',
+      look: 'more food, a dead animal, new animals, anything rotting',
     },
     PHOTOSYNTHESIS: {
       name: 'photosynthesis',
       less: 'less photosynthesis',
       more: 'more photosynthesis',
-      look: 'lamps dimmed or aged, algae on glass or lens, corals that bleach or were moved',
+      look: 'dimmed or aged lamps, algae on glass or lens, bleached or moved corals',
     },
     LAMPS: {
-      name: 'the lamps’ clock',
+      name: 'lamp timer',
       less: 'lamps earlier',
       more: 'lamps later',
-      look: 'the timer, and whether it follows the clocks when they change',
+      look: 'the timer, and whether it follows summer time',
     },
     LEVEL: {
       name: 'pH at all hours',
       less: 'pH lower at all hours',
       more: 'pH higher at all hours',
-      look: 'the probe in two buffers, then alkalinity by a second test',
+      look: 'the probe in two buffers, then alkalinity with a second test',
     },
   };
 
@@ -65,11 +65,11 @@ export function unnotedHeadline(u: Unnoted): string {
   const { name } = CAUSES[u.cause];
   switch (u.cause) {
     case 'LAMPS':
-      return `${around} the lamps seem to have moved ${amount(u, 1, ' h')} ${rose(u) ? 'later' : 'earlier'}${over}.`;
+      return `${around} the lamps have probably moved ${amount(u, 1, ' h')} ${rose(u) ? 'later' : 'earlier'}${over}.`;
     case 'LEVEL':
-      return `${around} ${name} seems to have ${rose(u) ? 'risen' : 'fallen'} by ${amount(u, 2, '')}${over}.`;
+      return `${around} ${name} has probably ${rose(u) ? 'risen' : 'fallen'} by ${amount(u, 2, '')}${over}.`;
     default:
-      return `${around} ${name} seems to have ${rose(u) ? 'risen' : 'fallen'} to ${percent(u.size.low)} to ${percent(u.size.high)} % of what it was${over}.`;
+      return `${around} ${name} has probably ${rose(u) ? 'risen' : 'fallen'} to ${percent(u.size.low)}–${percent(u.size.high)} % of before${over}.`;
   }
 }
 
@@ -82,12 +82,12 @@ export const lookAt = (u: Unnoted) => CAUSES[u.cause].look;
 export const asWell = (u: Unnoted) =>
   u.asWell.length === 0
     ? ''
-    : `A change of ${u.asWell.map((cause) => CAUSES[cause].name).join(', or of ')} would explain it nearly as well.`;
+    : `A change of ${u.asWell.map((cause) => CAUSES[cause].name).join(', or of ')} would explain this almost as well.`;
 
 /** For the axis of its days. */
 export const unitOf = (u: Unnoted) =>
   factor(u.cause)
-    ? `${CAUSES[u.cause].name}, % of what it was`
+    ? `${CAUSES[u.cause].name}, % of before`
     : `${CAUSES[u.cause].name}, ${u.cause === 'LAMPS' ? 'h later' : 'pH more'}`;
 
 export const shownSize = (u: Unnoted, size: number) => (factor(u.cause) ? 100 * size : size);

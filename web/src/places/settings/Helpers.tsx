@@ -8,7 +8,7 @@ import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Refusal } from '../../parts/Refusal';
 
-const schema = z.object({ name: words('Their name is needed.', 80) });
+const schema = z.object({ name: words('Enter a name.', 80) });
 
 /** Who helps: invited to one home by a link, which holds until it is withdrawn. */
 export function Helpers({ homes, now }: { homes: Home[]; now: Date }) {
@@ -19,8 +19,8 @@ export function Helpers({ homes, now }: { homes: Home[]; now: Date }) {
           Helpers
         </h2>
         <p className="text-soft">
-          A helper opens a link, no account needed: sees the tanks of one home, the outage and what
-          is due, logs readings and steps, and changes nothing else.
+          Helpers open a link without an account. They see the tanks of one home, the outage and
+          what is due. They can log readings and steps, nothing else.
         </p>
       </div>
       {homes.map((home) => (
@@ -46,24 +46,24 @@ function HelpersAt({ home, now }: { home: Home; now: Date }) {
         {homeName}
       </h3>
       <form onSubmit={(e) => void make(e)} noValidate className="flex items-start gap-4">
-        <Field label="Their name" maxLength={80} {...field('name')} />
+        <Field label="Name" maxLength={80} {...field('name')} />
         <Button type="submit" className="mt-6" disabled={invite.isPending}>
-          Make a link
+          Create a link
         </Button>
       </form>
       <Refusal message={refusal} />
       {invite.data && (
         <div className="mt-3 border-l-4 border-accent pl-3" role="status">
           <p>
-            For {invite.data.helper.name}. Copy it now, it is shown this once:{' '}
+            For {invite.data.helper.name}. Copy the link now, we show it only once:{' '}
             <code className="font-bold break-all">
               {`${window.location.origin}/help#${invite.data.code}`}
             </code>
           </p>
           {local && (
             <p className="text-soft">
-              It begins with this machine’s own address, which other devices cannot reach. Open this
-              page from your home network (JOLLY_TIDE_BIND) and make the link there.
+              This link works on this machine only. Open this page from your home network
+              (JOLLY_TIDE_BIND) and create the link there.
             </p>
           )}
         </div>
@@ -76,12 +76,12 @@ function HelpersAt({ home, now }: { home: Home; now: Date }) {
               <span className="text-sm text-soft">
                 invited {shortTime(helper.createdAt, zone, now)},{' '}
                 {helper.lastCameAt
-                  ? `last came in ${shortTime(helper.lastCameAt, zone, now)}`
-                  : 'not been here yet'}
+                  ? `last visit ${shortTime(helper.lastCameAt, zone, now)}`
+                  : 'no visit yet'}
               </span>
             </span>
             <Button look="quiet" onClick={() => withdraw.mutate(helper.id)}>
-              withdraw {helper.name}’s link
+              Revoke {helper.name}’s link
             </Button>
           </li>
         ))}

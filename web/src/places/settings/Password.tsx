@@ -8,8 +8,8 @@ import { Refusal } from '../../parts/Refusal';
 import { Tick } from '../../parts/Tick';
 
 const schema = z.object({
-  current: z.string().min(1, 'The one that holds now.'),
-  next: z.string().min(8, 'Eight characters or more.'),
+  current: z.string().min(1, 'Enter your current password.'),
+  next: z.string().min(8, 'Use eight characters or more.'),
   revokeTokens: z.boolean(),
 });
 const EMPTY = { current: '', next: '', revokeTokens: false };
@@ -25,7 +25,7 @@ export function Password() {
     change.mutate(values, {
       onSuccess: () => {
         form.reset(EMPTY);
-        tell('The new password holds. Other browsers are signed out.');
+        tell('Password changed. Other browsers are signed out.');
       },
       onError: refuse,
     }),
@@ -35,7 +35,7 @@ export function Password() {
       <h2 className="pb-2 text-lg font-bold">Password</h2>
       <form onSubmit={(e) => void save(e)} noValidate className="flex flex-wrap items-start gap-4">
         <Field
-          label="Present password"
+          label="Current password"
           type="password"
           autoComplete="current-password"
           {...field('current')}
@@ -47,10 +47,10 @@ export function Password() {
           {...field('next')}
         />
         <Tick className="mt-6" {...field('revokeTokens')}>
-          revoke all tokens, too
+          Revoke all tokens, too
         </Tick>
         <Button type="submit" className="mt-6" disabled={change.isPending}>
-          Change it
+          Change password
         </Button>
       </form>
       <Refusal message={refusal} />

@@ -6,9 +6,9 @@ import { Refusal } from '../../parts/Refusal';
 import { Sheet } from '../../parts/Sheet';
 
 const KIND: Record<Removable, { word: string; with: string }> = {
-  tanks: { word: 'tank', with: 'Its log, doses, schedule and upkeep go with it.' },
-  rooms: { word: 'room', with: 'Its tanks and their logs go with it.' },
-  homes: { word: 'home', with: 'Its rooms, tanks, logs, outages and kit go with it.' },
+  tanks: { word: 'tank', with: 'This also removes its log, dosing, schedule and upkeep.' },
+  rooms: { word: 'room', with: 'This also removes its tanks and their logs.' },
+  homes: { word: 'home', with: 'This also removes its rooms, tanks, logs, outages and kit.' },
 };
 
 /** Removes a tank, a room or a home once its keeper has read what goes with it. */
@@ -32,7 +32,7 @@ export function RemoveButton({
       { what, id },
       {
         onSuccess: () => {
-          tell(`${name} is removed.`, () => undo.mutate(id));
+          tell(`${name} removed.`, () => undo.mutate(id));
           setAsking(false);
           then?.();
         },
@@ -47,7 +47,7 @@ export function RemoveButton({
         open={asking}
         onOpenChange={setAsking}
         title={`Remove the ${KIND[what].word} ${name}?`}
-        about={`${KIND[what].with} You can undo this for one day, in Settings. Then all of it is deleted.`}
+        about={`${KIND[what].with} You can undo this in Settings for one day. After that everything is deleted.`}
       >
         <div className="flex flex-wrap gap-3">
           <Button look="main" disabled={remove.isPending} onClick={go}>

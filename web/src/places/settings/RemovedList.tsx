@@ -29,7 +29,7 @@ export function RemovedList({ now }: { now: Date }) {
               look="quiet"
               disabled={undo.isPending}
               onClick={() =>
-                undo.mutate(thing.id, { onSuccess: () => tell(`${thing.name} is back.`) })
+                undo.mutate(thing.id, { onSuccess: () => tell(`${thing.name} restored.`) })
               }
             >
               Undo

@@ -34,8 +34,8 @@ export function Settings() {
         <div className="flex flex-wrap items-baseline justify-between gap-4">
           <h1 className="text-2xl font-bold">Settings</h1>
           <div className="flex items-center gap-5">
-            <span className="text-soft">signed in as {session?.keeper}</span>
-            <Button onClick={toggleTheme}>Night colours and back</Button>
+            <span className="text-soft">Signed in as {session?.keeper}</span>
+            <Button onClick={toggleTheme}>Dark theme on or off</Button>
             <Button
               onClick={() =>
                 signOut.mutate(undefined, {
@@ -53,9 +53,9 @@ export function Settings() {
         </div>
         {helper ? (
           <p>
-            You help at {homes.map((home) => home.description.name).join(', ')}: you see its tanks,
-            the outage and what is due, and log readings and steps. Units and everything else are
-            the keeper’s. After signing out, your link lets you in again.
+            You are a helper at {homes.map((home) => home.description.name).join(', ')}. You see its
+            tanks, the outage and what is due, and can log readings and steps. After signing out,
+            your link lets you in again.
           </p>
         ) : (
           <>

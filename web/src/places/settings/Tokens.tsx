@@ -10,7 +10,10 @@ import { Refusal } from '../../parts/Refusal';
 
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
-const schema = z.object({ label: words('Say what it is for.', 80), mainsHomeId: z.string() });
+const schema = z.object({
+  label: words('Enter what the token is for.', 80),
+  mainsHomeId: z.string(),
+});
 const EMPTY = { label: '', mainsHomeId: '' };
 
 /** Personal tokens for scripts. */
@@ -31,34 +34,34 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
     <section className="border-t pt-5">
       <h2 className="text-lg font-bold">Tokens for scripts</h2>
       <p className="pb-3 text-soft">
-        A script sends one as <code>Authorization: Bearer …</code> and may then do what you may; a
-        sensor on the mains gets one that can do nothing else. The API describes itself at{' '}
+        A script sends one as <code>Authorization: Bearer …</code> and can then do what you can. A
+        mains sensor gets a token for nothing else. The API is described at{' '}
         <a href="/api/v1/openapi.json" className="underline underline-offset-4">
           /api/v1/openapi.json
         </a>
         .
       </p>
       <form onSubmit={(e) => void make(e)} noValidate className="flex items-start gap-4">
-        <Field label="What it is for" {...field('label')} />
+        <Field label="Purpose" {...field('label')} />
         <Choice
-          label="It may"
+          label="Permission"
           {...field('mainsHomeId')}
           options={[
-            { value: '', label: 'do what I may' },
+            { value: '', label: 'everything I can do' },
             ...homes.map((home) => ({
               value: home.id,
-              label: `only tell of the mains of ${home.description.name}`,
+              label: `report mains power of ${home.description.name} only`,
             })),
           ]}
         />
         <Button type="submit" className="mt-6" disabled={create.isPending}>
-          Make a token
+          Create a token
         </Button>
       </form>
       <Refusal message={refusal} />
       {create.data && (
         <p className="mt-3 border-l-4 border-accent pl-3" role="status">
-          Copy it now, it is shown this once:{' '}
+          Copy the token now, we show it only once:{' '}
           <code className="font-bold break-all">{create.data.token}</code>
         </p>
       )}
@@ -68,13 +71,13 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
             <span>
               {t.label}{' '}
               <span className="text-sm text-soft">
-                {t.mainsHomeId !== undefined && `only the mains of ${homeName(t.mainsHomeId)}, `}
+                {t.mainsHomeId !== undefined && `mains power of ${homeName(t.mainsHomeId)} only, `}
                 made {shortTime(t.createdAt, ZONE, now)},{' '}
                 {t.lastUsedAt ? `last used ${shortTime(t.lastUsedAt, ZONE, now)}` : 'never used'}
               </span>
             </span>
             <Button look="quiet" onClick={() => revoke.mutate(t.id)}>
-              revoke {t.label}
+              Revoke {t.label}
             </Button>
           </li>
         ))}

@@ -23,7 +23,7 @@ export function HelpDoor() {
           ✕ {enter.error.message}
         </p>
       ) : (
-        <p className="text-lg">Opening the door …</p>
+        <p className="text-lg">Signing you in…</p>
       )}
     </main>
   );

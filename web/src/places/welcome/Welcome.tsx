@@ -25,8 +25,8 @@ export function Welcome() {
         <div>
           <h1 className="text-4xl font-bold">Jolly Tide</h1>
           <p className="pt-4 text-lg">
-            Oxygen and pH of a reef tank, worked out: where its CO2 comes from, how sure that is,
-            and the one measurement that would settle it.
+            Why is your reef’s pH low, and will it have enough oxygen? Jolly Tide works it out from
+            your own log.
           </p>
           <Stairs />
           {session.data.demoDoor && (
@@ -36,10 +36,10 @@ export function Welcome() {
                 disabled={demo.isPending}
                 onClick={() => demo.mutate(undefined, { onSuccess: enter })}
               >
-                Walk through the demo
+                Explore the demo
               </Button>
               <p className="pt-2 text-sm text-soft">
-                Three invented tanks: a reef above a bakery, a school’s, one on a narrowboat.
+                Three invented tanks: a reef above a bakery, one in a school, one on a narrowboat.
               </p>
             </div>
           )}
@@ -52,7 +52,7 @@ export function Welcome() {
             done={enter}
           />
           <Button look="quiet" className="mt-4" onClick={() => setIsNew(!creating)}>
-            {creating ? 'I have an account' : 'Make a new account'}
+            {creating ? 'I have an account' : 'Create an account'}
           </Button>
         </div>
       </main>
@@ -62,8 +62,8 @@ export function Welcome() {
 
 // What a name and a password may be, the server says: it alone counts wrong tries.
 const schema = z.object({
-  name: z.string().trim().min(1, 'Your name.'),
-  password: z.string().min(1, 'Your password.'),
+  name: z.string().trim().min(1, 'Enter your name.'),
+  password: z.string().min(1, 'Enter your password.'),
   setupCode: z.string(),
 });
 
@@ -95,25 +95,27 @@ function KeeperForm({
   });
   return (
     <form onSubmit={(e) => void submit(e)} className="grid gap-4" noValidate>
-      <h2 className="text-2xl font-bold">{creating ? 'Make your account' : 'Sign in'}</h2>
+      <h2 className="text-2xl font-bold">{creating ? 'Create your account' : 'Sign in'}</h2>
       <Field label="Your name" {...field('name')} autoComplete="username" autoFocus />
       <Field
         label="Password"
         type="password"
         {...field('password')}
-        hint={creating ? 'Eight characters or more. It stays on this machine.' : undefined}
+        hint={
+          creating ? 'Eight characters or more. Your account stays on this machine.' : undefined
+        }
         autoComplete={creating ? 'new-password' : 'current-password'}
       />
       {creating && setupCodeNeeded && (
         <Field
           label="Setup code"
           {...field('setupCode')}
-          hint="Printed on the console of the machine that runs Jolly Tide."
+          hint="Shown on the console of the machine that runs Jolly Tide."
         />
       )}
       <Refusal message={refusal} />
       <Button look="main" type="submit" disabled={change.isPending}>
-        {creating ? 'Begin' : 'Sign in'}
+        {creating ? 'Create account' : 'Sign in'}
       </Button>
     </form>
   );

@@ -14,7 +14,7 @@ import { Questions } from './Questions';
 const route = getRouteApi('/signed-in/tank/$tankId/bring');
 const MAX_BYTES = 250_000_000;
 
-/** Read → Enter → a logger's file: what it holds, what it cannot say, and then into the log. */
+/** Read → Add to log → a logger's file: what it holds, what it cannot say, and then into the log. */
 export function Bring() {
   const { file } = route.useSearch();
   return file === undefined ? <Choose /> : <OneFile id={file} key={file} />;
@@ -50,7 +50,7 @@ export function BackToFiles() {
       search={{}}
       className={buttonLook('quiet')}
     >
-      another file
+      Another file
     </Link>
   );
 }
@@ -68,7 +68,7 @@ function Choose() {
     setTooLarge(null);
     if (file.size > MAX_BYTES) {
       setTooLarge(
-        `${file.name} has ${Math.round(file.size / 1e6)} MB; 250 MB are taken at once. Split it and bring in the parts.`,
+        `${file.name} has ${Math.round(file.size / 1e6)} MB. Files can have up to 250 MB. Split it and import the parts.`,
       );
       return;
     }
@@ -86,7 +86,7 @@ function Choose() {
     <div className="grid max-w-4xl gap-8">
       <section aria-labelledby="bring">
         <h1 id="bring" className="pb-3 text-xl font-bold">
-          Bring in a logger’s file
+          Import a logger’s file
         </h1>
         <div
           onDragOver={(e) => {
@@ -98,8 +98,8 @@ function Choose() {
           className={`grid justify-items-start gap-3 border border-dashed p-6 ${over ? 'border-accent bg-dark' : 'border-ink/40'}`}
         >
           <p className="text-lg">
-            Drop it here as it is. CSV from any logger, in any order of columns, or SenML JSON; up
-            to 250 MB.
+            Drop the file here. CSV from any logger, columns in any order, or SenML JSON, up to 250
+            MB.
           </p>
           <Button look="main" onClick={() => input.current?.click()} disabled={upload.isPending}>
             {upload.isPending ? 'Sending…' : 'Choose a file'}
@@ -107,7 +107,7 @@ function Choose() {
           <input
             ref={input}
             type="file"
-            aria-label="A logger’s file"
+            aria-label="Logger file"
             className="sr-only"
             tabIndex={-1}
             onChange={(e) => {
@@ -115,9 +115,7 @@ function Choose() {
               e.target.value = '';
             }}
           />
-          <p className="text-soft">
-            Nothing enters the log before you have seen how it was understood.
-          </p>
+          <p className="text-soft">Nothing is added before you have checked the preview.</p>
         </div>
         {(tooLarge || upload.error) && (
           <p role="alert" className="pt-3 text-lg font-semibold">
@@ -128,11 +126,11 @@ function Choose() {
       <Earlier />
       <section aria-labelledby="out" className="border-t pt-4">
         <h2 id="out" className="pb-1 text-xl font-bold">
-          Take the log out
+          Export the log
         </h2>
         <p className="pb-2 text-soft">
-          All readings of this tank, its room and its outdoor air. The files come back in without
-          loss.
+          All readings of this tank, its room and outdoor air. You can import these files again
+          without loss.
         </p>
         <a
           className={`${buttonLook('plain')} mr-3`}
@@ -155,7 +153,7 @@ function Choose() {
 
 const STATE: Record<Import['state'], string> = {
   WAITING: 'waits for your answers',
-  RUNNING: 'is being read',
+  RUNNING: 'is being imported',
   DONE: 'is in the log',
   STOPPED: 'was stopped',
   FAILED: 'failed',
@@ -170,7 +168,7 @@ function Earlier() {
   return (
     <section aria-labelledby="earlier" className="border-t pt-4">
       <h2 id="earlier" className="pb-1 text-xl font-bold">
-        Files so far
+        Imported files
       </h2>
       <ul>
         {imports.map((file) => (
@@ -197,11 +195,11 @@ function Earlier() {
                 disabled={undo.isPending}
                 onClick={() =>
                   undo.mutate(file.id, {
-                    onSuccess: () => tell(`${file.name} is out of the log again.`),
+                    onSuccess: () => tell(`${file.name} removed from the log.`),
                   })
                 }
               >
-                {file.state === 'WAITING' ? 'forget it' : 'take it out again'}
+                {file.state === 'WAITING' ? 'Discard' : 'Remove from the log'}
               </Button>
             )}
           </li>

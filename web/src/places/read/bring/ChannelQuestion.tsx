@@ -27,18 +27,18 @@ export function ChannelQuestion({
       </div>
       <div className="grid gap-2">
         <Choice
-          label={answer.what === null ? 'What is it? Please say.' : 'What is it?'}
+          label={answer.what === null ? 'Choose what this column is.' : 'What is it?'}
           value={answer.what ?? ''}
           onChange={(e) => onChange(chosen(channel, answer, e.target.value))}
           options={[
             ...(answer.what === null ? [{ value: '', label: '…' }] : []),
-            { value: 'nothing', label: 'leave it out' },
+            { value: 'nothing', label: 'leave out' },
             ...EVERYTHING.map((e) => ({ value: e.key, label: e.label })),
           ]}
         />
         {m && units.length > 1 && !sure && (
           <OneOf
-            legend={`${m.label} in which unit?`}
+            legend={`Unit of ${m.label}?`}
             value={answer.unit}
             options={units.map((u) => ({ value: u, label: RAW_UNIT[u].label }))}
             onChange={(unit) => onChange({ ...answer, unit })}

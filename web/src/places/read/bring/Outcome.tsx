@@ -20,7 +20,7 @@ const count = (n: number, what: string) => `${n.toLocaleString('en')} ${what}${n
 const ENDED: Partial<Record<Import['state'], string>> = {
   DONE: 'is in the log',
   STOPPED: 'was stopped',
-  FAILED: 'could not be read into the log',
+  FAILED: 'could not be imported',
 };
 
 /** What a file brought, what it contradicts, and what could not be taken. */
@@ -42,7 +42,9 @@ export function Outcome({ file }: { file: Import }) {
               , from {dayAndTime(file.firstAt, tank.zone)} to {dayAndTime(file.lastAt, tank.zone)}
             </>
           )}
-          .{file.alreadyThere > 0 && ` ${count(file.alreadyThere, 'reading')} stood there already.`}
+          .
+          {file.alreadyThere > 0 &&
+            ` ${count(file.alreadyThere, 'reading')} were already in the log.`}
         </p>
         <div className="flex flex-wrap items-center gap-4">
           {file.lastAt && (
@@ -53,7 +55,7 @@ export function Outcome({ file }: { file: Import }) {
                 search={{ day: localInput(new Date(file.lastAt), tank.zone).slice(0, 10) }}
                 className={buttonLook('main')}
               >
-                See its last day
+                Show its last day
               </Link>
               <Link
                 to="/tank/$tankId/history"
@@ -61,7 +63,7 @@ export function Outcome({ file }: { file: Import }) {
                 search={{ from: file.firstAt, to: file.lastAt }}
                 className={buttonLook('plain')}
               >
-                See all of it
+                Show all of it
               </Link>
             </>
           )}
@@ -71,13 +73,13 @@ export function Outcome({ file }: { file: Import }) {
             onClick={() =>
               undo.mutate(file.id, {
                 onSuccess: () => {
-                  tell(`${file.name} is out of the log again.`);
+                  tell(`${file.name} removed from the log.`);
                   history.back();
                 },
               })
             }
           >
-            take all of it out again
+            Remove all of it from the log
           </Button>
           <BackToFiles />
         </div>
@@ -95,19 +97,17 @@ function Conflicts({ file }: { file: Import }) {
   return (
     <section aria-labelledby="conflicts" className="border-t pt-4">
       <h2 id="conflicts" className="text-xl font-bold">
-        {count(file.conflicts, 'time')} with another value in the log
+        {count(file.conflicts, 'time')} differ from the log
       </h2>
       <p className="pb-2">
-        {file.replaced
-          ? 'The file’s values were put in their place.'
-          : 'The log’s values were kept.'}{' '}
+        {file.replaced ? 'The file’s values are used.' : 'The log’s values were kept.'}{' '}
         {file.state === 'DONE' && (
           <Button
             look="quiet"
             disabled={replace.isPending}
             onClick={() => replace.mutate(!file.replaced)}
           >
-            {file.replaced ? 'Put the log’s back' : 'Put the file’s values in their place'}
+            {file.replaced ? 'Use the log’s values' : 'Use the file’s values'}
           </Button>
         )}
       </p>
@@ -120,7 +120,7 @@ function Conflicts({ file }: { file: Import }) {
         <thead className="text-left text-sm text-soft">
           <tr>
             <th className="font-normal">time</th>
-            <th className="text-right font-normal">stood in the log</th>
+            <th className="text-right font-normal">in the log</th>
             <th className="text-right font-normal">in the file</th>
           </tr>
         </thead>
@@ -147,7 +147,7 @@ function Bad({ file }: { file: Import }) {
   return (
     <section aria-labelledby="bad" className="border-t pt-4">
       <h2 id="bad" className="pb-1 text-xl font-bold">
-        {count(file.bad, 'line')} could not be taken
+        {count(file.bad, 'line')} could not be imported
       </h2>
       <BadLines lines={lines.slice(0, LISTED)} />
       <More shown={Math.min(LISTED, lines.length)} all={file.bad} />

@@ -20,7 +20,7 @@ export function PreviewTable({
   return (
     <section aria-labelledby="preview" className="lg:border-l lg:pl-8">
       <h2 id="preview" className="pb-1 text-xl font-bold">
-        So it would stand in the log
+        Preview
       </h2>
       {error && (
         <p role="alert" className="font-semibold">
@@ -28,11 +28,11 @@ export function PreviewTable({
         </p>
       )}
       {!preview && !error && (
-        <p className="text-soft">Say what the columns are, and the first readings appear here.</p>
+        <p className="text-soft">Choose what the columns are to see the first readings here.</p>
       )}
       {preview && (
         <>
-          {clockAsked && <p className="text-soft">Times as if the logger kept the wall’s clock.</p>}
+          {clockAsked && <p className="text-soft">Times as if the logger used local time.</p>}
           <table className="w-full">
             <thead className="sr-only">
               <tr>

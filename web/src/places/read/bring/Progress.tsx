@@ -10,17 +10,17 @@ export function Progress({ file }: { file: Import }) {
   return (
     <section aria-labelledby="running" className="grid max-w-3xl gap-3">
       <h1 id="running" className="text-xl font-bold">
-        {file.name} is being read
+        {file.name} is being imported
       </h1>
       <progress
-        aria-label="How far"
+        aria-label="Progress"
         className="h-3 w-full accent-accent"
         value={file.bytesRead}
         max={file.bytes}
       />
       <p className="text-lg">
         {file.linesRead.toLocaleString('en')} lines, {file.saved.toLocaleString('en')} new readings
-        so far. You may leave this page; it goes on.
+        so far. You can leave this page. The import continues.
       </p>
       {file.reason && (
         <p role="status" className="border-l-4 border-accent pl-3">

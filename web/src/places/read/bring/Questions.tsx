@@ -54,12 +54,12 @@ function Asked({ offer }: { offer: Offer }) {
           </span>
         </h1>
         <p className="pb-2 text-soft">
-          What it cannot say itself is asked. Leave out what you do not want in the log.
+          We ask what the file does not say. Leave out columns you don’t want.
         </p>
         {offer.timeForms.length > 1 && (
           <div className="border-t py-3">
             <OneOf
-              legend="How are its dates written?"
+              legend="How does the file write dates?"
               value={answers.timeForm}
               options={offer.timeForms.map((f) => ({ value: f, label: FORM[f] }))}
               onChange={(timeForm) => setAnswers({ ...answers, timeForm })}
@@ -69,7 +69,7 @@ function Asked({ offer }: { offer: Offer }) {
         {!offer.zoneStated && (
           <div className="border-t py-3">
             <OneOf
-              legend="Which clock did the logger keep?"
+              legend="Which clock did the logger use?"
               value={answers.zone}
               options={zones(offer.zone)}
               onChange={(zone) => setAnswers({ ...answers, zone })}
@@ -101,13 +101,13 @@ function Asked({ offer }: { offer: Offer }) {
             disabled={left > 0 || !ready || start.isPending}
             onClick={() => ready && start.mutate(ready)}
           >
-            Take it into the log
+            Add to log
           </Button>
           <span className="text-soft" role="status">
             {left === 0
               ? ready
-                ? 'Nothing is open.'
-                : 'Nothing of it is taken yet.'
+                ? 'No questions left.'
+                : 'Choose at least one column.'
               : left === 1
                 ? 'One question is open.'
                 : `${left} questions are open.`}

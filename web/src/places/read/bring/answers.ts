@@ -27,7 +27,7 @@ export function unitsOf(channel: Channel, m: Measurable): readonly RawUnit[] {
 /** What is proposed where a column's numbers allow several units, and why. */
 const PROPOSED: Partial<Record<RawUnit, string>> = {
   PH_NBS:
-    'Proposed: meters, controllers and kits are calibrated in buffers of the NBS scale; only a laboratory reports the total scale.',
+    'Suggested: meters, controllers and kits use the NBS scale. Only a laboratory reports the total scale.',
 };
 
 /** The only unit there is, or the one that is proposed. */

@@ -2,7 +2,7 @@
 export function zones(home: string): { value: string; label: string }[] {
   const winter = standardOffset(home);
   return [
-    { value: home, label: `the wall’s, summer time and all (${home})` },
+    { value: home, label: `local time with summer time (${home})` },
     ...(winter === '+00:00'
       ? []
       : [{ value: winter, label: `winter time all year (UTC${winter})` }]),

@@ -26,18 +26,18 @@ export function BesideIt() {
       at: localInput(new Date(), tank.zone),
       values: [{ unit: 'PH_NBS', method: 'COLOUR_KIT', place: 'TANK', value: phNbs }],
     });
-    tell('The kit’s reading is kept.', () => remove.mutate(kept.map((r) => r.id)));
+    tell('Kit reading saved.', () => remove.mutate(kept.map((r) => r.id)));
     setFirst('');
     setSecond('');
   };
   return (
     <section aria-labelledby="beside" className="grid gap-3 border-t pt-4">
       <h2 id="beside" className="text-xl font-bold">
-        A colour kit beside it
+        Compare with a colour kit
       </h2>
       <p>
-        Two reads that know nothing of each other, by daylight, best of two people. No guess between
-        the steps of its card.
+        Two independent readings in daylight, best by two people. Don’t guess between the steps of
+        the card.
       </p>
       <div className="grid grid-cols-2 gap-3">
         <Field
@@ -65,7 +65,7 @@ export function BesideIt() {
           if (a !== null && b !== null) void keep(a, b).catch(() => undefined);
         }}
       >
-        Keep their mean
+        Save the average
       </Button>
     </section>
   );

@@ -16,9 +16,9 @@ import { BUFFERS, calibration, standard, valueAt, type BufferName, type Typed } 
 import { CONDITION, moves } from './words';
 
 const METERS: readonly { value: Calibration['meter']; label: string }[] = [
-  { value: 'LEFT_AS_IT_WAS', label: 'left it as it was' },
-  { value: 'SET_ITSELF', label: 'let it set itself' },
-  { value: 'NEW_PROBE', label: 'put in a new probe' },
+  { value: 'LEFT_AS_IT_WAS', label: 'left the meter unchanged' },
+  { value: 'SET_ITSELF', label: 'calibrated the meter' },
+  { value: 'NEW_PROBE', label: 'installed a new probe' },
 ];
 
 const ROOM_C = 25;
@@ -64,7 +64,7 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
       {
         onSuccess: (kept) => {
           const id = kept.calibration.id;
-          tell(`Kept. ${moves(kept)}`, id ? () => drop.mutate(id) : undefined);
+          tell(`Saved. ${moves(kept)}`, id ? () => drop.mutate(id) : undefined);
           setRows(rows.map((r) => ({ ...r, shown: '' })));
           setTime(null);
           setMeter(null);
@@ -74,13 +74,13 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
   return (
     <section aria-labelledby="in-buffers" className="grid gap-4">
       <h2 id="in-buffers" className="text-xl font-bold">
-        Into two buffers
+        Calibrate in two buffers
       </h2>
       <ol className="grid list-decimal gap-1 pl-5">
-        <li>Pumps and heaters off before hands go into the water.</li>
-        <li>Rinse the probe with fresh, best distilled, water and blot it; before each buffer.</li>
-        <li>Wait until it moves less than 0.01 in a minute; five minutes in all.</li>
-        <li>Used buffer is poured away, never back into its bottle or into the tank.</li>
+        <li>Switch off pumps and heaters before you put your hands in the water.</li>
+        <li>Before each buffer, rinse the probe with distilled water and blot it.</li>
+        <li>Wait until the reading moves less than 0.01 in a minute. Allow five minutes in all.</li>
+        <li>Pour used buffer away, never into its bottle or the tank.</li>
       </ol>
       {rows.map((row, i) => (
         <div key={i} className="grid grid-cols-2 gap-3 border-t pt-3 sm:grid-cols-4 lg:grid-cols-2">
@@ -99,21 +99,21 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
             </p>
           ) : (
             <Field
-              label="its pH at that temperature"
+              label="pH of the buffer at that temperature"
               inputMode="decimal"
               value={row.ph}
               onChange={(e) => change(i, { ph: e.target.value })}
             />
           )}
           <Field
-            label="its temperature"
+            label="Temperature of the buffer"
             unit={degrees}
             inputMode="decimal"
             value={row.temperature}
             onChange={(e) => change(i, { temperature: e.target.value })}
           />
           <Field
-            label="it showed"
+            label="The meter showed"
             unit={millivolts ? 'mV' : 'pH'}
             inputMode="text"
             value={row.shown}
@@ -129,11 +129,11 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
           checked={setTo !== null}
           onChange={(e) => setSetTo(e.target.checked ? typed(ROOM_C, 'temperature', units) : null)}
         >
-          It does not compensate for the temperature
+          The meter does not compensate for temperature
         </Tick>
         {setTo !== null && (
           <Field
-            label="it is set to"
+            label="Temperature setting of the meter"
             unit={degrees}
             inputMode="decimal"
             value={setTo}
@@ -169,7 +169,7 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
         disabled={!body || !meter || keep.isPending || look.isError}
         onClick={save}
       >
-        Keep it
+        Save
       </Button>
     </section>
   );

@@ -28,16 +28,16 @@ export function GlassOfAir() {
   return (
     <section aria-labelledby="glass" className="grid gap-3 border-t pt-4">
       <h2 id="glass" className="text-xl font-bold">
-        A glass of air
+        Aerated glass
       </h2>
       <p>
-        At most half a litre of tank water, a fine stone, air drawn from outdoors. Wait until it
-        moves less than 0.01 in ten minutes: one to two hours. Exhaled air beside it spoils it. It
+        Take at most half a litre of tank water, a fine stone and outdoor air. Wait one to two
+        hours, until pH moves less than 0.01 in ten minutes. Don’t breathe near the glass. This
         checks probe and alkalinity test together.
       </p>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="it shows"
+          label="The meter shows"
           unit="pH"
           inputMode="decimal"
           value={shown}
@@ -68,15 +68,15 @@ export function GlassOfAir() {
         <p aria-live="polite">
           <strong>
             {data.holds
-              ? 'Probe and alkalinity test hold together.'
-              : `It shows ${Math.abs(data.shownPh - data.expectedPh.value).toFixed(2)} too ${data.shownPh > data.expectedPh.value ? 'much' : 'little'}.`}
+              ? 'Probe and alkalinity test agree.'
+              : `The probe reads ${Math.abs(data.shownPh - data.expectedPh.value).toFixed(2)} too ${data.shownPh > data.expectedPh.value ? 'much' : 'little'}.`}
           </strong>{' '}
-          It should show {range(data.expectedPh, 2)} and shows {data.shownPh.toFixed(2)}, with the
-          alkalinity of {dayAndTime(data.testedAt, tank.zone)} (
-          {showAlkalinity(alkalinityToMeq(data.alkalinityDkh, 'DKH'), units.alkalinity)}) in air of{' '}
-          {data.airPpm} ppm.
+          Expected {range(data.expectedPh, 2)}, measured {data.shownPh.toFixed(2)}, with alkalinity{' '}
+          {dayAndTime(data.testedAt, tank.zone)} ({' '}
+          {showAlkalinity(alkalinityToMeq(data.alkalinityDkh, 'DKH'), units.alkalinity)}) in air
+          with {data.airPpm} ppm.{' '}
           {!data.holds &&
-            ' Either the probe is off, or the alkalinity test, or the air was not as clean. Two buffers part them.'}
+            ' The probe, the alkalinity test or the air could be wrong. Two buffers show which.'}
         </p>
       )}
     </section>

@@ -35,10 +35,9 @@ function Loaded({ probe }: { probe: Probe }) {
           <p className="max-w-prose text-2xl leading-snug font-semibold">{stands(probe)}</p>
           {probe.due && (
             <p className={probe.late ? 'border-l-4 border-alk pl-3' : 'text-soft'}>
-              {probe.late ? 'It was due in its buffers on ' : 'Due in its buffers on '}
+              {probe.late ? 'Calibration overdue since ' : 'Calibration due on '}
               {dayAndTime(probe.due, tank.zone)} (monthly, common practice).
-              {probe.since &&
-                ` This probe is in the water since ${dayAndTime(probe.since, tank.zone)}.`}
+              {probe.since && ` In the water since ${dayAndTime(probe.since, tank.zone)}.`}
             </p>
           )}
           <div ref={ref}>
@@ -48,10 +47,10 @@ function Loaded({ probe }: { probe: Probe }) {
           </div>
           {probe.course.length > 0 && (
             <p className="text-sm text-soft">
-              What is added to a reading of 8.2, and hatched how far it may still be off: ±0.02 at
-              once, 0.01 more each week, ±0.15 at most (from memory). Dots: found in the buffers.
-              {probe.compared.length > 0 && ' Triangles: another method at the same hour.'} Between
-              two dots drift is spread evenly. The log keeps what was read.
+              Correction at 8.2. Hatched: possible error, ±0.02 at first, 0.01 more a week, ±0.15 at
+              most (from memory). Dots: your calibrations.{' '}
+              {probe.compared.length > 0 && ' Triangles: another method at the same hour.'} Drift is
+              spread evenly between dots. The log keeps the original readings.
             </p>
           )}
         </section>
@@ -83,14 +82,14 @@ function Kept({ calibrations }: { calibrations: readonly Calibration[] }) {
   return (
     <section aria-labelledby="kept">
       <h2 id="kept" className="font-bold">
-        In the buffers so far
+        Calibrations
       </h2>
       <ul>
         {calibrations.map((c) => (
           <li key={c.at} className="flex items-baseline justify-between gap-4 border-b py-1.5">
             <span>
               <span className="font-semibold">{dayAndTime(c.at, tank.zone)}</span>{' '}
-              {c.tooMuchPh !== undefined && `showed ${signed(c.tooMuchPh, 2)} at 8.2, `}
+              {c.tooMuchPh !== undefined && `read ${signed(c.tooMuchPh, 2)} at 8.2, `}
               {c.slopePercent !== undefined && `slope ${c.slopePercent.toFixed(0)} %, `}
               {c.offsetMv !== undefined && `offset ${signed(c.offsetMv, 0)} mV. `}
               <span className="text-soft">
@@ -102,17 +101,17 @@ function Kept({ calibrations }: { calibrations: readonly Calibration[] }) {
               <Button
                 look="quiet"
                 className="min-h-6!"
-                aria-label={`Delete that of ${dayAndTime(c.at, tank.zone)}`}
+                aria-label={`Delete the one of ${dayAndTime(c.at, tank.zone)}`}
                 disabled={drop.isPending}
                 onClick={() =>
                   c.id &&
                   drop.mutate(c.id, {
-                    onSuccess: () => tell('Deleted; everything is computed without it.'),
+                    onSuccess: () => tell('Deleted.'),
                     onError: (problem) => tell(problem.message),
                   })
                 }
               >
-                delete
+                Delete
               </Button>
             )}
           </li>

@@ -13,17 +13,17 @@ const PROBE: Probe = {
 
 describe('stands', () => {
   it('claims nothing without a buffer', () => {
-    expect(stands(PROBE)).toContain('±0.1 is assumed');
+    expect(stands(PROBE)).toContain('error of ±0.1');
   });
   it('says which way it is off, and how sure that is', () => {
     expect(stands({ ...PROBE, correctionPh: 0.034, uncertaintyPh: 0.041 })).toBe(
-      'It shows 0.03 too little and is corrected, give or take 0.04.',
+      'This probe reads 0.03 too low, and we correct that, ±0.04.',
     );
     expect(stands({ ...PROBE, correctionPh: -0.1, uncertaintyPh: 0.02 })).toContain(
-      '0.10 too much',
+      '0.10 too high',
     );
     expect(stands({ ...PROBE, uncertaintyPh: 0.02 })).toBe(
-      'It is read as it shows, give or take 0.02.',
+      'The probe reads right, ±0.02.',
     );
   });
 });
@@ -41,12 +41,12 @@ describe('moves', () => {
   });
   it('says by how much and in how many days', () => {
     expect(moves(looked(7.9, 7.93))).toBe(
-      'The trough of the last 20 whole days is 0.03 higher: 7.93 instead of 7.90.',
+      'The daily low of the last 20 whole days is 0.03 higher: 7.93 instead of 7.90.',
     );
     expect(moves(looked(7.9, 7.85, 1))).toContain('last whole day is 0.05 lower');
   });
   it('does not call nothing a move', () => {
     expect(moves(looked(7.9, 7.901))).toContain('stays 7.90');
-    expect(moves({ ...looked(7.9, 7.9), moved: undefined })).toContain('no log');
+    expect(moves({ ...looked(7.9, 7.9), moved: undefined })).toContain('No pH');
   });
 });

@@ -36,7 +36,7 @@ export function BenchScreen() {
     return (
       <>
         <Waiting error={bench.error} retry={() => void bench.refetch()} />
-        {!bench.error && <p className="px-6 text-soft">Fitting a twin to this tank’s log …</p>}
+        {!bench.error && <p className="px-6 text-soft">Fitting the model to your log…</p>}
       </>
     );
   }
@@ -71,7 +71,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <section aria-labelledby="remedies" className="order-2 lg:order-1 lg:border-r lg:pr-6">
         <h1 id="remedies" className="pb-1 text-xl font-bold">
-          Put a remedy on the tank
+          Try a change
         </h1>
         <Measures
           measures={bench.measures}
@@ -83,7 +83,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
           <div className="flex flex-wrap gap-2 pt-3">
             {current.put.length > 0 && current.without?.length ? (
               <p className="text-soft">
-                Done both? Press “I took it off” below first: then note what you put on.
+                Done both? Press “I removed this” below first, then log what you added.
               </p>
             ) : null}
             {current.put.length > 0 && !current.without?.length && (
@@ -99,13 +99,13 @@ function OnTheBench({ bench }: { bench: Bench }) {
                 save([{ name: LETTERS[sets.length] ?? 'E', put: [] }, current, ...sets.slice(1)])
               }
             >
-              Keep it, try another
+              Keep and try another
             </Button>
             <Button
               look="quiet"
               onClick={() => save([{ name: current.name, put: [] }, ...sets.slice(1)])}
             >
-              as it is
+              current setup
             </Button>
           </div>
         )}
@@ -120,9 +120,9 @@ function OnTheBench({ bench }: { bench: Bench }) {
         <section aria-labelledby="ahead">
           <div className="flex flex-wrap items-baseline justify-between gap-x-6">
             <h2 id="ahead" className="pb-1 text-xl font-bold">
-              The next {days === 2 ? 'two days' : 'fortnight'}
+              The next {days === 2 ? '2 days' : 'fortnight'}
               <span className="font-normal text-soft">
-                {changed ? ' · dashed: as it is' : ' · as it is'}
+                {changed ? ' · dashed: current setup' : ' · current setup'}
               </span>
             </h2>
             <Button
@@ -134,7 +134,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
                 })
               }
             >
-              {days === 2 ? 'show a fortnight' : 'show two days'}
+              {days === 2 ? 'Show 14 days' : 'Show 2 days'}
             </Button>
           </div>
           <div ref={ref}>
@@ -157,7 +157,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
           )}
         </section>
         {now && then && (
-          <section aria-label="What it brings" className="grid gap-3" aria-live="polite">
+          <section aria-label="What to expect" className="grid gap-3" aria-live="polite">
             <Brings
               now={now}
               then={changed ? then : now}
@@ -220,45 +220,44 @@ function Brings({
       )}
       {then === now ? (
         <p className="text-lg leading-snug">
-          As it is the trough settles at{' '}
-          <strong className="text-2xl">{range(now.troughPh, 2)}</strong> at{' '}
-          {clockTime(now.troughAt, zone)}, the peak at {range(now.peakPh, 2)}; lowest oxygen{' '}
-          {range(now.lowestOxygenMgPerL, 1)} mg/L. Put something on it at the left.
+          Expected daily low with the current setup:{' '}
+          <strong className="text-2xl">{range(now.troughPh, 2)}</strong>, at{' '}
+          {clockTime(now.troughAt, zone)}. Daily high {range(now.peakPh, 2)}, lowest oxygen{' '}
+          {range(now.lowestOxygenMgPerL, 1)} mg/L. Pick a change on the left.
         </p>
       ) : (
         <p className="text-lg leading-snug">
-          <strong className="text-2xl">{signedRange(then.gainPh)}</strong> on the trough once
+          <strong className="text-2xl">{signedRange(then.gainPh)}</strong> on the daily low once
           settled
           {then.media ? ', while the media are fresh' : ''}: {range(then.troughPh, 2)} at{' '}
-          {clockTime(then.troughAt, zone)}, as it is {now.troughPh.value.toFixed(2)}. Peak{' '}
-          {range(then.peakPh, 2)}; lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
+          {clockTime(then.troughAt, zone)}, now {now.troughPh.value.toFixed(2)}. Daily high{' '}
+          {range(then.peakPh, 2)}, lowest oxygen {range(then.lowestOxygenMgPerL, 1)} mg/L.{' '}
           <em className="inline-block not-italic first-letter:uppercase">
             {setInWords(set, bench.measures, bench.standing, units)}
           </em>
           {set.put.length > 0 && `: ${means(then.ways)}`}. Settled after about{' '}
           {Math.round(then.settleHours.value)} h
           {then.cost.toFit > 0.5 || then.cost.perMonth > 0.5
-            ? `; about ${money(then.cost.toFit, tank.currency)} to fit and ${money(then.cost.perMonth, tank.currency)} a month (assumed prices)`
+            ? `. About ${money(then.cost.toFit, tank.currency)} to buy and ${money(then.cost.perMonth, tank.currency)} a month (assumed prices)`
             : ''}
-          {then.cost.effort === 'NONE' ? '' : `; work: ${EFFORT[then.cost.effort]}`}.
+          {then.cost.effort === 'NONE' ? '' : `. Work: ${EFFORT[then.cost.effort]}`}.
         </p>
       )}
       {then.media && (
         <p>
           The media last {mediaDays(then)}
           {then.media.halfDay !== undefined &&
-            `; half of the gain is gone by day ${Math.max(1, Math.round(then.media.halfDay))}`}
+            `. Half of the gain is gone by day ${Math.max(1, Math.round(then.media.halfDay))}`}
           .
         </p>
       )}
       {then.chemistry && <Moves chemistry={then.chemistry} days={days} />}
       {then.drawKept && (
         <p>
-          The hose keeps {Math.round(then.drawKept.low * 100)} to{' '}
-          {Math.round(then.drawKept.high * 100)} % of the draw (the skimmer’s suction is assumed)
+          The skimmer keeps {Math.round(then.drawKept.low * 100)}–
+          {Math.round(then.drawKept.high * 100)} % of its air draw with this hose (suction assumed).
           {then.boreKeeping95Mm !== undefined &&
-            `; ${show(then.boreKeeping95Mm, 'bore', units)} would keep 95 %`}
-          .
+            ` A bore of ${show(then.boreKeeping95Mm, 'bore', units)} would keep 95 %.`}
         </p>
       )}
       {then.cautions.map((c) => (
@@ -294,7 +293,7 @@ function Stopped({
     <div role="alert" className="border-l-4 border-danger pl-3">
       <p>
         <strong className="text-danger">■ Stopped. </strong>
-        {stopped.because} Drawn below is the most that is allowed, {shown} a day.
+        {stopped.because} The drawing shows the highest safe dose, {shown} a day.
       </p>
       <Button
         look="quiet"
@@ -362,7 +361,7 @@ function OnTheMap({
         On the map
         <span className="font-normal text-soft">
           {' '}
-          · the settled trough: along a line the air stays, across lines it changes
+          · the settled daily low. Each line is the same CO2
         </span>
       </h2>
       <div ref={ref}>
@@ -388,51 +387,50 @@ const Basis = memo(function Basis({ bench }: { bench: Bench }) {
   return (
     <section aria-labelledby="basis" className="border-t pt-3 text-soft">
       <h2 id="basis" className="font-bold text-ink">
-        What this twin rests on
+        What this model is based on
       </h2>
       <p>
         {bench.fitted ? (
           <>
-            Fitted to the readings of a fortnight, each hour as the tank was then
+            Fitted to 14 days of readings, each hour with the setup of then
             {bench.troughPh !== undefined && bench.peakPh !== undefined
-              ? `; as it is now it had ${bench.daysUsed} whole ${bench.daysUsed === 1 ? 'day' : 'days'} with a trough of ${bench.troughPh.toFixed(2)} and a peak of ${bench.peakPh.toFixed(2)} on average`
-              : '; as it is now it has no whole settled day yet'}
-            . The band holds nine in ten tanks that could be behind that log.{' '}
+              ? `. The current setup had ${bench.daysUsed} whole ${bench.daysUsed === 1 ? 'day' : 'days'} with an average low of ${bench.troughPh.toFixed(2)} and high of ${bench.peakPh.toFixed(2)}`
+              : '. The current setup has no whole settled day yet'}
+            . Ranges hold 9 of 10 models that fit your log.{' '}
             <Link
               to="/tank/$tankId/twin"
               params={{ tankId: tank.id }}
               className="underline underline-offset-4"
             >
-              What is known of it, and what would tell more
+              What the model knows, and which measurement would help most
             </Link>
             . {bench.fitProblem}
           </>
         ) : (
           <>
-            {bench.fitProblem ?? 'No log to fit to yet.'} A reef of its kind is assumed, with a wide
-            band.{' '}
+            {bench.fitProblem ?? 'No log to fit yet.'} We assume a typical reef, with a wide range.{' '}
             <Link
               to="/tank/$tankId/bring"
               params={{ tankId: tank.id }}
               className="underline underline-offset-4"
             >
-              Bring in a logger’s file
+              Import a logger’s file
             </Link>{' '}
             with three whole days of pH.
           </>
         )}{' '}
         Room air{' '}
         {bench.roomMeasured
-          ? 'by hours, as measured in the last fortnight'
+          ? 'by hour, as measured in the last 14 days'
           : bench.roomM3 === undefined
             ? 'assumed'
             : 'estimated from who lives there, asleep from 23 to 7 h (assumed)'}
-        ; outdoors {bench.outdoorPpm} ppm; alkalinity{' '}
-        {showAlkalinity(bench.alkalinityMeqPerL, units.alkalinity)}
-        {bench.alkalinityMeasured ? '' : ' (assumed)'};{' '}
+        . Outdoors {bench.outdoorPpm} ppm. Alkalinity{' '}
+        {showAlkalinity(bench.alkalinityMeqPerL, units.alkalinity)}{' '}
+        {bench.alkalinityMeasured ? '' : ' (assumed)'},{' '}
         {show(bench.temperatureC, 'temperature', units)}, salinity{' '}
         {show(bench.salinityPsu, 'salinity', units)}. Surfaces, falls, fish and skimmer as
-        described; air changes {bench.airChangesPerH.toFixed(2)} an hour.
+        described. Air changes {bench.airChangesPerH.toFixed(2)} an hour.{' '}
         {bench.hose && ` ${hoseInWords(bench.hose)}`}
       </p>
       {scored && <p className="text-ink">{scored}</p>}

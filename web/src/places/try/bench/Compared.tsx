@@ -6,7 +6,7 @@ import { useAtTank } from '../../../TankContext';
 import { means, type NamedSet, setInWords } from './sets';
 
 export const EFFORT: Record<Forecast['cost']['effort'], string> = {
-  NONE: 'nothing to do',
+  NONE: 'no work',
   MINUTES: 'minutes',
   AN_EVENING: 'an evening',
   A_WEEKEND: 'a weekend',
@@ -26,14 +26,14 @@ export function Compared({
 }) {
   const { tank, units } = useAtTank();
   const lines: { what: string; of: (f: Forecast, set: NamedSet) => string }[] = [
-    { what: 'trough', of: (f) => range(f.troughPh, 2) },
-    { what: 'gain on it', of: (f) => signedRange(f.gainPh) },
-    { what: 'peak', of: (f) => range(f.peakPh, 2) },
+    { what: 'daily low', of: (f) => range(f.troughPh, 2) },
+    { what: 'gain', of: (f) => signedRange(f.gainPh) },
+    { what: 'daily high', of: (f) => range(f.peakPh, 2) },
     { what: 'swing', of: (f) => (f.peakPh.value - f.troughPh.value).toFixed(2) },
     { what: 'lowest oxygen, mg/L', of: (f) => range(f.lowestOxygenMgPerL, 1) },
     { what: 'settled after', of: (f) => `${Math.round(f.settleHours.value)} h` },
     { what: 'next media change', of: (f) => mediaDays(f) },
-    { what: 'to fit', of: (f) => money(f.cost.toFit, tank.currency) },
+    { what: 'to buy', of: (f) => money(f.cost.toFit, tank.currency) },
     { what: 'a month', of: (f) => money(f.cost.perMonth, tank.currency) },
     { what: 'work', of: (f) => EFFORT[f.cost.effort] },
     { what: 'does', of: (f) => means(f.ways) },
@@ -55,7 +55,7 @@ export function Compared({
                   >
                     {set.name}
                   </Button>
-                  <Button look="quiet" aria-label={`Take ${set.name} away`} onClick={() => drop(i)}>
+                  <Button look="quiet" aria-label={`Remove ${set.name}`} onClick={() => drop(i)}>
                     ✕
                   </Button>
                 </span>
@@ -82,7 +82,7 @@ export function Compared({
         </tbody>
       </table>
       <p className="pt-1 text-sm text-soft">
-        Prices are round figures and assumed; electricity is that of your home where you said so.
+        Prices are assumed round figures. Electricity is priced as in your home where described.
       </p>
     </div>
   );

@@ -49,9 +49,11 @@ export function Done({
           sent();
           const forecast = noted.event.forecast;
           tell(
-            'Noted; it stands on the tank now.' +
-              (forecast ? ` Forecast kept: ${signedRange(forecast.gainPh)} on the trough.` : '') +
-              (noted.ended.length > 0 ? ` “${noted.ended.join('”, “')}” ended with it.` : ''),
+            'Added to the log.' +
+              (forecast
+                ? ` Forecast saved: ${signedRange(forecast.gainPh)} on the daily low.`
+                : '') +
+              (noted.ended.length > 0 ? ` “${noted.ended.join('”, “')}” was ended.` : ''),
             noted.ended.length > 0 ? undefined : () => remove.mutate(noted.event.id),
           );
           setOpen(false);
@@ -69,7 +71,7 @@ export function Done({
         open={open}
         onOpenChange={setOpen}
         title="I have done this"
-        about="From then on the twin has it on the tank. What is forecast of it is kept beside it, and what it replaces ends."
+        about="From then on the model includes this change. We save the forecast to check it later. A change it replaces is ended."
       >
         <EventForm
           start={{
@@ -77,7 +79,7 @@ export function Done({
             title: inWords(measures, put, units).slice(0, 120),
             at: localInput(new Date(), tank.zone),
           }}
-          label={done.isPending ? 'Keeping the forecast …' : 'Note it'}
+          label={done.isPending ? 'Saving the forecast…' : 'Add to log'}
           pending={done.isPending}
           keptAs={`done-${tank.id}`}
           save={save}
@@ -111,7 +113,7 @@ function SayWhatItDid({ id, put, done }: { id: string; put: PutMeasure[]; done: 
           )
         }
       >
-        {event ? `“${event.title}” did this` : 'Looking for the event …'}
+        {event ? `“${event.title}” did this` : 'Finding the event…'}
       </Button>
       <Refusal message={set.error?.message ?? error?.message} />
     </div>

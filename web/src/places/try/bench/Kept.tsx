@@ -10,7 +10,7 @@ import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
 import type { NamedSet } from './sets';
 
-const schema = z.object({ name: words('The set needs a name.', 60) });
+const schema = z.object({ name: words('Enter a name for the set.', 60) });
 
 /** Sets under a name, to come back to; the address of this page holds what is on the bench now. */
 export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeasure[]) => void }) {
@@ -27,7 +27,7 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeas
       {
         onSuccess: () => {
           form.reset();
-          tell('Kept.');
+          tell('Saved.');
         },
         onError: refuse,
       },
@@ -37,7 +37,7 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeas
   return (
     <section aria-labelledby="kept" className="pt-4">
       <h2 id="kept" className="font-bold">
-        Kept sets
+        Saved sets
       </h2>
       <ul>
         {kept.map((set) => (
@@ -47,11 +47,11 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeas
             </Button>
             <Button
               look="quiet"
-              aria-label={`Forget ${set.name}`}
+              aria-label={`Remove ${set.name}`}
               onClick={() =>
                 drop.mutate(set.id, {
                   onSuccess: () =>
-                    tell(`${set.name} forgotten.`, () =>
+                    tell(`${set.name} removed.`, () =>
                       keep.mutate({ name: set.name, measures: set.measures }),
                     ),
                 })
@@ -65,9 +65,9 @@ export function Kept({ current, take }: { current: NamedSet; take: (put: PutMeas
       <Refusal message={refusal} />
       {changed && (
         <form onSubmit={(e) => void save(e)} noValidate className="flex items-start gap-2 pt-2">
-          <Field label="Keep this set as" maxLength={60} {...field('name')} />
+          <Field label="Save this set as" maxLength={60} {...field('name')} />
           <Button type="submit" className="mt-6" disabled={keep.isPending}>
-            Keep
+            Save
           </Button>
         </form>
       )}

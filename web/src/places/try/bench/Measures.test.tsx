@@ -70,7 +70,7 @@ const ALL = [
       },
     ],
   }),
-  kind('led-back-media', 'Media on the led-back leg', { group: 'MEDIA' }),
+  kind('recirculated-media', 'Media on the recirculating leg', { group: 'MEDIA' }),
   kind('hole', 'Hole in the wall', { reversible: false }),
   kind('guests', 'Guests', { fault: true }),
 ];
@@ -124,8 +124,8 @@ it('keeps one of a group on', async () => {
   render(<Shelf />);
   await user.click(screen.getByLabelText('Media before it'));
   await user.click(screen.getByLabelText('Nobody home'));
-  await user.click(screen.getByLabelText('Media on the led-back leg'));
-  expect(changed.mock.lastCall?.[0].map((p) => p.kind)).toEqual(['nobody', 'led-back-media']);
+  await user.click(screen.getByLabelText('Media on the recirculating leg'));
+  expect(changed.mock.lastCall?.[0].map((p) => p.kind)).toEqual(['nobody', 'recirculated-media']);
   expect(screen.getByLabelText<HTMLInputElement>('Media before it').checked).toBe(false);
 });
 
@@ -142,7 +142,7 @@ it('says what stays once fitted, and what is no help', () => {
     const id = screen.getByLabelText(name).getAttribute('aria-describedby');
     return id === null ? null : document.getElementById(id)?.textContent;
   };
-  expect(said('Hole in the wall')).toBe('once fitted it stays');
-  expect(said('Guests')).toBe('no help: to see what it would do');
+  expect(said('Hole in the wall')).toBe('permanent');
+  expect(said('Guests')).toBe('faults, to see their effect');
   expect(said('Air stone')).toBeNull();
 });

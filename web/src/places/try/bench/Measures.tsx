@@ -63,11 +63,7 @@ export function Measures({
 }
 
 const remark = (measure: MeasureKind) =>
-  measure.fault
-    ? 'no help: to see what it would do'
-    : measure.reversible
-      ? ''
-      : 'once fitted it stays';
+  measure.fault ? 'faults, to see their effect' : measure.reversible ? '' : 'permanent';
 
 function Turn({ knob, turn }: { knob: Knob; turn: (to: number | string) => void }) {
   const { parameter } = knob;

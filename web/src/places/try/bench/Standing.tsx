@@ -5,7 +5,7 @@ import { Button } from '../../../parts/Button';
 import { useNotice } from '../../../parts/Notices';
 import { useAtTank } from '../../../TankContext';
 
-/** What was done and is still on the tank: “as it is” is with it. */
+/** What was done and is still on the tank: “current setup” is with it. */
 export function Standing({
   events,
   without,
@@ -30,7 +30,7 @@ export function Standing({
       },
       {
         onSuccess: (ended) =>
-          tell(`“${event.title}” is off the tank.`, () =>
+          tell(`“${event.title}” ended.`, () =>
             edit.mutate({ id: event.id, version: ended.version, event: asNoted(event) }),
           ),
         onError: (problem) => tell(problem.message),
@@ -39,7 +39,7 @@ export function Standing({
   };
   return (
     <div className="border-t pt-3">
-      <h2 className="font-bold">Stands on it</h2>
+      <h2 className="font-bold">Active changes</h2>
       <ul>
         {events.map((event) => (
           <li key={event.id} className="border-b py-1">
@@ -52,18 +52,18 @@ export function Standing({
             <Button
               look="quiet"
               aria-pressed={without.includes(event.id)}
-              aria-label={`Try it without “${event.title}”`}
+              aria-label={`Try without “${event.title}”`}
               onClick={() => toggle(event.id)}
             >
-              {without.includes(event.id) ? '✓ tried without' : 'try it without'}
+              {without.includes(event.id) ? '✓ tried without' : 'Try without'}
             </Button>
             <Button
               look="quiet"
-              aria-label={`“${event.title}” is taken off`}
+              aria-label={`“${event.title}” removed`}
               disabled={edit.isPending}
               onClick={() => end(event)}
             >
-              I took it off
+              I removed this
             </Button>
           </li>
         ))}

@@ -101,7 +101,11 @@ export function measuresOfFirstLinks(link: Record<string, unknown>): PutMeasure[
       ? [
           put(
             'scrubber',
-            { massKg: media.massKg, ledBack: 1 - (media.freshShare ?? 1), gatePh: media.gatePh },
+            {
+              massKg: media.massKg,
+              recirculated: 1 - (media.freshShare ?? 1),
+              gatePh: media.gatePh,
+            },
             {
               hours: media.hours,
               soaked: media.chokes ? 'CHOKED' : 'PASSES',

@@ -4,11 +4,11 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** The hose as it stands: what it leaves of the draw, and what is breathed through it. */
 export function hoseInWords(hose: NonNullable<Bench['hose']>): string {
-  const kept = `With its hose on, the skimmer keeps ${percent(hose.keptShare)} of its draw (${
+  const kept = `With the hose, the skimmer keeps ${percent(hose.keptShare)} of its air draw (${
     hose.drawMeasured ? 'measured' : 'estimated from length and diameter'
   })`;
-  const share = `${percent(hose.outdoorShare)} of what it breathes`;
+  const share = `${percent(hose.outdoorShare)} of its air`;
   return hose.shareMeasured
-    ? `${kept}; ${share} comes from outdoors, as CO2 at its intake says.`
-    : `${kept}; ${share} is taken for outdoor air until the log says otherwise: CO2 at the intake was not measured.`;
+    ? `${kept}. By the CO2 at the intake, ${share} comes from outdoors.`
+    : `${kept}. CO2 at the intake was not measured: we assume ${share} is outdoor air.`;
 }

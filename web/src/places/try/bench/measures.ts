@@ -148,5 +148,5 @@ export function inWords(
     const put = puts.find((p) => p.kind === measure.kind);
     return put ? [described(measure, put, units)] : [];
   });
-  return words.join(', ') || 'as it is';
+  return words.join(', ') || 'current setup';
 }

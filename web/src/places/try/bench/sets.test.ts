@@ -31,7 +31,7 @@ const number = (
 
 const HOSE: MeasureKind = {
   kind: 'outdoor-line',
-  name: 'Outdoor line to the skimmer',
+  name: 'Outdoor air hose to the skimmer',
   shortName: 'hose',
   fault: false,
   reversible: false,
@@ -72,7 +72,7 @@ const WARMTH: MeasureKind = {
   reversible: true,
   parameters: [number('byK', 'KELVIN', 3, { min: -4 })],
 };
-const ALL = [HOSE, medium('scrubber'), medium('led-back-media'), WARMTH];
+const ALL = [HOSE, medium('scrubber'), medium('recirculated-media'), WARMTH];
 
 it('says what a set does to the source', () => {
   expect(means([])).toBe('changes nothing');
@@ -81,7 +81,7 @@ it('says what a set does to the source', () => {
 });
 
 it('names a set by its measures, in the keeper’s units', () => {
-  expect(inWords(ALL, [], METRIC)).toBe('as it is');
+  expect(inWords(ALL, [], METRIC)).toBe('current setup');
   const set = [
     { kind: 'scrubber' },
     { kind: 'outdoor-line', numbers: { boreMm: 4 } },
@@ -118,11 +118,11 @@ it('draws what has a meaning and turns it', () => {
 it('puts on and takes off; of a group one is on', () => {
   const one = withMeasure(ALL, [{ kind: 'warmth' }], { kind: 'scrubber' });
   expect(one.map((p) => p.kind)).toEqual(['warmth', 'scrubber']);
-  const other = withMeasure(ALL, one, { kind: 'led-back-media' });
-  expect(other.map((p) => p.kind)).toEqual(['warmth', 'led-back-media']);
+  const other = withMeasure(ALL, one, { kind: 'recirculated-media' });
+  expect(other.map((p) => p.kind)).toEqual(['warmth', 'recirculated-media']);
   const again = withMeasure(ALL, other, { kind: 'warmth', numbers: { byK: 1 } });
   expect(again[0]).toEqual({ kind: 'warmth', numbers: { byK: 1 } });
-  expect(withoutMeasure(again, 'warmth').map((p) => p.kind)).toEqual(['led-back-media']);
+  expect(withoutMeasure(again, 'warmth').map((p) => p.kind)).toEqual(['recirculated-media']);
 });
 
 it('shows each unit as a keeper reads it', () => {
@@ -167,7 +167,7 @@ it('opens the links of before the registry', () => {
   const [, hose, media] = old?.put ?? [];
   expect(hose?.numbers).toEqual({ lengthM: 6, boreMm: 4, flueFrom: 3, flueTo: 7, fluePpm: 780 });
   expect(hose?.choices).toEqual({ mouth: 'FLUE' });
-  expect(media?.numbers?.ledBack).toBeCloseTo(0.95);
+  expect(media?.numbers?.recirculated).toBeCloseTo(0.95);
   expect(media?.choices).toEqual({ hours: 'LAMPS_OFF', soaked: 'PASSES', otherwise: 'DRY' });
 });
 

@@ -70,8 +70,8 @@ export function setInWords(
 const WAYS: Record<Forecast['ways'][number], string> = {
   REMOVES_THE_SOURCE: 'removes the source',
   OFFSETS: 'offsets',
-  MASKS: 'masks: pH moves, the CO2 stays',
-  A_FAULT: 'makes it worse, to see what a fault would do',
+  MASKS: 'hides the cause: pH moves, the CO2 stays',
+  A_FAULT: 'a fault, to see its effect',
 };
 
 /** What a set does to the CO2, in words. */

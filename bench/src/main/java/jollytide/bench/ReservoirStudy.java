@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
-import jollytide.core.doses.Delivered;
-import jollytide.core.doses.LineHistory;
-import jollytide.core.doses.LineHistory.Seen;
-import jollytide.core.doses.LineHistory.What;
-import jollytide.core.doses.ReservoirLevel;
-import jollytide.core.doses.Schedule;
-import jollytide.core.doses.Solution;
+import jollytide.core.dosingline.Delivered;
+import jollytide.core.dosingline.DosePlan;
+import jollytide.core.dosingline.LineHistory;
+import jollytide.core.dosingline.LineHistory.Seen;
+import jollytide.core.dosingline.LineHistory.What;
+import jollytide.core.dosingline.ReservoirLevel;
+import jollytide.core.dosingline.Solution;
 
 /**
  * Whether a line that falls short is called in time, and a healthy one never: fills of 1600 mL at 60 mL a day, of which
@@ -27,7 +27,7 @@ public final class ReservoirStudy {
     private static final double LEAST_ML = 60;
     private static final Instant FILLED = Instant.parse("2026-03-01T08:00:00Z");
     private static final Solution LIMEWATER = new Solution(Solution.Solute.LIMEWATER, 0.0203);
-    private static final Schedule PLAN = new Schedule(List.of(new Schedule.DailyDose(FILLED, ML_PER_DAY)));
+    private static final DosePlan PLAN = new DosePlan(List.of(new DosePlan.DailyDose(FILLED, ML_PER_DAY)));
 
     private ReservoirStudy() {}
 

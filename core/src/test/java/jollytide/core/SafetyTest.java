@@ -12,12 +12,12 @@ import jollytide.core.exchange.Stone;
 import jollytide.core.measure.AirStone;
 import jollytide.core.measure.Caution;
 import jollytide.core.measure.Dose;
-import jollytide.core.measure.LedBackMedia;
 import jollytide.core.measure.Measure;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.measure.OutdoorLine;
 import jollytide.core.measure.OutdoorStone;
 import jollytide.core.measure.ReactorCare;
+import jollytide.core.measure.RecirculatedMedia;
 import jollytide.core.measure.Scrubber;
 import jollytide.core.measure.SurfaceFan;
 import jollytide.core.measure.Ventilator;
@@ -133,7 +133,8 @@ class SafetyTest {
         }
         for (Measure media : List.of(
                 LOOP,
-                new LedBackMedia(new MediaUse(KILO, 0.2, Intake.Leg.LED_BACK, MediaUse.Hours.ALWAYS, 8.2, false)))) {
+                new RecirculatedMedia(
+                        new MediaUse(KILO, 0.2, Intake.Leg.RECIRCULATED, MediaUse.Hours.ALWAYS, 8.2, false)))) {
             assertThat(textOf(media))
                     .contains("goggles, gloves and dust mask")
                     .contains("drip trap")

@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.SplittableRandom;
-import jollytide.core.doses.Solution;
 import jollytide.core.dosing.Inflow;
+import jollytide.core.dosingline.Solution;
 import jollytide.demo.TankHistory.ReservoirNote;
 import jollytide.demo.TankHistory.Seen;
 

@@ -31,23 +31,23 @@ class AccessibilityIT extends BrowserTest {
         "history, phone, night",
         "bench, desktop, night",
         "bench, phone, day",
-        "ledger, desktop, day",
-        "ledger, phone, night",
+        "gas-balance, desktop, day",
+        "gas-balance, phone, night",
         "twin, desktop, night",
         "twin, phone, day",
-        "margin, desktop, night",
-        "margin, phone, day",
+        "oxygen-margin, desktop, night",
+        "oxygen-margin, phone, day",
         "media, phone, day",
-        "doses, desktop, day",
-        "doses, phone, night",
+        "dosing, desktop, day",
+        "dosing, phone, night",
         "upkeep, desktop, day",
         "upkeep, phone, night",
         "upkeep done, phone, day",
-        "programme, desktop, night",
-        "programme, phone, day",
+        "schedule, desktop, night",
+        "schedule, phone, day",
         "rule of a lane, phone, night",
-        "stock, desktop, night",
-        "stock, phone, day",
+        "supplies, desktop, night",
+        "supplies, phone, day",
         "new line, desktop, night",
         "mixing card, desktop, day",
         "mixing card, phone, night",
@@ -57,14 +57,14 @@ class AccessibilityIT extends BrowserTest {
         "readiness, desktop, day",
         "readiness, phone, night",
         "outage, phone, day",
-        "haul, phone, night",
-        "notes, phone, night",
+        "transport, phone, night",
+        "handbook, phone, night",
         "bring, desktop, day",
         "questions, phone, night",
-        "enter, desktop, night",
-        "enter, phone, day",
-        "sums, desktop, day",
-        "sums, phone, night",
+        "add-to-log, desktop, night",
+        "add-to-log, phone, day",
+        "calculators, desktop, day",
+        "calculators, phone, night",
         "description, desktop, day",
         "description, phone, night",
         "settings, desktop, night",
@@ -113,7 +113,7 @@ class AccessibilityIT extends BrowserTest {
                         button(page, "how").first().click();
                     }
                     case "rule of a lane" -> {
-                        page.navigate(tank + "programme");
+                        page.navigate(tank + "schedule");
                         button(page, "add a rule for skimmer").click();
                         page.getByLabel("When").selectOption("GATE");
                     }
@@ -128,7 +128,7 @@ class AccessibilityIT extends BrowserTest {
                     }
                     case "day of a line" -> {
                         page.navigate(tank + "doses");
-                        button(page, "what it does to the day").click();
+                        button(page, "Show the effect on the day").click();
                         page.getByText("were all doses to stop").waitFor();
                     }
                     case "compared days" -> {
@@ -138,7 +138,7 @@ class AccessibilityIT extends BrowserTest {
                     case "questions" -> {
                         page.navigate(tank + "bring");
                         fileInput(page).setInputFiles(LOGGER);
-                        page.getByText("So it would stand in the log").waitFor();
+                        page.getByText("Preview").waitFor();
                     }
                     case "effects" -> page.navigate(tank + "effects?at=" + awaySince(page, tank));
                     default -> page.navigate(tank + screen);
@@ -146,13 +146,13 @@ class AccessibilityIT extends BrowserTest {
             }
         }
         if (screen.equals("twin")) {
-            page.getByText("What would tell more").waitFor();
+            page.getByText("Measurements that would help most").waitFor();
         }
         if (screen.equals("suspects")) {
             page.getByText("What your tank does not have").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         }
         if (screen.equals("bench")) {
-            page.getByText("What this twin rests on").waitFor();
+            page.getByText("What this model is based on").waitFor();
         }
         if (screen.equals("effects")) {
             // Its cards are made one after the other.

@@ -17,14 +17,14 @@ class BenchIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
         Locator brings = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it brings"));
         assertThat(brings).containsText("As it is the trough settles at");
-        page.getByLabel("Outdoor line to the skimmer").check();
+        page.getByLabel("Outdoor air hose to the skimmer").check();
         assertThat(brings).containsText("hose (6 m, 12.7 mm): removes the source");
         assertThat(brings).containsText("Before a wall is drilled");
         page.getByLabel("length").fill("12");
         assertThat(brings).containsText("hose (12 m, 12.7 mm)");
-        button(page, "Keep it, try another").click();
-        page.getByLabel("Scrubber media before the skimmer").check();
-        page.getByLabel("of the skimmer’s air is its own exhaust, led back").fill("1");
+        button(page, "Keep and try another").click();
+        page.getByLabel("Scrubber media").check();
+        page.getByLabel("of the skimmer’s air is recirculated exhaust").fill("1");
         assertThat(brings).containsText("A closed loop does not renew oxygen.");
         assertThat(brings).containsText("media can drown");
         assertThat(brings.getByLabel(Pattern.compile("^Take . away$"))).hasCount(2);
@@ -39,7 +39,7 @@ class BenchIT extends BrowserTest {
     void aSetIsKeptUnderAName() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
         page.getByLabel("Open a window").check();
-        page.getByLabel("Keep this set as").fill("window ajar");
+        page.getByLabel("Save this set as").fill("window ajar");
         button(page, "Keep").last().click();
         assertThat(page.getByText("Kept.", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
@@ -55,8 +55,8 @@ class BenchIT extends BrowserTest {
     }
 
     @Test
-    void theLedgerOpensItsWorkings() {
-        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Ledger");
+    void theGasBalanceOpensItsWorkings() {
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "GasBalance");
         assertThat(page.getByText("Bubbles or surface?")).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^skimmer")))
                 .first()
@@ -69,10 +69,9 @@ class BenchIT extends BrowserTest {
 
     @Test
     void theMarginAnswersForTheWorstNight() {
-        Page page = demo(visitor(PHONE), "Heron", "Margin");
+        Page page = demo(visitor(PHONE), "Heron", "Oxygen margin");
         assertThat(page.getByText("Is an air stone needed?")).isVisible();
-        assertThat(page.getByText("If every pump and lamp stops at the worst hour"))
-                .isVisible();
+        assertThat(page.getByText("If the power fails at the worst hour")).isVisible();
     }
 
     @Test
@@ -83,7 +82,7 @@ class BenchIT extends BrowserTest {
         page.getByLabel("Mass").fill("0,8");
         button(page, "Note the fill").click();
         assertThat(page.getByText("0.8 kg of media")).isVisible();
-        page.getByLabel("Colour changed, read while in use (it can revert at rest)")
+        page.getByLabel("Colour changed, read while in use (the colour can revert at rest)")
                 .fill("0.5");
         button(page, "Note this colour").click();
         assertThat(page.getByText("Now 50 % used")).isVisible();
@@ -95,12 +94,12 @@ class BenchIT extends BrowserTest {
 
     @Test
     void anAirPumpsClaimIsJudged() {
-        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Sums");
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Calculators");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Air pump"))
                 .click();
         page.getByLabel("Its power").fill("56");
-        page.getByLabel("The stone lies at").fill("4.6");
-        page.getByLabel("Claimed at that depth").fill("12000");
+        page.getByLabel("Depth of the stone").fill("4.6");
+        page.getByLabel("Claimed flow at that depth").fill("12000");
         assertThat(page.getByText("✕ impossible")).isVisible();
         Download saved = page.waitForDownload(() -> button(page, "save as CSV").click());
         org.assertj.core.api.Assertions.assertThat(saved.suggestedFilename()).isEqualTo("airpump.csv");
@@ -110,7 +109,7 @@ class BenchIT extends BrowserTest {
     void whatStandsAroundATankIsDescribed() {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        page.navigate(page.url().replaceAll("/enter.*", "/description"));
+        page.navigate(page.url().replaceAll("/add-to-log.*", "/description"));
         button(page, "Add fish").click();
         page.getByLabel("Fish", new Page.GetByLabelOptions().setExact(true)).fill("clownfish");
         page.getByLabel("How many").fill("2");
@@ -120,7 +119,7 @@ class BenchIT extends BrowserTest {
         assertThat(page.getByText("Description saved.").first()).isVisible();
         page.reload();
         assertThat(page.getByLabel("One weighs about")).hasValue("12");
-        page.navigate(page.url().replaceAll("/description.*", "/margin"));
+        page.navigate(page.url().replaceAll("/description.*", "/oxygen-margin"));
         assertThat(page.getByText("2 fish counted")).isVisible();
     }
 
@@ -128,7 +127,7 @@ class BenchIT extends BrowserTest {
     void aTankWithoutALogSaysWhatIsAssumed() {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        page.navigate(page.url().replaceAll("/enter.*", "/bench"));
+        page.navigate(page.url().replaceAll("/add-to-log.*", "/bench"));
         assertThat(page.getByText("No log to fit to yet")).isVisible();
         assertThat(page.getByText(Pattern.compile("Room air (assumed|estimated)")))
                 .isVisible();

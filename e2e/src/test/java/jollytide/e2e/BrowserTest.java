@@ -108,21 +108,21 @@ abstract class BrowserTest {
             Map.entry("Staircase", "Reason"),
             Map.entry("Suspects", "Reason"),
             Map.entry("Effects", "Reason"),
-            Map.entry("Ledger", "Reason"),
+            Map.entry("GasBalance", "Reason"),
             Map.entry("Twin", "Reason"),
             Map.entry("Experiment", "Reason"),
             Map.entry("Bench", "Try"),
-            Map.entry("Sums", "Try"),
-            Map.entry("Programme", "Do"),
-            Map.entry("Doses", "Do"),
+            Map.entry("Calculators", "Try"),
+            Map.entry("Schedule", "Do"),
+            Map.entry("Dosing", "Do"),
             Map.entry("Upkeep", "Do"),
-            Map.entry("Stock", "Do"),
+            Map.entry("Supplies", "Do"),
             Map.entry("Media", "Do"),
             Map.entry("Readiness", "Guard"),
             Map.entry("Outage", "Guard"),
-            Map.entry("Margin", "Guard"),
-            Map.entry("Haul", "Guard"),
-            Map.entry("Notes", "Learn"));
+            Map.entry("Oxygen margin", "Guard"),
+            Map.entry("Transport", "Guard"),
+            Map.entry("Handbook", "Learn"));
 
     /** Through the demo's door to a tank's screen. */
     static Page demo(Page page, String tank, String screen) {
@@ -160,8 +160,8 @@ abstract class BrowserTest {
     /** Makes an account and describes one tank, by hand. */
     static void newKeeperWithTank(Page page) {
         page.navigate("/");
-        Locator switcher = button(page, "Make a new account");
-        button(page, "Walk through the demo").waitFor();
+        Locator switcher = button(page, "Create an account");
+        button(page, "Explore the demo").waitFor();
         if (switcher.isVisible()) {
             switcher.click();
         }
@@ -173,8 +173,8 @@ abstract class BrowserTest {
         page.getByLabel("Net water").fill("420");
         page.getByLabel("Area").fill("0,9");
         page.getByLabel("Air the skimmer draws").fill("500");
-        button(page, "This is my tank").click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enter what you measured"))
+        button(page, "Save this tank").click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Add what you measured"))
                 .waitFor();
     }
 

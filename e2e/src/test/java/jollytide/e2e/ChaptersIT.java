@@ -21,7 +21,7 @@ class ChaptersIT extends BrowserTest {
     }
 
     private static void open(Page page, String screen) {
-        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/" + screen));
+        page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/" + screen));
     }
 
     private static Locator sheet(Page page) {
@@ -32,7 +32,7 @@ class ChaptersIT extends BrowserTest {
     void whatWasTriedIsDoneMendedAndTakenOff() {
         Page page = withOneReading();
         open(page, "bench");
-        page.getByLabel("Outdoor line to the skimmer").check();
+        page.getByLabel("Outdoor air hose to the skimmer").check();
         assertThat(page.getByText("removes the source").first()).isVisible();
         button(page, "I have done this").click();
         sheet(page)
@@ -64,17 +64,17 @@ class ChaptersIT extends BrowserTest {
         page.getByLabel("Net water").fill("400");
         button(page, "Save").click();
         assertThat(sheet(page)).containsText("Did the tank change, or was this wrong?");
-        button(page, "I had it wrong: correct it").click();
+        button(page, "The description was wrong: correct it").click();
         assertThat(page.getByText("Description saved.").first()).isVisible();
         page.getByLabel("Air the skimmer draws").fill("300");
         button(page, "Save").click();
-        button(page, "It changed then: begin a new chapter").click();
+        button(page, "The tank changed: start a new chapter").click();
         assertThat(sheet(page)).isHidden();
         open(page, "history");
         Locator chapters = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chapters"));
         assertThat(chapters).containsText("from the beginning");
         assertThat(chapters).containsText("changed: its skimmer");
-        chapters.getByText("mend what it says").click();
+        chapters.getByText("Correct description").click();
         assertThat(page.getByText("as it was").first()).isVisible();
         page.getByLabel("Air the skimmer draws").fill("-3");
         button(page, "Save").click();
@@ -83,7 +83,7 @@ class ChaptersIT extends BrowserTest {
         button(page, "Save").click();
         assertThat(page.getByText("Chapter mended: what is computed").first()).isVisible();
         assertThat(chapters).containsText("changed: its skimmer");
-        chapters.getByText("mend what it says").click();
+        chapters.getByText("Correct description").click();
         assertThat(page.getByLabel("Air the skimmer draws")).hasValue("250");
         page.getByText("Undo").first().click();
         assertThat(page.getByLabel("Air the skimmer draws")).not().hasValue("250");
@@ -99,12 +99,12 @@ class ChaptersIT extends BrowserTest {
         open(page, "description");
         page.getByLabel("Air the skimmer draws").fill("300");
         button(page, "Save").click();
-        button(page, "It changed then: begin a new chapter").click();
+        button(page, "The tank changed: start a new chapter").click();
         assertThat(sheet(page)).isHidden();
         open(page, "history");
         Locator chapters = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chapters"));
         button(page, "mend its end").click();
-        button(page, "It was no change: one chapter").click();
+        button(page, "Merge these two chapters").click();
         assertThat(chapters).isHidden();
     }
 
@@ -119,7 +119,7 @@ class ChaptersIT extends BrowserTest {
         page.getByLabel("it showed").first().fill("7.06");
         page.getByLabel("it showed").last().fill("10.06");
         assertThat(page.getByText("Slope 100 %, offset −4 mV. A good probe.")).isVisible();
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("left it as it was"))
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("left the meter unchanged"))
                 .click();
         button(page, "Keep it").click();
         assertThat(page.getByText("It shows 0.06 too much and is corrected, give or take 0.02."))

@@ -14,7 +14,7 @@ class DemoIT extends BrowserTest {
     void theDoorOpensOnTheMainTank() {
         Page page = visitor(DESKTOP);
         page.navigate("/");
-        button(page, "Walk through the demo").click();
+        button(page, "Explore the demo").click();
         assertThat(page.locator("header button")).hasText("Lantern Reef");
         assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "TOO_CLOSE");
     }
@@ -55,7 +55,7 @@ class DemoIT extends BrowserTest {
     void pastDaysAreLinksAndEventsStandOnTheirDay() {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        page.navigate(page.url().replaceAll("/enter.*", "/today?day=2026-01-05"));
+        page.navigate(page.url().replaceAll("/add-to-log.*", "/today?day=2026-01-05"));
         assertThat(page.getByText("Monday, 5 January 2026")).isVisible();
         assertThat(page.getByText("No pH on this day.")).isVisible();
         page.keyboard().press("ArrowLeft");
@@ -82,7 +82,7 @@ class DemoIT extends BrowserTest {
 
     @Test
     void sumsAnswerWhileOneTypes() {
-        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Sums");
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Calculators");
         field(page, "pH").fill("7.84");
         field(page, "Alkalinity").fill("8,5");
         field(page, "Temperature").fill("25,5");
@@ -103,11 +103,12 @@ class DemoIT extends BrowserTest {
     /** Days read off a picture are compared; a range is no day's reading. */
     @Test
     void daysThatWereReadOffAreComparedAndARangeIsRefused() {
-        Page page = demo(visitor(PHONE), "Lantern Reef", "Sums");
+        Page page = demo(visitor(PHONE), "Lantern Reef", "Calculators");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Before and after"))
                 .click();
         assertThat(page.getByText("+0.090")).isVisible();
-        assertThat(page.getByText("Thin: fewer than three days on a side.")).isVisible();
+        assertThat(page.getByText("Not enough days: fewer than three on one side."))
+                .isVisible();
         field(page, "The same of each day after").fill("7.6–7.8");
         assertThat(page.getByText("A range tells no day’s lowest or highest").first())
                 .isVisible();
@@ -118,6 +119,6 @@ class DemoIT extends BrowserTest {
     void anAddressThatIsNobodysSaysSo() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Staircase");
         page.navigate("/tank/00000000-0000-0000-0000-000000000000/staircase");
-        assertThat(page.getByText("There is nothing here.")).isVisible();
+        assertThat(page.getByText("There is nothing at this address.")).isVisible();
     }
 }

@@ -34,7 +34,7 @@ class ExperimentIT extends BrowserTest {
         page.getByLabel("How it moves").first().selectOption("BROKEN");
         button(page, "Save").click();
         assertThat(page.getByText("Description saved.").first()).isVisible();
-        open(page, "enter");
+        open(page, "add-to-log");
         enter(page, "pH", "8.02");
         button(page, "Save").click();
         assertThat(page.getByText("Reading saved.").first()).isVisible();
@@ -43,7 +43,7 @@ class ExperimentIT extends BrowserTest {
     }
 
     private static void open(Page page, String screen) {
-        page.navigate(page.url().replaceAll("/[a-z]+(\\?.*)?$", "/" + screen));
+        page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/" + screen));
     }
 
     private static void plan(Page page, String which) {
@@ -88,11 +88,11 @@ class ExperimentIT extends BrowserTest {
         page.route("**/experiments/current", ExperimentIT::late);
         open(page, "today");
         Locator call = page.getByRole(AriaRole.ALERT);
-        assertThat(call).containsText("off for too long: switch the skimmer on again now");
+        assertThat(call).containsText("off for too long: switch the skimmer on now");
         assertThat(bar(page)).hasCSS("background-color", "rgb(179, 18, 29)");
         assertThat(page).hasTitle("Skimmer on!");
         page.unroute("**/experiments/current");
-        button(page, "It runs again: the animals needed it").click();
+        button(page, "Skimmer is on: the animals needed it").click();
         assertThat(bar(page)).isHidden();
         open(page, "experiment");
         assertThat(page.getByText("ended for the animals")).isVisible();

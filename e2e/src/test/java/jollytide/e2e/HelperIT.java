@@ -20,16 +20,16 @@ class HelperIT extends BrowserTest {
         button(keeper, "Make a link").click();
         String link = keeper.locator("code", new Page.LocatorOptions().setHasText("/help#"))
                 .innerText();
-        assertThat(keeper.getByText("not been here yet")).isVisible();
+        assertThat(keeper.getByText("no visit yet")).isVisible();
 
         Page helper = visitor(PHONE);
         helper.navigate(link);
-        assertThat(helper.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("The mains are on")))
+        assertThat(helper.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Power is on")))
                 .isVisible();
         assertThat(helper.url()).doesNotContain("help_");
         String outage = helper.url();
         assertThat(helper.getByRole(AriaRole.NAVIGATION).first()).not().containsText("Try");
-        helper.navigate(outage.replace("/outage", "/enter"));
+        helper.navigate(outage.replace("/outage", "/add-to-log"));
         enter(helper, "pH", "8,05");
         button(helper, "Save").click();
         assertThat(helper.getByText("Reading saved.").first()).isVisible();
@@ -37,7 +37,7 @@ class HelperIT extends BrowserTest {
         assertThat(helper.getByText("take out")).hasCount(0);
         assertThat(helper.getByText("bring in a logger")).hasCount(0);
         helper.navigate(outage.replace("/outage", "/bench"));
-        assertThat(helper.getByText("This is for the keeper.")).isVisible();
+        assertThat(helper.getByText("Only the keeper can open this screen.")).isVisible();
         helper.navigate(outage.replace("/outage", "/readiness"));
         assertThat(helper.getByText("Save the card")).isVisible();
         assertThat(button(helper, "Add equipment")).hasCount(0);
@@ -55,7 +55,7 @@ class HelperIT extends BrowserTest {
         button(keeper, "withdraw Jonas’s link").click();
         assertThat(keeper.getByText("last came in")).hasCount(0);
         helper.reload();
-        assertThat(helper.getByText("Walk through the demo")).isVisible();
+        assertThat(helper.getByText("Explore the demo")).isVisible();
         helper.navigate(link);
         assertThat(helper.getByText("it was withdrawn")).isVisible();
     }

@@ -24,7 +24,7 @@ class LoggersFileIT extends BrowserTest {
     void tank() {
         page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        link("or bring in a logger’s file").click();
+        link("or import a logger’s file").click();
     }
 
     private Locator link(String name) {
@@ -48,33 +48,33 @@ class LoggersFileIT extends BrowserTest {
     void threeLoggersFilesGoInWithoutAnEdit() {
         give("sump-logger.csv");
         assertThat(page.getByText("Nothing is open.")).isVisible();
-        button(page, "Take it into the log").click();
+        button(page, "Add to log").click();
         assertThat(page.getByText("144 new readings")).isVisible();
         link("another file").click();
 
         give("old-desktop.csv");
         assertThat(page.getByText("One question is open.")).isVisible();
-        assertThat(button(page, "Take it into the log")).isDisabled();
+        assertThat(button(page, "Add to log")).isDisabled();
         say("the wall’s, summer time and all (Europe/Amsterdam)");
         assertThat(page.getByText("Proposed: meters, controllers and kits")).isVisible();
         assertThat(page.getByText("Sun 25 Oct, 00:00").first()).isVisible();
-        button(page, "Take it into the log").click();
+        button(page, "Add to log").click();
         // Where both loggers stood in the same minutes, the log keeps what it had.
         assertThat(page.getByText("times with another value in the log")).isVisible();
-        button(page, "Put the file’s values in their place").click();
-        assertThat(page.getByText("The file’s values were put in their place.")).isVisible();
+        button(page, "Use the file’s values").click();
+        assertThat(page.getByText("The file’s values are used.")).isVisible();
         link("another file").click();
 
         give("one-a-line.txt");
-        assertThat(page.getByText("Which clock did the logger keep?")).isVisible();
+        assertThat(page.getByText("Which clock did the logger use?")).isVisible();
         say("the wall’s, summer time and all (Europe/Amsterdam)");
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("CO2 living area ppm"))
                 .getByLabel("What is it?", new Locator.GetByLabelOptions().setExact(false))
                 .selectOption("room");
-        if (page.getByText("How are its dates written?").isVisible()) {
+        if (page.getByText("How does the file write dates?").isVisible()) {
             say("the month comes first");
         }
-        button(page, "Take it into the log").click();
+        button(page, "Add to log").click();
         assertThat(page.getByText("85 new readings")).isVisible();
         link("See its last day").click();
         assertThat(page.getByText("11 November 2026")).isVisible();
@@ -83,10 +83,10 @@ class LoggersFileIT extends BrowserTest {
     @Test
     void badLinesAreToldAndAnImportIsTakenOutAgain() {
         give("broken.csv", "time,pH (NBS)\n2026-11-01T00:00:00Z,8.1\n2026-11-01T00:05:00Z,=1+1\nnonsense\n");
-        button(page, "Take it into the log").click();
+        button(page, "Add to log").click();
         assertThat(page.getByText("2 lines could not be taken")).isVisible();
         assertThat(page.getByText("“=1+1” is not a number")).isVisible();
-        button(page, "take all of it out again").click();
+        button(page, "Remove all of it from the log").click();
         assertThat(page.getByText("broken.csv is out of the log again.").first())
                 .isVisible();
         give("picture.csv", "\u0000\u0001\u0002");

@@ -28,7 +28,7 @@ class OutageIT extends BrowserTest {
 
     private static void clockRuns(Page page) {
         assertThat(page.getByText("No power for")).isVisible();
-        assertThat(page.getByText("Look at the animals").first()).isVisible();
+        assertThat(page.getByText("Watch the animals").first()).isVisible();
         assertThat(page.getByRole(
                         AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Predicted oxygen"))))
                 .isVisible();
@@ -56,9 +56,9 @@ class OutageIT extends BrowserTest {
         button(page, "They breathe calmly").first().click();
         assertThat(page.getByText("They gasp: aerate this minute")).isHidden();
         page.getByText("Meals, warmth, ammonia").first().click();
-        page.getByLabel("Air of the room", new Page.GetByLabelOptions().setExact(true))
+        page.getByLabel("Room temperature", new Page.GetByLabelOptions().setExact(true))
                 .fill("14");
-        button(page, "Note: Air of the room").click();
+        button(page, "Note: Room temperature").click();
         assertThat(page.getByText("Noted: 14 °C.")).isVisible();
         page.waitForResponse(
                 r -> r.url().endsWith("/end"),
@@ -119,9 +119,9 @@ class OutageIT extends BrowserTest {
         button(page, "Done").click();
         assertThat(button(page, "Done").first()).isDisabled();
         page.getByText(Pattern.compile("^The whole list")).click();
-        assertThat(page.getByText("Look at the animals (every tank) ✓")).isVisible();
-        button(page, "Open again: Look at the animals").click();
-        assertThat(page.getByText("Look at the animals (every tank) ✓")).isHidden();
+        assertThat(page.getByText("Watch the animals (every tank) ✓")).isVisible();
+        button(page, "Open again: Watch the animals").click();
+        assertThat(page.getByText("Watch the animals (every tank) ✓")).isHidden();
         page.getByText("Pool three").click();
         assertThat(page.locator("details[data-tank='Pool three']").getByText("Oxygen now, predicted:"))
                 .isVisible();
@@ -158,7 +158,7 @@ class OutageIT extends BrowserTest {
     void anOutageBeginsWithoutTheServer() {
         Page page = visitor(PHONE);
         newKeeperWithTank(page);
-        page.navigate(page.url().replaceAll("/enter.*", "/readiness"));
+        page.navigate(page.url().replaceAll("/add-to-log.*", "/readiness"));
         readyForTheDark(page);
         page.context().setOffline(true);
         button(page, "Power is out").click();
@@ -173,21 +173,20 @@ class OutageIT extends BrowserTest {
                 r -> r.url().endsWith("/outages") && r.request().method().equals("POST") && r.status() == 200,
                 () -> page.evaluate("window.dispatchEvent(new Event('online'))"));
         page.reload();
-        assertThat(page.getByText(Pattern.compile("Look at the animals\\s+done")))
-                .isVisible();
+        assertThat(page.getByText(Pattern.compile("Watch the animals\\s+done"))).isVisible();
     }
 
     private static void clockRunsByHand(Page page) {
         assertThat(page.getByText("No power for")).isVisible();
         button(page, "Done").first().click();
-        assertThat(page.getByText("Move air in by hand").first()).isVisible();
+        assertThat(page.getByText("Aerate by hand").first()).isVisible();
     }
 
     @Test
     void theKitIsNotedAndTested() {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        page.navigate(page.url().replaceAll("/enter.*", "/readiness"));
+        page.navigate(page.url().replaceAll("/add-to-log.*", "/readiness"));
         assertThat(page.getByText("Nothing aerates without the mains")).isVisible();
         button(page, "Add equipment").click();
         page.getByLabel("What it is").fill("battery pump");
@@ -209,15 +208,14 @@ class OutageIT extends BrowserTest {
         page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).fill("18:00");
         assertThat(page.getByText("battery pump: lasts")).isVisible();
         Download dates = page.waitForDownload(
-                () -> page.getByText("into a calendar (iCalendar file)").click());
+                () -> page.getByText("Export to a calendar (iCalendar file)").click());
         assertThat(dates.suggestedFilename()).isEqualTo("due.ics");
-        button(page, "an address that a calendar reads").click();
+        button(page, "Create a calendar address").click();
         String address = page.getByLabel("Subscribe to it in your calendar").inputValue();
         APIResponse read = page.request().get(address);
         assertThat(read.text()).startsWith("BEGIN:VCALENDAR");
         button(page, "take it back").click();
-        assertThat(page.getByText("The address opens nothing any more.").first())
-                .isVisible();
+        assertThat(page.getByText("This address no longer works.").first()).isVisible();
         assertThat(page.request().get(address).status()).isEqualTo(404);
     }
 
@@ -226,7 +224,7 @@ class OutageIT extends BrowserTest {
     void theCardWorksAlone(@TempDir Path dir) {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        page.navigate(page.url().replaceAll("/enter.*", "/readiness"));
+        page.navigate(page.url().replaceAll("/add-to-log.*", "/readiness"));
         Download saved =
                 page.waitForDownload(() -> page.getByText("Save the card").click());
         Path file = dir.resolve("card.html");
@@ -236,7 +234,7 @@ class OutageIT extends BrowserTest {
         card.context().setOffline(true);
         card.navigate(file.toUri().toString());
         card.getByText("The power is out: start the clock").click();
-        assertThat(card.getByText("Look at the animals").first()).isVisible();
+        assertThat(card.getByText("Watch the animals").first()).isVisible();
         card.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done"))
                 .first()
                 .click();
@@ -264,15 +262,15 @@ class OutageIT extends BrowserTest {
     }
 
     @Test
-    void aHaulIsComputed() {
-        Page page = demo(visitor(PHONE), "Heron", "Haul");
+    void aTransportIsComputed() {
+        Page page = demo(visitor(PHONE), "Heron", "Transport");
         assertThat(page.getByText("Within limits", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         page.getByLabel("Aerated on the way").selectOption("no");
         assertThat(page.getByText("after that, oxygen may fall below 5 mg/L")).isVisible();
         assertThat(page.getByText("On arrival", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        assertThat(page.getByText("Quarantine gear never goes back into the display unwashed."))
+        assertThat(page.getByText("Wash quarantine gear before it goes back into the display."))
                 .isVisible();
     }
 }

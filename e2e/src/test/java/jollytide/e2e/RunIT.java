@@ -74,7 +74,7 @@ class RunIT {
         Path out = Files.createTempFile(dir, "said", ".log");
         Process process = run(Map.of("JOLLY_TIDE_PORT", port), out).start();
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
-        assertThat(Files.readString(out)).contains("JOLLY_TIDE_PORT is '" + port + "'; allowed is 1 to 65535.");
+        assertThat(Files.readString(out)).contains("JOLLY_TIDE_PORT is '" + port + "'. Allowed: 1 to 65535.");
         assertThat(process.exitValue()).isEqualTo(1);
     }
 

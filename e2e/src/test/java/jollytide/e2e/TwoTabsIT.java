@@ -14,7 +14,7 @@ class TwoTabsIT extends BrowserTest {
     void theSecondToSaveSeesBothVersions() {
         Page first = visitor(DESKTOP);
         newKeeperWithTank(first);
-        String description = first.url().replaceAll("/enter.*", "/description");
+        String description = first.url().replaceAll("/add-to-log.*", "/description");
         first.navigate(description);
         Page second = secondTab(first);
         second.navigate(description);
@@ -28,7 +28,7 @@ class TwoTabsIT extends BrowserTest {
         button(second, "Save").click();
         assertThat(second.getByRole(AriaRole.DIALOG)).containsText("net volume");
         assertThat(second.getByRole(AriaRole.DIALOG)).containsText("400");
-        button(second, "Take the saved one").click();
+        button(second, "Keep the saved one").click();
         assertThat(second.getByLabel("Net water")).hasValue("400");
         second.getByLabel("Name of the tank").fill("Rock pool, renamed");
         button(second, "Save").click();
@@ -40,7 +40,7 @@ class TwoTabsIT extends BrowserTest {
     void whatWasTypedOutlivesAReload() {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        String description = page.url().replaceAll("/enter.*", "/description");
+        String description = page.url().replaceAll("/add-to-log.*", "/description");
         page.navigate(description);
         page.getByLabel("Net water").fill("410");
         page.reload();
@@ -60,7 +60,7 @@ class TwoTabsIT extends BrowserTest {
     void aRefusalHangsOnItsField() {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
-        page.navigate(page.url().replaceAll("/enter.*", "/description"));
+        page.navigate(page.url().replaceAll("/add-to-log.*", "/description"));
         page.getByLabel("Net water").fill("0");
         button(page, "Save").click();
         assertThat(page.getByText("Net volume must be 1–100,000 L. You entered 0.")

@@ -26,7 +26,7 @@ class WorkedCaseIT extends BrowserTest {
                 .click();
 
         assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "TOO_CLOSE");
-        assertThat(page.getByText("Too close to call.")).isVisible();
+        assertThat(page.getByText("Room and tank add about the same.")).isVisible();
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("CO2 staircase")))
                 .hasAttribute("aria-label", Pattern.compile(".*outdoors 420 ppm; room 830 ppm; water 13\\d\\d ppm.*"));
         assertThat(page.getByText(Pattern.compile("CO2 in the water: 128\\d µatm \\(990–1660\\)")))
@@ -40,7 +40,7 @@ class WorkedCaseIT extends BrowserTest {
 
         // The check that decides: a probe that two buffers have confirmed.
         button(page, "Check the probe").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter the pH of the checked probe"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Add the pH of the checked probe"))
                 .click();
         assertThat(page.getByLabel("How pH was measured")).hasValue("PROBE_CHECKED");
         enter(page, "pH", "7.70");

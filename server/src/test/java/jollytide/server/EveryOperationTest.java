@@ -50,7 +50,7 @@ class EveryOperationTest extends ServerTest {
     private static final String SUPPLY_ENTRY = "{" + AT + ",\"what\":\"BOUGHT\",\"amount\":900,\"unit\":\"G\"}";
     private static final String SODA = "{\"what\":\"SODA_ASH\",\"grams\":5,\"assay\":1}";
 
-    private static final String PROGRAMME = "{\"lanes\":[],\"windows\":[],\"rules\":[]}";
+    private static final String SCHEDULE = "{\"lanes\":[],\"windows\":[],\"rules\":[]}";
 
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("POST /homes/{homeId}/helpers", "{\"name\":\"Jonas\"}"),
@@ -80,21 +80,22 @@ class EveryOperationTest extends ServerTest {
                     "PUT /tanks/{tankId}/chapters/{id}",
                     "{\"version\":0,\"until\":\"" + PRESENT.minusSeconds(90) + "\"}"),
             Map.entry("POST /tanks/{tankId}/by-hand/additions", "{" + AT + ",\"amount\":" + SODA + ",\"note\":\"\"}"),
-            Map.entry("POST /tanks/{tankId}/by-hand/additions/sum", SODA),
+            Map.entry("POST /tanks/{tankId}/by-hand/additions/preview", SODA),
             Map.entry(
                     "POST /tanks/{tankId}/by-hand/water-changes",
                     "{" + AT + ",\"water\":{\"litres\":9},\"note\":\"\"}"),
             Map.entry("POST /tanks/{tankId}/by-hand/top-offs", "{" + AT + ",\"litres\":2,\"note\":\"\"}"),
-            Map.entry("POST /tanks/{tankId}/by-hand/water-changes/sum", "{\"litres\":9}"),
-            Map.entry("POST /tanks/{tankId}/doses", LINE),
-            Map.entry("POST /tanks/{tankId}/doses/{id}/notes", LINE_NOTE),
-            Map.entry("PUT /tanks/{tankId}/doses/{id}/place", "{\"place\":\"the sump\"}"),
+            Map.entry("POST /tanks/{tankId}/by-hand/water-changes/preview", "{\"litres\":9}"),
+            Map.entry("POST /tanks/{tankId}/dosing", LINE),
+            Map.entry("POST /tanks/{tankId}/dosing/{id}/notes", LINE_NOTE),
+            Map.entry("PUT /tanks/{tankId}/dosing/{id}/place", "{\"place\":\"the sump\"}"),
             Map.entry(
-                    "PUT /tanks/{tankId}/doses/{id}/times",
+                    "PUT /tanks/{tankId}/dosing/{id}/times",
                     "{\"times\":{\"perDay\":6,\"first\":\"21:00\",\"overH\":12}}"),
             Map.entry(
-                    "PUT /tanks/{tankId}/doses/{id}/guard", "{\"siphon\":\"OUTLET_ABOVE\",\"stuck\":\"METERED_HEAD\"}"),
-            Map.entry("POST /tanks/{tankId}/doses/{id}/plans", "{" + AT + ",\"mlPerDay\":80}"),
+                    "PUT /tanks/{tankId}/dosing/{id}/guard",
+                    "{\"siphon\":\"OUTLET_ABOVE\",\"stuck\":\"METERED_HEAD\"}"),
+            Map.entry("POST /tanks/{tankId}/dosing/{id}/plans", "{" + AT + ",\"mlPerDay\":80}"),
             Map.entry("POST /tanks/{tankId}/done", "{\"event\":" + EVENT + ",\"measures\":[" + HOSE + "]}"),
             Map.entry("POST /tanks/{tankId}/events", EVENT),
             Map.entry("PUT /tanks/{tankId}/events/{id}", "{\"version\":0,\"event\":" + EVENT + "}"),
@@ -115,13 +116,13 @@ class EveryOperationTest extends ServerTest {
             Map.entry("POST /tanks/{tankId}/probe/air", "{\"shownPh\":8.2,\"glassC\":22}"),
             Map.entry("POST /tanks/{tankId}/probe/calibrations", CALIBRATION),
             Map.entry("POST /tanks/{tankId}/probe/look", CALIBRATION),
-            Map.entry("PUT /tanks/{tankId}/programme", "{\"version\":null,\"programme\":" + PROGRAMME + "}"),
-            Map.entry("POST /tanks/{tankId}/programme/templates/{template}", "{\"programme\":" + PROGRAMME + "}"),
-            Map.entry("POST /tanks/{tankId}/programme/run", "{\"days\":2,\"programme\":" + PROGRAMME + "}"),
+            Map.entry("PUT /tanks/{tankId}/schedule", "{\"version\":null,\"schedule\":" + SCHEDULE + "}"),
+            Map.entry("POST /tanks/{tankId}/schedule/templates/{template}", "{\"schedule\":" + SCHEDULE + "}"),
+            Map.entry("POST /tanks/{tankId}/schedule/run", "{\"days\":2,\"schedule\":" + SCHEDULE + "}"),
             Map.entry(
-                    "POST /tanks/{tankId}/programme/holds",
+                    "POST /tanks/{tankId}/schedule/holds",
                     "{\"lanes\":[\"flow-left\"],\"state\":{\"does\":\"OFF\"},\"minutes\":10}"),
-            Map.entry("POST /tanks/{tankId}/programme/day", "{\"programme\":" + PROGRAMME + "}"),
+            Map.entry("POST /tanks/{tankId}/schedule/day", "{\"schedule\":" + SCHEDULE + "}"),
             Map.entry("POST /tanks/{tankId}/readings", READING),
             Map.entry("PUT /tanks/{tankId}/suspects/checks/{check}", "{\"answer\":0}"),
             Map.entry("PUT /tanks/{tankId}/readings/{id}", READING));
@@ -233,10 +234,10 @@ class EveryOperationTest extends ServerTest {
                         .path("calibration")
                         .path("id")
                         .asString());
-        for (String kind : List.of("events", "media", "experiments", "doses", "upkeep", "consumers")) {
+        for (String kind : List.of("events", "media", "experiments", "dosing", "upkeep", "consumers")) {
             ids.put(kind, id(keeper.post("/tanks/" + tank + "/" + kind, BODIES.get("POST /tanks/{tankId}/" + kind))));
         }
-        ids.put("lineNotes", id(keeper.post("/tanks/" + tank + "/doses/" + ids.get("doses") + "/notes", LINE_NOTE)));
+        ids.put("lineNotes", id(keeper.post("/tanks/" + tank + "/dosing/" + ids.get("dosing") + "/notes", LINE_NOTE)));
         ids.put("supplies", id(keeper.post("/homes/" + ids.get("home") + "/supplies", SUPPLY)));
         ids.put(
                 "supplyEntries",
@@ -260,7 +261,7 @@ class EveryOperationTest extends ServerTest {
                         .asString());
         ids.put(
                 "holds",
-                keeper.post("/tanks/" + tank + "/programme/holds", BODIES.get("POST /tanks/{tankId}/programme/holds"))
+                keeper.post("/tanks/" + tank + "/schedule/holds", BODIES.get("POST /tanks/{tankId}/schedule/holds"))
                         .body()
                         .path("holds")
                         .path(0)

@@ -36,6 +36,14 @@ class EverySchemaTest {
             "insert into tank values ('00000000-0000-0000-0000-000000000004', '00000000-0000-0000-0000-000000000003', 0,"
                     + " 'Lantern Reef', '', 420, '10:00', '21:00', 1, 8, 8.4, 7.8, '', 'LIFT', 550, '{}')");
 
+    /** Kept before exhaust was called recirculated. */
+    private static final List<String> LED_BACK = List.of(
+            "insert into bench_set (id, tank_id, name, variant, kept_at) values ('00000000-0000-0000-0000-000000000005',"
+                    + " '00000000-0000-0000-0000-000000000004', 'loop', '{\"measures\":[{\"kind\":\"led-back-media\","
+                    + "\"numbers\":{\"ledBack\":0.9}}]}', '2026-01-01')",
+            "insert into programme (tank_id, version, format, document, saved_at) values"
+                    + " ('00000000-0000-0000-0000-000000000004', 0, 1, '{\"rest\":{\"does\":\"LED_BACK\"}}', '2026-01-01')");
+
     private final TestDatabase grown = new TestDatabase();
 
     @TempDir
@@ -115,6 +123,9 @@ class EverySchemaTest {
             if (version.equals("1")) {
                 execute(grown, FIRST_HOME);
             }
+            if (version.equals("40")) {
+                execute(grown, LED_BACK);
+            }
             byte[] dump = ran(
                     grown,
                     new byte[0],
@@ -140,6 +151,12 @@ class EverySchemaTest {
                                     + " t.room_id = r.id"))
                     .as("from schema " + version)
                     .isEqualTo("mira, Quayside House, Lantern Reef, 420");
+            if (Integer.parseInt(version) >= 40) {
+                assertThat(one(restored, "select concat(variant, document) from bench_set, programme"))
+                        .isEqualTo(
+                                "{\"measures\":[{\"kind\":\"recirculated-media\",\"numbers\":{\"recirculated\":0.9}}]}"
+                                        + "{\"rest\":{\"does\":\"RECIRCULATED\"}}");
+            }
         }
     }
 }

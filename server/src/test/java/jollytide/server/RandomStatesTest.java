@@ -10,12 +10,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
-import jollytide.core.doses.Solution;
+import jollytide.core.dosingline.Solution;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.evidence.RawUnit;
 import jollytide.core.exchange.SurfaceClass;
-import jollytide.core.programme.Template;
 import jollytide.core.reef.Livestock;
+import jollytide.core.schedule.Template;
 import jollytide.core.upkeep.Chore;
 import jollytide.server.Visitor.Answer;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -243,7 +243,7 @@ class RandomStatesTest extends ServerTest {
         }
         for (int i = 0; i < 5; i++) {
             Answer line = send(
-                    tank + "/doses",
+                    tank + "/dosing",
                     "{\"at\":\"" + before() + "\",\"name\":\"line " + i + "\",\"solute\":\""
                             + one(Solution.Solute.class) + "\",\"share\":" + between(0.05, 1)
                             + ",\"vesselMl\":2000,\"siphon\":\"OUTLET_ABOVE\",\"stuck\":\"METERED_HEAD\",\"place\":\"place "
@@ -251,7 +251,7 @@ class RandomStatesTest extends ServerTest {
                             + "\",\"times\":" + orNothing("{\"perDay\":12,\"first\":\"" + clock() + "\",\"overH\":12}")
                             + ",\"mlPerDay\":" + between(1, 120) + "}");
             if (line.status() == 201) {
-                String notes = tank + "/doses/" + line.body().path("id").asString() + "/notes";
+                String notes = tank + "/dosing/" + line.body().path("id").asString() + "/notes";
                 send(
                         notes,
                         "{\"at\":\"" + before()
@@ -278,17 +278,17 @@ class RandomStatesTest extends ServerTest {
                             + random.nextBoolean()
                             + "}");
         }
-        JsonNode programme = keeper.get(tank + "/programme").body().path("programme");
+        JsonNode schedule = keeper.get(tank + "/schedule").body().path("schedule");
         for (int i = 0; i < 2; i++) {
             JsonNode fitted = send(
-                            tank + "/programme/templates/" + one(Template.class), "{\"programme\":" + programme + "}")
+                            tank + "/schedule/templates/" + one(Template.class), "{\"schedule\":" + schedule + "}")
                     .body()
-                    .path("programme");
-            programme = fitted.isMissingNode() ? programme : fitted;
+                    .path("schedule");
+            schedule = fitted.isMissingNode() ? schedule : fitted;
         }
-        Answer saved = keeper.put(tank + "/programme", "{\"version\":null,\"programme\":" + programme + "}");
+        Answer saved = keeper.put(tank + "/schedule", "{\"version\":null,\"schedule\":" + schedule + "}");
         assertThat(saved.status()).as(saved.text()).isLessThan(500);
-        send(tank + "/programme/holds", "{\"lanes\":[\"return\"],\"state\":{\"does\":\"OFF\"},\"minutes\":30}");
+        send(tank + "/schedule/holds", "{\"lanes\":[\"return\"],\"state\":{\"does\":\"OFF\"},\"minutes\":30}");
     }
 
     /** Anywhere in the middle of what a unit lets in. */

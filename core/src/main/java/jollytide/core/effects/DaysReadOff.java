@@ -33,10 +33,7 @@ public record DaysReadOff(List<Double> ph) {
     public static DaysReadOff of(String field, String text) {
         if (RANGE.matcher(text).matches()) {
             throw new InputException(
-                    field,
-                    0,
-                    "one number for each day",
-                    "A range tells no day’s lowest or highest: nothing can be taken off it. Give each day’s own number.");
+                    field, 0, "one number for each day", "A range is not a reading. Enter one number for each day.");
         }
         List<String> words = BETWEEN.splitAsStream(text.strip().replaceAll("[,;]$", ""))
                 .flatMap(
@@ -54,7 +51,7 @@ public record DaysReadOff(List<Double> ph) {
             ph.add(within(field, Double.parseDouble(word.replace(',', '.')), LEAST_PH, MOST_PH, "pH"));
         }
         if (ph.size() > MOST_DAYS) {
-            throw new InputException(field, ph.size(), "1 to " + MOST_DAYS + " days", "These are too many days.");
+            throw new InputException(field, ph.size(), "1 to " + MOST_DAYS + " days", "Too many days.");
         }
         return new DaysReadOff(ph);
     }

@@ -24,13 +24,13 @@ import org.jspecify.annotations.Nullable;
 
 /** What a keeper decides by, and what its doubt is therefore measured in. */
 public enum Decision {
-    TROUGH("the trough as it is", false),
-    LINE_GAIN("gain of an outdoor line", true),
-    WINDOW_GAIN("gain of an open window", false),
-    SURFACE_GAIN("gain of a livelier surface", false),
-    ALKALINITY_GAIN("gain of one dKH more", false),
-    TROUGH_WITHOUT_SKIMMER("the trough with the skimmer off", true),
-    OXYGEN_WITHOUT_SKIMMER("the least oxygen with the skimmer off", true);
+    TROUGH("your daily low", false),
+    LINE_GAIN("the gain of an outdoor hose", true),
+    WINDOW_GAIN("the gain of an open window", false),
+    SURFACE_GAIN("the gain of more surface movement", false),
+    ALKALINITY_GAIN("the gain of one dKH more", false),
+    TROUGH_WITHOUT_SKIMMER("the daily low with the skimmer off", true),
+    OXYGEN_WITHOUT_SKIMMER("the lowest oxygen with the skimmer off", true);
 
     /** Five days are three time constants of all but the stillest tanks. */
     private static final Duration RUN = Duration.ofDays(5);

@@ -33,15 +33,15 @@ import org.jspecify.annotations.Nullable;
  */
 public enum Experiment {
     SKIMMER_OFF_BEFORE_LIGHT(
-            "the skimmer off for the last two hours before lights-on, pH every five minutes", 20, Stops.SKIMMER),
-    SKIMMER_OFF_AT_NIGHT("the skimmer off from lights-off to lights-on, pH every five minutes", 30, Stops.SKIMMER),
-    LAMPS_OFF_FOR_A_DAY("the lamps left off for one day, pH every five minutes", 10, Stops.LAMPS),
-    OXYGEN_NIGHT("an oxygen probe left in the water for a night", 20, Stops.NOTHING),
+            "skimmer off for the last two hours before lights-on, pH every five minutes", 20, Stops.SKIMMER),
+    SKIMMER_OFF_AT_NIGHT("skimmer off from lights-off to lights-on, pH every five minutes", 30, Stops.SKIMMER),
+    LAMPS_OFF_FOR_A_DAY("lamps off for one day, pH every five minutes", 10, Stops.LAMPS),
+    OXYGEN_NIGHT("an oxygen probe in the water for one night", 20, Stops.NOTHING),
     PROBE_IN_BUFFERS("the pH probe calibrated in two buffers", 15, Stops.NOTHING),
-    ANOTHER_ALKALINITY_TEST("alkalinity by another kit, read twice", 10, Stops.NOTHING),
-    GLASS_OF_AIR("a glass of tank water aerated with outdoor air until its pH stands", 90, Stops.NOTHING),
+    ANOTHER_ALKALINITY_TEST("alkalinity with another kit, tested twice", 10, Stops.NOTHING),
+    GLASS_OF_AIR("a glass of tank water, aerated with outdoor air until pH is stable", 90, Stops.NOTHING),
     ROOM_METER("a CO2 meter in the room for three days", 15, Stops.NOTHING),
-    INTAKE_METER("a CO2 meter at the skimmer’s intake, beside what the room holds", 10, Stops.NOTHING);
+    INTAKE_METER("a CO2 meter at the skimmer’s intake, compared with the room", 10, Stops.NOTHING);
 
     private static final Duration BEFORE_LIGHT = Duration.ofHours(2);
     /** The way back tells as much as the way there. */

@@ -39,8 +39,8 @@ public record FittedTank(
         double dispersion) {
     /** What is said where no reef is behind a log. */
     public static final String NO_REEF =
-            "No plausible reef gives these days of pH in this air: check the probe, the room meter, the alkalinity"
-                    + " test, and what is described of surfaces and skimmer.";
+            "No realistic reef matches your pH in this air. Check the probe, the room meter, the alkalinity "
+                    + "test, and the description of surfaces and skimmer.";
     /** Narrower than this of what it was: the log had something to say. */
     private static final double LEARNT = 0.67;
     /** From this correlation on two unknowns fit as well together. From memory. */
@@ -142,8 +142,8 @@ public record FittedTank(
         if (production > MOST_PRODUCTION) {
             return String.format(
                     Locale.ROOT,
-                    "The log would have this tank’s photosynthesis at %.1f times its respiration, which no reef keeps"
-                            + " up: check the room meter and the probe.",
+                    "By this log, photosynthesis would be %.1f times respiration. No reef does that. Check the "
+                            + "room meter and the probe.",
                     production);
         }
         double furthest = learned().stream()

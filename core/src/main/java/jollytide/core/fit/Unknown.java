@@ -1,36 +1,30 @@
 package jollytide.core.fit;
 
-import java.util.Locale;
 
 /** What a log is asked about. Each has a size, 0 where it is as expected. */
 public enum Unknown {
     /** Natural logarithm of what the reef breathes, over what its kind lets expect. */
-    RESPIRATION("the reef’s respiration", true, "a reef that breathes more", "a reef that breathes less"),
+    RESPIRATION("respiration", true, "more respiration", "less respiration"),
     /** Likewise of its photosynthesis. */
-    PHOTOSYNTHESIS("its photosynthesis", true, "a reef that makes more", "a reef that makes less"),
+    PHOTOSYNTHESIS("photosynthesis", true, "more photosynthesis", "less photosynthesis"),
     /** Natural logarithm of the surfaces' exchange, over what is expected of them. */
-    SURFACES("the surfaces’ exchange", true, "livelier surfaces", "stiller surfaces"),
+    SURFACES("surface gas exchange", true, "more surface movement", "less surface movement"),
     /** Likewise of the skimmer's. */
-    SKIMMER("the skimmer’s exchange", true, "a stronger skimmer", "a weaker skimmer"),
+    SKIMMER("skimmer gas exchange", true, "a stronger skimmer", "a weaker skimmer"),
     /** By how much the water holds more than its tests say, meq/L. */
-    ALKALINITY(
-            "the alkalinity test", false, "more alkalinity than the tests say", "less alkalinity than the tests say"),
+    ALKALINITY("the alkalinity test", false, "more alkalinity than tested", "less alkalinity than tested"),
     /** By how much the room holds more CO2 than was measured, ppm. */
-    ROOM(
-            "the room’s CO2 meter",
-            false,
-            "more CO2 in the room than its meter says",
-            "less CO2 in the room than its meter says"),
+    ROOM("the room’s CO2 meter", false, "more room CO2 than measured", "less room CO2 than measured"),
     /** Natural logarithm of what a room that nobody measured holds more than outdoors, over what is estimated. */
-    ROOM_EXCESS("the room’s CO2, not measured", true, "a fuller room", "an emptier room"),
+    ROOM_EXCESS("room CO2, not measured", true, "a fuller room", "an emptier room"),
     /** Natural logarithm of the room's air changes, over those that are described or assumed. */
     AIR_CHANGES("the room’s air changes", true, "an airier room", "a tighter room"),
     /** By how much the lamps are later than described, h; what probe and water lag behind them cannot be parted from it. */
-    LAMPS("the light clock, lags included", false, "later lamps", "earlier lamps"),
+    LAMPS("the light schedule, with lags", false, "later lamps", "earlier lamps"),
     /** Natural logarithm of the alkalinity that the animals use, over what is described. */
     USE("the use of alkalinity", true, "a higher use of alkalinity", "a lower use of alkalinity"),
     /** Natural logarithm of the odds that a hose's skimmer breathes outdoor rather than room air, over those expected. */
-    INTAKE("what comes through the hose", true, "a tighter hose", "a second inlet"),
+    INTAKE("air through the hose", true, "a tighter hose", "a second inlet"),
     /** What the probe reads too much in the middle of the log, pH. */
     PROBE("the pH probe", false, "a pH probe that reads high", "a pH probe that reads low"),
     /** By how much more each day, pH/day. */
@@ -61,8 +55,7 @@ public enum Unknown {
 
     /** What a log cannot tell from the most probable tank, in words. */
     String with(Unknown other, boolean same) {
-        String first = more.substring(0, 1).toUpperCase(Locale.ROOT) + more.substring(1);
-        return first + " with " + (same ? other.more : other.less) + " would fit the log as well.";
+        return "The log can’t separate " + more + " from " + (same ? other.more : other.less) + ".";
     }
 
     /** Whether a log of pH and oxygen can say anything of it; else it stays what was assumed. */

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 final class Cells {
     private Cells() {}
 
-    /** The cells of {@code line}, or null when its quotes make no sense (RFC 4180). */
+    /** The cells of {@code line}, or null when its quotes don’t match (RFC 4180). */
     static @Nullable List<String> split(String line, char delimiter) {
         if (line.indexOf('"') >= 0) {
             return quoted(line, delimiter);

@@ -74,7 +74,7 @@ public final class LayoutFinder {
         List<Channel> channels =
                 layout.oneReadingALine() ? namedChannels(split, layout) : columnChannels(split, layout, header);
         if (channels.isEmpty()) {
-            throw new FileRefused("Times were found, but no column of numbers beside them.");
+            throw new FileRefused("We found times, but no column of numbers.");
         }
         boolean zoneStated = split.data().stream()
                 .map(row -> stamp(row, times, forms.get(0)))
@@ -85,8 +85,8 @@ public final class LayoutFinder {
 
     private FileRefused noTimes() {
         String first = head.stream().filter(l -> !l.isBlank()).findFirst().orElse("");
-        return new FileRefused("No column of times beside numbers was found. Jolly Tide looked for dates such as"
-                + " 2026-11-12 09:55, 12.11.2026 09:55 or seconds since 1970. The file begins with: "
+        return new FileRefused("We found no column of times with numbers. We looked for dates such as "
+                + "2026-11-12 09:55, 12.11.2026 09:55 or seconds since 1970. The file begins with: "
                 + (first.length() > 120 ? first.substring(0, 120) + "…" : first));
     }
 

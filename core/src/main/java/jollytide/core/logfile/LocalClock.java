@@ -57,8 +57,7 @@ final class LocalClock<T> {
         } else if (change.isGap()) {
             refused.accept(
                     "the clocks in " + zone
-                            + " were put forward over this time; if the logger keeps winter time all year,"
-                            + " choose its zone so",
+                            + " skipped this time. If the logger uses winter time all year, choose that zone",
                     with);
         } else if (waiting.size() >= MAX_WAITING) {
             refused.accept("too many lines in the hour that the clocks repeated", with);
@@ -80,8 +79,8 @@ final class LocalClock<T> {
             Waiting<T> w = waiting.get(i);
             if (second < 0) {
                 refused.accept(
-                        "the clocks in " + zone + " were put back over this time, so it happened twice, and the order"
-                                + " of the lines does not tell which",
+                        "the clocks in " + zone + " repeated this hour, and the order of lines does not show "
+                                + "which one is meant",
                         w.with());
             } else {
                 told.accept(w.local().toInstant(i < second ? early : late), w.with());

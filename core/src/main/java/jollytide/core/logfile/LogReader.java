@@ -74,10 +74,10 @@ public final class LogReader {
 
     private static @Nullable String fault(Meaning meaning, Instant at, double value, Instant now) {
         if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
-            return "the time lies in the future";
+            return "the time is in the future";
         }
         if (at.isBefore(EARLIEST)) {
-            return "the time lies before 1990: the logger's clock was not set";
+            return "the time is before 1990: the logger’s clock was not set";
         }
         if (!(value >= meaning.unit().min() && value <= meaning.unit().max())) {
             return value + " cannot be " + meaning.unit().symbol();
@@ -107,7 +107,7 @@ public final class LogReader {
         }
         List<String> cells = Cells.split(line.text(), plan.layout().delimiter());
         if (cells == null) {
-            bad(line, "its quotes make no sense");
+            bad(line, "its quotes don’t match");
             return;
         }
         Layout layout = plan.layout();
@@ -123,7 +123,7 @@ public final class LogReader {
                     line,
                     date.isEmpty()
                             ? "it has no time"
-                            : "no time of the form “" + layout.timeForm().words() + "”");
+                            : "no time in the form “" + layout.timeForm().words() + "”");
             return;
         }
         if (layout.oneReadingALine()) {

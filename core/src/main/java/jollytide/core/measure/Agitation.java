@@ -6,14 +6,14 @@ import java.util.List;
 
 /** Exchange through the surfaces, over today: outlets tilted up, lids off. */
 public record Agitation(double times) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("surface", "Livelier surface")
+    static final MeasureKind KIND = MeasureKind.of("surface", "More surface movement")
             .shortly("surface")
             .parameters(known -> List.of(Parameter.number(
-                            "times", "exchange through the surfaces: outlets tilted up, lids off", Parameter.Unit.TIMES)
+                            "times", "more surface gas exchange: outlets tilted up, lids off", Parameter.Unit.TIMES)
                     .range(0.2, 4, 0.1)
                     .at(1.5)
                     .telling()))
-            .whenLess("a film on the water or the outlet pointing down again: it should stand in ripples all over")
+            .whenLess("a film on the water or an outlet pointing down again: ripples should cover the whole surface")
             .makes((values, known) -> new Agitation(values.number("times")));
 
     /** Beyond this a pump must be added. From memory. */

@@ -18,7 +18,7 @@ public record AirStone(Stone stone, Air air) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("stone", "Air stone in room air")
             .shortly("stone")
             .parameters(known -> parameters())
-            .whenLess("a stone that has clogged: its bubbles and the pump's pressure")
+            .whenLess("a clogged stone: check its bubbles and the pump’s pressure")
             .makes((values, known) -> new AirStone(stone(values), Air.ROOM));
 
     static List<Parameter> parameters() {
@@ -64,7 +64,7 @@ public record AirStone(Stone stone, Air air) implements Measure {
         if (stone.depthM() > DEEP_STONE_M) {
             all.add(new Caution(
                     Caution.Concern.WATER,
-                    "Air pressed deep under water can supersaturate it with gas. Keep the stone above a metre."));
+                    "Keep the stone less than a metre deep: deeper air can supersaturate the water."));
         }
         return all;
     }

@@ -9,11 +9,10 @@ import jollytide.core.units.AlkalinityUnit;
 public record AlkalinityChange(double meqPerL) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("alkalinity", "Alkalinity higher or lower")
             .shortly("alkalinity")
-            .parameters(known ->
-                    List.of(Parameter.number("dkh", "brought there with soda ash, and kept", Parameter.Unit.DKH)
-                            .range(-3, 3, 0.25)
-                            .at(1)
-                            .telling()))
+            .parameters(known -> List.of(Parameter.number("dkh", "raised with soda ash, and kept", Parameter.Unit.DKH)
+                    .range(-3, 3, 0.25)
+                    .at(1)
+                    .telling()))
             .makes((values, known) -> new AlkalinityChange(AlkalinityUnit.DKH.toMeqPerL(values.number("dkh"))));
 
     public AlkalinityChange {
@@ -44,6 +43,6 @@ public record AlkalinityChange(double meqPerL) implements Measure {
     public List<Caution> cautions() {
         return List.of(new Caution(
                 Caution.Concern.EQUIPMENT_AND_PEOPLE,
-                "Change alkalinity by no more than 1 dKH a day; read it again 24 h after each dose."));
+                "Change alkalinity by at most 1 dKH a day. Test again 24 h after each dose."));
     }
 }

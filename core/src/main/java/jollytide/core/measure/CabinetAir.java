@@ -6,7 +6,7 @@ import jollytide.core.air.Enclosure.Door;
 
 /** Another door or a fan at the cabinet. */
 public record CabinetAir(Door door) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("cabinet", "Cabinet door, or a fan in it")
+    static final MeasureKind KIND = MeasureKind.of("cabinet", "Cabinet door open, or a cabinet fan")
             .shortly("cabinet")
             .needs(MeasureKind.Needs.CABINET)
             .parameters(known -> List.of(door("the door")))
@@ -16,7 +16,7 @@ public record CabinetAir(Door door) implements Measure {
         return Parameter.choice("door", label)
                 .option(Door.AJAR.name(), "ajar")
                 .option(Door.OPEN.name(), "open")
-                .option(Door.FAN.name(), "a fan in it")
+                .option(Door.FAN.name(), "a cabinet fan")
                 .at(Door.OPEN.name())
                 .telling();
     }

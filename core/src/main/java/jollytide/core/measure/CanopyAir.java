@@ -6,7 +6,7 @@ import jollytide.core.air.Enclosure.Door;
 
 /** A lid lifted or a fan under the canopy. */
 public record CanopyAir(Door door) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("canopy", "Canopy lifted, or a fan under it")
+    static final MeasureKind KIND = MeasureKind.of("canopy", "Canopy lifted, or a canopy fan")
             .shortly("canopy")
             .needs(MeasureKind.Needs.CANOPY)
             .parameters(known -> List.of(CabinetAir.door("the canopy")))

@@ -47,7 +47,7 @@ public record CostBasis(
         return watts / 1000 * HOURS_PER_MONTH * prices.heatPerKWh();
     }
 
-    /** A door costs a hand's turn, a fan in it a little more. */
+    /** A door costs a hand's turn, a cabinet fan a little more. */
     Cost door(Enclosure.Door door) {
         return door == Enclosure.Door.FAN
                 ? new Cost(prices.fan(), power(FAN_W), Cost.Effort.MINUTES)

@@ -18,7 +18,7 @@ public record Dose(
         AlkalinitySource source,
         double meqPerLPerDay,
         @Nullable Double litresPerDay) implements Measure {
-    static final MeasureKind LIMEWATER = MeasureKind.of("limewater", "Limewater in place of today’s alkalinity source")
+    static final MeasureKind LIMEWATER = MeasureKind.of("limewater", "Limewater instead of your alkalinity source")
             .shortly("limewater")
             .group(MeasureKind.Group.ALKALINITY_SOURCE)
             .parameters(known -> List.of(
@@ -52,7 +52,7 @@ public record Dose(
                     Parameter.number(
                                     "dkhPerDay",
                                     known.useDkhPerDay() > 0
-                                            ? "of %.1f dKH a day that the animals use".formatted(known.useDkhPerDay())
+                                            ? "of %.1f dKH a day used by the animals".formatted(known.useDkhPerDay())
                                             : "a day",
                                     Parameter.Unit.DKH)
                             .range(0, Math.max(2, Math.ceil(known.useDkhPerDay())), 0.1)
@@ -63,16 +63,17 @@ public record Dose(
                             ? known.setup().useMeqPerLPerDay()
                             : AlkalinityUnit.DKH.toMeqPerL(values.number("dkhPerDay"))));
 
-    private static final Caution CAUSTIC = Caution.people(
-            "Caustic: goggles, gloves, dust mask; powder into water and never water onto powder, never with acids;"
-                    + " labelled and locked away from children and pets, never in a bottle of food or medicine. If it"
-                    + " reaches an eye, rinse long with water and get medical help.");
+    private static final Caution CAUSTIC =
+            Caution.people("Wear goggles, gloves and a dust mask: this is caustic. Add powder to water, never water to "
+                    + "powder. Never mix with acids. Label it and lock it away from children and pets, never "
+                    + "in a food or medicine bottle. If it reaches an eye, rinse long with water and "
+                    + "get medical help.");
 
     private static final Caution OVERDOSE = new Caution(
             Caution.Concern.WATER,
-            "Dose slowly into strong flow, capped by the hour and the day, with a cut-out above pH 8.5. The hose ends above"
-                    + " the water, so that it cannot siphon; the container holds no more than the tank survives at once."
-                    + " Never steer a dose by a probe that was not checked.");
+            "Dose slowly into strong flow, with hourly and daily limits and a cut-out above pH 8.5. End the "
+                    + "tube above the water so it can’t siphon. Keep no more in the container than the tank "
+                    + "survives at once. Never let an unchecked probe control a dose.");
 
     public Dose {
         within("meqPerLPerDay", meqPerLPerDay, 0, 50, "meq/(L·day)");
@@ -150,7 +151,7 @@ public record Dose(
         }
         if (source == AlkalinitySource.POTASSIUM_HYDROXIDE) {
             all.add(Caution.people(
-                    "Potassium builds up, 14 mg/L for each dKH: in a month or two to a dangerous level. Test it."));
+                    "Test potassium: it builds up by 14 mg/L for each dKH and becomes dangerous in a month or two."));
         }
         if (meqPerLPerDay > 0) {
             all.add(OVERDOSE);

@@ -11,8 +11,8 @@ public record DosesShort(double times) implements Measure {
             .asFault()
             .group(MeasureKind.Group.ALKALINITY_SOURCE)
             .needs(MeasureKind.Needs.DOSES)
-            .parameters(known ->
-                    List.of(Parameter.number("times", "of today’s doses: 0 when they stop", Parameter.Unit.SHARE)
+            .parameters(
+                    known -> List.of(Parameter.number("times", "of today’s doses (0: stopped)", Parameter.Unit.SHARE)
                             .range(0, 1, 0.05)
                             .at(0.75)
                             .telling()))

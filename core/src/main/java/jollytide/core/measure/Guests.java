@@ -11,7 +11,7 @@ public record Guests(double ppmPerH) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("guests", "Guests")
             .asFault()
             .needs(MeasureKind.Needs.ROOM_VOLUME)
-            .parameters(known -> List.of(Parameter.number("adults", "adults more than today", Parameter.Unit.NONE)
+            .parameters(known -> List.of(Parameter.number("adults", "more adults than today", Parameter.Unit.NONE)
                     .range(1, 20, 1)
                     .at(4)
                     .telling()))

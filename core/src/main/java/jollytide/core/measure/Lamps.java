@@ -8,11 +8,10 @@ import java.util.List;
 public record Lamps(double times) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("lamps", "Brighter or dimmer lamps")
             .shortly("lamps")
-            .parameters(known -> List.of(
-                    Parameter.number("times", "their light, over today: 0 when they stay off", Parameter.Unit.TIMES)
-                            .range(0, 1.5, 0.1)
-                            .at(0.8)
-                            .telling()))
+            .parameters(known -> List.of(Parameter.number("times", "times today’s light (0: off)", Parameter.Unit.TIMES)
+                    .range(0, 1.5, 0.1)
+                    .at(0.8)
+                    .telling()))
             .makes((values, known) -> new Lamps(values.number("times")));
 
     public Lamps {
@@ -34,7 +33,8 @@ public record Lamps(double times) implements Measure {
         return times > 1
                 ? List.of(new Caution(
                         Caution.Concern.ANIMALS,
-                        "Corals bleach where light rises fast: a twentieth a week, and slower where they pale."))
+                        "Raise light by at most a twentieth a week: corals bleach otherwise. Go slower if they "
+                                + "turn pale."))
                 : List.of();
     }
 

@@ -52,7 +52,7 @@ public interface Measure {
     }
 
     /** Whether it leads a skimmer's exhaust back to its intake. */
-    default boolean leadsExhaustBack() {
+    default boolean recirculates() {
         return false;
     }
 }

@@ -40,10 +40,10 @@ public record MeasureKind(
     public enum Needs {
         NOTHING("any tank"),
         SKIMMER("a tank with a skimmer"),
-        CABINET("a tank whose sump stands in a cabinet"),
+        CABINET("a tank with its sump in a cabinet"),
         CANOPY("a tank under a canopy"),
         REACTOR("a tank with a calcium reactor"),
-        DOSES("a tank of whose doses it is known what is used"),
+        DOSES("a tank with a known alkalinity use"),
         ROOM_VOLUME("a room whose volume is described");
 
         private final String words;
@@ -200,7 +200,7 @@ public record MeasureKind(
                         parameter.options().stream()
                                 .map(Parameter.Option::value)
                                 .collect(Collectors.joining(", ")),
-                        "“" + kind.name + "” cannot be set so.");
+                        "“" + kind.name + "” can’t have that value.");
             }
             return given;
         }

@@ -16,7 +16,8 @@ public record MeasureSet(List<Measure> all) {
         Set<Class<?>> kinds = new HashSet<>();
         for (Measure measure : all) {
             if (!kinds.add(measure.getClass())) {
-                throw new InputException("measures", all.size(), "one of each kind", "The same measure stands twice.");
+                throw new InputException(
+                        "measures", all.size(), "one of each kind", "The same change is " + "listed twice.");
             }
         }
     }

@@ -1,6 +1,7 @@
 package jollytide.core.measure;
 
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -18,7 +19,7 @@ public final class Measures {
             SurfaceFan.KIND,
             OutdoorLine.KIND,
             Scrubber.KIND,
-            LedBackMedia.KIND,
+            RecirculatedMedia.KIND,
             Dose.LIMEWATER,
             Dose.ANOTHER_SOURCE,
             AlkalinityChange.KIND,
@@ -45,7 +46,18 @@ public final class Measures {
      * @param numbers settings by name; what is left out stands as at first
      * @param choices likewise
      */
-    public record Put(String kind, Map<String, Double> numbers, Map<String, String> choices) {}
+    public record Put(String kind, Map<String, Double> numbers, Map<String, String> choices) {
+        /** Links and sets from before carry the names that kinds and settings had then. */
+        private static final Map<String, String> FORMER_NAMES =
+                Map.of("led-back-media", "recirculated-media", "ledBack", "recirculated");
+
+        public Put {
+            kind = FORMER_NAMES.getOrDefault(kind, kind);
+            Map<String, Double> today = new HashMap<>();
+            numbers.forEach((name, number) -> today.put(FORMER_NAMES.getOrDefault(name, name), number));
+            numbers = Map.copyOf(today);
+        }
+    }
 
     /** The kind of this id. */
     public static MeasureKind kind(String id) {
@@ -56,7 +68,7 @@ public final class Measures {
                         "measures",
                         0,
                         String.join(", ", ALL.stream().map(MeasureKind::id).toList()),
-                        "There is no measure “" + (id.length() > 40 ? id.substring(0, 40) : id) + "”."));
+                        "There is no change “" + (id.length() > 40 ? id.substring(0, 40) : id) + "”."));
     }
 
     /** All of them on one tank. */

@@ -35,7 +35,7 @@ interface MediaMeasure extends Measure {
     }
 
     @Override
-    default boolean leadsExhaustBack() {
+    default boolean recirculates() {
         return use().freshShare() < 1;
     }
 
@@ -43,17 +43,15 @@ interface MediaMeasure extends Measure {
     default List<Caution> cautions() {
         List<Caution> all = new ArrayList<>();
         if (use().freshShare() < LEAST_FRESH_SHARE) {
-            all.add(new Caution(
-                    Caution.Concern.ANIMALS,
-                    "A closed loop does not renew oxygen. Leave 2 to 5 % fresh air in, so that it fails open."));
+            all.add(new Caution(Caution.Concern.ANIMALS, "Leave 2–5 % fresh air in: a closed loop adds no oxygen."));
         }
-        if (leadsExhaustBack()) {
-            all.add(Caution.people(
-                    "Recirculated exhaust is wet: media can drown within days of full-time use. Weigh them."));
+        if (recirculates()) {
+            all.add(Caution.people("Weigh the media: recirculated exhaust is wet, and media can drown within days of "
+                    + "full-time use."));
         }
         all.add(Caution.people(
-                "Wet media leach caustic. A drip trap belongs between media and skimmer; goggles, gloves and dust mask on;"
-                        + " rinse long with water and get medical help if it reaches an eye."));
+                "Fit a drip trap before the skimmer: wet media leach caustic. Wear goggles, gloves and a dust "
+                        + "mask. If it reaches an eye, rinse long with water and get medical help."));
         return all;
     }
 }

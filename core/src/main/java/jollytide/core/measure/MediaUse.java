@@ -8,7 +8,7 @@ import jollytide.core.twin.Intake.Leg;
 /**
  * How scrubber media are used.
  *
- * @param freshShare of the air while in use; the rest is the skimmer's exhaust led back
+ * @param freshShare of the air while in use; the rest is the skimmer's recirculated exhaust
  * @param leg which of the air passes them
  * @param gatePh they are switched in below this, NBS scale, and out 0.05 above it; read with BELOW_PH only
  * @param driesBetween whether fresh air passes them when they are not in use, else it goes around them

@@ -12,16 +12,16 @@ import jollytide.core.reef.LightClock;
  * @param mmolPerH gross photosynthesis while lit
  */
 public record MoreAlgae(double mmolPerH, LightClock light) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("refugium", "Refugium under its own lamp")
+    static final MeasureKind KIND = MeasureKind.of("refugium", "Refugium with its own lamp")
             .shortly("refugium")
             .parameters(known -> List.of(
-                    Parameter.number("mmolPerH", "its algae take up, while lit", Parameter.Unit.MMOL_PER_H)
+                    Parameter.number("mmolPerH", "uptake of the algae while lit", Parameter.Unit.MMOL_PER_H)
                             .range(0.5, 20, 0.5)
                             .at(3)
                             .telling(),
                     Parameter.choice("lit", "lit")
-                            .option("NIGHT", "by night, 21:00 to 9:00")
-                            .option("DAY", "by day, 9:00 to 21:00")
+                            .option("NIGHT", "at night, 21:00–9:00")
+                            .option("DAY", "by day, 9:00–21:00")
                             .option("ALWAYS", "nearly always")
                             .at("NIGHT")))
             .makes((values, known) -> new MoreAlgae(

@@ -16,12 +16,13 @@ import org.jspecify.annotations.Nullable;
  */
 public record OutdoorLine(AirLine line, @Nullable DailyAir mouth, double leakMm) implements Measure {
     static final Caution BEFORE_A_WALL = Caution.people(
-            "Before a wall is drilled: cables, pipes, gas, structure, fire stops, old coatings that may hold lead or"
-                    + " asbestos, the landlord and the local code. The mouth away from flues, dryers, vehicles and"
-                    + " sprays, never in a cellar or attic: radon and mould; a screen against insects; no low loop that"
-                    + " holds condensate or frost. Try a loose hose for a day first.");
+            "Before drilling, check for cables, pipes, gas, structure, fire stops, lead and asbestos. Ask your "
+                    + "landlord and follow local codes. Keep the inlet away from flues, dryers, vehicles and "
+                    + "sprays. Never take air from a cellar or attic: radon and mould. Fit an insect "
+                    + "screen. Avoid low loops that hold condensate or frost. Try a loose hose "
+                    + "for a day first.");
 
-    static final MeasureKind KIND = MeasureKind.of("outdoor-line", "Outdoor line to the skimmer")
+    static final MeasureKind KIND = MeasureKind.of("outdoor-line", "Outdoor air hose to the skimmer")
             .shortly("hose")
             .forGood()
             .needs(MeasureKind.Needs.SKIMMER)
@@ -34,17 +35,14 @@ public record OutdoorLine(AirLine line, @Nullable DailyAir mouth, double leakMm)
                             .among(4, 6, 8, 9.5, 12.7, 16, 19)
                             .at(12.7)
                             .telling(),
-                    Parameter.number(
-                                    "leakMm",
-                                    "another inlet left open, 0 when all are plugged",
-                                    Parameter.Unit.MILLIMETRES)
+                    Parameter.number("leakMm", "other inlet left open (0: none)", Parameter.Unit.MILLIMETRES)
                             .range(0, 12, 1)
                             .at(0),
-                    Parameter.choice("mouth", "its mouth")
+                    Parameter.choice("mouth", "inlet")
                             .option("CLEAN", "in clean outdoor air")
                             .option("FLUE", "near a flue, for some hours")
                             .at("CLEAN"),
-                    Parameter.number("flueFrom", "the flue works from", Parameter.Unit.HOUR)
+                    Parameter.number("flueFrom", "flue in use from", Parameter.Unit.HOUR)
                             .range(0, 23, 1)
                             .at(3)
                             .with("mouth", "FLUE"),
@@ -57,9 +55,9 @@ public record OutdoorLine(AirLine line, @Nullable DailyAir mouth, double leakMm)
                             .at(780)
                             .with("mouth", "FLUE")))
             .whenLess(
-                    "another inlet left open: CO2 at the skimmer's intake should be near outdoors; halfway to the room's says half",
-                    "a hose too long, too thin or kinked: air draw with it on beside air draw with it off",
-                    "the mouth near a flue, a dryer or a busy street: CO2 at the mouth through one night")
+                    "another open inlet: CO2 at the skimmer’s intake should be near outdoors",
+                    "a hose too long, too thin or kinked: compare the air draw with and without the hose",
+                    "an inlet near a flue, dryer or busy street: measure CO2 there through one night")
             .makes((values, known) -> new OutdoorLine(
                     new AirLine(values.number("lengthM"), values.number("boreMm"), AirLine.ASSUMED_LOSS),
                     values.choice("mouth").equals("FLUE")

@@ -8,11 +8,11 @@ import jollytide.core.twin.OpenPath;
 
 /** An air stone whose pump draws outdoor air, through a wall or a window that is ajar. */
 public record OutdoorStone(Stone stone, boolean throughAWall) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("outdoor-stone", "Air stone fed from outdoors or a window")
+    static final MeasureKind KIND = MeasureKind.of("outdoor-stone", "Air stone with outdoor air")
             .shortly("outdoor stone")
             .parameters(known -> {
                 List<Parameter> all = new ArrayList<>(AirStone.parameters());
-                all.add(Parameter.choice("from", "its hose goes")
+                all.add(Parameter.choice("from", "the hose goes")
                         .option("WINDOW", "out of a window")
                         .option("WALL", "through a wall")
                         .at("WINDOW"));
@@ -24,8 +24,8 @@ public record OutdoorStone(Stone stone, boolean throughAWall) implements Measure
     private static final double HOSE_M = 3;
 
     private static final Caution FROST = Caution.people(
-            "Winter air cools water and hose: no low loop that holds condensate or frost, and a one-way valve so that the"
-                    + " tank cannot drain through it when the pump stops.");
+            "Avoid low loops that hold condensate or frost: winter air is cold. Fit a one-way valve so the "
+                    + "tank can’t drain when the pump stops.");
 
     @Override
     public Way way() {

@@ -12,17 +12,17 @@ import jollytide.core.reef.CalciumReactor;
  * @param dripShare of the rest that the cup drives off
  */
 public record ReactorCare(double secondChamberShare, double dripShare) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("reactor", "Second chamber and drip cup on the reactor")
-            .shortly("reactor cared for")
+    static final MeasureKind KIND = MeasureKind.of("reactor", "Second chamber and drip cup for the reactor")
+            .shortly("reactor, second chamber")
             .needs(MeasureKind.Needs.REACTOR)
             .parameters(known -> List.of(
                     Parameter.number(
                                     "secondChamber",
-                                    "of the spare CO2 that the chamber binds (assumed)",
+                                    "of the excess CO2 bound by the chamber (assumed)",
                                     Parameter.Unit.SHARE)
                             .range(0, 1, 0.1)
                             .at(0.5),
-                    Parameter.number("drip", "of the rest that the cup drives off (assumed)", Parameter.Unit.SHARE)
+                    Parameter.number("drip", "of the rest released in the cup (assumed)", Parameter.Unit.SHARE)
                             .range(0, 1, 0.1)
                             .at(0.3)))
             .makes((values, known) -> new ReactorCare(values.number("secondChamber"), values.number("drip")));
@@ -50,7 +50,7 @@ public record ReactorCare(double secondChamberShare, double dripShare) implement
 
     @Override
     public List<Caution> cautions() {
-        return List.of(Caution.people("The CO2 cylinder stands upright and secured, in a room that is aired: the gas is"
-                + " heavier than air and gives no warning."));
+        return List.of(Caution.people("Secure the CO2 cylinder upright in a ventilated room: the gas is "
+                + "heavier than air and gives no warning."));
     }
 }

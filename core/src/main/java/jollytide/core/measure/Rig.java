@@ -118,15 +118,15 @@ public final class Rig {
         added.add(path);
     }
 
-    /** One more that a programme switches. */
+    /** One more that a schedule switches. */
     public void add(SwitchedPath path) {
         switched.add(path);
     }
 
     /**
-     * Its devices do what a programme says.
+     * Its devices do what a schedule says.
      *
-     * @param media before the tank's own skimmer, used in the hours that the programme says; null without
+     * @param media before the tank's own skimmer, used in the hours that the schedule says; null without
      */
     public void switchedBy(Switches by, @Nullable MediaUse media) {
         switches = by;
@@ -182,9 +182,9 @@ public final class Rig {
      * Laid out in time.
      *
      * @param logged the room as it was, for days that have been; where it has gaps its ordinary day is taken
-     * @param ledger whether its runs keep the ledger
+     * @param gasBalance whether its runs keep the gas balance
      */
-    public TwinTank tank(Instant from, Duration length, @Nullable RoomCourse logged, boolean ledger) {
+    public TwinTank tank(Instant from, Duration length, @Nullable RoomCourse logged, boolean gasBalance) {
         LightCourse lamps = new LightCourse(setup.light().shorter(lampsShorterH), setup.zone(), from, length);
         LocalHours local = new LocalHours(setup.zone());
         List<Part> parts = new ArrayList<>();
@@ -212,7 +212,7 @@ public final class Rig {
         parts.add(new Reef(life, 1, by == null ? shines : shines.switched(by::lamps, by::nextSwitch)));
         if (refugiumLight != null) {
             LightCourse algae = new LightCourse(refugiumLight, setup.zone(), from, length);
-            // Where a programme switches it, its own clock says nothing any more.
+            // Where a schedule switches it, its own clock says nothing any more.
             Lamp over = by == null ? Lamp.of(algae) : Lamp.ALWAYS.switched(by::refugium, by::nextSwitch);
             parts.add(new Refugium(refugiumMmolPerH, life.quotient(), over));
         }
@@ -230,10 +230,10 @@ public final class Rig {
                         setup.water().temperatureC(),
                         true),
                 parts,
-                ledger);
+                gasBalance);
     }
 
-    /** What lies open to air as described, switched where a programme says so. */
+    /** What lies open to air as described, switched where a schedule says so. */
     private void open(List<Part> parts) {
         Switches by = switches;
         OpenPath display = display();
@@ -286,7 +286,7 @@ public final class Rig {
         return Math.min(1, motion.k600CmPerH() / described.k600CmPerH());
     }
 
-    /** A path that a programme opens so far. */
+    /** A path that a schedule opens so far. */
     public static SwitchedPath switched(OpenPath path, Switches by, ToDoubleFunction<Instant> open) {
         return new SwitchedPath(path, Dosing.Pace.EVENLY.switched(open, by::nextSwitch));
     }

@@ -4,34 +4,34 @@ import java.util.List;
 import jollytide.core.media.Media;
 import jollytide.core.twin.Intake.Leg;
 
-/** Scrubber media before the skimmer, in all of its air. */
+/** Scrubber media, in all of its air. */
 public record Scrubber(MediaUse use) implements MediaMeasure {
-    static final MeasureKind KIND = MeasureKind.of("scrubber", "Scrubber media before the skimmer")
+    static final MeasureKind KIND = MeasureKind.of("scrubber", "Scrubber media")
             .shortly("media")
             .group(MeasureKind.Group.MEDIA)
             .needs(MeasureKind.Needs.SKIMMER)
             .parameters(known -> parameters(0))
             .whenLess(
-                    "media spent or drowned: their colour, and CO2 behind them, which should be close to none",
-                    "air that goes past them: air draw through the vessel beside the skimmer's own")
+                    "media spent or drowned: check colour, and CO2 behind the media (close to zero)",
+                    "air that bypasses the media: compare air draw through the vessel with the skimmer’s")
             .makes((values, known) -> new Scrubber(use(values, known, Leg.ALL)));
 
     public Scrubber(Media media, double freshShare, MediaUse.Hours hours, double gatePh, boolean driesBetween) {
         this(new MediaUse(media, freshShare, Leg.ALL, hours, gatePh, driesBetween));
     }
 
-    static List<Parameter> parameters(double ledBack) {
+    static List<Parameter> parameters(double recirculated) {
         return List.of(
                 Parameter.number("massKg", "fill", Parameter.Unit.KILOGRAMS)
                         .range(0.1, 3, 0.1)
                         .at(1)
                         .telling(),
-                Parameter.number("ledBack", "of the skimmer’s air is its own exhaust, led back", Parameter.Unit.SHARE)
+                Parameter.number("recirculated", "of the skimmer’s air is recirculated exhaust", Parameter.Unit.SHARE)
                         .range(0, 1, 0.01)
-                        .at(ledBack),
-                Parameter.choice("soaked", "once they are soaked, the air")
-                        .option("PASSES", "still passes them")
-                        .option("CHOKED", "is choked")
+                        .at(recirculated),
+                Parameter.choice("soaked", "when the media are soaked, the air")
+                        .option("PASSES", "still passes")
+                        .option("CHOKED", "is blocked")
                         .at("PASSES"),
                 Parameter.choice("hours", "in use")
                         .option(MediaUse.Hours.ALWAYS.name(), "always")
@@ -45,8 +45,8 @@ public record Scrubber(MediaUse use) implements MediaMeasure {
                         .at(8.2)
                         .with("hours", MediaUse.Hours.BELOW_PH.name()),
                 Parameter.choice("otherwise", "otherwise")
-                        .option("AROUND", "the air goes around them")
-                        .option("DRY", "dry fresh air passes them")
+                        .option("AROUND", "air bypasses the media")
+                        .option("DRY", "fresh air dries the media")
                         .at("AROUND"));
     }
 
@@ -55,7 +55,7 @@ public record Scrubber(MediaUse use) implements MediaMeasure {
                 new Media(
                         values.number("massKg"),
                         known.media().choking(values.choice("soaked").equals("CHOKED"))),
-                1 - values.number("ledBack"),
+                1 - values.number("recirculated"),
                 leg,
                 values.choice("hours", MediaUse.Hours.class),
                 values.number("gatePh"),

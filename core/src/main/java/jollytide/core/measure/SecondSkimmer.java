@@ -6,11 +6,11 @@ import jollytide.core.exchange.Skimmer;
 /** One more skimmer, on room air. */
 public record SecondSkimmer(Skimmer skimmer) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("second-skimmer", "Second skimmer")
-            .parameters(known -> List.of(Parameter.number("airLPerH", "it draws", Parameter.Unit.LITRES_PER_H)
+            .parameters(known -> List.of(Parameter.number("airLPerH", "air draw", Parameter.Unit.LITRES_PER_H)
                     .range(50, 3000, 10)
                     .at(Math.max(50, Math.round(known.setup().netVolumeL() / 10) * 10.0))
                     .telling()))
-            .whenLess("its air draw: by a flow meter or a bag filled against the clock")
+            .whenLess("its air draw: measure with a flow meter or a bag and a watch")
             .makes((values, known) -> new SecondSkimmer(new Skimmer(values.number("airLPerH"))));
 
     /** What its pump draws for the air that it moves, W per L/h. From memory. */

@@ -283,13 +283,14 @@ public record Setup(
         if (described > 0 && brought > described * 1.05) {
             return String.format(
                     Locale.ROOT,
-                    "As described, the reactor brings %.2f dKH a day and the animals use %.2f: alkalinity would climb."
-                            + " It is taken to bring what is used. Measure its effluent again.",
+                    "As described, the reactor adds %.2f dKH a day and the animals use %.2f. Alkalinity would "
+                            + "rise, so we assume the reactor adds what is used. Measure the effluent again.",
                     AlkalinityUnit.DKH.fromMeqPerL(brought),
                     AlkalinityUnit.DKH.fromMeqPerL(described));
         }
         if (brought < 0) {
-            return "As described, the reactor's effluent holds less alkalinity than the tank. Measure it again.";
+            return "As described, the reactor’s effluent has less alkalinity than the tank. Measure the "
+                    + "effluent again.";
         }
         return null;
     }

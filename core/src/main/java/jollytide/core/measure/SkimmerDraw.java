@@ -6,18 +6,15 @@ import java.util.List;
 
 /** What the skimmer draws, over today: below 1 for a clogged venturi, 0 when it stands still. */
 public record SkimmerDraw(double times) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("skimmer-draw", "Skimmer’s air draw")
+    static final MeasureKind KIND = MeasureKind.of("skimmer-draw", "Skimmer air draw")
             .shortly("skimmer draw")
             .needs(MeasureKind.Needs.SKIMMER)
             .parameters(known -> List.of(Parameter.number(
-                            "times",
-                            "over today: below 1 for a clogged venturi, 0 for a stopped pump",
-                            Parameter.Unit.TIMES)
+                            "times", "times today (below 1: clogged venturi, 0: pump stopped)", Parameter.Unit.TIMES)
                     .range(0, 2.5, 0.1)
                     .at(1.5)
                     .telling()))
-            .whenLess(
-                    "the venturi crusting over again: air draw at the inlet, by a flow meter or a bag filled against the clock")
+            .whenLess("a venturi crusting again: measure air draw with a flow meter or a bag and a watch")
             .makes((values, known) -> new SkimmerDraw(values.number("times")));
 
     public SkimmerDraw {

@@ -39,7 +39,7 @@ public final class SkimmerRig {
     @Nullable
     MediaUse media;
 
-    /** Of a programme; null where none says when it runs. */
+    /** Of a schedule; null where none says when it runs. */
     @Nullable
     Switches switches;
 

@@ -13,11 +13,11 @@ import jollytide.core.air.Enclosure;
  */
 public record SurfaceFan(double coolsK) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("surface-fan", "Fan at the surface")
-            .parameters(known -> List.of(Parameter.number("coolsK", "cools the water by", Parameter.Unit.KELVIN)
+            .parameters(known -> List.of(Parameter.number("coolsK", "cooling of the water", Parameter.Unit.KELVIN)
                     .range(0, 4, 0.5)
                     .at(1.5)
                     .telling()))
-            .whenLess("the lid or the canopy in its way: CO2 just above the water should be the room's")
+            .whenLess("lid or canopy in the way: CO2 just above the water should equal the room’s")
             .makes((values, known) -> new SurfaceFan(values.number("coolsK")));
 
     private static final double WATTS = 3;
@@ -49,8 +49,9 @@ public record SurfaceFan(double coolsK) implements Measure {
         return List.of(
                 new Caution(
                         Caution.Concern.WATER,
-                        "More evaporates: watch top-off and salinity. Cool by no more than a degree or two a day."),
-                Caution.people(
-                        "Low-voltage fan, fixed so that it cannot fall in; drip loop, residual-current protection."));
+                        "Watch top-off and salinity: more water evaporates. Cool by at most one or two degrees "
+                                + "a day."),
+                Caution.people("Use a low-voltage fan, fixed so it can’t fall in, with drip loop and residual-current "
+                        + "protection."));
     }
 }

@@ -2,12 +2,12 @@ package jollytide.core.measure;
 
 import java.time.Instant;
 
-/** What the devices of a tank do hour by hour, where a programme says so. Everything else stays as it is described. */
+/** What the devices of a tank do hour by hour, where a schedule says so. Everything else stays as it is described. */
 public interface Switches {
     /**
      * The way of a skimmer's air.
      *
-     * @param freshShare of what it draws; the rest is its exhaust led back
+     * @param freshShare of what it draws; the rest is its recirculated exhaust
      * @param media whether it goes through media
      */
     record AirWay(double freshShare, boolean media) {}

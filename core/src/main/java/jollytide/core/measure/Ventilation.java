@@ -12,11 +12,11 @@ import java.util.List;
 public record Ventilation(double times) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("window", "Open a window")
             .shortly("ventilation")
-            .parameters(known -> List.of(Parameter.number("times", "ventilation, over today’s", Parameter.Unit.TIMES)
+            .parameters(known -> List.of(Parameter.number("times", "times today’s ventilation", Parameter.Unit.TIMES)
                     .range(1, 10, 0.5)
                     .at(3)
                     .telling()))
-            .whenLess("windows shut again: the room's own CO2, hour by hour")
+            .whenLess("windows shut again: check the room’s CO2 hour by hour")
             .makes((values, known) -> new Ventilation(values.number("times")));
 
     public Ventilation {

@@ -10,7 +10,7 @@ import java.util.List;
  * @param airChangesPerH that it adds to the room's
  */
 public record Ventilator(double airChangesPerH) implements Measure {
-    static final MeasureKind KIND = MeasureKind.of("ventilator", "Ventilator with heat recovery")
+    static final MeasureKind KIND = MeasureKind.of("ventilator", "Heat-recovery ventilator")
             .shortly("ventilator")
             .forGood()
             .needs(MeasureKind.Needs.ROOM_VOLUME)
@@ -59,8 +59,7 @@ public record Ventilator(double airChangesPerH) implements Measure {
 
     @Override
     public List<Caution> cautions() {
-        return List.of(
-                Caution.people("A fan that only draws air out can pull a flue's gases into the house: have supply"
-                        + " and exhaust balanced by someone licensed where a fire or boiler stands."));
+        return List.of(Caution.people("If you have a fire or boiler, let a licensed person balance supply and "
+                + "exhaust: an exhaust fan can pull flue gas into the house."));
     }
 }

@@ -8,7 +8,7 @@ import java.util.List;
 public record Warmth(double kelvin) implements Measure {
     static final MeasureKind KIND = MeasureKind.of("warmth", "Warmer or cooler water")
             .shortly("water")
-            .parameters(known -> List.of(Parameter.number("byK", "against today", Parameter.Unit.KELVIN)
+            .parameters(known -> List.of(Parameter.number("byK", "compared with today", Parameter.Unit.KELVIN)
                     .range(-4, 6, 0.5)
                     .at(3)
                     .telling()))
@@ -37,7 +37,7 @@ public record Warmth(double kelvin) implements Measure {
     public List<Caution> cautions() {
         return List.of(new Caution(
                 Caution.Concern.ANIMALS,
-                "Never change temperature fast: a degree a day, and more slowly where animals show it."));
+                "Change temperature by at most one degree a day, and more slowly if animals react."));
     }
 
     @Override

@@ -5,7 +5,7 @@ public final class Stopped extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private Stopped() {
-        super("The calculation was stopped before it had an answer.");
+        super("The calculation was stopped before it finished.");
     }
 
     /** For long runs to call now and then. */

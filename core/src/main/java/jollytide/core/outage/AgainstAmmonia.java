@@ -5,10 +5,9 @@ package jollytide.core.outage;
  * lowers what is counted; each changes what has to be watched. Common practice.
  */
 public enum AgainstAmmonia {
-    SEASONED_SPONGE("A seasoned sponge works at once, but nobody knows how much it takes up."),
-    BACTERIA("Bottled bacteria use oxygen and may need days: keep the air running."),
-    BINDER(
-            "Many kits still count bound ammonia: use one that shows free ammonia. Binders can use oxygen, so keep the air running.");
+    SEASONED_SPONGE("A seasoned sponge works at once. Its uptake is unknown."),
+    BACTERIA("Keep air running: bottled bacteria use oxygen and need days."),
+    BINDER("Use a kit that shows free ammonia. Keep air running: binders can use oxygen.");
 
     private final String says;
 

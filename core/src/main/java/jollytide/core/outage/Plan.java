@@ -25,14 +25,14 @@ public final class Plan {
     public static final double COLD_C = 23;
 
     static final String GENERATOR =
-            "Outdoors only, far from doors and windows, never in a garage. Stop it and refuel it cold."
-                    + " Keep a carbon monoxide alarm indoors. Never back-feed the house."
-                    + " Ask a licensed electrician to fit a transfer switch.";
+            "Run generators outdoors only, far from doors and windows. Stop and cool before refuelling. Keep a "
+                    + "carbon monoxide alarm indoors. Never back-feed the house. Let a licensed electrician "
+                    + "fit a transfer switch.";
     private static final String ELECTRICITY =
-            "Dry hands, dry raised sockets, drip loops, residual-current protection; no chained cords.";
+            "Keep hands and sockets dry. Use drip loops and residual-current protection. Never chain cords.";
     private static final String BATTERIES =
-            "Ventilated, the right charger, no swollen cells; tested once a year at the real load. A vehicle's socket is"
-                    + " usually fused below an inverter's rating.";
+            "Ventilate batteries and use the right charger. Never use swollen cells. Test once a year at the "
+                    + "real load. Check the fuse of a vehicle’s socket.";
 
     private static final double DAY_H = 24;
     private static final double SALINITY = 35;
@@ -70,32 +70,34 @@ public final class Plan {
         steps.add(new Step(
                 "look",
                 0,
-                "Look at the animals",
-                "Gasping at the surface beats every number here.",
-                "A torch from the side. If they gasp: aerate this minute, with whatever is at hand.",
+                "Watch the animals",
+                "Gasping at the surface overrides every number.",
+                "Use a torch from the side. If animals gasp, aerate at once.",
                 null));
         air(s, steps);
         steps.add(new Step(
                 "no-food",
                 0,
                 "Do not feed",
-                "A meal doubles what they breathe and fouls the water.",
-                "Tell the others in the house. Not before the day after power is back.",
+                "A meal doubles oxygen use and fouls the water.",
+                "Tell everyone at home. Feed one day after power is back.",
                 null));
         steps.add(new Step(
                 "shed",
                 0.1,
                 "Unplug heater and lamps" + (s.skimmer() ? ", skimmer" : "") + (s.doser() ? ", doser" : ""),
-                "They start all at once when the power returns, or burn dry.",
-                s.doser() ? "The doser stays off until you have checked it." : "Leave air and circulation plugged in.",
+                "They can overload the restart or run dry.",
+                s.doser()
+                        ? "The doser stays off until you have checked it."
+                        : "Leave air and circulation " + "plugged in.",
                 ELECTRICITY));
         if (s.sump()) {
             steps.add(new Step(
                     "overflow",
                     0.1,
-                    "Look at the sump",
+                    "Check the sump",
                     "Water drains down when pumps stop.",
-                    "Below its rim? One-way valves fail: look again in ten minutes.",
+                    "Check again in ten minutes: one-way valves fail.",
                     null));
         }
         if (s.corals()) {
@@ -103,26 +105,26 @@ public final class Plan {
                     "flow",
                     0.5,
                     "Give corals some flow",
-                    "They need moving water as well as oxygen.",
-                    "Stone or battery pump where the water turns over; else stir along the reef every ten minutes.",
-                    "Gloves and eye protection for hands in a reef: some corals are poisonous. Never scrub, boil or heat"
-                            + " living rock."));
+                    "Corals need moving water as well as oxygen.",
+                    "Place a stone or battery pump for flow. Otherwise stir every ten minutes.",
+                    "Wear gloves and eye protection: some corals are poisonous. Never scrub, boil or heat "
+                            + "living rock."));
         }
         if (s.canister()) {
             steps.add(new Step(
                     "media-out",
                     1,
-                    "Take biological media out of the canister",
-                    "Sealed and still they die within hours and poison what they should clean.",
-                    "Into a bucket or net of moving, aerated tank water.",
+                    "Remove biological media from the canister",
+                    "Sealed media die within hours and poison the water.",
+                    "Keep media in moving, aerated tank water.",
                     ELECTRICITY));
             steps.add(new Step(
                     "canister",
                     CANISTER_H,
-                    "Unplug the canister; do not restart it dirty",
-                    "After four hours what is in it is foul.",
-                    "Clean it before it runs again: its water must not reach the tank.",
-                    "Gloves: what rots inside is unhealthy for you, too."));
+                    "Unplug the canister. Never restart it dirty",
+                    "After four hours the water inside is foul.",
+                    "Clean the canister first. Keep its water out of the tank.",
+                    "Wear gloves: rot inside is unhealthy for you, too."));
         }
         coldAndFoul(s, steps);
         energy(s, steps);
@@ -135,9 +137,9 @@ public final class Plan {
             steps.add(new Step(
                     "air-by-hand",
                     0,
-                    "Be ready to move air in by hand",
-                    "Nothing in the kit aerates without mains; by the sum this tank's still surface holds it.",
-                    "If they gasp or breathe fast: scoop and pour from half a metre.",
+                    "Be ready to aerate by hand",
+                    "No kit aerates. This tank’s still surface should be enough.",
+                    "If animals gasp or breathe fast, pour from half a metre.",
                     null));
             return;
         }
@@ -145,12 +147,11 @@ public final class Plan {
             steps.add(new Step(
                     "air-by-hand",
                     0,
-                    "Move air in by hand",
-                    "Nothing in the kit aerates without mains.",
+                    "Aerate by hand",
+                    "Nothing in your kit aerates without power.",
                     String.format(
                             Locale.ROOT,
-                            "Scoop and pour from half a metre: %s an hour hold this tank. Nobody keeps it up overnight:"
-                                    + " send for a battery air pump.",
+                            "Pour from half a metre: %s an hour. Get a battery air pump before night.",
                             buckets(s)),
                     null));
             return;
@@ -163,11 +164,13 @@ public final class Plan {
                 steps.add(new Step(
                         startId(backup),
                         0,
-                        (backup.startsItself() ? "See that it runs: " : "Start: ") + name,
-                        i == 0 ? "Oxygen first; everything else can wait." : "The first alone does not hold this tank.",
+                        (backup.startsItself() ? "Check that it runs: " : "Start: ") + name,
+                        i == 0
+                                ? "Oxygen first. Everything else can wait."
+                                : "The first alone is not enough " + "for this tank.",
                         s.bucketsPerH() > 0
-                                ? "Until it bubbles, pour from half a metre: " + buckets(s) + " an hour."
-                                : "Look that it bubbles.",
+                                ? "Pour from half a metre until it bubbles: " + buckets(s) + " an hour."
+                                : "Check that it bubbles.",
                         name,
                         caution(backup)));
                 i++;
@@ -203,19 +206,19 @@ public final class Plan {
             steps.add(new Step(
                     "warmth",
                     Math.max(0.5, coldAt - 1),
-                    "Keep the warmth",
-                    String.format(Locale.ROOT, "At this rate it falls below %s °C.", plain(COLD_C)),
-                    "Blankets around the sides, never over the water: it must breathe. Heat packs outside the glass:"
-                            + " they use oxygen. Warm slowly; never boiling water.",
-                    "Never heat a closed room with an unvented flame: carbon monoxide."));
+                    "Keep the tank warm",
+                    String.format(Locale.ROOT, "At this rate water falls below %s °C.", plain(COLD_C)),
+                    "Wrap the sides in blankets, never over the water. Keep heat packs outside the glass. Warm "
+                            + "slowly. Never add boiling water.",
+                    "Never heat a closed room with an open flame: carbon monoxide."));
         }
         steps.add(new Step(
                 "ammonia",
                 ammoniaDueH(s),
                 "Test ammonia and nitrite",
-                "Filters that stood still let them rise, and on for days after.",
-                "Daily, until both are zero after the power is back. Bind ammonia when a test shows it, with air"
-                        + " running: binders can take oxygen and confuse some kits.",
+                "Stopped filters let both rise, even days later.",
+                "Test daily until both stay zero after power is back. Bind ammonia if a test shows it. Keep "
+                        + "air running: binders use oxygen.",
                 null));
     }
 
@@ -250,17 +253,17 @@ public final class Plan {
                             "hold-" + Integer.toHexString(backup.name().hashCode()),
                             0,
                             "Switch off for now: " + backup.name(),
-                            "It started by itself. You need it only after " + HoursInWords.untilDanger(running.fromH())
+                            "It started by itself. You need it after " + HoursInWords.untilDanger(running.fromH())
                                     + ".",
-                            "Only once the other one bubbles.",
+                            "Wait until the other one bubbles.",
                             null));
                 }
                 steps.add(new Step(
                         startId(backup),
                         Math.max(0.25, running.fromH() - 0.25),
                         "Start: " + backup.name(),
-                        "What runs now may stop after " + HoursInWords.untilDanger(running.fromH()) + ".",
-                        "Before it stops.",
+                        "Current equipment may stop after " + HoursInWords.untilDanger(running.fromH()) + ".",
+                        "Start it before the other stops.",
                         backup.name(),
                         caution(backup)));
             }
@@ -275,19 +278,18 @@ public final class Plan {
             steps.add(new Step(
                     "not-enough",
                     Math.max(0.25, danger - 0.5),
-                    "Bring in more air",
-                    supplied(s) + " After " + HoursInWords.untilDanger(danger)
-                            + " that may be too little, however long it runs.",
-                    "Another pump, or pour: " + buckets(s) + " an hour. More batteries do not help here.",
+                    "Add more air",
+                    supplied(s) + " After " + HoursInWords.untilDanger(danger) + " that may be too little.",
+                    "Add a pump or pour " + buckets(s) + " an hour. More batteries do not help.",
                     null));
         } else if (last != null && lastEnd < LONGEST_H) {
             steps.add(new Step(
                     "fresh-energy",
                     Math.max(0.25, lastEnd - 0.5),
-                    "Fresh energy for: " + last.name(),
+                    "Recharge: " + last.name(),
                     "It may stop after " + HoursInWords.untilDanger(lastEnd)
-                            + ". It needs fresh cells, a battery or another pump.",
-                    "Spare cells, a car, a neighbour, an open shop; or move the animals.",
+                            + ". Get cells, a battery or another pump.",
+                    "Try spare cells, a car, a neighbour, a shop. Or move the animals.",
                     BATTERIES));
         }
     }
@@ -300,7 +302,7 @@ public final class Plan {
                 .toList();
         return String.format(
                 Locale.ROOT,
-                "What runs brings %.2f of the %.2f mg/L that your tank uses an hour.",
+                "Equipment adds %.2f of the %.2f mg/L used each hour.",
                 s.tank().broughtMgPerLPerH(first),
                 s.tank().demandMgPerLPerH(s.tank().startC(), 0, s.tank().early(first)));
     }
@@ -323,18 +325,18 @@ public final class Plan {
         steps.add(new Step(
                 "back-heater",
                 0.1,
-                "Heater, once it is under water",
+                "Heater, once under water",
                 "A dry heater bursts.",
-                "Warm slowly: no more than a degree an hour.",
+                "Warm slowly, at most one degree an hour.",
                 ELECTRICITY));
         if (s.canister() && lastedH >= CANISTER_H) {
             steps.add(new Step(
                     "back-canister",
                     0.2,
-                    "Canister: clean it before it runs",
-                    "Whatever stood sealed for four hours is foul.",
-                    "Media that were kept in aerated water go back in; the rest is rinsed in tank water.",
-                    "Gloves."));
+                    "Clean the canister before it runs",
+                    "Anything sealed for four hours is foul.",
+                    "Return aerated media. Rinse the rest in tank water.",
+                    "Wear gloves."));
         }
         if (s.skimmer()) {
             steps.add(new Step(
@@ -342,27 +344,26 @@ public final class Plan {
                     0.5,
                     "Skimmer last, cup empty",
                     "A skimmer overflows after an outage.",
-                    "Lower its level; stay beside it.",
+                    "Lower its level. Stay beside it.",
                     null));
         }
         if (s.doser()) {
             steps.add(new Step(
                     "back-doser",
                     1,
-                    "Doser: off until you have checked it",
-                    "It may have lost its clock or siphoned.",
-                    "Level of the bottle, its clock, alkalinity; then on. Never make up for missed doses at once.",
-                    "Caustics: goggles and gloves."));
+                    "Keep the doser off until you have checked it",
+                    "The doser may have lost its clock or siphoned.",
+                    "Check bottle level, clock and alkalinity, then switch on. Never dose missed amounts at once.",
+                    "Wear goggles and gloves with caustics."));
         }
-        steps.add(new Step("back-lamps", 2, "Lamps at half for a day", "Animals are weak.", "No feeding today.", null));
+        steps.add(new Step(
+                "back-lamps", 2, "Run lamps at half for a day", "Animals are weak.", "No feeding today.", null));
         steps.add(new Step(
                 "back-ammonia",
                 12,
-                "Ammonia and nitrite, every day until both are zero twice",
+                "Test ammonia and nitrite daily until zero twice",
                 "Filters recover slowly.",
-                Stream.concat(
-                                put.stream().sorted().map(AgainstAmmonia::says),
-                                Stream.of("Note the readings here; they stay in the log."))
+                Stream.concat(put.stream().sorted().map(AgainstAmmonia::says), Stream.of("Enter the readings here."))
                         .collect(Collectors.joining(" ")),
                 null));
         return steps;

@@ -32,8 +32,8 @@ public record Rating(double ratedW, @Nullable Double surgeW) {
             throw new InputException(
                     "loadW",
                     loadW,
-                    "at most what it gives for hours, " + whole(ratedW) + " W",
-                    "Overloaded: the power would cut out. Plug in the return and the air pump first, and no heater.");
+                    "at most the continuous power, " + whole(ratedW) + " W",
+                    "Overloaded: power would cut out. Plug in return and air pump first. Leave the heater off.");
         }
         double motorW = largestMotorW == null ? loadW : within("motorW", largestMotorW, 0, loadW, "W");
         double starting = loadW + (STARTS_AT - 1) * motorW;
@@ -42,9 +42,9 @@ public record Rating(double ratedW, @Nullable Double surgeW) {
             throw new InputException(
                     "motorW",
                     motorW,
-                    "at most " + whole(most) + " W as the largest pump starts",
-                    "As the pumps start they take about " + whole(starting)
-                            + " W for a moment, and the power would cut out. Plug in fewer pumps, and start the largest first.");
+                    "at most " + whole(most) + " W when the largest pump starts",
+                    "Starting pumps need about " + whole(starting)
+                            + " W for a moment: power would cut out. Plug in fewer pumps. Start the largest first.");
         }
     }
 

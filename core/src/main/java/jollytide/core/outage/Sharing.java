@@ -29,7 +29,7 @@ public final class Sharing {
         }
         double[] early = IntStream.range(0, tanks.size())
                 .parallel()
-                .mapToDouble(i -> Schedule.best(tanks.get(i), all.get(i), hours).earlyDangerH())
+                .mapToDouble(i -> KitPlan.best(tanks.get(i), all.get(i), hours).earlyDangerH())
                 .toArray();
         for (Backup thing : free) {
             int neediest = 0;
@@ -38,7 +38,7 @@ public final class Sharing {
             }
             all.get(neediest).add(thing);
             early[neediest] =
-                    Schedule.best(tanks.get(neediest), all.get(neediest), hours).earlyDangerH();
+                    KitPlan.best(tanks.get(neediest), all.get(neediest), hours).earlyDangerH();
         }
         return all;
     }

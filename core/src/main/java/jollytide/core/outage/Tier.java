@@ -101,7 +101,7 @@ public enum Tier {
         double allLitres = tanks.stream().mapToDouble(TankAtFailure::litres).sum();
         for (Tier tier : values()) {
             double least = tanks.stream()
-                    .mapToDouble(tank -> Schedule.best(tank, List.of(tier.at(tank, allLitres)), hours)
+                    .mapToDouble(tank -> KitPlan.best(tank, List.of(tier.at(tank, allLitres)), hours)
                             .earlyDangerH())
                     .min()
                     .orElse(hours);

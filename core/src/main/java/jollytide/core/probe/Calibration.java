@@ -87,8 +87,7 @@ public record Calibration(
             within("setC", setC, 5, 45, "°C");
         }
         if (points.isEmpty() && then == Then.LEFT_AS_IT_WAS) {
-            throw new InputException(
-                    "points", 0, "one or two buffers", "Without a buffer nothing is known of the probe.");
+            throw new InputException("points", 0, "one or two buffers", "Enter at least one buffer.");
         }
         if (points.size() == 2) {
             check(points.get(0), points.get(1));
@@ -99,7 +98,7 @@ public record Calibration(
                     "points",
                     points.get(0).shownPh(),
                     "within 1.5 of the buffer",
-                    "The reading is more than 1.5 off the buffer. Is it the other buffer?");
+                    "The reading is more than 1.5 off the buffer. Did you swap the buffers?");
         }
     }
 
@@ -107,17 +106,14 @@ public record Calibration(
         double apart = high.bufferPh() - low.bufferPh();
         if (apart < LEAST_APART_PH) {
             throw new InputException(
-                    "points",
-                    apart,
-                    "1 pH apart or more",
-                    "The two buffers are too near to each other to tell a slope.");
+                    "points", apart, "1 pH apart or more", "The two buffers are too close together for a slope.");
         }
         if (high.shownPh() < low.shownPh()) {
             throw new InputException(
                     "points",
                     high.shownPh() - low.shownPh(),
                     "more in the higher buffer",
-                    "In the higher buffer it showed less than in the lower one: the buffers are swapped.");
+                    "The reading is lower in the higher buffer: the buffers are swapped.");
         }
         double slope = 100 * (high.shownPh() - low.shownPh()) / apart;
         if (slope < LEAST_SLOPE || slope > MOST_SLOPE) {
@@ -127,8 +123,8 @@ public record Calibration(
                     "a slope of 70 to 115 %",
                     String.format(
                             Locale.ROOT,
-                            "That would be %.0f %% of the ideal slope. No working probe is so: the same buffer twice, a"
-                                    + " spoilt one, or a slip in typing.",
+                            "That would be %.0f %% of the ideal slope, impossible for a working probe. Check "
+                                    + "for the same buffer twice, a spoilt buffer or a typing error.",
                             slope));
         }
     }

@@ -23,7 +23,10 @@ public final class ColourKit {
         within("secondPh", second, 5, 11, "");
         if (Math.abs(first - second) > MOST_APART + ROUNDING) {
             throw new InputException(
-                    "secondPh", second, "within 0.3 of the first read", "More than 0.3 apart: read both again.");
+                    "secondPh",
+                    second,
+                    "within 0.3 of the first read",
+                    "The readings differ by more than 0.3. " + "Read both again.");
         }
         return Math.round(50 * (first + second)) / 100.0;
     }

@@ -54,7 +54,8 @@ public final class ProbeHistory {
                         "at",
                         all.get(i).at().getEpochSecond(),
                         "two minutes from any other",
-                        "Another calibration stands within two minutes of this one. Delete that one, or mend the time.");
+                        "Another calibration is within two minutes of this one. Delete that one or correct "
+                                + "the time.");
             }
         }
         ProbeMap left = ProbeMap.RIGHT;

@@ -23,8 +23,8 @@ public record TargetBand(double troughAtLeast, double peakAtMost, double actBelo
             throw new InputException(
                     "troughAtLeast",
                     troughAtLeast,
-                    "act below ≤ trough < peak",
-                    "The band must rise: act below, then the trough's goal, then the peak's limit.");
+                    "action level ≤ daily low < daily high",
+                    "The values must rise: action level, then daily low, then daily high.");
         }
     }
 }

@@ -37,14 +37,14 @@ public final class Cautions {
         pace(measures, today, run).ifPresent(all::add);
         double highestPh = run.stream().mapToDouble(TwinState::phNbs).max().orElseThrow();
         if (highestPh > HIGHEST_PH) {
-            all.add(water("On the way pH reaches %.2f: above %.1f. Use less of it, or by the hour."
+            all.add(water("Use less, or spread it over hours: on the way pH reaches %.2f, above %.1f."
                     .formatted(highestPh, HIGHEST_PH)));
         }
         double omega = run.stream().mapToDouble(TwinState::omegaAragonite).max().orElseThrow();
         if (omega > PRECIPITATION_OMEGA) {
-            all.add(water("Aragonite is oversaturated %.1f times at the peak: lime may fall out on heaters and pumps."
+            all.add(water("Aim for lower alkalinity or pH: aragonite is %.1f times saturated at the daily high."
                             .formatted(omega)
-                    + " Let alkalinity or pH end lower."));
+                    + " Scale may form on heaters and pumps."));
         }
         return all.stream()
                 .sorted(Comparator.comparing(Caution::concerns))
@@ -65,14 +65,16 @@ public final class Cautions {
         if (lowest > today.lowestOxygenMgPerL() - NOTICEABLE_MG_PER_L) {
             return Optional.of(new Caution(
                     Concern.ANIMALS,
-                    "Oxygen falls to about %.1f mg/L before lights-on, with or without this. See Guard, Margin."
+                    "Check Oxygen margin: oxygen falls to about %.1f mg/L before lights-on, with or without this."
                             .formatted(lowest)));
         }
-        boolean ledBack = measures.all().stream().anyMatch(Measure::leadsExhaustBack);
+        boolean recirculated = measures.all().stream().anyMatch(Measure::recirculates);
         return Optional.of(new Caution(
                 Concern.ANIMALS,
                 ("Oxygen may fall to %.1f mg/L before lights-on, from %.1f."
-                                + (ledBack ? " Do not lead exhaust back at night." : " Add air before you do this."))
+                                + (recirculated
+                                        ? " Don’t recirculate exhaust at night."
+                                        : " Add air before you do this."))
                         .formatted(lowest, today.lowestOxygenMgPerL())));
     }
 
@@ -83,9 +85,8 @@ public final class Cautions {
         double farthest = Math.abs(moved) > Math.abs(atLast) ? moved : atLast;
         boolean canBeMetered = measures.all().stream().anyMatch(Measure::inSteps);
         return canBeMetered && Math.abs(farthest) > DAILY_CHANGE_PH
-                ? Optional.of(
-                        water("The daily mean moves by %+.2f. Go there in steps of %.1f a day: by the hour at first."
-                                .formatted(farthest, DAILY_CHANGE_PH)))
+                ? Optional.of(water("Go in steps of %+.2f a day, hours at first: the daily average moves by %.1f."
+                        .formatted(farthest, DAILY_CHANGE_PH)))
                 : Optional.empty();
     }
 

@@ -49,7 +49,8 @@ public record DoseLimit(double allowedMeqPerLPerDay, String because) {
             limit = new DoseLimit(
                     dose.meqPerLPerDay() * evaporationLPerDay / litres,
                     text(
-                            "%.1f L of limewater a day is more than evaporates here, about %.1f L: the water would lose its salt.",
+                            "%.1f L of limewater a day is more than evaporates here, about %.1f L. Salinity "
+                                    + "would fall.",
                             litres, evaporationLPerDay));
         }
         double use = setup.useMeqPerLPerDay();
@@ -58,10 +59,11 @@ public record DoseLimit(double allowedMeqPerLPerDay, String because) {
             limit = new DoseLimit(
                     most,
                     use == 0
-                            ? "Nobody said what the animals use, so more than 1 dKH a day is not tried blindly. Describe their"
-                                    + " use: it is what the doses of today come to."
+                            ? "Describe how much alkalinity your animals use. Without that we don’t try more "
+                                    + "than 1 dKH a day."
                             : text(
-                                    "More than 1 dKH a day beyond the %.2f dKH that the animals use: alkalinity would climb too fast.",
+                                    "More than 1 dKH a day above the %.2f dKH that the animals use. Alkalinity "
+                                            + "would rise too fast.",
                                     AlkalinityUnit.DKH.fromMeqPerL(use)));
         }
         double asked = limit == null ? dose.meqPerLPerDay() : limit.allowedMeqPerLPerDay();

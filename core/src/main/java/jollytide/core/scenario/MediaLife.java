@@ -34,7 +34,7 @@ import org.jspecify.annotations.Nullable;
  * @param freshPpm CO2 of the fresh air, dry ppm
  * @param freshVapourGPerM3 water vapour of the fresh air
  * @param exhaustPpm CO2 of the skimmer's exhaust, dry ppm
- * @param freshShare of the air in use; the rest is exhaust led back, 0 to 1. A loop leaks at least what is assumed
+ * @param freshShare of the air in use; the rest is recirculated exhaust, 0 to 1. A loop leaks at least what is assumed
  * @param hoursPerDay in use, 0 to 24; for the rest of the day the same draw of fresh air passes them only if
  *     {@code driesBetween}
  */
@@ -125,21 +125,21 @@ public record MediaLife(
         double fresh = skimmer.outdoorShare() * outdoors + (1 - skimmer.outdoorShare()) * room;
         double water = Gases.dryPpmInBalance(mean(day, TwinState::co2Uatm), setup.pressureHpa(), setup.water());
         double draw = skimmer.skimmer().airDrawLPerH() * skimmer.share();
-        boolean ledBackOnly = use.leg() == Intake.Leg.LED_BACK;
+        boolean recirculatedOnly = use.leg() == Intake.Leg.RECIRCULATED;
         double back = 1 - use.media().assumed().fresh(use.freshShare());
-        if (ledBackOnly && draw * back < 1) {
+        if (recirculatedOnly && draw * back < 1) {
             return null;
         }
         return new MediaLife(
-                ledBackOnly
+                recirculatedOnly
                         ? new Media(use.media().massKg(), use.media().assumed().tight())
                         : use.media(),
                 setup.water(),
-                ledBackOnly ? draw * back : draw,
+                recirculatedOnly ? draw * back : draw,
                 fresh,
                 MediaBed.ROOM_VAPOUR_G_PER_M3,
                 water,
-                ledBackOnly ? 0 : use.freshShare(),
+                recirculatedOnly ? 0 : use.freshShare(),
                 hours,
                 use.driesBetween());
     }

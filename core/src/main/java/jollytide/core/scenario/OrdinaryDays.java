@@ -16,7 +16,7 @@ import jollytide.core.media.Media;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.twin.Exchange;
-import jollytide.core.twin.Ledger;
+import jollytide.core.twin.GasBalance;
 import jollytide.core.twin.Reef;
 import jollytide.core.twin.Twin;
 import jollytide.core.twin.TwinState;
@@ -196,9 +196,9 @@ public final class OrdinaryDays {
      */
     public record Balance(
             TwinState state,
-            Ledger rates,
+            GasBalance rates,
             List<Exchange> exchanges,
-            Ledger day,
+            GasBalance day,
             double storedCo2,
             double storedOxygen) {
 

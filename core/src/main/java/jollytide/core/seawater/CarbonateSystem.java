@@ -81,7 +81,7 @@ public final class CarbonateSystem {
                     "alkalinity",
                     alkalinity,
                     "more than " + otherAlkalinity(h) + " mol/kg",
-                    "No solution: at this pH boron and hydroxide alone hold more alkalinity than was given.");
+                    "No solution: at this pH, boron and hydroxide alone exceed the alkalinity entered.");
         }
         double k1 = constants.k1();
         double k2 = constants.k2();
@@ -130,7 +130,7 @@ public final class CarbonateSystem {
         double co2 = co2FromUatm(uatm);
         if (dic <= co2) {
             throw new InputException(
-                    "dic", dic, "more than " + co2 + " mol/kg", "No solution: CO2 alone exceeds the DIC given.");
+                    "dic", dic, "more than " + co2 + " mol/kg", "No solution: CO2 alone exceeds the DIC entered.");
         }
         double k1 = constants.k1();
         double k2 = constants.k2();

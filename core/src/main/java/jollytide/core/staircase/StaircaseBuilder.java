@@ -329,7 +329,7 @@ public final class StaircaseBuilder {
                     "CO2 in the water",
                     "alkalinity − boron − hydroxide must be above 0",
                     text(
-                            "boron and hydroxide alone hold %.2f dKH at this pH",
+                            "boron and hydroxide alone make %.2f dKH at this pH",
                             AlkalinityUnit.DKH.fromMeqPerL(system.smallestAlkalinity(total)
                                     * 1000
                                     * system.water().densityKgPerL())),
@@ -352,7 +352,7 @@ public final class StaircaseBuilder {
             return;
         }
         explain(
-                "The air that would be in balance",
+                "Air in equilibrium with the water",
                 "ppm = pCO2 ÷ (P − water vapour)",
                 text(
                         "%.0f µatm ÷ (%.4f − %.4f) = %.0f ppm dry",
@@ -370,7 +370,7 @@ public final class StaircaseBuilder {
         }
         double outdoor = measured.outdoorPpm();
         explain(
-                "Room air the water remembers",
+                "Room air, averaged as the water follows it",
                 "mean of the readings weighted by exp(−age ÷ settling time)",
                 text(
                         "%d reading%s, settling time %.0f h → %.0f ppm",

@@ -64,8 +64,8 @@ final class VerdictRules {
             return verdict(
                     Kind.PH_MISSING,
                     "No pH reading for this moment.",
-                    "Without a pH in the water there is nothing to explain.",
-                    "Read the pH in the last hour before the lights go on: that is the day's lowest point in most tanks.",
+                    "Without a pH of the water there is nothing to explain.",
+                    "Measure pH in the last hour before lights-on. In most tanks that is the daily low.",
                     Step.MEASURE_PH);
         }
         if (!f.chemistryKnown()) {
@@ -73,22 +73,24 @@ final class VerdictRules {
                     Kind.ALKALINITY_MISSING,
                     "Alkalinity is missing.",
                     text(
-                            "pH %.2f alone does not tell CO2: with little alkalinity it can be harmless, with much it can mean a lot.",
+                            "pH %.2f alone does not show CO2. With low alkalinity this pH can be harmless, "
+                                    + "with high alkalinity it means much CO2.",
                             ph.value()),
-                    "Test the alkalinity: with it the CO2 in the water follows.",
+                    "Test alkalinity. Then we can compute the CO2 in the water.",
                     Step.TEST_ALKALINITY);
         }
         Level water = f.water();
         if (water == null) {
             return verdict(
                     Kind.PROBE_IMPLAUSIBLE,
-                    "The probe cannot be right.",
+                    "The probe can’t be right.",
                     ph.value() < TOO_ACID
                             ? text(
-                                    "With pH %.2f and %.1f dKH, the water would hold more CO2 than anything can survive.",
+                                    "With pH %.2f and %.1f dKH, the water would have more CO2 than animals survive.",
                                     ph.value(), alkalinityDkh())
                             : text(
-                                    "At pH %.2f, boron and hydroxide alone make up more than the %.1f dKH you tested.",
+                                    "At pH %.2f, boron and hydroxide alone make up more than the %.1f dKH you "
+                                            + "tested.",
                                     ph.value(), alkalinityDkh()),
                     "Check the probe in two buffers, then repeat the alkalinity test.",
                     Step.CHECK_PROBE);
@@ -97,18 +99,19 @@ final class VerdictRules {
         if (implausible != null) {
             return verdict(
                     Kind.PROBE_IMPLAUSIBLE,
-                    "Check the probe before believing this.",
+                    "Check the probe first.",
                     implausible,
-                    "Two buffers, five minutes; if the probe is right, test the alkalinity again.",
+                    "Use two buffers, five minutes. If the probe is right, test alkalinity again.",
                     Step.CHECK_PROBE);
         }
         Level room = f.room();
         if (room == null) {
             return verdict(
                     Kind.ROOM_MISSING,
-                    "The room's air is missing.",
+                    "Room CO2 is missing.",
                     text(
-                            "The water holds %.0f ppm, %.0f above outdoors; how much of that the room already has is not known.",
+                            "The water has %.0f ppm, %.0f above outdoors. We can’t tell yet how much of that "
+                                    + "comes from the room.",
                             water.ppm().value(),
                             water.ppm().value() - f.outdoor().ppm().value()),
                     roomAdvice(),
@@ -127,16 +130,17 @@ final class VerdictRules {
         }
         String because = rise != null && rise.tooFast()
                 ? text(
-                        "Alkalinity rose by %.1f dKH within a day, from %.1f: more than 1 dKH and than both tests may be off.",
+                        "Alkalinity rose by %.1f dKH within a day, from %.1f. That is more than 1 dKH and more "
+                                + "than test error.",
                         rise.byDkh(), rise.fromDkh())
-                : text("pH %.2f is above %.1f, in the day around this hour.", top, HIGHEST_PH);
+                : text("pH %.2f is above %.1f on this day.", top, HIGHEST_PH);
         return verdict(
                 Kind.OVERDOSE,
                 "Stop the doser now.",
                 because,
-                "Then check the probe in two buffers and test alkalinity again. If both hold: no acid, no large water"
-                        + " change; let room air bubble in, look whether the doser siphons, and change water by a tenth"
-                        + " at a time with matched water. White clouds mean that lime falls out.",
+                "Then check the probe in two buffers and test alkalinity again. If both are right, aerate with "
+                        + "room air and check whether the doser siphons. Change a tenth of the water at a "
+                        + "time, with matched water. Use no acid. White clouds mean precipitation.",
                 Step.STOP_DOSING);
     }
 
@@ -150,38 +154,38 @@ final class VerdictRules {
                     Kind.ABOVE_BAND,
                     "Above your limit for the peak.",
                     text(
-                            "pH %.2f is above %.2f; the water holds %.0f ppm of CO2.",
+                            "pH %.2f is above %.2f. The water has %.0f ppm of CO2.",
                             ph.value(), limit, water.ppm().value()),
-                    "Stop raising it: no alkaline dose in the lit hours. Check the probe in two buffers.",
+                    "Stop raising pH: no alkaline doses while the lights are on. Check the probe in two buffers.",
                     Step.CHECK_PROBE);
         }
         Observation lowest = f.in().day().lowest();
         if (ph.value() >= goal && lowest != null && lowest.value() < goal) {
             return verdict(
                     Kind.IN_BAND_NOW,
-                    "In your band now, not all day.",
+                    "In your goal range now, but not all day.",
                     text(
-                            "pH %.2f at this hour; at the day's worst it was %.2f, below your %s of %.2f.",
+                            "pH is %.2f at this hour. The daily low was %.2f, below your %s of %.2f.",
                             ph.value(),
                             lowest.value(),
-                            lowest.value() < f.in().band().actBelow() ? "act line" : "goal",
+                            lowest.value() < f.in().band().actBelow() ? "action level" : "goal",
                             lowest.value() < f.in().band().actBelow()
                                     ? f.in().band().actBelow()
                                     : goal),
-                    "See where the CO2 came from at that hour.",
+                    "Check where the CO2 came from at that hour.",
                     Step.SEE_WORST_HOUR);
         }
         if (ph.value() >= goal) {
             return verdict(
                     Kind.IN_BAND,
-                    "Nothing to mend.",
+                    "Nothing to fix.",
                     text(
-                            "pH %.2f is at or above your goal of %.2f; room air adds %.0f ppm of CO2 and the tank %.0f.",
+                            "pH %.2f meets your goal of %.2f. Room air adds %.0f ppm of CO2 and the tank %.0f.",
                             ph.value(),
                             goal,
                             ventilation.ppm().value(),
                             tank.ppm().value()),
-                    "Keep the readings coming, above all before lights-on.",
+                    "Keep measuring, above all before lights-on.",
                     Step.KEEP_WATCHING);
         }
         if (alkalinityIsTheCause(ph, ventilation, tank)) {
@@ -189,38 +193,41 @@ final class VerdictRules {
                     Kind.LOW_ALKALINITY,
                     "Low alkalinity is the cause.",
                     text(
-                            "At %.1f dKH the water is at pH %.2f; with %.1f dKH and the same CO2 it would be at %.2f, more than cleaner air or more exchange would give.",
+                            "At %.1f dKH the water is at pH %.2f. With %.1f dKH and the same CO2 it would be "
+                                    + "%.2f, more than cleaner air or more gas exchange would give.",
                             alkalinityDkh(),
                             ph.value(),
                             f.in().assumptions().normalAlkalinityDkh(),
                             Objects.requireNonNull(f.phAtNormalAlkalinity())),
-                    "Confirm it with a second test, then raise alkalinity by no more than 1 dKH a day.",
+                    "Confirm with a second test, then raise alkalinity by at most 1 dKH a day.",
                     Step.RAISE_ALKALINITY);
         }
         if (tank.ppm().high() < 0) {
             return verdict(
                     Kind.TANK_TAKES_UP,
-                    "The tank takes up CO2 now.",
+                    "The tank is taking up CO2 now.",
                     text(
-                            "The water holds %.0f ppm and the room %.0f: CO2 moves from the room into the water, so more agitation would lower the pH.",
+                            "The water has %.0f ppm and the room %.0f. CO2 moves from the room into the water, "
+                                    + "so more agitation would lower pH.",
                             water.ppm().value(), room.ppm().value()),
                     ventilation.ppm().value() > 0
                             ? text(
-                                    "Bring cleaner air to the room or the skimmer: the room stands %.0f ppm above outdoors.",
+                                    "Bring cleaner air to the room or the skimmer. The room is %.0f ppm above "
+                                            + "outdoors.",
                                     ventilation.ppm().value())
-                            : "Look again before lights-on, when the tank gives CO2 off.",
+                            : "Check again before lights-on, when the tank releases CO2.",
                     ventilation.ppm().value() > 0 ? Step.VENTILATE : Step.KEEP_WATCHING);
         }
         Estimate difference = Objects.requireNonNull(f.difference());
         if (difference.low() > 0) {
             return verdict(
                     Kind.TANK_DOMINATES,
-                    "The tank makes more CO2 than it gets rid of.",
+                    "The tank makes more CO2 than it releases.",
                     text(
-                            "The water stands %.0f ppm above the room, the room only %.0f above outdoors%s.",
+                            "The water is %.0f ppm above the room, the room only %.0f above outdoors%s.",
                             tank.ppm().value(),
                             ventilation.ppm().value(),
-                            without(tank, "with full exchange at this room air the pH would be %.2f")),
+                            without(tank, "with full gas exchange at this room air, pH would be %.2f")),
                     "More gas exchange helps most: surface agitation first, then the skimmer's air.",
                     Step.MORE_GAS_EXCHANGE);
         }
@@ -229,11 +236,12 @@ final class VerdictRules {
                     Kind.ROOM_DOMINATES,
                     "The room's air is the cause.",
                     text(
-                            "The room stands %.0f ppm above outdoors, the water only %.0f above the room%s.",
+                            "The room is %.0f ppm above outdoors, the water only %.0f above the room%s.",
                             ventilation.ppm().value(),
                             tank.ppm().value(),
-                            without(ventilation, "with outdoor air in the room the pH would be %.2f")),
-                    "Open a window for two days and watch the pH before lights-on; an outdoor line to the skimmer is the lasting form of it.",
+                            without(ventilation, "with outdoor air in the room, pH would be %.2f")),
+                    "Open a window for two days and watch pH before lights-on. An outdoor air hose to the "
+                            + "skimmer is the lasting solution.",
                     Step.VENTILATE);
         }
         return tooClose(ventilation, tank);
@@ -247,22 +255,23 @@ final class VerdictRules {
                 && roomAge > f.in().settlingHours().high()) {
             return verdict(
                     Kind.ROOM_STALE,
-                    "The room reading is too old to decide.",
+                    "The room reading is too old.",
                     text(
-                            "It was taken %.0f hours before; the water follows the room within %.0f hours at most, so it has seen other air since.",
+                            "The room was measured %.0f hours earlier. Water follows the room within %.0f "
+                                    + "hours, so the air may have changed.",
                             roomAge, f.in().settlingHours().high()),
-                    "Read the room's CO2 again, in the hours before the pH reading.",
+                    "Measure the room’s CO2 again, in the hours before the pH reading.",
                     Step.MEASURE_ROOM);
         }
         String swap = switch (decisive.input()) {
-            case PH -> text("a pH error of %.2f would swap them", decisive.error());
+            case PH -> text("a pH error of %.2f could reverse their order", decisive.error());
             case ALKALINITY ->
                 text(
-                        "an alkalinity error of %.1f dKH would swap them",
+                        "an alkalinity error of %.1f dKH could reverse their order",
                         AlkalinityUnit.DKH.fromMeqPerL(decisive.error()));
-            case ROOM_CO2, OUTDOOR_CO2 -> text("a CO2 error of %.0f ppm would swap them", decisive.error());
-            case TEMPERATURE -> text("a temperature error of %.1f °C would swap them", decisive.error());
-            case SALINITY -> text("a salinity error of %.1f would swap them", decisive.error());
+            case ROOM_CO2, OUTDOOR_CO2 -> text("a CO2 error of %.0f ppm could reverse their order", decisive.error());
+            case TEMPERATURE -> text("a temperature error of %.1f °C could reverse their order", decisive.error());
+            case SALINITY -> text("a salinity error of %.1f could reverse their order", decisive.error());
         };
         Step step = switch (decisive.input()) {
             case PH -> Step.CHECK_PROBE;
@@ -273,19 +282,18 @@ final class VerdictRules {
             case SALINITY -> Step.MEASURE_SALINITY;
         };
         String next = switch (decisive.input()) {
-            case PH -> "Check the probe in two buffers first: five minutes settle it.";
+            case PH -> "Check the probe first. Five minutes in two buffers.";
             case ALKALINITY -> "Test the alkalinity again, twice, from one sample.";
-            case ROOM_CO2 ->
-                "Take the CO2 meter outdoors for ten minutes to see what it reads there, then measure the room again.";
-            case OUTDOOR_CO2 -> "Measure outdoors where the intake would be.";
+            case ROOM_CO2 -> "Read the CO2 meter outdoors for ten minutes, then measure the room again.";
+            case OUTDOOR_CO2 -> "Measure outdoors where the inlet would be.";
             case TEMPERATURE -> "Measure the water's temperature.";
             case SALINITY -> "Measure the salinity.";
         };
         return verdict(
                 Kind.TOO_CLOSE,
-                "Too close to call.",
+                "Room and tank add about the same.",
                 text(
-                        "The room adds %.0f ppm, the tank %.0f (%.0f to %.0f); %s.",
+                        "The room adds %.0f ppm, the tank %.0f (%.0f–%.0f), and %s.",
                         ventilation.ppm().value(),
                         tank.ppm().value(),
                         tank.ppm().low(),
@@ -310,13 +318,14 @@ final class VerdictRules {
                 : IMPLAUSIBLE_LOW_PPM;
         if (water.ppm().high() < floor) {
             return text(
-                    "The water would hold %.0f ppm of CO2%s, which only a strong alkaline dose just before would explain.",
+                    "The water would have %.0f ppm of CO2%s. Only a strong alkaline dose just before would "
+                            + "explain that.",
                     water.ppm().value(),
-                    f.in().dark() ? " in the dark, far less than outdoor air" : ", next to nothing");
+                    f.in().dark() ? " in the dark, far less than outdoor air" : ", almost nothing");
         }
         if (water.ppm().low() > IMPLAUSIBLE_HIGH_PPM) {
             return text(
-                    "The water would hold %.0f ppm of CO2: animals would be gasping. If they are, aerate now.",
+                    "The water would have %.0f ppm of CO2. Animals would be gasping. If they are, aerate now.",
                     water.ppm().value());
         }
         return null;
@@ -329,7 +338,7 @@ final class VerdictRules {
                 ? meter + "."
                 : meter
                         + text(
-                                "; with its size and people, %.0f to %.0f ppm would be no surprise with the windows shut.",
+                                ". For its size and people, we expect %.0f–%.0f ppm with windows shut.",
                                 expected.low(), expected.high());
     }
 
@@ -365,8 +374,9 @@ final class VerdictRules {
             return null;
         }
         return text(
-                "The hose from outdoors delivers little: of what is breathed at the intake %.0f %% comes from outdoors (%.0f to %.0f %%;"
-                        + " intake %.0f ppm, room %.0f, outdoors %.0f). Another inlet is open, or the hose is too thin or kinked.",
+                "The outdoor hose delivers little: %.0f %% of the intake air comes from outdoors (%.0f–%.0f "
+                        + "%%; intake %.0f ppm, room %.0f, outdoors %.0f). Check for another open inlet, or a "
+                        + "hose too thin or kinked.",
                 100 * share.value(),
                 100 * share.low(),
                 100 * share.high(),
@@ -395,18 +405,20 @@ final class VerdictRules {
         Level room = f.room();
         if (room != null && room.ppm().value() >= PEOPLE_FIRST_PPM) {
             cautions.add(text(
-                    "The room is at %.0f ppm. Ventilate for the people first: from 1500 ppm on, tired heads and poor sleep are common.",
+                    "Ventilate for the people first: the room is at %.0f ppm. Above 1500 ppm, headaches and "
+                            + "poor sleep are common.",
                     room.ppm().value()));
         }
         if (step == Step.RAISE_ALKALINITY) {
-            cautions.add(
-                    "Limewater, soda ash and hydroxides are caustic: goggles and gloves, powder into water, never water onto powder; keep them from children and pets, and follow the maker's sheet.");
+            cautions.add("Wear goggles and gloves: limewater, soda ash and hydroxides are caustic. Add powder to "
+                    + "water, never water to powder. Keep them away from children and pets. Follow the "
+                    + "maker’s safety sheet.");
         }
         Observation lowest = f.in().day().lowest();
         Instant lookAt = step == Step.SEE_WORST_HOUR && lowest != null ? lowest.at() : null;
         if (step == Step.STOP_DOSING) {
-            cautions.add("What the doser holds is caustic: goggles and gloves; rinse long with water and get medical"
-                    + " help if it reaches an eye. Unplug the doser with dry hands.");
+            cautions.add("Wear goggles and gloves: the doser’s solution is caustic. If it reaches an eye, "
+                    + "rinse long with water and get medical help. Unplug the doser with dry hands.");
         }
         return new Verdict(kind, headline, because, next, step, urgency(kind), remark(), lookAt, List.copyOf(cautions));
     }

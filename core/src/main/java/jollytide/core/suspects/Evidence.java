@@ -122,10 +122,10 @@ public record Evidence(List<Of> all, boolean daysCompared) {
                 support.weight() > 0
                         ? String.format(
                                 Locale.ROOT,
-                                "Since about %s the days are lower as this makes them: %.0f %% of the difference goes with it.",
+                                "Since about %s your days look like this cause: %.0f %% of the difference fits.",
                                 MeasuredEvidence.DAY.format(support.since()),
                                 100 * support.explained())
-                        : "The last days do not differ from those before as this would make them.",
+                        : "Your last days don’t look like this cause.",
                 support.weight());
     }
 
@@ -148,9 +148,8 @@ public record Evidence(List<Of> all, boolean daysCompared) {
                     double weight = Gauss.factor(size, 1 / precision, suspect.typical(), suspect.spread(), l.before());
                     return new Ground(
                             weight > 0
-                                    ? "All through the log the twin fits better with " + moves.label()
-                                            + " off in this direction."
-                                    : "All through the log " + moves.label() + " fits as described.",
+                                    ? "The model fits your log better with " + moves.label() + " off in this direction."
+                                    : "In your whole log, " + moves.label() + " fits as described.",
                             weight);
                 })
                 .orElse(null);
@@ -160,17 +159,17 @@ public record Evidence(List<Of> all, boolean daysCompared) {
     private static List<Ground> said(Inquiry inquiry, Suspect suspect) {
         List<Ground> said = new ArrayList<>();
         if (inquiry.noted().contains(suspect)) {
-            said.add(new Ground("Something of the kind is noted of these weeks.", NOTED));
+            said.add(new Ground("Your log has an event of this kind in these weeks.", NOTED));
         } else if (suspect == Suspect.WATER_CHANGE) {
-            said.add(new Ground("No maintenance is noted of these weeks.", WATER_CHANGE_UNNOTED));
+            said.add(new Ground("No maintenance logged in these weeks.", WATER_CHANGE_UNNOTED));
         }
         if (suspect == Suspect.PROBE) {
             Long days = inquiry.calibratedDaysAgo();
             if (days != null && days <= JUST_CALIBRATED_DAYS) {
-                said.add(new Ground("It was calibrated " + days + " days ago.", -CALIBRATED_TELLS));
+                said.add(new Ground("Calibrated " + days + " days ago.", -CALIBRATED_TELLS));
             } else if (days == null || days > LONG_AGO_DAYS) {
                 said.add(new Ground(
-                        days == null ? "No calibration is kept." : "It was calibrated " + days + " days ago.",
+                        days == null ? "No calibration in the log." : "Calibrated " + days + " days ago.",
                         CALIBRATED_TELLS));
             }
         }

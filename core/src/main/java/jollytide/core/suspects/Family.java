@@ -5,11 +5,11 @@ package jollytide.core.suspects;
  * is in one of them is for checks.
  */
 public enum Family {
-    MEASURING("how it is measured"),
+    MEASURING("the measurement"),
     ROOM("the room’s air"),
-    SKIMMER_AIR("the skimmer and the air it draws"),
-    SURFACE("the surface and the air over it"),
-    LIFE("what is made and used in the tank"),
+    SKIMMER_AIR("the skimmer and its air"),
+    SURFACE("the surface and the air above"),
+    LIFE("respiration, light and doses in the tank"),
     ALKALINITY("alkalinity"),
     NONE("nothing is wrong");
 

@@ -93,10 +93,10 @@ final class MeasuredEvidence {
                 weight > 0
                         ? String.format(
                                 Locale.ROOT,
-                                "Since about %s the room held %.0f ppm more than before.",
+                                "Since about %s the room has %.0f ppm more than before.",
                                 DAY.format(best.since()),
                                 best.ppm())
-                        : "The room’s meter shows no more than it did.",
+                        : "The room’s meter shows no more than before.",
                 weight);
     }
 
@@ -109,7 +109,7 @@ final class MeasuredEvidence {
         }
         double ppm = inquiry.setup().outdoorPpm() + mean(excess, excess.keySet());
         return new Ground(
-                String.format(Locale.ROOT, "The room held %.0f ppm on average.", ppm),
+                String.format(Locale.ROOT, "The room had %.0f ppm on average.", ppm),
                 Gauss.ln(ppm, FULL_ROOM, FULL_ROOM_SPREAD * FULL_ROOM_SPREAD)
                         - Gauss.ln(ppm, USUAL_ROOM, USUAL_ROOM_SPREAD * USUAL_ROOM_SPREAD));
     }
@@ -190,11 +190,11 @@ final class MeasuredEvidence {
 
     private static String alkalinityWords(double weight, double fellDkh) {
         if (weight <= 0) {
-            return "Neither tests of alkalinity nor the days since them show that it fell.";
+            return "Neither tests nor days since show a fall in alkalinity.";
         }
         return fellDkh > LEAST_FALL_DKH
-                ? String.format(Locale.ROOT, "Tests of alkalinity fell by %.1f dKH.", fellDkh)
-                : "Since the last test of alkalinity the days are as if it had fallen.";
+                ? String.format(Locale.ROOT, "Alkalinity tests fell by %.1f dKH.", fellDkh)
+                : "Days since the last test look like falling alkalinity.";
     }
 
     /** Whether the nights of the last week were read. */
@@ -206,7 +206,7 @@ final class MeasuredEvidence {
         return new Ground(
                 String.format(
                         Locale.ROOT,
-                        "%d of the last %d nights were read up to lights-on, when pH is lowest.",
+                        "%d of the last %d nights have readings up to lights-on, when pH is lowest.",
                         read,
                         WEEK),
                 read < LEAST_NIGHTS ? NIGHTS_TELL : -NIGHTS_TELL);

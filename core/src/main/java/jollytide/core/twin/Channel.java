@@ -1,7 +1,7 @@
 package jollytide.core.twin;
 
 /**
- * A way into the water or out of it, as the gas ledger names it.
+ * A way into the water or out of it, as the gas balance names it.
  *
  * @param name as the keeper knows it, such as a surface's name
  */

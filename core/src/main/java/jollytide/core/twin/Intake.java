@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param outdoorShare of the fresh air, through an outdoor line
  * @param outdoorPpm at that line's mouth, dry ppm
  * @param cabinetShare of the fresh air, out of the cabinet; the rest is the room's
- * @param freshShare of the air drawn; the rest is the skimmer's own exhaust, led back. 1 without recirculation
+ * @param freshShare of the air drawn; the rest is the skimmer's own recirculated exhaust. 1 without recirculation
  * @param through what the air passes of the media; null for none of it
  */
 public record Intake(
@@ -25,8 +25,8 @@ public record Intake(
     public enum Leg {
         /** All that the skimmer draws. */
         ALL,
-        /** The exhaust that is led back, not the fresh air. */
-        LED_BACK
+        /** The exhaust that is recirculated, not the fresh air. */
+        RECIRCULATED
     }
 
     public Intake {

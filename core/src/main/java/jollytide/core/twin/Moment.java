@@ -26,7 +26,7 @@ public final class Moment {
     private final int[] rowAt;
     private final int[] governing;
     private final int[] opening;
-    private final boolean ledger;
+    private final boolean gasBalance;
     private final boolean carbon;
     private final double kg;
     private Instant at = Instant.EPOCH;
@@ -57,7 +57,7 @@ public final class Moment {
                 .toArray();
         this.governing = places(Part.Governing.class);
         this.opening = places(Part.Opening.class);
-        this.ledger = tank.ledger();
+        this.gasBalance = tank.gasBalance();
         this.carbon = tank.water().carbon();
         this.kg = tank.water().kg();
         this.notes = new double[NOTES * tank.parts().size()];
@@ -283,12 +283,12 @@ public final class Moment {
         return 2 * air.place() + (gas == Gas.CO2 ? 0 : 1);
     }
 
-    /** So much enters the water, mol/h, by the part's i-th row of the ledger. */
+    /** So much enters the water, mol/h, by the part's i-th row of the gas balance. */
     public void gain(int i, double co2, double oxygen) {
         if (carbon) {
             rates[Water.AT_DIC] += co2 / kg;
         }
-        if (ledger) {
+        if (gasBalance) {
             rates[row + 2 * i] += carbon ? co2 : 0;
             rates[row + 2 * i + 1] += oxygen;
         }

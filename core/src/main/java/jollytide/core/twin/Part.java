@@ -5,7 +5,7 @@ import java.util.List;
 import jollytide.core.seawater.Seawater;
 
 /**
- * One thing of a tank: what it holds, which rows of the ledger it fills, and what it does at a moment. A part is
+ * One thing of a tank: what it holds, which rows of the gas balance it fills, and what it does at a moment. A part is
  * immutable; what changes in a run are its stocks. At each moment parts are asked in three rounds: which air they govern
  * ({@link Governing}), how they lie open to boxed air ({@link Opening}), and what they do.
  */
@@ -17,7 +17,7 @@ public interface Part {
         return List.of();
     }
 
-    /** The rows of the ledger that it fills. */
+    /** The rows of the gas balance that it fills. */
     default List<Channel> channels() {
         return List.of();
     }

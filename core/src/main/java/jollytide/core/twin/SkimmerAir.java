@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * A skimmer between water and the air that it draws: from the room, the cabinet, an outdoor line and its own exhaust,
  * through media or not.
  *
- * @param name empty for the tank's first, which the ledger calls by its kind alone
+ * @param name empty for the tank's first, which the gas balance calls by its kind alone
  * @param factor what it carries, over what its physics lets expect
  * @param draw share of its free draw that is left
  * @param inCabinet whether its exhaust opens into the cabinet
@@ -134,7 +134,7 @@ public record SkimmerAir(
     }
 
     /**
-     * Notes what enters, as {@code fixed + ofCabinet × cabinet}. Fresh air and exhaust led back meet before the skimmer,
+     * Notes what enters, as {@code fixed + ofCabinet × cabinet}. Fresh air and recirculated exhaust meet before the skimmer,
      * and the exhaust is what entered, brought towards the water by the effectiveness: the loop is solved.
      */
     private void noteEntering(Moment now, Intake intake, Gas gas, int at) {
@@ -207,7 +207,7 @@ public record SkimmerAir(
         double fresh = freshElsewhere(now, intake, Gas.CO2) + intake.cabinetShare() * now.in(Air.CABINET, Gas.CO2);
         double molPerHAtm = now.warm(AIR) * share;
         double litresPerH = molPerHAtm * Gases.R_L_ATM * (now.celsius() + Seawater.ZERO_CELSIUS_K);
-        if (through == Leg.LED_BACK) {
+        if (through == Leg.RECIRCULATED) {
             return new Media.Stream(litresPerH * back, molPerHAtm * back * exhaust, now.warm(VAPOUR));
         }
         return new Media.Stream(

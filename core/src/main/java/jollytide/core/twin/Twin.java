@@ -32,7 +32,7 @@ public final class Twin {
     private static final int MAX_EVALUATIONS = 200_000;
     /** The constants of the water are made anew when the temperature has moved this much, °C. */
     private static final double TEMPERATURE_GRAIN = 0.05;
-    /** The ledger sums what the stocks are made of and needs no closer watch. */
+    /** The gas balance sums what the stocks are made of and needs no closer watch. */
     private static final double FLOWS_ABSOLUTE = 1e-5;
 
     private static final double FLOWS_RELATIVE = 1e-4;
@@ -90,7 +90,7 @@ public final class Twin {
         return new TwinState(tank, at, y);
     }
 
-    /** Another tank's state on this one: what both hold is carried over, the ledger counts from here. */
+    /** Another tank's state on this one: what both hold is carried over, the gas balance counts from here. */
     public TwinState carriedOver(TwinState from) {
         double[] y = new double[tank.size()];
         for (int i = 0; i < tank.flows(); i++) {
@@ -131,11 +131,11 @@ public final class Twin {
     }
 
     /** What flows at a state, mol/h, row by row. */
-    public static Ledger rates(TwinState at) {
-        TwinTank whole = at.tank().withLedger();
+    public static GasBalance rates(TwinState at) {
+        TwinTank whole = at.tank().withGasBalance();
         double[] rates = new double[whole.size()];
         moment(whole, at, rates).act();
-        return Ledger.of(whole.channels(), rates, whole.flows());
+        return GasBalance.of(whole.channels(), rates, whole.flows());
     }
 
     /** The ways between water and air at a state. */
@@ -254,7 +254,7 @@ public final class Twin {
                     "twin",
                     y[Water.AT_DIC],
                     "a tank that stays water",
-                    "The run had to stop at " + at + ": this tank cannot be.");
+                    "The simulation stopped at " + at + ": such a tank is impossible.");
         }
 
         @Override

@@ -166,11 +166,11 @@ public final class TwinState {
     }
 
     /** What crossed into the water since the run began, mol. */
-    public Ledger flows() {
-        if (!tank.ledger()) {
-            throw new IllegalStateException("this tank's runs keep no ledger");
+    public GasBalance flows() {
+        if (!tank.gasBalance()) {
+            throw new IllegalStateException("this tank's runs keep no gas balance");
         }
-        return Ledger.of(tank.channels(), y, tank.flows());
+        return GasBalance.of(tank.channels(), y, tank.flows());
     }
 
     @Override

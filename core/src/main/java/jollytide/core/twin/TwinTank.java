@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import jollytide.core.units.InputException;
 
-/** Water and the parts around it, and where each part's stocks and rows of the ledger stand. */
+/** Water and the parts around it, and where each part's stocks and rows of the gas balance stand. */
 public final class TwinTank {
-    private final boolean ledger;
+    private final boolean gasBalance;
     private final Water water;
     private final List<Part> parts;
     private final List<Stock> stocks;
@@ -21,9 +21,9 @@ public final class TwinTank {
         this(water, parts, true);
     }
 
-    /** @param ledger whether runs of it keep the ledger, too; without it they are quicker */
-    public TwinTank(Water water, List<Part> parts, boolean ledger) {
-        this.ledger = ledger;
+    /** @param gasBalance whether runs of it keep the gas balance, too; without it they are quicker */
+    public TwinTank(Water water, List<Part> parts, boolean gasBalance) {
+        this.gasBalance = gasBalance;
         this.water = water;
         this.parts = List.copyOf(parts);
         List<Stock> held = new ArrayList<>(Water.STOCKS);
@@ -62,7 +62,7 @@ public final class TwinTank {
         return stocks;
     }
 
-    /** The ledger's rows. */
+    /** The gas balance's rows. */
     public List<Channel> channels() {
         return channels;
     }
@@ -72,34 +72,34 @@ public final class TwinTank {
         return stockOf[part];
     }
 
-    /** Where a part's rows of the ledger begin. */
+    /** Where a part's rows of the gas balance begin. */
     int channelOf(int part) {
         return channelOf[part];
     }
 
-    /** Where the ledger's rows begin behind the stocks: two figures for each, of CO2 and of oxygen. */
+    /** Where the gas balance's rows begin behind the stocks: two figures for each, of CO2 and of oxygen. */
     int flows() {
         return stocks.size();
     }
 
     int size() {
-        return ledger ? stocks.size() + 2 * channels.size() : stocks.size();
+        return gasBalance ? stocks.size() + 2 * channels.size() : stocks.size();
     }
 
-    public boolean ledger() {
-        return ledger;
+    public boolean gasBalance() {
+        return gasBalance;
     }
 
     /** The same tank with one part more. */
     public TwinTank with(Part part) {
         List<Part> more = new ArrayList<>(parts);
         more.add(part);
-        return new TwinTank(water, more, ledger);
+        return new TwinTank(water, more, gasBalance);
     }
 
-    /** The same tank whose runs keep the ledger. */
-    TwinTank withLedger() {
-        return ledger ? this : new TwinTank(water, parts, true);
+    /** The same tank whose runs keep the gas balance. */
+    TwinTank withGasBalance() {
+        return gasBalance ? this : new TwinTank(water, parts, true);
     }
 
     /** Where a stock of this name stands; −1 when no part holds it. */

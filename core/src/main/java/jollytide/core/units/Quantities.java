@@ -15,7 +15,7 @@ public final class Quantities {
         }
         String allowed = plain(min) + " to " + plain(max) + (unit.isEmpty() ? "" : " " + unit);
         String held = Double.isNaN(value) ? "is not a number" : "is " + plain(value);
-        throw new InputException(field, value, allowed, field + " " + held + "; allowed is " + allowed + ".");
+        throw new InputException(field, value, allowed, field + " " + held + ". Allowed: " + allowed + ".");
     }
 
     /** A number without trailing zeros: 35 rather than 35.0. */

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
  * How a tank's gear is used.
  *
  * @param perDay hours or litres; what is not in it is used as commonly
- * @param brought days between two times that come with its programme
+ * @param brought days between two times that come with its schedule
  */
 public record TankUse(Map<Wear, Double> perDay, Map<Chore, Integer> brought) {
     public TankUse {
@@ -21,7 +21,7 @@ public record TankUse(Map<Wear, Double> perDay, Map<Chore, Integer> brought) {
         return perDay.get(chore.wear());
     }
 
-    /** Between two times, by how it is used; what the programme brings where that is sooner. */
+    /** Between two times, by how it is used; what the schedule brings where that is sooner. */
     public double days(Chore chore) {
         Double used = of(chore);
         double days = used == null ? chore.days() : chore.days(used);

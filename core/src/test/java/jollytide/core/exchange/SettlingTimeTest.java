@@ -77,7 +77,7 @@ class SettlingTimeTest {
     void refusesAnAirflowOfNothing() {
         assertThatThrownBy(() -> new Skimmer(0))
                 .isInstanceOf(InputException.class)
-                .hasMessageContaining("skimmerAirDrawLPerH is 0; allowed is 1 to 20000 L/h.");
+                .hasMessageContaining("skimmerAirDrawLPerH is 0. Allowed: 1 to 20000 L/h.");
         assertThatThrownBy(() -> new Surface(-1, SurfaceClass.STILL)).isInstanceOf(InputException.class);
     }
 

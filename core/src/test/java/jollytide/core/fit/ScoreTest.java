@@ -30,7 +30,7 @@ class ScoreTest {
         assertThat(DayAhead.of(ordinary, List.of(8.0, 8.0, 8.0))).isEqualTo(ordinary);
     }
 
-    /** Days that differ as the days before did lie inside nine times in ten, when the tank itself is known exactly. */
+    /** Days that differ as the days before did lie inside 9 in 10, when the tank itself is known exactly. */
     @Test
     void theBandHoldsNineInTenOfTheDaysToCome() {
         Random random = new Random(20261126);
@@ -47,7 +47,7 @@ class ScoreTest {
         assertThat(inside / 2000.0).isBetween(0.87, 0.93);
     }
 
-    /** Also where few days were logged: around their mean a day to come lies inside nine times in ten. */
+    /** Also where few days were logged: around their mean a day to come lies inside 9 in 10. */
     @Test
     void fewDaysWidenIt() {
         Random random = new Random(11);

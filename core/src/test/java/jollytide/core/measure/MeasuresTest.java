@@ -106,7 +106,7 @@ class MeasuresTest {
         Cost cost = measure.cost(new CostBasis(Prices.ASSUMED, TANK, 80, 1, 10.0));
         boolean bought = kind.id()
                 .matches(
-                        "stone|outdoor-stone|surface-fan|outdoor-line|scrubber|led-back-media|refugium|reactor|second-skimmer|ventilator");
+                        "stone|outdoor-stone|surface-fan|outdoor-line|scrubber|recirculated-media|refugium|reactor|second-skimmer|ventilator");
         assertThat(cost.toFit() > 0).as("what is bought has a price").isEqualTo(bought);
         boolean people = kind.id().matches("nobody|guests|warmth|doses-short");
         assertThat(cost.effort() == Cost.Effort.NONE).as("what is done is work").isEqualTo(people);
@@ -181,7 +181,7 @@ class MeasuresTest {
                         "doses-short",
                         "outdoor-line",
                         "scrubber",
-                        "led-back-media",
+                        "recirculated-media",
                         "reactor",
                         "ventilator",
                         "guests",
@@ -244,16 +244,25 @@ class MeasuresTest {
         assertThat(new OutdoorStone(stone, false).cautions()).doesNotContain(OutdoorLine.BEFORE_A_WALL);
     }
 
+    /** Links and kept sets from before the names changed mean what they meant. */
+    @Test
+    void formerNamesAreUnderstood() {
+        Measures.Put former = new Measures.Put("led-back-media", Map.of("ledBack", 0.9, "massKg", 1.0), Map.of());
+        assertThat(former)
+                .isEqualTo(
+                        new Measures.Put("recirculated-media", Map.of("recirculated", 0.9, "massKg", 1.0), Map.of()));
+    }
+
     /**
-     * On the led-back leg media see exhaust alone: with the same share led back they take up less CO2 than before all of
+     * On the recirculating leg media see exhaust alone: with the same share led back they take up less CO2 than before all of
      * the air, for the room's 1100 ppm pass beside them, and what they take is the exhaust's.
      */
     @Test
-    void mediaOnTheLedBackLegSeeExhaustAlone() {
+    void mediaOnTheRecirculatedLegSeeExhaustAlone() {
         Media kilo = new Media(2, MediaAssumptions.DEFAULT);
         Measure whole = new Scrubber(kilo, 0.5, MediaUse.Hours.ALWAYS, 8.2, false);
-        Measure back =
-                new LedBackMedia(new MediaUse(kilo, 0.5, Intake.Leg.LED_BACK, MediaUse.Hours.ALWAYS, 8.2, false));
+        Measure back = new RecirculatedMedia(
+                new MediaUse(kilo, 0.5, Intake.Leg.RECIRCULATED, MediaUse.Hours.ALWAYS, 8.2, false));
         TwinState afterWhole = last(DAYS.run(TODAY, MeasureSet.of(whole), Duration.ofDays(1)));
         TwinState afterBack = last(DAYS.run(TODAY, MeasureSet.of(back), Duration.ofDays(1)));
         assertThat(afterBack.media().co2Mol())

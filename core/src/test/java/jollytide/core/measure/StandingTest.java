@@ -83,9 +83,9 @@ class StandingTest {
     /** A skimmer has room for one bed of media, whichever leg of its air passes it. */
     @Test
     void mediaReplaceMedia() {
-        Measure ledBack = new LedBackMedia(((Scrubber) MEDIA).use());
-        assertThat(MeasureSet.of(ledBack).over(MeasureSet.of(MEDIA)).all()).containsExactly(ledBack);
-        assertThat(MeasureSet.of(MEDIA).over(MeasureSet.of(ledBack)).all()).containsExactly(MEDIA);
+        Measure recirculated = new RecirculatedMedia(((Scrubber) MEDIA).use());
+        assertThat(MeasureSet.of(recirculated).over(MeasureSet.of(MEDIA)).all()).containsExactly(recirculated);
+        assertThat(MeasureSet.of(MEDIA).over(MeasureSet.of(recirculated)).all()).containsExactly(MEDIA);
         assertThat(MeasureSet.of(WIDE).over(MeasureSet.of(MEDIA, THIN)).all()).containsExactly(MEDIA, WIDE);
     }
 

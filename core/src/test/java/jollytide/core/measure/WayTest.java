@@ -54,7 +54,7 @@ class WayTest {
             skimmer-draw    , REMOVES_THE_SOURCE, true
             doses-short     , A_FAULT           , false
             scrubber        , OFFSETS           , true
-            led-back-media  , OFFSETS           , true
+            recirculated-media  , OFFSETS           , true
             limewater       , OFFSETS           , true
             source          , OFFSETS           , true
             refugium        , OFFSETS           , true
@@ -107,9 +107,9 @@ class WayTest {
 
     @Test
     void onlyMediaLeadExhaustBack() {
-        assertThat(scrubber(1, MediaUse.Hours.ALWAYS).leadsExhaustBack()).isFalse();
-        assertThat(scrubber(0.99, MediaUse.Hours.ALWAYS).leadsExhaustBack()).isTrue();
-        assertThat(new Agitation(2).leadsExhaustBack()).isFalse();
+        assertThat(scrubber(1, MediaUse.Hours.ALWAYS).recirculates()).isFalse();
+        assertThat(scrubber(0.99, MediaUse.Hours.ALWAYS).recirculates()).isTrue();
+        assertThat(new Agitation(2).recirculates()).isFalse();
         double leak = MediaAssumptions.DEFAULT.leak();
         assertThat(scrubber(leak, MediaUse.Hours.ALWAYS).use().loops()).isFalse();
         assertThat(scrubber(leak / 2, MediaUse.Hours.ALWAYS).use().loops()).isTrue();
@@ -266,9 +266,8 @@ class WayTest {
                                 new Measures.Put("limewater", Map.of(), Map.of()),
                                 new Measures.Put("source", Map.of(), Map.of())),
                         KNOWN))
-                .hasMessage(
-                        "Only one of “Limewater in place of today’s alkalinity source” and “Another alkalinity source”"
-                                + " and “Doses that fall short or stop” can be tried at a time.");
+                .hasMessage("Only one of “Limewater instead of your alkalinity source” and “Another alkalinity source”"
+                        + " and “Doses that fall short or stop” can be tried at a time.");
         assertThat(Measures.set(List.of(new Measures.Put("stone", Map.of(), Map.of())), KNOWN)
                         .all())
                 .hasSize(1);

@@ -116,8 +116,8 @@ class OutageNumbersTest {
                 new TankAtFailure(400, 35, Gases.STANDARD_HPA, 0.8, 0.03, Fish.NONE, 6, true, 27, 27, 0, 24);
         Backup generator = new Backup(
                 "generator", new Backup.OwnPumps(0.8, SurfaceClass.ROLLING, 400), 200, new Energy.Generator(10, 0.4));
-        double one = Schedule.best(tank, List.of(generator), 48).earlyDangerH();
-        double two = Schedule.best(tank, List.of(generator, generator), 48).earlyDangerH();
+        double one = KitPlan.best(tank, List.of(generator), 48).earlyDangerH();
+        double two = KitPlan.best(tank, List.of(generator, generator), 48).earlyDangerH();
         assertThat(one).isBetween(14.0, 16.0);
         assertThat(two - one).isCloseTo(14, within(0.5));
         List<NightWithoutMains.Running> both = List.of(
@@ -263,8 +263,8 @@ class OutageNumbersTest {
         List<Step> both = during(false, 0, new Running(FIRST, 0, null), new Running(ITSELF, 0, null));
         assertThat(starting(both, "first pump").what()).isEqualTo("Start: first pump");
         assertThat(starting(both, "first pump").why()).startsWith("Oxygen first");
-        assertThat(starting(both, "first pump").how()).isEqualTo("Look that it bubbles.");
-        assertThat(starting(both, "desk pump").what()).isEqualTo("See that it runs: desk pump");
+        assertThat(starting(both, "first pump").how()).isEqualTo("Check that it bubbles.");
+        assertThat(starting(both, "desk pump").what()).isEqualTo("Check that it runs: desk pump");
         assertThat(starting(both, "desk pump").why()).contains("alone does not hold");
         List<Step> relay = during(false, 3, new Running(FIRST, 0, null), new Running(ITSELF, 4, null));
         assertThat(starting(relay, "first pump").how()).contains("3 ten-litre buckets an hour");
@@ -281,7 +281,7 @@ class OutageNumbersTest {
     void oneBucketIsOneBucket() {
         assertThat(step(during(false, 0.4), "air-by-hand").how()).contains("a ten-litre bucket an hour");
         assertThat(step(during(false, 1.2), "air-by-hand").how()).contains("2 ten-litre buckets an hour");
-        assertThat(step(during(false, 0), "air-by-hand").what()).isEqualTo("Be ready to move air in by hand");
+        assertThat(step(during(false, 0), "air-by-hand").what()).isEqualTo("Be ready to aerate by hand");
     }
 
     /** From 25 °C towards 15 at 4.5 % an hour, the fastest, it is 23 °C after ln(10/8) ÷ 0.045 h: blankets an hour before. */

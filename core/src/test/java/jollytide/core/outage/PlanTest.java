@@ -23,23 +23,23 @@ class PlanTest {
     @Test
     void theScheduleIsTheOneThatHoldsLongest() {
         TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        Schedule both = Schedule.best(tank, List.of(WEAK, STRONG), 24);
+        KitPlan both = KitPlan.best(tank, List.of(WEAK, STRONG), 24);
         double early = both.course().danger().early();
         for (Backup alone : List.of(WEAK, STRONG)) {
             assertThat(early)
-                    .isGreaterThanOrEqualTo(Schedule.best(tank, List.of(alone), 24)
+                    .isGreaterThanOrEqualTo(KitPlan.best(tank, List.of(alone), 24)
                             .course()
                             .danger()
                             .early());
         }
-        assertThat(Schedule.best(tank, List.of(), 24).running()).isEmpty();
+        assertThat(KitPlan.best(tank, List.of(), 24).running()).isEmpty();
     }
 
     /** The steps that common practice demands, at their times, with their cautions. */
     @Test
     void thePlanSaysWhatPracticeSays() {
         TankAtFailure tank = new TankAtFailure(420, 35, 1013.25, 0.9, REEF, Fish.NONE, 6.3, true, 25.5, 15, 0.03, 24);
-        Schedule schedule = Schedule.best(tank, List.of(STRONG), 24);
+        KitPlan schedule = KitPlan.best(tank, List.of(STRONG), 24);
         Plan.Situation situation =
                 new Plan.Situation(true, true, true, true, true, 20, tank, schedule.running(), schedule.course());
         List<Step> during = Plan.during(situation);
@@ -72,13 +72,13 @@ class PlanTest {
                 .doesNotContain("sponge");
 
         Backup generator = new Backup("generator", new Backup.Circulation(0.9), 100, new Energy.Generator(10, 0.4));
-        Schedule fuelled = Schedule.best(tank, List.of(generator), 24);
+        KitPlan fuelled = KitPlan.best(tank, List.of(generator), 24);
         Step start = step(
                 Plan.during(new Plan.Situation(
                         false, false, false, false, true, 20, tank, fuelled.running(), fuelled.course())),
                 "start-" + Integer.toHexString("generator".hashCode()));
         assertThat(start.caution()).contains("Outdoors only").contains("licensed electrician");
-        Schedule nothing = Schedule.best(tank, List.of(), 24);
+        KitPlan nothing = KitPlan.best(tank, List.of(), 24);
         List<Step> bare = Plan.during(
                 new Plan.Situation(false, false, false, false, false, 20, tank, nothing.running(), nothing.course()));
         assertThat(step(bare, "air-by-hand").how()).contains("20 ten-litre buckets");
@@ -94,7 +94,7 @@ class PlanTest {
     void moreBatteriesAreOfferedOnlyWhereEnergyIsShort() {
         TankAtFailure hungry = tank(2 * REEF, 6.3, 25.5);
         Backup tireless = new Backup("small pump", new Backup.Stone(30, 3, 0.3), 0.5, new Energy.Tested(73));
-        Schedule weak = Schedule.best(hungry, List.of(tireless), 48);
+        KitPlan weak = KitPlan.best(hungry, List.of(tireless), 48);
         List<Step> during = Plan.during(
                 new Plan.Situation(false, false, false, false, true, 40, hungry, weak.running(), weak.course()));
         Step air = step(during, "not-enough");
@@ -105,7 +105,7 @@ class PlanTest {
 
         TankAtFailure tank = tank(REEF, 6.3, 25.5);
         Backup brief = new Backup("strong pump", new Backup.Stone(420, 2, 0.5), 3.4, new Energy.Tested(4));
-        Schedule strong = Schedule.best(tank, List.of(brief), 48);
+        KitPlan strong = KitPlan.best(tank, List.of(brief), 48);
         List<Step> energy = Plan.during(
                 new Plan.Situation(false, false, false, false, true, 20, tank, strong.running(), strong.course()));
         assertThat(step(energy, "fresh-energy").why()).contains("may stop after 3 hours");
@@ -123,15 +123,15 @@ class PlanTest {
                 new Energy.Ups(100, 23, 0),
                 Backup.Start.BY_ITSELF_TO_THE_END);
         Backup battery = new Backup("battery pump", new Backup.Stone(420, 2, 0.5), 4, new Energy.Tested(20));
-        Schedule planned = Schedule.best(tank, List.of(battery, ups), 48);
+        KitPlan planned = KitPlan.best(tank, List.of(battery, ups), 48);
         assertThat(planned.running())
                 .filteredOn(running -> running.backup().equals(ups))
                 .singleElement()
                 .satisfies(running -> assertThat(running.fromH()).isZero());
-        Schedule alone = Schedule.unattended(tank, List.of(battery, ups), 48);
+        KitPlan alone = KitPlan.unattended(tank, List.of(battery, ups), 48);
         assertThat(alone.running()).extracting(Running::backup).containsExactly(ups);
         assertThat(alone.earlyDangerH()).isLessThan(planned.earlyDangerH());
-        assertThat(Schedule.unattended(tank, List.of(battery), 48).earlyDangerH())
+        assertThat(KitPlan.unattended(tank, List.of(battery), 48).earlyDangerH())
                 .isEqualTo(run(tank).danger().early());
     }
 
@@ -207,10 +207,10 @@ class PlanTest {
         Backup cells = new Backup("cells", stone, 4, new Energy.Tested(6));
         Backup stays = new Backup("ups", stone, 4, new Energy.Tested(6), Backup.Start.BY_ITSELF_TO_THE_END);
         Backup held = new Backup("ups", stone, 4, new Energy.Tested(6), Backup.Start.BY_ITSELF);
-        Schedule both = Schedule.best(tank, List.of(cells, held), 48);
+        KitPlan both = KitPlan.best(tank, List.of(cells, held), 48);
         assertThat(both.earlyDangerH())
                 .isGreaterThanOrEqualTo(
-                        Schedule.best(tank, List.of(cells, stays), 48).earlyDangerH());
+                        KitPlan.best(tank, List.of(cells, stays), 48).earlyDangerH());
         assertThat(both.running()).extracting(r -> r.fromH()).contains(0.0).anyMatch(from -> from > 4);
         List<Step> plan = Plan.during(
                 new Plan.Situation(false, false, false, false, true, 20, tank, both.running(), both.course()));
@@ -219,8 +219,8 @@ class PlanTest {
                 .singleElement()
                 .satisfies(hold -> assertThat(hold.what()).isEqualTo("Switch off for now: ups"));
 
-        Schedule alone = Schedule.best(tank, List.of(held, cells), 48);
-        assertThat(Schedule.unattended(tank, List.of(cells, held), 48).running())
+        KitPlan alone = KitPlan.best(tank, List.of(held, cells), 48);
+        assertThat(KitPlan.unattended(tank, List.of(cells, held), 48).running())
                 .extracting(r -> r.backup().name())
                 .containsExactly("ups");
         assertThat(alone.earlyDangerH()).isEqualTo(both.earlyDangerH());
@@ -230,7 +230,7 @@ class PlanTest {
     @Test
     void noBucketsAreNoAdvice() {
         TankAtFailure tank = tank(REEF, 6.3, 25.5);
-        Schedule nothing = Schedule.best(tank, List.of(), 24);
+        KitPlan nothing = KitPlan.best(tank, List.of(), 24);
         Step step = step(
                 Plan.during(new Plan.Situation(
                         false, false, false, false, false, 0, tank, nothing.running(), nothing.course())),

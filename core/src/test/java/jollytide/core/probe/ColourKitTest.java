@@ -19,7 +19,7 @@ class ColourKitTest {
     void twoOpinionsMakeNone() {
         assertThatThrownBy(() -> ColourKit.together(7.8, 8.15))
                 .isInstanceOf(InputException.class)
-                .hasMessage("More than 0.3 apart: read both again.");
+                .hasMessage("The readings differ by more than 0.3. Read both again.");
         assertThatThrownBy(() -> ColourKit.together(8, 80)).hasMessageContaining("secondPh");
         assertThatThrownBy(() -> ColourKit.together(Double.NaN, 8)).isInstanceOf(InputException.class);
     }

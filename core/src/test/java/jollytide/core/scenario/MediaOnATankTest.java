@@ -16,11 +16,11 @@ import jollytide.core.description.TankParameters;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
-import jollytide.core.measure.LedBackMedia;
 import jollytide.core.measure.Measure;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.MediaUse;
 import jollytide.core.measure.OutdoorLine;
+import jollytide.core.measure.RecirculatedMedia;
 import jollytide.core.measure.Rig;
 import jollytide.core.measure.Scrubber;
 import jollytide.core.measure.Setup;
@@ -149,13 +149,13 @@ class MediaOnATankTest {
         assertThat(life.litresPerH()).isCloseTo(200, within(1e-6));
     }
 
-    /** In the leg that is led back they see the exhaust alone, and so much less air. */
+    /** In the leg that is recirculated they see the exhaust alone, and so much less air. */
     @Test
-    void onTheLedBackLegTheySeeExhaustOnly() {
+    void onTheRecirculatedLegTheySeeExhaustOnly() {
         MediaLife life = run(
                         new Skimmer(500),
-                        new LedBackMedia(
-                                new MediaUse(KILO, 0.4, Intake.Leg.LED_BACK, MediaUse.Hours.ALWAYS, 8.2, false)))
+                        new RecirculatedMedia(
+                                new MediaUse(KILO, 0.4, Intake.Leg.RECIRCULATED, MediaUse.Hours.ALWAYS, 8.2, false)))
                 .life();
         double back = 1 - KILO.assumed().fresh(0.4);
         assertThat(life.litresPerH()).isCloseTo(500 * back, within(1e-6));
@@ -166,8 +166,8 @@ class MediaOnATankTest {
                 .isZero();
         assertThat(run(
                                 new Skimmer(500),
-                                new LedBackMedia(
-                                        new MediaUse(KILO, 1, Intake.Leg.LED_BACK, MediaUse.Hours.ALWAYS, 8.2, false)))
+                                new RecirculatedMedia(new MediaUse(
+                                        KILO, 1, Intake.Leg.RECIRCULATED, MediaUse.Hours.ALWAYS, 8.2, false)))
                         .life())
                 .as("nothing led back")
                 .isNull();

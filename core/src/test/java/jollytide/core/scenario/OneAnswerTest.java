@@ -15,21 +15,21 @@ import jollytide.core.exchange.Bubbles;
 import jollytide.core.exchange.Skimmer;
 import jollytide.core.exchange.Surface;
 import jollytide.core.exchange.SurfaceClass;
-import jollytide.core.haul.Haul;
 import jollytide.core.measure.MeasureSet;
 import jollytide.core.measure.Setup;
 import jollytide.core.measure.SkimmerDraw;
 import jollytide.core.outage.Backup;
+import jollytide.core.outage.KitPlan;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.OutageAssumptions;
 import jollytide.core.outage.OxygenFlow;
 import jollytide.core.outage.RoomAround;
-import jollytide.core.outage.Schedule;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.Fish;
 import jollytide.core.reef.LightClock;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
+import jollytide.core.transport.Transport;
 import jollytide.core.twin.TwinState;
 import org.junit.jupiter.api.Test;
 
@@ -57,17 +57,17 @@ class OneAnswerTest {
 
     private static final RoomAround SUMMER = RoomAround.expected(27);
 
-    /** How long it holds without mains on the hottest night: Margin, Readiness and the clock. */
+    /** How long it holds without mains on the hottest night: OxygenMargin, Readiness and the clock. */
     @Test
     void marginAndReadinessSayTheSame() {
-        Margin.Still margin = new Margin(TANK, List.of(REEF), SUMMER, 0)
+        OxygenMargin.Still margin = new OxygenMargin(TANK, List.of(REEF), SUMMER, 0)
                 .answer(List.of(TODAY))
                 .still();
         TankAtFailure summer = WorstNight.of(TANK, List.of(REEF), List.of(TODAY), WorstNight.HOTTEST_K, SUMMER, 0)
                 .tank();
         assertThat(margin.danger()).isEqualTo(bare(summer).danger());
         assertThat(margin.danger())
-                .isEqualTo(Schedule.best(summer, List.of(), WorstNight.LOOKED_AHEAD_H)
+                .isEqualTo(KitPlan.best(summer, List.of(), WorstNight.LOOKED_AHEAD_H)
                         .course()
                         .danger());
         assertThat(margin.danger().early()).isNotNull();
@@ -97,9 +97,9 @@ class OneAnswerTest {
         double litres = 40;
         // On the early side a stone is rigid, the surface of both still, and fish are frightened.
         Bubbles rigid = new Bubbles(60, 2, 0.3, Bubbles.Skin.RIGID);
-        Haul road = new Haul(fish, litres, 0, false, rigid, false, 25, 25, 0, 35, 2.9, 8.1, 0);
-        List<Haul.HaulMoment> onTheRoad =
-                road.trip(24, Haul.Side.EARLY, Haul.Limits.REEF).moments();
+        Transport road = new Transport(fish, litres, 0, false, rigid, false, 25, 25, 0, 35, 2.9, 8.1, 0);
+        List<Transport.TransportMoment> onTheRoad =
+                road.trip(24, Transport.Side.EARLY, Transport.Limits.REEF).moments();
         Backup stone = new Backup("stone", new Backup.Stone(60, 2, 0.3), 0, null);
         double surfaceM2 = Math.pow(litres / 1000, 2.0 / 3);
         TankAtFailure same =

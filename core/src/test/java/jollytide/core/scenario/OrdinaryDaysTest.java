@@ -124,7 +124,7 @@ class OrdinaryDaysTest {
     }
 
     /**
-     * Exhaust led back to the last litre: the first night stands higher in pH and lower in oxygen. Within four days the
+     * Recirculated exhaust to the last litre: the first night stands higher in pH and lower in oxygen. Within four days the
      * media have drowned (common practice: three to four), and then the night is worse than without them.
      */
     @Test
@@ -169,14 +169,15 @@ class OrdinaryDaysTest {
         OrdinaryDays ordinary = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
         TankParameters breathless = new TankParameters(0.3, 0.3, 0.3, 0.034);
         OrdinaryDays impossible = new OrdinaryDays(LANTERN, breathless);
-        Margin.Answer alone = new Margin(LANTERN, List.of(TankParameters.ORDINARY), RoomAround.expected(27), 0)
+        OxygenMargin.Answer alone = new OxygenMargin(
+                        LANTERN, List.of(TankParameters.ORDINARY), RoomAround.expected(27), 0)
                 .answer(List.of(ordinary.today(MIDNIGHT)));
-        Margin.Answer both = new Margin(
+        OxygenMargin.Answer both = new OxygenMargin(
                         LANTERN, List.of(TankParameters.ORDINARY, breathless), RoomAround.expected(27), 0)
                 .answer(List.of(ordinary.today(MIDNIGHT), impossible.today(MIDNIGHT)));
         assertThat(both).isEqualTo(alone);
         assertThat(alone.contradicted()).isFalse();
-        Margin.Answer none = new Margin(LANTERN, List.of(breathless), RoomAround.expected(27), 0)
+        OxygenMargin.Answer none = new OxygenMargin(LANTERN, List.of(breathless), RoomAround.expected(27), 0)
                 .answer(List.of(impossible.today(MIDNIGHT)));
         assertThat(none.contradicted()).isTrue();
         assertThat(none.nights().get(0).lowestMgPerL()).isLessThan(3);
@@ -186,11 +187,14 @@ class OrdinaryDaysTest {
     @Test
     void theMarginOfTheWorstHour() {
         OrdinaryDays forecast = new OrdinaryDays(LANTERN, TankParameters.ORDINARY);
-        Margin.Answer answer = new Margin(LANTERN, List.of(TankParameters.ORDINARY), RoomAround.expected(27), 0)
+        OxygenMargin.Answer answer = new OxygenMargin(
+                        LANTERN, List.of(TankParameters.ORDINARY), RoomAround.expected(27), 0)
                 .answer(List.of(forecast.today(MIDNIGHT)));
-        assertThat(answer.nights()).extracting(Margin.Night::strain).containsExactly(Margin.Strain.values());
+        assertThat(answer.nights())
+                .extracting(OxygenMargin.Night::strain)
+                .containsExactly(OxygenMargin.Strain.values());
         List<Double> lowest =
-                answer.nights().stream().map(Margin.Night::lowestMgPerL).toList();
+                answer.nights().stream().map(OxygenMargin.Night::lowestMgPerL).toList();
         assertThat(lowest.get(1)).isLessThan(lowest.get(0));
         assertThat(lowest.get(2)).isLessThan(lowest.get(0));
         assertThat(lowest.get(3)).isLessThan(lowest.get(1)).isLessThan(lowest.get(2));

@@ -212,7 +212,7 @@ class ScenarioNumbersTest {
 
     /**
      * Of the tanks that could be behind the log one is short of breath on hot nights, and lives on ordinary ones. A hotter
-     * night is never safer, and what the worst of them holds is what Margin shows.
+     * night is never safer, and what the worst of them holds is what OxygenMargin shows.
      */
     @Test
     void aHotterNightIsNeverSafer() {
@@ -229,9 +229,9 @@ class ScenarioNumbersTest {
             assertThat(night.tank().startMgPerL()).isEqualTo(night.lowestMgPerL());
             before = night.lowestMgPerL();
         }
-        Margin.Night hottest = new Margin(setup, could, RoomAround.known(27), 0)
+        OxygenMargin.Night hottest = new OxygenMargin(setup, could, RoomAround.known(27), 0)
                 .answer(settled).nights().stream()
-                        .filter(n -> n.strain() == Margin.Strain.HOTTEST_DAY)
+                        .filter(n -> n.strain() == OxygenMargin.Strain.HOTTEST_DAY)
                         .findFirst()
                         .orElseThrow();
         WorstNight.Night same = WorstNight.of(setup, could, settled, WorstNight.HOTTEST_K, RoomAround.known(27), 0);
@@ -254,22 +254,22 @@ class ScenarioNumbersTest {
     /** Three helps on a hot night, each better than none, the best first; a stone is asked for below 5 mg/L only. */
     @Test
     void whatHelpsIsRanked() {
-        Margin.Answer quiet = margin(tank(null, 2, 700), new TankParameters(1, 0.002, 0));
+        OxygenMargin.Answer quiet = margin(tank(null, 2, 700), new TankParameters(1, 0.002, 0));
         assertThat(quiet.changes()).hasSize(3);
         assertThat(quiet.changes())
-                .extracting(Margin.Change::lowestMgPerL)
+                .extracting(OxygenMargin.Change::lowestMgPerL)
                 .isSortedAccordingTo(Comparator.reverseOrder());
         assertThat(quiet.stoneNeeded()).isFalse();
-        Margin.Answer hungry = margin(tank(null, 0.35, 700), new TankParameters(1, 0.03, 0));
+        OxygenMargin.Answer hungry = margin(tank(null, 0.35, 700), new TankParameters(1, 0.03, 0));
         assertThat(hungry.stoneNeeded()).isTrue();
         double worst = hungry.nights().stream()
-                .mapToDouble(Margin.Night::lowestMgPerL)
+                .mapToDouble(OxygenMargin.Night::lowestMgPerL)
                 .min()
                 .orElseThrow();
         assertThat(hungry.changes())
                 .allSatisfy(c -> assertThat(c.lowestMgPerL()).isGreaterThan(worst));
         // half of four degrees: the night two degrees warmer
-        Margin.Change cooler = hungry.changes().stream()
+        OxygenMargin.Change cooler = hungry.changes().stream()
                 .filter(c -> c.what().contains("chiller"))
                 .findFirst()
                 .orElseThrow();
@@ -277,8 +277,8 @@ class ScenarioNumbersTest {
         assertThat(cooler.lowestMgPerL()).isCloseTo(half.startMgPerL(), within(0.01));
     }
 
-    private static Margin.Answer margin(Setup setup, TankParameters tank) {
-        return new Margin(setup, List.of(tank), RoomAround.expected(27), 0)
+    private static OxygenMargin.Answer margin(Setup setup, TankParameters tank) {
+        return new OxygenMargin(setup, List.of(tank), RoomAround.expected(27), 0)
                 .answer(List.of(new OrdinaryDays(setup, tank).today(MIDNIGHT)));
     }
 }

@@ -39,8 +39,8 @@ class StaircaseTest {
                         "pH on the scale of the constants",
                         "Alkalinity by weight",
                         "CO2 in the water",
-                        "The air that would be in balance",
-                        "Room air the water remembers",
+                        "Air in equilibrium with the water",
+                        "Room air, averaged as the water follows it",
                         "Ventilation",
                         "Tank");
         // 8.5 dKH × 0.35664 meq/L; 1.02334 kg/L (Millero & Poisson 1981, check value 1023.343 at 25 °C)
@@ -50,12 +50,12 @@ class StaircaseTest {
                 .startsWith("S 35.0, 25.0 °C: K0 0.02839, pK1 5.8472, pK2 8.9660 → ");
         // water vapour over seawater at 25 °C, 0.0307 atm: Weiss & Price (1980)
         double uatm = staircase.waterUatm().value();
-        assertThat(numbers(staircase, "The air that would be in balance"))
+        assertThat(numbers(staircase, "Air in equilibrium with the water"))
                 .isEqualTo("%.0f µatm ÷ (1.0000 − 0.0307) = %.0f ppm dry".formatted(uatm, uatm / (1 - 0.0307)));
         assertThat(numbers(staircase, "Ventilation")).isEqualTo("830 − 420 = 410 ppm");
         double water = staircase.water().ppm().value();
         assertThat(numbers(staircase, "Tank")).isEqualTo("%.0f − 830 = %.0f ppm".formatted(water, water - 830));
-        assertThat(numbers(staircase, "Room air the water remembers"))
+        assertThat(numbers(staircase, "Room air, averaged as the water follows it"))
                 .isEqualTo("1 reading, settling time 12 h → 830 ppm");
         assertThat(numbers(staircase, "pH on the scale of the constants"))
                 .startsWith("7.84 − 0.1")

@@ -228,7 +228,7 @@ class VerdictTest {
         // S 35, 25 °C, 420 mg/L Ca: aragonite at about twofold saturation; from memory
         assertThat(staircase.omegaAragonite()).isBetween(1.8, 2.6);
         assertThat(staircase.doubts().get(0).input()).isEqualTo(InputName.PH);
-        assertThat(staircase.verdict().headline()).isEqualTo("Too close to call.");
+        assertThat(staircase.verdict().headline()).isEqualTo("Room and tank add about the same.");
         assertThat(staircase.verdict().next()).contains("two buffers");
     }
 

@@ -168,7 +168,7 @@ class RankingTest {
         Suspicion probe = of(after, Suspect.PROBE);
         assertThat(probe.share()).isGreaterThan(of(before, Suspect.PROBE).share());
         assertThat(after.suspicions().get(0).suspect()).isEqualTo(Suspect.PROBE);
-        assertThat(probe.grounds()).anyMatch(g -> g.words().equals("You found: it reads too low."));
+        assertThat(probe.grounds()).anyMatch(g -> g.words().equals("You found: probe reads too low."));
         assertThat(after.next()).noneMatch(n -> n.check() == Check.BUFFERS);
         assertThat(of(Ranking.of(OF_NOTHING, List.of(new Given(Check.BUFFERS, 0))), Suspect.PROBE)
                         .share())

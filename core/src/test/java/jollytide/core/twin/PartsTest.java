@@ -172,9 +172,9 @@ class PartsTest {
                 .hasMessageContaining("room.co2");
     }
 
-    /** A tank without a ledger has none to show, and its rates can still be asked for. */
+    /** A tank without a gas balance has none to show, and its rates can still be asked for. */
     @Test
-    void runsWithoutALedgerSayRatesAllTheSame() {
+    void runsWithoutAGasBalanceSayRatesAllTheSame() {
         List<Part> parts = List.of(AIR, new Reef(Life.reef(0.02, 0), 1, Lamp.DARK));
         TwinTank bare = new TwinTank(new Water(100, 35, Gases.STANDARD_HPA, 25, true), parts, false);
         TwinState state = start(bare);

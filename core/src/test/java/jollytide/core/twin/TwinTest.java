@@ -172,14 +172,14 @@ class TwinTest {
                 .isLessThan(trough(lastDay(reference(0.018, 0.034), new Square(0.0134, 0.3, 0), 1200, 10)) - 0.03);
     }
 
-    /** What the ledger says crossed is what the water gained; alkalinity that nothing touches stays to the last bit. */
+    /** What the gas balance says crossed is what the water gained; alkalinity that nothing touches stays to the last bit. */
     @Test
-    void theLedgerIsWhatTheWaterGained() {
+    void theGasBalanceIsWhatTheWaterGained() {
         Twin twin = new Twin(FullTank.tank());
         TwinState start = twin.start(MIDNIGHT, MEQ, 800);
         TwinState end = after(twin, start, Duration.ofDays(7));
         double kg = 420 * WATER.densityKgPerL();
-        Ledger flows = end.flows();
+        GasBalance flows = end.flows();
         double calcified = -2 * flows.of(Channel.Kind.CALCIFICATION).co2() / kg;
         double perKg = 7 / 1000.0 / WATER.densityKgPerL();
         Inflow poured = FullTank.DOSES.plus(FullTank.REACTOR);
@@ -205,7 +205,7 @@ class TwinTest {
     /**
      * A sealed bag over a week, with fish: every mole of oxygen is in water, air or breathed, every mole of carbon in
      * water or air, every mole of ammonia 0.15 of what was breathed. The stores are summed from the states, not from the
-     * ledger, so that a path that gives one side more than it takes from the other shows.
+     * gas balance, so that a path that gives one side more than it takes from the other shows.
      */
     @Test
     void nothingIsLostInASealedBag() {
@@ -341,13 +341,13 @@ class TwinTest {
                 .hasMessageContaining("had to stop");
     }
 
-    /** The ledger of a moment: in the dark the water gains CO2 from life and loses it to the air, and loses oxygen. */
+    /** The gas balance of a moment: in the dark the water gains CO2 from life and loses it to the air, and loses oxygen. */
     @Test
-    void theLedgerOfAMoment() {
+    void theGasBalanceOfAMoment() {
         Twin twin = new Twin(reference(0.018, 0.034).under(new Square(0.0134, 0.3, 0), 420));
         TwinState night = after(twin, twin.start(MIDNIGHT, MEQ, 800), Duration.ofDays(5));
-        Ledger rates = Twin.rates(night);
-        Ledger.Entry reef = rates.of(Channel.Kind.REEF);
+        GasBalance rates = Twin.rates(night);
+        GasBalance.Entry reef = rates.of(Channel.Kind.REEF);
         assertThat(reef.co2()).isEqualTo(-reef.oxygen()).isPositive();
         // 0.018 mmol/(L·h) in 420 L, a little more at 25.5 than at 25 °C.
         assertThat(reef.co2()).isCloseTo(0.018e-3 * 420 * Math.pow(2, 0.05), within(1e-12));

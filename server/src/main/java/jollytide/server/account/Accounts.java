@@ -93,7 +93,7 @@ public class Accounts {
 
     private static Problem taken(String name) {
         return Problem.refused(
-                new FieldError("name", name, "a name not taken yet", "This name is taken; choose another."));
+                new FieldError("name", name, "a name not taken yet", "This name is taken. Choose another."));
     }
 
     Entered signIn(String name, String password, From from) {
@@ -108,7 +108,7 @@ public class Accounts {
                         Budget.ofAddress(from.address()));
         throttle.count(budgets);
         if (!passwords.fits(password, keeper.map(k -> k.passwordHash).orElse(nobodysHash)) || keeper.isEmpty()) {
-            throw Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "Name and password do not go together.");
+            throw Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "Wrong name or password.");
         }
         throttle.right(budgets);
         return new Entered(keeper.get(), known ? null : devices.remember(keeper.get().id));
@@ -124,7 +124,7 @@ public class Accounts {
         throttle.count(budgets);
         if (!passwords.fits(current, keeper(keeperId).passwordHash)) {
             throw Problem.refused(
-                    new FieldError("current", null, "the password as it is", "The present password is another."));
+                    new FieldError("current", null, "your current password", "The current password is wrong."));
         }
         throttle.right(budgets);
         setPassword(keeperId, next, revokeTokens, sessionId);
@@ -178,7 +178,8 @@ public class Accounts {
     @Transactional(readOnly = true)
     public Keeper keeper(UUID id) {
         return keepers.findById(id)
-                .orElseThrow(() -> Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "This account is gone."));
+                .orElseThrow(() ->
+                        Problem.of(HttpStatus.UNAUTHORIZED, "Not signed in", "This account no " + "longer exists."));
     }
 
     @Transactional
@@ -207,7 +208,7 @@ public class Accounts {
                     "label",
                     label,
                     "at most " + MOST_TOKENS + " tokens",
-                    "There are " + MOST_TOKENS + " tokens already; revoke one that nobody uses."));
+                    "You have " + MOST_TOKENS + " tokens already. Revoke one you don’t use."));
         }
         Secret secret = Secret.make("tide_");
         AccessToken token = new AccessToken();
@@ -253,7 +254,7 @@ public class Accounts {
         int bytes = password.getBytes(StandardCharsets.UTF_8).length;
         if (password.length() < MIN_PASSWORD || bytes > 72) {
             throw Problem.refused(
-                    new FieldError("password", null, "8 to 72 characters", "A password needs 8 to 72 characters."));
+                    new FieldError("password", null, "8 to 72 characters", "Use 8–72 characters for the password."));
         }
     }
 }

@@ -39,7 +39,7 @@ class PasswordCheck {
                 throw Problem.of(
                                 HttpStatus.SERVICE_UNAVAILABLE,
                                 "Too many at once",
-                                "Too many people sign in at this moment. Try again in a few seconds.")
+                                "Too many sign-ins at the moment. Try again in a few seconds.")
                         .retryAfter(PATIENCE.toSeconds());
             }
         } catch (InterruptedException e) {

@@ -36,14 +36,14 @@ class PasswordReset implements ApplicationRunner {
             boolean tokens = lines.size() == 3 && lines.get(2).equals("y");
             try {
                 accounts.resetPassword(lines.get(0), lines.get(1), tokens);
-                System.out.println("The new password is set; whoever was signed in is out"
-                        + (tokens ? ", and all tokens are revoked." : ". Tokens still work."));
+                System.out.println("Password changed. Everyone was signed out"
+                        + (tokens ? ", and all tokens were revoked." : ". Tokens still work."));
                 exit = 0;
             } catch (Problem e) {
                 System.err.println(e.getMessage());
             }
         } else {
-            System.err.println("A name and a new password are needed, each on a line of its own.");
+            System.err.println("Enter a name and a new password, each on its own line.");
         }
         int code = exit;
         System.exit(SpringApplication.exit(context, () -> code));

@@ -38,7 +38,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Security {
     /** Doors that change nothing yet, or compute without state, need no token against forged requests. */
     private static final String[] OPEN_POSTS = {
-        "/api/v1/session", "/api/v1/session/demo", "/api/v1/session/helper", "/api/v1/keepers", "/api/v1/sums/**"
+        "/api/v1/session", "/api/v1/session/demo", "/api/v1/session/helper", "/api/v1/keepers", "/api/v1/calculators/**"
     };
 
     @Bean
@@ -99,7 +99,7 @@ class Security {
                 || path.equals("/api/v1/session/demo")
                 || path.equals("/api/v1/session/helper")
                 || path.equals("/api/v1/keepers")
-                || path.startsWith("/api/v1/sums/");
+                || path.startsWith("/api/v1/calculators/");
         return bearer(request).isPresent() || (open && "POST".equals(request.getMethod()));
     }
 
@@ -133,15 +133,17 @@ class Security {
     private static Problem keepersOnly() {
         return Problem.of(
                 HttpStatus.FORBIDDEN,
-                "The keeper's",
-                "This is for the keeper. Who helps sees the tank and the outage, and logs readings and steps; a sensor's token only tells of the mains.");
+                "Keeper only",
+                "Only the keeper can do this. Helpers can see the tank and the outage and log readings and "
+                        + "steps. A sensor’s token only reports mains power.");
     }
 
     private static Problem forged() {
         return Problem.of(
                 HttpStatus.FORBIDDEN,
                 "Refused",
-                "The request lacks the X-XSRF-TOKEN header with the value of the XSRF-TOKEN cookie. Scripts use a bearer token.");
+                "The request lacks the X-XSRF-TOKEN header with the value of the XSRF-TOKEN cookie. Scripts "
+                        + "use a bearer token.");
     }
 
     /** Signs in for one request; a wrong token is refused rather than taken for no token. */

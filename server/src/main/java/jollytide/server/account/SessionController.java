@@ -109,7 +109,7 @@ class SessionController {
                 .orElseThrow(() -> Problem.of(
                         HttpStatus.UNAUTHORIZED,
                         "Not signed in",
-                        "This link opens nothing: it was withdrawn, or a part of it is missing. Ask for a new one."));
+                        "This link no longer works, or part of it is missing. Ask for a new one."));
         return enter(who, request, response);
     }
 

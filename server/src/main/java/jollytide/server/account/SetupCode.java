@@ -65,7 +65,7 @@ class SetupCode {
                 "setupCode",
                 null,
                 "the code on the console",
-                "The setup code is printed on the server's console. Each opens one account."));
+                "Enter the setup code from the server’s console. Each code creates one account."));
     }
 
     private String current() {

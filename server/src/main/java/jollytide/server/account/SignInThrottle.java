@@ -63,8 +63,8 @@ class SignInThrottle {
                 long seconds = Duration.between(now, seen.openAgain()).toSeconds() + 1;
                 throw Problem.of(
                                 HttpStatus.TOO_MANY_REQUESTS,
-                                "Too many tries",
-                                "Too many wrong tries. Try again in " + seconds + " seconds.")
+                                "Too many attempts",
+                                "Too many wrong attempts. Try again in " + seconds + " seconds.")
                         .retryAfter(seconds);
             }
         }

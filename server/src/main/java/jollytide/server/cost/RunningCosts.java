@@ -13,8 +13,8 @@ import jollytide.core.units.Electricity;
 import jollytide.core.units.InputException;
 import jollytide.server.home.Home;
 import jollytide.server.problem.Problem;
-import jollytide.server.stock.StockService;
-import jollytide.server.stock.StockViews.Consumed;
+import jollytide.server.supplies.SuppliesService;
+import jollytide.server.supplies.SuppliesViews.Consumed;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import org.springframework.stereotype.Service;
@@ -27,12 +27,12 @@ public class RunningCosts {
 
     private final Consumers consumers;
     private final TankService tanks;
-    private final StockService stock;
+    private final SuppliesService supplies;
 
-    RunningCosts(Consumers consumers, TankService tanks, StockService stock) {
+    RunningCosts(Consumers consumers, TankService tanks, SuppliesService supplies) {
         this.consumers = consumers;
         this.tanks = tanks;
-        this.stock = stock;
+        this.supplies = supplies;
     }
 
     /**
@@ -89,7 +89,7 @@ public class RunningCosts {
                         .thenComparing(ConsumerView::name))
                 .toList();
         double kWh = all.stream().mapToDouble(ConsumerView::kWhPerYear).sum();
-        List<Consumed> consumed = stock.consumed(keeperId, tank).stream()
+        List<Consumed> consumed = supplies.consumed(keeperId, tank).stream()
                 .sorted(Comparator.comparingDouble(Consumed::perMonth).reversed())
                 .toList();
         double power = kWh * tariff / Electricity.MONTHS_PER_YEAR;
@@ -116,7 +116,7 @@ public class RunningCosts {
     public UUID add(UUID keeperId, UUID tankId, NewConsumer body) {
         Tank tank = tanks.tank(keeperId, tankId);
         if (consumers.findByTankId(tank.id()).size() >= MOST) {
-            throw new InputException("name", MOST, "at most " + MOST, "A tank has at most " + MOST + " of these.");
+            throw new InputException("name", MOST, "at most " + MOST, "A tank can have at most " + MOST + " of these.");
         }
         Consumer consumer = new Consumer();
         consumer.id = UUID.randomUUID();

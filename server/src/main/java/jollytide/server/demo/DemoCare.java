@@ -6,13 +6,13 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import jollytide.core.doses.LineHistory;
-import jollytide.core.doses.Solution;
-import jollytide.core.doses.VesselGuard;
+import jollytide.core.dosingline.LineHistory;
+import jollytide.core.dosingline.Solution;
+import jollytide.core.dosingline.VesselGuard;
 import jollytide.core.evidence.Quantity;
-import jollytide.core.programme.Template;
-import jollytide.core.stock.Stock.What;
-import jollytide.core.stock.SupplyUnit;
+import jollytide.core.schedule.Template;
+import jollytide.core.supplies.OnHand.What;
+import jollytide.core.supplies.SupplyUnit;
 import jollytide.core.units.AlkalinityUnit;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Interval.Found;
@@ -22,23 +22,23 @@ import jollytide.demo.LimewaterCan;
 import jollytide.demo.TankHistory;
 import jollytide.server.cost.RunningCosts;
 import jollytide.server.cost.RunningCosts.NewConsumer;
-import jollytide.server.dose.ByHandService;
-import jollytide.server.dose.ByHandService.Amount;
-import jollytide.server.dose.ByHandService.NewAddition;
-import jollytide.server.dose.ByHandService.NewTopOff;
-import jollytide.server.dose.ByHandService.NewWaterChange;
-import jollytide.server.dose.ByHandService.Water;
-import jollytide.server.dose.DoseService;
-import jollytide.server.dose.DoseViews.ClockedDoses;
-import jollytide.server.dose.DoseViews.NewLine;
-import jollytide.server.dose.DoseViews.NewLineNote;
-import jollytide.server.dose.DoseViews.NewPlan;
-import jollytide.server.dose.DoseViews.ReadIn;
-import jollytide.server.programme.ProgrammeService;
-import jollytide.server.stock.StockService;
-import jollytide.server.stock.StockViews.NewSupply;
-import jollytide.server.stock.StockViews.NewSupplyEntry;
-import jollytide.server.stock.Supply.Uses;
+import jollytide.server.dosing.ByHandService;
+import jollytide.server.dosing.ByHandService.Amount;
+import jollytide.server.dosing.ByHandService.NewAddition;
+import jollytide.server.dosing.ByHandService.NewTopOff;
+import jollytide.server.dosing.ByHandService.NewWaterChange;
+import jollytide.server.dosing.ByHandService.Water;
+import jollytide.server.dosing.DosingService;
+import jollytide.server.dosing.DosingViews.ClockedDoses;
+import jollytide.server.dosing.DosingViews.NewLine;
+import jollytide.server.dosing.DosingViews.NewLineNote;
+import jollytide.server.dosing.DosingViews.NewPlan;
+import jollytide.server.dosing.DosingViews.ReadIn;
+import jollytide.server.schedule.ScheduleService;
+import jollytide.server.supplies.SuppliesService;
+import jollytide.server.supplies.SuppliesViews.NewSupply;
+import jollytide.server.supplies.SuppliesViews.NewSupplyEntry;
+import jollytide.server.supplies.Supply.Uses;
 import jollytide.server.upkeep.UpkeepService;
 import jollytide.server.upkeep.UpkeepViews.NewChore;
 import jollytide.server.upkeep.UpkeepViews.NewTick;
@@ -52,28 +52,28 @@ import org.springframework.stereotype.Component;
 class DemoCare {
     private static final int CHANGED_SINCE_DAYS = 90;
 
-    private final DoseService doses;
+    private final DosingService doses;
     private final ByHandService byHand;
-    private final StockService stock;
+    private final SuppliesService shelf;
     private final UpkeepService upkeep;
     private final RunningCosts costs;
-    private final ProgrammeService programmes;
+    private final ScheduleService schedules;
     private final Clock clock;
 
     DemoCare(
-            DoseService doses,
+            DosingService doses,
             ByHandService byHand,
-            StockService stock,
+            SuppliesService shelf,
             UpkeepService upkeep,
             RunningCosts costs,
-            ProgrammeService programmes,
+            ScheduleService schedules,
             Clock clock) {
         this.doses = doses;
         this.byHand = byHand;
-        this.stock = stock;
+        this.shelf = shelf;
         this.upkeep = upkeep;
         this.costs = costs;
-        this.programmes = programmes;
+        this.schedules = schedules;
         this.clock = clock;
     }
 
@@ -108,7 +108,7 @@ class DemoCare {
 
     /** Flow rests while they are fed; else the day is as the tank is described. */
     void fedAtRest(UUID keeper, UUID tank) {
-        programmes.begin(keeper, tank, Template.FEEDING_PAUSE);
+        schedules.begin(keeper, tank, Template.FEEDING_PAUSE);
     }
 
     /** By the class, on its scale: too little for a test to show. */
@@ -223,7 +223,7 @@ class DemoCare {
             SupplyUnit unit,
             double packageAmount,
             double price) {
-        return stock.add(
+        return shelf.add(
                 keeper,
                 home,
                 new NewSupply(
@@ -246,7 +246,7 @@ class DemoCare {
                 .minusDays(daysAgo)
                 .atTime(18, 30)
                 .toString();
-        stock.note(keeper, home, supply, new NewSupplyEntry(at, what, amount, unit));
+        shelf.note(keeper, home, supply, new NewSupplyEntry(at, what, amount, unit));
     }
 
     /** A time that it was done, so many days ago. */

@@ -21,7 +21,7 @@ import jollytide.demo.LimewaterCan;
 import jollytide.demo.TankHistory;
 import jollytide.server.account.Accounts;
 import jollytide.server.account.Keeper;
-import jollytide.server.dose.DoseViews.ClockedDoses;
+import jollytide.server.dosing.DosingViews.ClockedDoses;
 import jollytide.server.event.EventKind;
 import jollytide.server.event.EventService;
 import jollytide.server.event.NewEvent;

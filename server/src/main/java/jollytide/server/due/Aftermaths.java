@@ -8,14 +8,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import jollytide.core.aftermath.Aftermath;
-import jollytide.core.doses.SingleDose.WaterChange;
+import jollytide.core.dosingline.SingleDose.WaterChange;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import jollytide.core.outage.Ammonia;
 import jollytide.core.seawater.Seawater;
-import jollytide.server.dose.DoseService;
+import jollytide.server.dosing.DosingService;
 import jollytide.server.due.Due.Subject;
 import jollytide.server.outage.OutageTimes;
 import jollytide.server.outage.OutageTimes.Away;
@@ -31,10 +31,10 @@ class Aftermaths {
 
     private final OutageTimes outages;
     private final ReadingService readings;
-    private final DoseService doses;
+    private final DosingService doses;
     private final Clock clock;
 
-    Aftermaths(OutageTimes outages, ReadingService readings, DoseService doses, Clock clock) {
+    Aftermaths(OutageTimes outages, ReadingService readings, DosingService doses, Clock clock) {
         this.outages = outages;
         this.readings = readings;
         this.doses = doses;
@@ -89,8 +89,8 @@ class Aftermaths {
                     "spike-" + tank.id(),
                     String.format(
                             Locale.ROOT,
-                            "%s: ammonia harms, %.2f mg/L of it un-ionised. Change %.0f %% of the water (%.0f L)%s, or bind"
-                                    + " it by its label with air running; then test again.",
+                            "%s: ammonia is dangerous (%.2f mg/L un-ionised). Change %.0f %% of the water "
+                                    + "(%.0f L)%s, or use a binder with air running. Then test again.",
                             tank.name(),
                             spike.poisonousMgPerL(),
                             100 * spike.share(),
@@ -104,7 +104,8 @@ class Aftermaths {
         LocalDate on = LocalDate.ofInstant(after.testBy(), tank.home().zone());
         due.add(new Due(
                 "after-" + tank.id(),
-                "%s: test ammonia and nitrite, day %d; until both are zero twice.".formatted(tank.name(), after.day()),
+                "%s: test ammonia and nitrite, day %d. Continue until both are zero twice."
+                        .formatted(tank.name(), after.day()),
                 on,
                 !on.isAfter(today),
                 Subject.TEST,

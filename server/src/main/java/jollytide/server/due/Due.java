@@ -34,11 +34,11 @@ public record Due(
         MEDIA,
         DOSES,
         /** A lane that was held by hand. */
-        PROGRAMME,
+        SCHEDULE,
         PROBE,
         EXPERIMENT,
         UPKEEP,
-        STOCK,
+        SUPPLIES,
         /** Of the water. */
         TEST,
         /** Something in the water that harms the animals now: before everything else. */

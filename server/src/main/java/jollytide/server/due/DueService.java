@@ -11,10 +11,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.doses.LineHistory;
-import jollytide.core.doses.VesselGuard;
-import jollytide.server.dose.DoseService;
-import jollytide.server.dose.DoseViews.LineView;
+import jollytide.core.dosingline.LineHistory;
+import jollytide.core.dosingline.VesselGuard;
+import jollytide.server.dosing.DosingService;
+import jollytide.server.dosing.DosingViews.LineView;
 import jollytide.server.due.Due.Subject;
 import jollytide.server.experiment.ExperimentService;
 import jollytide.server.home.HomeService;
@@ -24,9 +24,9 @@ import jollytide.server.outage.KitDescription;
 import jollytide.server.outage.KitService;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.probe.ProbeBook;
-import jollytide.server.programme.HoldService;
-import jollytide.server.stock.StockService;
-import jollytide.server.stock.StockViews.SupplyView;
+import jollytide.server.schedule.HoldService;
+import jollytide.server.supplies.SuppliesService;
+import jollytide.server.supplies.SuppliesViews.SupplyView;
 import jollytide.server.tank.Tank;
 import jollytide.server.tank.TankService;
 import jollytide.server.upkeep.UpkeepService;
@@ -43,11 +43,11 @@ class DueService {
     private final TankService tanks;
     private final KitService kits;
     private final MediaService media;
-    private final DoseService doses;
+    private final DosingService doses;
     private final ProbeBook probes;
     private final ExperimentService experiments;
     private final UpkeepService upkeep;
-    private final StockService stock;
+    private final SuppliesService supplies;
     private final Aftermaths aftermaths;
     private final HoldService holds;
     private final Clock clock;
@@ -57,11 +57,11 @@ class DueService {
             TankService tanks,
             KitService kits,
             MediaService media,
-            DoseService doses,
+            DosingService doses,
             ProbeBook probes,
             ExperimentService experiments,
             UpkeepService upkeep,
-            StockService stock,
+            SuppliesService supplies,
             Aftermaths aftermaths,
             HoldService holds,
             Clock clock) {
@@ -73,7 +73,7 @@ class DueService {
         this.probes = probes;
         this.experiments = experiments;
         this.upkeep = upkeep;
-        this.stock = stock;
+        this.supplies = supplies;
         this.aftermaths = aftermaths;
         this.holds = holds;
         this.clock = clock;
@@ -88,13 +88,13 @@ class DueService {
         if (!all.isEmpty()) {
             UUID any = all.get(0).id();
             kits.list(keeperId, homeId).forEach(item -> ofKit(item, today, any, due));
-            for (SupplyView supply : stock.ordered(keeperId, homeId)) {
+            for (SupplyView supply : supplies.ordered(keeperId, homeId)) {
                 due.add(new Due(
                         "order-" + supply.id(),
                         "Order " + supply.supply().name() + ".",
                         supply.orderBy(),
                         supply.late(),
-                        Subject.STOCK,
+                        Subject.SUPPLIES,
                         any));
             }
         }
@@ -109,7 +109,8 @@ class DueService {
             if (doses.wait(tank)) {
                 due.add(new Due(
                         "doses-" + tank.id(),
-                        tank.name() + ": doses wait since the outage. See that the return runs, then let them go on.",
+                        tank.name() + ": dosing is on hold since the outage. Check that the return runs, then "
+                                + "continue.",
                         today,
                         true,
                         Subject.DOSES,
@@ -121,14 +122,14 @@ class DueService {
                             tank.name() + ": " + String.join(", ", lanes)
                                     + ", held by hand until "
                                     + at.atZone(zone).toLocalTime().truncatedTo(ChronoUnit.MINUTES)
-                                    + ". See that what was held runs as it should.",
+                                    + ". Check that the device runs again.",
                             LocalDate.ofInstant(at, zone),
                             true,
-                            Subject.PROGRAMME,
+                            Subject.SCHEDULE,
                             tank.id())));
             due.addAll(aftermaths.of(tank));
             for (TaskView task : upkeep.due(tank)) {
-                String shown = task.shownSince() == null ? "" : ", for the log shows that it exchanges less";
+                String shown = task.shownSince() == null ? "" : ": the log shows a weaker skimmer";
                 due.add(new Due(
                         "upkeep-" + task.id(),
                         tank.name() + ": " + task.title() + shown + ".",
@@ -145,7 +146,7 @@ class DueService {
                 LocalDate on = LocalDate.ofInstant(at, zone);
                 due.add(new Due(
                         "probe-" + tankId,
-                        "pH probe of " + name(all, tankId) + ": into its buffers.",
+                        "Calibrate the pH probe of " + name(all, tankId) + ".",
                         on,
                         !on.isAfter(today),
                         Subject.PROBE,
@@ -172,9 +173,9 @@ class DueService {
 
     private static String step(ExperimentService.Ahead ahead) {
         return switch (ahead.stops()) {
-            case SKIMMER -> ahead.running() ? "the skimmer on again at " : "the skimmer off at ";
-            case LAMPS -> ahead.running() ? "the lamps back on their clock after " : "the lamps stay off from ";
-            case NOTHING -> ahead.running() ? "its measurement ends at " : "its measurement begins at ";
+            case SKIMMER -> ahead.running() ? "skimmer on again at " : "skimmer off at ";
+            case LAMPS -> ahead.running() ? "lamps back on the timer after " : "lamps off from ";
+            case NOTHING -> ahead.running() ? "measurement ends at " : "measurement starts at ";
         };
     }
 
@@ -186,15 +187,15 @@ class DueService {
         String name = tank.name() + ", " + line.name();
         if (line.state() == LineHistory.State.SHORT || line.state() == LineHistory.State.TOO_MUCH) {
             String what = line.state() == LineHistory.State.SHORT
-                    ? name + ": less arrives than is planned. Look at the line."
-                    : name + ": more arrives than is planned. Stop it and look.";
+                    ? name + ": less than planned arrives. Check the dosing line."
+                    : name + ": more than planned arrives. Stop the pump and check.";
             due.add(new Due("line-" + line.id(), what, today, true, Subject.DOSES, tank.id()));
         }
         boolean guarded = new VesselGuard(line.siphon(), line.stuck()).holds();
         if (line.emptied() != null && line.emptied().kills() && !guarded) {
             due.add(new Due(
                     "guard-" + line.id(),
-                    name + ": say what keeps this vessel from emptying at once. It would kill.",
+                    name + ": describe what keeps this vessel from emptying at once. It would kill animals.",
                     today,
                     true,
                     Subject.DOSES,
@@ -225,12 +226,12 @@ class DueService {
             due.add(new Due("test-" + item.id(), what, today, true, Subject.KIT, tankId));
         } else if (d.testedOn() != null) {
             LocalDate on = d.testedOn().plusDays(TESTED_DAYS);
-            String what = d.name() + ": the yearly test at its real load.";
+            String what = d.name() + ": yearly test at the real load.";
             due.add(new Due("test-" + item.id(), what, on, !on.isAfter(today), Subject.KIT, tankId));
         }
         if (d.expires() != null) {
             boolean late = d.expires().isBefore(today);
-            String what = d.name() + (late ? ": out of date, replace it." : ": goes out of date.");
+            String what = d.name() + (late ? ": expired, replace it." : ": expires.");
             due.add(new Due("expires-" + item.id(), what, d.expires(), late, Subject.KIT, tankId));
         }
     }

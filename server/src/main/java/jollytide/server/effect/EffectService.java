@@ -107,7 +107,7 @@ public class EffectService {
                     "end",
                     (double) ChronoUnit.DAYS.between(history.today(), end),
                     "less than 0 days from today",
-                    "Only whole days are compared: the last one is "
+                    "We compare whole days only. The last one is "
                             + history.today().minusDays(1) + ".");
         }
         Instant then = history.start(windows.change());

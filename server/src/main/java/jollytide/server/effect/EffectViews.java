@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import jollytide.core.doses.UseStep;
+import jollytide.core.dosingline.UseStep;
 import jollytide.core.effects.Effect;
 import jollytide.core.effects.HalfHourOfDay;
 import jollytide.core.effects.Trial;

@@ -100,7 +100,14 @@ record Step(List<StepChange> changes) {
                 .flatMap(Step::ofEvent);
         Stream<StepChange> ofChapters = chapters.stream()
                 .map(c -> new StepChange(
-                        c.at(), What.DESCRIBED, "described anew", "described anew", null, null, c.parts(), true));
+                        c.at(),
+                        What.DESCRIBED,
+                        "description changed",
+                        "description changed",
+                        null,
+                        null,
+                        c.parts(),
+                        true));
         List<StepChange> all = Stream.concat(ofEvents, ofChapters)
                 .filter(c -> !c.at().isAfter(now))
                 .sorted(Comparator.comparing(StepChange::at))

@@ -87,7 +87,7 @@ public class SuspectService {
                     "since",
                     ChronoUnit.DAYS.between(since, history.today()),
                     earliest + " to " + latest,
-                    "Two whole days must have passed since, and not more than " + MOST_DAYS + ".");
+                    "Choose a day two or more whole days ago, but not more than " + MOST_DAYS + ".");
         }
         Days days = Days.of(history, since);
         Evidence evidence = evidence(history, days);

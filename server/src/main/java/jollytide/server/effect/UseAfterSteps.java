@@ -4,16 +4,16 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
-import jollytide.core.doses.DosedLine;
-import jollytide.core.doses.SingleDose;
-import jollytide.core.doses.UseStep;
+import jollytide.core.dosingline.DosedLine;
+import jollytide.core.dosingline.SingleDose;
+import jollytide.core.dosingline.UseStep;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.Reading;
 import jollytide.core.measure.Setup;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.PhScale;
-import jollytide.server.dose.DoseService;
+import jollytide.server.dosing.DosingService;
 import jollytide.server.effect.EffectViews.Found;
 import jollytide.server.effect.EffectViews.UseBeside;
 import jollytide.server.twin.TwinBook;
@@ -28,11 +28,11 @@ class UseAfterSteps {
     /** A step of pH that animals would notice. From memory. */
     private static final double PH_STEP = 0.05;
 
-    private final DoseService doses;
+    private final DosingService doses;
     private final Histories histories;
     private final TwinBook book;
 
-    UseAfterSteps(DoseService doses, Histories histories, TwinBook book) {
+    UseAfterSteps(DosingService doses, Histories histories, TwinBook book) {
         this.doses = doses;
         this.histories = histories;
         this.book = book;

@@ -148,8 +148,8 @@ public class EventService {
                         "until",
                         event.until.toString(),
                         "at the latest " + other.at,
-                        "“" + other.title + "” is of the same kind and was on from " + other.at
-                                + ": this ended then, or one of both is dated wrong."));
+                        "“" + other.title + "” of the same kind started " + other.at
+                                + ". End this event then, or correct one of the dates."));
             }
         }
         events.flush();
@@ -196,14 +196,10 @@ public class EventService {
                 : LocalTimes.resolve("until", body.until(), tank.home().zone(), clock.instant());
         if (event.until != null && event.until.isBefore(event.at)) {
             throw Problem.refused(
-                    new FieldError("until", body.until(), "not before its beginning", "It ended before it began."));
+                    new FieldError("until", body.until(), "not before the start", "The end is before the start."));
         }
         if (event.until == null && event.kind == EventKind.EXPERIMENT) {
-            throw Problem.refused(new FieldError(
-                    "until",
-                    "",
-                    "a time",
-                    "An experiment is over at some time, and the tank is then as before: say when."));
+            throw Problem.refused(new FieldError("until", "", "a time", "Enter when the experiment ended."));
         }
         event.excludesDays = Boolean.TRUE.equals(body.excludesDays());
         event.title = body.title().strip();

@@ -117,7 +117,10 @@ public class ExperimentService {
         Tank tank = tanks.tank(keeperId, tankId);
         if (!kind.changesTheTank()) {
             throw refused(
-                    "experiment", kind.name(), "one that changes the tank", "This one needs no guard: just do it.");
+                    "experiment",
+                    kind.name(),
+                    "one that changes the tank",
+                    "This measurement needs no guided " + "experiment.");
         }
         TwinBook.Described known = book.describe(tank);
         Experiment.Promise promise = known.experiments().stream()
@@ -126,10 +129,10 @@ public class ExperimentService {
                 .orElseThrow(() -> refused(
                         "experiment",
                         kind.name(),
-                        "a tank that has what is switched off, and lamps that switch",
+                        "a tank with a skimmer, and lamps with a dark phase",
                         kind.stops() == Experiment.Stops.SKIMMER
-                                ? "This tank has no skimmer or no night, so there is nothing to switch off."
-                                : "This tank's lamps have no day and night, so there is nothing to leave off."));
+                                ? "This tank has no skimmer or no dark phase."
+                                : "This tank’s lamps have no day and night."));
         if (!promise.allowed()) {
             throw refused("experiment", kind.name(), "oxygen above 5 mg/L", littleOxygen(promise.lowestOxygenMgPerL()));
         }
@@ -142,7 +145,7 @@ public class ExperimentService {
                     throw Problem.of(
                             HttpStatus.CONFLICT,
                             "Already one",
-                            "Another experiment is planned or goes on at this tank: end it or call it off first.");
+                            "Another experiment is planned or running. End or cancel that one first.");
                 }
                 chosen.delete(other);
             }
@@ -178,15 +181,14 @@ public class ExperimentService {
         Instant now = clock.instant();
         Instant begun = time(tank, at, now);
         if (!begun.isBefore(planned.plannedUntil)) {
-            throw refused(
-                    "at", begun.toString(), "before its end", "Its hours are over: call it off and plan it anew.");
+            throw refused("at", begun.toString(), "before its end", "The planned time is over. Cancel and plan again.");
         }
         if (begun.isBefore(planned.plannedFrom.minus(EARLY))) {
             throw refused(
                     "at",
                     begun.toString(),
                     "not before " + planned.plannedFrom.minus(EARLY),
-                    "It tells what it promises in its own hours only: it is not yet time.");
+                    "Too early: the experiment works only at its planned time.");
         }
         TwinBook.Described known = book.describe(tank);
         Instant day = begun.isBefore(known.start()) ? known.start().minus(DAY) : known.start();
@@ -231,14 +233,18 @@ public class ExperimentService {
         return inOne(() -> {
             ChosenExperiment e = one(tank, id);
             if (e.begunAt == null) {
-                throw refused("id", id.toString(), "one that goes on", "It was not begun: call it off instead.");
+                throw refused(
+                        "id",
+                        id.toString(),
+                        "a running experiment",
+                        "The experiment has not started. " + "Cancel it instead.");
             }
             if (e.endedAt != null) {
                 throw Problem.savedElsewhere(view(tank, e));
             }
             Instant over = time(tank, at, now);
             if (!over.isAfter(e.begunAt)) {
-                throw refused("at", over.toString(), "after its beginning", "It cannot be over before it began.");
+                throw refused("at", over.toString(), "after its beginning", "The end can’t be before the start.");
             }
             e.endedAt = over;
             e.ended = how;
@@ -309,7 +315,7 @@ public class ExperimentService {
     private static String littleOxygen(@Nullable Double lowest) {
         return String.format(
                 Locale.ROOT,
-                "On the early side oxygen would fall to %.1f mg/L: below %.0f no experiment is made with animals.",
+                "Oxygen could fall to %.1f mg/L. We allow no experiment below %.0f.",
                 lowest == null ? 0 : Math.floor(10 * lowest) / 10,
                 OxygenLines.CAUTION);
     }

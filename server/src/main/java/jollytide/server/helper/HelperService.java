@@ -65,7 +65,7 @@ class HelperService {
         helper.home = homes.owned(keeperId, homeId);
         if (helpers.findByHomeIdOrderByName(homeId).size() >= AT_MOST) {
             throw Problem.refused(new FieldError(
-                    "name", name, "at most 50 helpers", "This home has fifty helpers; withdraw an old link first."));
+                    "name", name, "at most 50 helpers", "This home has 50 helpers. Revoke an old link first."));
         }
         Secret secret = Secret.make("help_");
         helper.id = UUID.randomUUID();

@@ -134,7 +134,7 @@ public class HomeService {
     }
 
     private static Problem tooMany(String name, String most) {
-        return Problem.refused(new FieldError("name", name, "at most " + most, "At most " + most + " are kept."));
+        return Problem.refused(new FieldError("name", name, "at most " + most, "At most " + most + " are allowed."));
     }
 
     private static void describe(Home home, HomeDescription description) {
@@ -145,7 +145,7 @@ public class HomeService {
                     "zone",
                     description.zone(),
                     "an IANA time zone such as Europe/Amsterdam",
-                    "The time zone " + description.zone() + " is not known."));
+                    "Unknown time zone " + description.zone() + "."));
         }
         Gases.standardPressureHpa(description.altitudeM());
         home.name = description.name().strip();
@@ -170,7 +170,7 @@ public class HomeService {
                     "currency",
                     code,
                     "a code of three letters such as EUR, USD or GBP",
-                    "The currency " + code + " is not known."));
+                    "Unknown currency " + code + "."));
         }
     }
 

@@ -28,10 +28,10 @@ public final class LocalTimes {
     public static Instant resolve(String field, String text, ZoneId zone, Instant now) {
         Instant instant = parse(field, text, zone).truncatedTo(ChronoUnit.MICROS);
         if (instant.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
-            throw refused(field, text, "a time that has passed", "The time " + text + " lies in the future.");
+            throw refused(field, text, "a time that has passed", "The time " + text + " is in the future.");
         }
         if (instant.isBefore(EARLIEST)) {
-            throw refused(field, text, "1990 or later", "The time " + text + " lies too far back.");
+            throw refused(field, text, "1990 or later", "The time " + text + " is too far back.");
         }
         return instant;
     }
@@ -50,7 +50,7 @@ public final class LocalTimes {
                     field,
                     text,
                     "a time such as 2026-11-12T09:55 or 2026-11-12T08:55:00Z",
-                    "The time " + text + " cannot be read.");
+                    "We can’t read the time " + text + ".");
         }
         List<ZoneOffset> offsets = zone.getRules().getValidOffsets(local);
         return switch (offsets.size()) {
@@ -60,13 +60,13 @@ public final class LocalTimes {
                         field,
                         text,
                         "a time outside the skipped hour",
-                        "The clocks were put forward then: " + text + " did not exist in " + zone + ".");
+                        "The clocks skipped " + text + " in " + zone + ".");
             default ->
                 throw refused(
                         field,
                         text,
                         "with an offset: " + local + offsets.get(0) + " or " + local + offsets.get(1),
-                        "The clocks were put back then: " + text + " happened twice in " + zone + ". Say which.");
+                        "The clocks repeated " + text + " in " + zone + ". Choose which one.");
         };
     }
 

@@ -88,9 +88,8 @@ public record ImportPlan(
                         field,
                         taken.key(),
                         "each quantity once",
-                        "Two channels cannot both be " + taken.unit().symbol()
-                                + " by the same method at the same place."
-                                + " Leave one out, or give it another method."));
+                        "Two channels are " + taken.unit().symbol()
+                                + " by the same method at the same place. Leave one out or choose another method."));
             }
         }
     }
@@ -98,24 +97,21 @@ public record ImportPlan(
     private void check(Layout given) {
         if (given.timeForm() == null) {
             throw Problem.refused(new FieldError(
-                    "layout.timeForm",
-                    null,
-                    "one of the forms that were offered",
-                    "How times are written is missing."));
+                    "layout.timeForm", null, "one of the offered formats", "Choose how times are written."));
         }
         if (DELIMITERS.indexOf(given.delimiter()) < 0) {
             throw Problem.refused(new FieldError(
                     "layout.delimiter",
                     String.valueOf(given.delimiter()),
                     "comma, semicolon, tab or bar",
-                    "Cells are parted by comma, semicolon, tab or bar."));
+                    "Separate cells by comma, semicolon, tab or bar."));
         }
         if ((given.nameColumn() == null) != (given.valueColumn() == null)) {
             throw Problem.refused(new FieldError(
                     "layout.valueColumn",
                     null,
                     "nameColumn and valueColumn together, or neither",
-                    "A file with one reading a line has a column of names and one of values."));
+                    "A file with one reading per line needs a column of names and one of values."));
         }
         for (int i = 0; i < channels.size() && given.nameColumn() == null; i++) {
             String key = channels.get(i).key();

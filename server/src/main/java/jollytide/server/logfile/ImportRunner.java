@@ -151,13 +151,13 @@ class ImportRunner {
         } catch (RuntimeException e) {
             if (isFull(e)) {
                 LOG.warn("the import of {} waits: the disk is full", file.name);
-                waits(file, "The disk is full. It goes on by itself once there is room.");
+                waits(file, "The disk is full. The import continues when there is space.");
             } else if (passes(e)) {
                 LOG.warn("the import of {} waits for the database: {}", file.name, e.getMessage());
-                waits(file, "The database was away. It goes on by itself.");
+                waits(file, "The database was not reachable. The import continues by itself.");
             } else {
                 LOG.error("the import of {} failed", file.name, e);
-                fails(file, "It cannot be read into the log: " + e.getMessage());
+                fails(file, "We can’t import this: " + e.getMessage());
             }
         }
     }
@@ -191,7 +191,8 @@ class ImportRunner {
         Instant until = clock.instant().plus(reason == null ? Duration.ZERO : TRY_AGAIN);
         try {
             jdbc.update(
-                    "update log_import set leased_until = ?, reason = ? where id = ? and tries = ? and state = 'RUNNING'",
+                    "update log_import set leased_until = ?, reason = ? where id = ? and tries = ? and state = "
+                            + "'RUNNING'",
                     utc(until),
                     reason,
                     file.id,
@@ -400,7 +401,8 @@ class ImportRunner {
         /** Progress and the next lease, in the same transaction as the readings: either all of it holds or none. */
         private void report(Chunk chunk) {
             int mine = jdbc.update(
-                    "update log_import set version = version + 1, state = ?, reason = null, leased_until = ?, bytes_read = ?,"
+                    "update log_import set version = version + 1, state = ?, reason = null, leased_until = ?, "
+                            + "bytes_read = ?,"
                             + " lines_read = ?, saved = ?, already_there = ?, conflicts = ?, bad = ?, first_at = ?,"
                             + " last_at = ? where id = ? and state = 'RUNNING' and tries = ?",
                     chunk.atEnd() ? "DONE" : "RUNNING",

@@ -246,7 +246,8 @@ class ImportService {
         LogImport file = owned(tanks.tank(keeperId, tankId), id);
         return jdbc.query(
                 "select c.at, s.place, s.method, s.unit, c.stored, c.offered from log_import_conflict c"
-                        + " join series s on s.id = c.series_id where c.import_id = ? order by c.at, c.series_id limit ?",
+                        + " join series s on s.id = c.series_id where c.import_id = ? order by c.at, "
+                        + "c.series_id limit ?",
                 (row, i) -> new ConflictView(
                         row.getObject(1, LocalDateTime.class).toInstant(ZoneOffset.UTC),
                         Place.valueOf(row.getString(2)),
@@ -262,7 +263,7 @@ class ImportService {
     ImportView replace(UUID keeperId, UUID tankId, long id, boolean byTheFile) {
         LogImport file = owned(tanks.tank(keeperId, tankId), id);
         if (file.state != State.DONE) {
-            throw Problem.of(HttpStatus.CONFLICT, "Not done", "The file is not read to its end.");
+            throw Problem.of(HttpStatus.CONFLICT, "Not done", "The import is not finished.");
         }
         if (file.replaced != byTheFile) {
             putConflicts(file.id, byTheFile);
@@ -317,7 +318,8 @@ class ImportService {
 
     private static LogImport waiting(LogImport file) {
         if (file.state != State.WAITING) {
-            throw Problem.of(HttpStatus.CONFLICT, "Already begun", "This file is being read, or was read already.");
+            throw Problem.of(
+                    HttpStatus.CONFLICT, "Already begun", "This file is being imported or was " + "imported already.");
         }
         return file;
     }

@@ -80,7 +80,7 @@ final class Senml {
             return r.number() < SAMPLE_RECORDS;
         });
         if (values.isEmpty()) {
-            throw new FileRefused("The file is SenML, but no record in it holds a number.");
+            throw new FileRefused("This SenML file has no record with a number.");
         }
         return values.entrySet().stream()
                 .map(e -> {
@@ -105,9 +105,9 @@ final class Senml {
             if (meaning != null) {
                 Instant at = r.at();
                 if (r.value() == null) {
-                    sink.bad(r.number(), r.shown(), "the record holds no number");
+                    sink.bad(r.number(), r.shown(), "the record has no number");
                 } else if (at == null) {
-                    sink.bad(r.number(), r.shown(), "its time is relative to the moment it was sent");
+                    sink.bad(r.number(), r.shown(), "the time is relative to when it was sent");
                 } else {
                     LogReader.check(meaning, at, r.value(), r.number(), r.shown(), now, sink);
                 }
@@ -121,7 +121,7 @@ final class Senml {
         long number = 0;
         try (JsonParser parser = JSON.createParser(ObjectReadContext.empty(), in)) {
             if (parser.nextToken() != JsonToken.START_ARRAY) {
-                throw new FileRefused("The file is JSON, but no SenML: it does not begin with a list of records.");
+                throw new FileRefused("This JSON file is not SenML: it does not begin with a list of records.");
             }
             Base base = Base.NONE;
             while (parser.nextToken() == JsonToken.START_OBJECT) {
@@ -151,8 +151,7 @@ final class Senml {
             String name = parser.currentName();
             JsonToken token = parser.nextToken();
             if (name.endsWith("_")) {
-                throw new FileRefused("Record " + number + " holds “" + name
-                        + "”, which readers must understand; Jolly Tide does not.");
+                throw new FileRefused("Record " + number + " requires “" + name + "”, which we don’t support.");
             }
             if (token.isNumeric()) {
                 fields.put(name, parser.getDoubleValue());
@@ -167,7 +166,7 @@ final class Senml {
 
     private static Base base(Base old, Map<String, Object> fields) {
         if (number(fields, "bver", NEWEST_VERSION) > NEWEST_VERSION) {
-            throw new FileRefused("The file is of a later version of SenML than 10.");
+            throw new FileRefused("The file uses a SenML version later than 10.");
         }
         return new Base(
                 text(fields, "bn", old.name()),

@@ -230,7 +230,7 @@ public class MediaService {
         within("changedShare", changedShare, 0, 1, "of the column");
         if (moment.isBefore(fill.filledAt)) {
             throw new InputException(
-                    "at", moment.getEpochSecond(), "after it was filled", "The colour was read before the fill.");
+                    "at", moment.getEpochSecond(), "after the fill", "The colour was read before the fill.");
         }
         fill.colours.removeIf(colour -> colour.at.equals(moment));
         fill.colours.add(new Colour(moment, changedShare));
@@ -245,7 +245,7 @@ public class MediaService {
         Instant moment = LocalTimes.resolve("at", at, tank.home().zone(), clock.instant());
         if (moment.isBefore(fill.filledAt)) {
             throw new InputException(
-                    "at", moment.getEpochSecond(), "after it was filled", "It was taken out before the fill.");
+                    "at", moment.getEpochSecond(), "after the fill", "The media were removed before the fill.");
         }
         end(fill, moment, by);
         return view(tank, fill, capacity(tank));

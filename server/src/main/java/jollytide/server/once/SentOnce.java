@@ -115,7 +115,7 @@ class SentOnce implements HandlerInterceptor, WebMvcConfigurer, ResponseBodyAdvi
         return Problem.of(
                 HttpStatus.CONFLICT,
                 "Sent before",
-                "You sent this before, and the answer got lost. Check whether it was saved before you send it again.");
+                "You sent this before and the answer got lost. Check whether it was saved before you send it again.");
     }
 
     private static @Nullable Asked asked(HttpServletRequest request, Object handler) {
@@ -219,7 +219,8 @@ class SentOnce implements HandlerInterceptor, WebMvcConfigurer, ResponseBodyAdvi
         try {
             if (HttpStatus.valueOf(response.getStatus()).is2xxSuccessful()) {
                 jdbc.update(
-                        "update sent_once set status = ?, answer = ? where keeper_id = ? and sent_by = ? and request_id = ?",
+                        "update sent_once set status = ?, answer = ? where keeper_id = ? and sent_by = ? and "
+                                + "request_id = ?",
                         response.getStatus(),
                         request.getAttribute(ANSWER),
                         asked.keeperId(),

@@ -183,7 +183,7 @@ public record KitDescription(
         // A keeper's day may have begun before the server's has.
         if (testedOn != null && testedOn.isAfter(today.plusDays(1))) {
             throw new InputException(
-                    "testedOn", testedOn.toEpochDay(), "today or earlier", "The test lies in the future.");
+                    "testedOn", testedOn.toEpochDay(), "today or earlier", "The test is in the future.");
         }
         if (loadW != null) {
             Quantities.within("loadW", loadW, 0.1, 5000, "W");
@@ -194,11 +194,11 @@ public record KitDescription(
             throw new InputException(
                     "loadW",
                     watts(),
-                    "at most what its maker says it carries, " + upsW + " W",
+                    "at most its rated load, " + upsW + " W",
                     "Overloaded: it would switch off at once.");
         }
         if (gives == Gives.WHOLE_TANK && energy == Source.DRY_CELLS) {
-            throw new InputException("energy", 0, "a generator, a battery or a UPS", "Dry cells cannot carry pumps.");
+            throw new InputException("energy", 0, "a generator, a battery or a UPS", "Dry cells can’t power pumps.");
         }
         // What was tried at the real load carries it.
         if (testedHours == null && energy != Source.DRY_CELLS && (ratedW != null || gives == Gives.WHOLE_TANK)) {

@@ -99,7 +99,7 @@ public class KitService {
                     "name",
                     description.name(),
                     "at most " + MOST_IN_A_HOME + " things",
-                    "This home has " + MOST_IN_A_HOME + " things; take out what is never used."));
+                    "This home has " + MOST_IN_A_HOME + " things. Remove what you never use."));
         }
         KitItem item = new KitItem();
         item.id = UUID.randomUUID();
@@ -136,11 +136,8 @@ public class KitService {
             meant.add(description.tankId());
         }
         if (!here.containsAll(meant)) {
-            throw Problem.refused(new FieldError(
-                    "tankId",
-                    meant.toString(),
-                    "a tank of this home",
-                    "It is kept for a tank that is not in this home."));
+            throw Problem.refused(
+                    new FieldError("tankId", meant.toString(), "a tank of this home", "Choose a tank in this home."));
         }
         return description;
     }

@@ -21,7 +21,7 @@ final class NoteRules {
     /** What is wrong with a note; null when nothing is. */
     static @Nullable FieldError wrong(NewNote note, List<UUID> tankIds) {
         if (note.id() == null || note.at() == null || note.kind() == null) {
-            return new FieldError("id", "", "an id, a time and a kind", "The note needs an id, a time and a kind.");
+            return new FieldError("id", "", "an id, a time and a kind", "The entry needs an id, a time and a kind.");
         }
         FieldError tooLong = tooLong(note);
         if (tooLong != null) {
@@ -46,13 +46,13 @@ final class NoteRules {
                 note.tankId() == null ? noTank() : null;
             case NOTE ->
                 note.text() == null || note.text().isBlank()
-                        ? new FieldError("text", "", "some words", "The note is empty.")
+                        ? new FieldError("text", "", "some words", "Enter a few words.")
                         : null;
         };
     }
 
     private static FieldError noTank() {
-        return new FieldError("tankId", "", "a tank of this home", "Say which tank.");
+        return new FieldError("tankId", "", "a tank of this home", "Choose the tank.");
     }
 
     private static @Nullable FieldError outside(NewNote note, double least, double most, String unit) {

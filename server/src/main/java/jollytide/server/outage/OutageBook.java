@@ -71,7 +71,7 @@ class OutageBook {
         Instant until = told.until() == null ? null : passed("until", told.until(), now);
         if (until != null && until.isBefore(from)) {
             throw new InputException(
-                    "until", until.getEpochSecond(), "after it began", "It cannot end before it began.");
+                    "until", until.getEpochSecond(), "after it began", "The end can’t be before the start.");
         }
         if (told.id() != null) {
             Optional<Outage> known = outages.findById(told.id());
@@ -184,7 +184,7 @@ class OutageBook {
                     "at",
                     until.getEpochSecond(),
                     "after the power went again",
-                    "The power went again after that: the outage is still on.");
+                    "Power failed again after that. The outage is still on.");
         }
         return ended(outage, until);
     }
@@ -195,7 +195,9 @@ class OutageBook {
         Optional<Outage> open = open(homeId);
         if (open.isPresent() && !open.get().id.equals(outage.id)) {
             throw Problem.of(
-                    HttpStatus.CONFLICT, "Another outage is on", "Another outage has begun since: that one goes on.");
+                    HttpStatus.CONFLICT,
+                    "Another outage is on",
+                    "Another outage started after that and is " + "still on.");
         }
         if (outage.endedAt == null) {
             return outage;
@@ -220,13 +222,13 @@ class OutageBook {
                     "at",
                     at.getEpochSecond(),
                     "from two days before it was noticed to its end",
-                    "It can have begun up to two days earlier, and not after its end.");
+                    "Enter a start up to two days earlier and before the end.");
         }
         if (helper != null && at.isAfter(outage.startedAt)) {
             throw new InputException(
                     "at",
                     at.getEpochSecond(),
-                    "earlier than it stands",
+                    "earlier than now set",
                     "A helper can move the start earlier. Only the keeper can move it later.");
         }
         outage.beganBefore = helper == null ? null : outage.startedAt;
@@ -327,11 +329,12 @@ class OutageBook {
             return now;
         }
         if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
-            throw new InputException(field, at.getEpochSecond(), "a time that has passed", "It lies in the future.");
+            throw new InputException(
+                    field, at.getEpochSecond(), "a time that has passed", "The time is in the " + "future.");
         }
         if (at.isBefore(now.minus(LONGEST_OWED))) {
             throw new InputException(
-                    field, at.getEpochSecond(), "within the last year", "It lies more than a year back.");
+                    field, at.getEpochSecond(), "within the last year", "The time is more than a year ago.");
         }
         return at.isAfter(now) ? now : at.truncatedTo(ChronoUnit.MICROS);
     }

@@ -17,12 +17,12 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import jollytide.core.outage.AgainstAmmonia;
 import jollytide.core.outage.Backup;
+import jollytide.core.outage.KitPlan;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.NightWithoutMains.OxygenCourse;
 import jollytide.core.outage.NightWithoutMains.Reading;
 import jollytide.core.outage.Plan;
 import jollytide.core.outage.RoomAround;
-import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.StillCool;
 import jollytide.core.outage.TankAtFailure;
@@ -443,7 +443,7 @@ class OutageService {
         }
         OxygenCourse course = new NightWithoutMains(failed, runs.at(tank.id(), usable), readings).run(AHEAD_H);
         Plan.Situation situation = failures.situation(
-                tank, failed, Schedule.best(failed, planned, AHEAD_H).running(), course);
+                tank, failed, KitPlan.best(failed, planned, AHEAD_H).running(), course);
         // A canister that stood for some hours lately has those hours behind it.
         double lastedH = hours(outage.startedAt, outage.endedAt == null ? clock.instant() : outage.endedAt)
                 + scene.stoodBeforeH();

@@ -13,10 +13,10 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
+import jollytide.core.outage.KitPlan;
 import jollytide.core.outage.NightWithoutMains;
 import jollytide.core.outage.OxygenFlow;
 import jollytide.core.outage.Plan;
-import jollytide.core.outage.Schedule;
 import jollytide.core.outage.Step;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.reef.OxygenLines;
@@ -158,7 +158,7 @@ class PocketCard {
             TankAtFailure winter,
             List<Backup> backups) {
         List<KitShare> usable = KitShare.usable(tank, all, kit, EnergyUsed.NOTHING);
-        Schedule schedule = Schedule.best(summer, backups, AHEAD_H);
+        KitPlan schedule = KitPlan.best(summer, backups, AHEAD_H);
         Plan.Situation situation = failures.situation(tank, summer, schedule.running(), schedule.course());
         List<Backup> atOnce = schedule.running().stream()
                 .filter(running -> running.fromH() == 0)

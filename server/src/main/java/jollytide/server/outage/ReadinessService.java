@@ -13,9 +13,9 @@ import java.util.Objects;
 import java.util.UUID;
 import jollytide.core.outage.Backup;
 import jollytide.core.outage.HoursInWords;
+import jollytide.core.outage.KitPlan;
 import jollytide.core.outage.NightWithoutMains.OxygenPoint;
 import jollytide.core.outage.RoomAround;
-import jollytide.core.outage.Schedule;
 import jollytide.core.outage.TankAtFailure;
 import jollytide.core.outage.Tier;
 import jollytide.core.outage.Times;
@@ -216,7 +216,7 @@ class ReadinessService {
 
     /** The point of a cut where the early side stands lowest. */
     private static OxygenPoint lowest(TankAtFailure tank, List<Backup> kit, double hours) {
-        return Schedule.best(tank, kit, hours).course().points().stream()
+        return KitPlan.best(tank, kit, hours).course().points().stream()
                 .min(Comparator.comparingDouble(OxygenPoint::early))
                 .orElseThrow();
     }
@@ -234,7 +234,7 @@ class ReadinessService {
                 danger(winter, List.of()),
                 danger(summer, kit),
                 danger(winter, kit),
-                Schedule.unattended(summer, kit, WorstNight.LOOKED_AHEAD_H)
+                KitPlan.unattended(summer, kit, WorstNight.LOOKED_AHEAD_H)
                         .course()
                         .danger(),
                 ahead.summer().contradicted(),
@@ -249,7 +249,7 @@ class ReadinessService {
     }
 
     private static Times danger(TankAtFailure tank, List<Backup> kit) {
-        return Schedule.best(tank, kit, WorstNight.LOOKED_AHEAD_H).course().danger();
+        return KitPlan.best(tank, kit, WorstNight.LOOKED_AHEAD_H).course().danger();
     }
 
     private static String weakest(List<TankNights> nights, List<KitView> kit) {
@@ -258,19 +258,19 @@ class ReadinessService {
         }
         TankNights first = nights.get(0);
         if (first.unlikely()) {
-            return "The estimate has " + first.name() + " close to suffocation on any night, and its animals live."
-                    + " Something else moves its water, or its surface is larger than described."
-                    + " Describe it, or measure oxygen once before lights-on.";
+            return "By our estimate " + first.name() + " would run out of oxygen every night, but its animals "
+                    + "live. Check the description: something else may move the water, or the surface is "
+                    + "larger. Or measure oxygen once before lights-on.";
         }
         String name = nights.size() > 1 ? "Weakest tank: " + first.name() + ". " : "";
         String tonight = kit.isEmpty()
-                ? "Nothing aerates without the mains. If the power fails tonight: " + untilDanger(first.bareTonight())
+                ? "Nothing aerates without mains power. If the power fails tonight: " + untilDanger(first.bareTonight())
                         + "."
                 : "If the power fails tonight, with your kit: " + untilDanger(first.keptTonight()) + ".";
         Times hot = kit.isEmpty() ? first.bareSummer() : first.keptSummer();
         String summer = " On the hottest night: " + untilDanger(hot) + ".";
         boolean tested = kit.stream().anyMatch(k -> k.runTime().tested());
-        return name + tonight + summer + (kit.isEmpty() || tested ? "" : " None of the kit is tested.");
+        return name + tonight + summer + (kit.isEmpty() || tested ? "" : " None of your kit is tested.");
     }
 
     private static String untilDanger(Times danger) {

@@ -73,7 +73,7 @@ public class ProbeBook {
                     "at",
                     fresh.at().toString(),
                     "at most " + MOST,
-                    "At most " + MOST + " calibrations of a probe are kept."));
+                    "A probe can have at most " + MOST + " calibrations."));
         }
         history(
                 Stream.concat(before.stream().map(Kept::calibration), Stream.of(fresh))

@@ -339,7 +339,7 @@ class ProbeService {
                         "alkalinity",
                         null,
                         "a test of the last two months",
-                        "The balance needs an alkalinity test of the last two months. Enter one first.")));
+                        "We need an alkalinity test from the last two months. Add one first.")));
         double salinity = newest(tank, Quantity.SALINITY, now)
                 .map(row -> row.standard(typical, pressure).value())
                 .orElse(assumed.salinityPsu());

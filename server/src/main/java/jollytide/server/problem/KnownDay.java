@@ -16,7 +16,7 @@ public final class KnownDay {
                     field,
                     day.toString(),
                     "a day from " + FIRST_YEAR + " to " + LAST_YEAR,
-                    "No log holds a day such as " + day + "."));
+                    "" + day + " is outside the possible days of a log."));
         }
         return day;
     }

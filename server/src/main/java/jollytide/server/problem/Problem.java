@@ -36,7 +36,7 @@ public final class Problem extends RuntimeException {
     public static Problem refused(List<FieldError> errors) {
         String sentence = errors.size() == 1
                 ? errors.get(0).message()
-                : errors.size() + " inputs are refused: " + errors.get(0).message();
+                : errors.size() + " entries need a correction: " + errors.get(0).message();
         return of(HttpStatus.UNPROCESSABLE_CONTENT, "Input refused", sentence).with("errors", errors);
     }
 
@@ -45,7 +45,7 @@ public final class Problem extends RuntimeException {
         return of(
                         HttpStatus.CONFLICT,
                         "Changed elsewhere",
-                        "This was changed elsewhere since you opened it. Nothing of yours was saved yet.")
+                        "This was changed elsewhere after you opened it. Your changes are not saved yet.")
                 .with("current", current);
     }
 

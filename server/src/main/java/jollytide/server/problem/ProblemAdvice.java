@@ -68,7 +68,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<ProblemDetail> locked(OptimisticLockingFailureException e) {
         return answer(Problem.of(
-                HttpStatus.CONFLICT, "Changed elsewhere", "This was changed elsewhere in the same moment. Try again."));
+                HttpStatus.CONFLICT, "Changed elsewhere", "This was changed elsewhere at the same time. Try again."));
     }
 
     @ExceptionHandler({
@@ -83,7 +83,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return answer(Problem.of(
                         HttpStatus.SERVICE_UNAVAILABLE,
                         "Database not reachable",
-                        "The database does not answer. Nothing was saved; try again in a moment.")
+                        "The database does not answer. Nothing was saved. Try again in a moment.")
                 .retryAfter(3));
     }
 
@@ -100,12 +100,12 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                         ? Problem.of(
                                 HttpStatus.UNPROCESSABLE_CONTENT,
                                 "Input refused",
-                                "A value is longer or further out than can be kept. Nothing was saved.")
+                                "A value is too long or too large to save. Nothing was saved.")
                         : Problem.of(
                                 HttpStatus.CONFLICT,
                                 "Changed elsewhere",
-                                "This was saved or deleted elsewhere in the same moment. Nothing was saved; look, and try"
-                                        + " again."));
+                                "This was saved or deleted elsewhere at the same time. Nothing was saved. "
+                                        + "Check and try again."));
     }
 
     @ExceptionHandler
@@ -147,7 +147,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return answer(Problem.of(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Something broke",
-                "This is a fault of the program, not yours. The console says more."));
+                "This is our fault, not yours. The console has details."));
     }
 
     /** By SQL's class of connection exceptions (ISO/IEC 9075-2, class 08), wherever in a transaction it was lost. */
@@ -194,7 +194,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             }
         }
         return anyBody(Problem.of(
-                HttpStatus.BAD_REQUEST, "Not readable", "The request is not the JSON that this address expects."));
+                HttpStatus.BAD_REQUEST, "Not readable", "The request is not the JSON this address expects."));
     }
 
     @Override
@@ -220,7 +220,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                     .map(String::valueOf)
                     .sorted()
                     .collect(Collectors.joining(", "));
-            return new FieldError(field, null, known, field + " is not known here; known are " + known + ".");
+            return new FieldError(field, null, known, "Unknown " + field + ". Known: " + known + ".");
         }
         Object value = e instanceof InvalidFormatException format ? format.getValue() : null;
         String allowed = allowed(e.getTargetType());

@@ -85,8 +85,8 @@ class ReadingController {
         if (who.guest() != null && Boolean.TRUE.equals(body.replace())) {
             throw Problem.of(
                     HttpStatus.FORBIDDEN,
-                    "The keeper's",
-                    "Another value is stored at that time; only the keeper may replace it.");
+                    "Keeper only",
+                    "Another value is stored at that time. Only the keeper can replace it.");
         }
         return readings.save(who.keeperId(), tankId, body);
     }

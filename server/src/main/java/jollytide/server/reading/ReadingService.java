@@ -121,7 +121,7 @@ public class ReadingService {
             Plausible.doubt(value.unit(), value.value()).ifPresent(doubt -> unusual.add(new Unusual(index, doubt)));
         }
         if (!unusual.isEmpty()) {
-            throw Problem.of(HttpStatus.CONFLICT, "Is this right?", "No tank usually reads that. Nothing is saved yet.")
+            throw Problem.of(HttpStatus.CONFLICT, "Is this right?", "This value is unusual. Nothing is saved yet.")
                     .with("unusual", unusual);
         }
     }
@@ -152,7 +152,8 @@ public class ReadingService {
             throw Problem.of(
                             HttpStatus.CONFLICT,
                             "Another value is stored",
-                            "For that time another value is stored already. Nothing was saved; say whether to replace it.")
+                            "Another value is already stored for that time. Nothing was saved. Choose whether "
+                                    + "to replace it.")
                     .with("conflicts", conflicts);
         }
         toSave.values().forEach(row -> writer.put(row.seriesId(), List.of(new TimedValue(row.at(), row.value()))));
@@ -172,7 +173,7 @@ public class ReadingService {
     /** Replaces a reading by a corrected one; when the correction is refused the old one stays. */
     public ReadingView correct(UUID keeperId, UUID tankId, String id, NewReadings corrected) {
         if (corrected.values().size() != 1) {
-            throw Problem.refused(new FieldError("values", null, "one value", "A correction holds one value."));
+            throw Problem.refused(new FieldError("values", null, "one value", "Enter exactly one value."));
         }
         if (Boolean.TRUE.equals(corrected.ask())) {
             asked(corrected);
@@ -391,7 +392,8 @@ public class ReadingService {
         return Objects.requireNonNull(jdbc.queryForObject(
                 "select min(a), max(b) from (select"
                         + " (select bucket from reading_half_hour where series_id = s.id order by bucket limit 1) a,"
-                        + " (select bucket from reading_half_hour where series_id = s.id order by bucket desc limit 1) b"
+                        + " (select bucket from reading_half_hour where series_id = s.id order by bucket desc "
+                        + "limit 1) b"
                         + " from series s where s.subject_id in (?, ?, ?)) spans",
                 (row, i) -> {
                     long first = row.getLong(1) * ReadingWriter.BUCKET_SECONDS;
@@ -433,7 +435,7 @@ public class ReadingService {
                     field + ".value",
                     plain(value),
                     allowed,
-                    plain(value) + " cannot be " + unit.symbol() + "; allowed is " + allowed + "."));
+                    plain(value) + " cannot be " + unit.symbol() + ". Allowed: " + allowed + "."));
         }
         SeriesBook.check(field, reading.meaning());
     }

@@ -27,8 +27,8 @@ class ApiDocument {
                 .info(new Info()
                         .title("Jolly Tide")
                         .version("v1")
-                        .description("Every error is a problem document (RFC 9457) with field, value and what is"
-                                + " allowed. Scripts send a bearer token made under Settings."));
+                        .description("Every error is a problem document (RFC 9457) with field, value and what "
+                                + "is allowed. Scripts send a bearer token from Settings."));
     }
 
     @Bean

@@ -50,7 +50,7 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static Problem tooLarge(long allowed) {
         String most = allowed >= 1_000_000 ? allowed / 1_000_000 + " MB" : allowed / 1000 + " kB";
-        return Problem.of(HttpStatus.CONTENT_TOO_LARGE, "Too large", "A request here may have " + most + " at most.");
+        return Problem.of(HttpStatus.CONTENT_TOO_LARGE, "Too large", "A request can have at most " + most + ".");
     }
 
     private static final class Counted extends HttpServletRequestWrapper {

@@ -29,8 +29,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * only from its own pages: a browser says in {@code Origin} whose page sends a form.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+@Order(HostCheck.ORDER)
 class HostCheck extends OncePerRequestFilter {
+    static final int ORDER = Ordered.HIGHEST_PRECEDENCE + 1;
+
     private static final Set<String> CHANGES_NOTHING =
             Set.of(HttpMethod.GET.name(), HttpMethod.HEAD.name(), HttpMethod.OPTIONS.name());
 
@@ -51,8 +53,8 @@ class HostCheck extends OncePerRequestFilter {
                     Problem.of(
                             HttpStatus.MISDIRECTED_REQUEST,
                             "Another name",
-                            "This server is not known as " + shortened(request.getServerName())
-                                    + ". Names it is to answer to are set in JOLLY_TIDE_HOSTS."));
+                            "This server does not answer as " + shortened(request.getServerName())
+                                    + ". Set its names in JOLLY_TIDE_HOSTS."));
             return;
         }
         if (!CHANGES_NOTHING.contains(request.getMethod()) && foreign(request.getHeader(HttpHeaders.ORIGIN), request)) {

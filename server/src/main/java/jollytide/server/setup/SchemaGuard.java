@@ -22,8 +22,8 @@ class SchemaGuard implements FlywayMigrationStrategy {
                 .max(MigrationVersion::compareTo)
                 .orElse(MigrationVersion.EMPTY);
         if (current != null && current.getVersion().compareTo(newest) > 0) {
-            throw new NewerData("The data are of a newer Jolly Tide: schema " + current.getVersion()
-                    + ", and this one knows up to " + newest + ".");
+            throw new NewerData("Your data are from a newer Jolly Tide: schema " + current.getVersion()
+                    + ". This version knows up to " + newest + ".");
         }
         flyway.migrate();
     }

@@ -23,7 +23,10 @@ class TimeDoor implements WebMvcConfigurer {
     private static Instant within(Instant at) {
         if (at.isBefore(FIRST) || at.isAfter(LAST)) {
             throw new InputException(
-                    "at", at.getEpochSecond(), "a time between 1970 and 2200", "The time lies outside 1970 to 2200.");
+                    "at",
+                    at.getEpochSecond(),
+                    "a time between 1970 and 2200",
+                    "The time must be between 1970 " + "and 2200.");
         }
         return at;
     }

@@ -117,12 +117,12 @@ public class ChapterBook {
                     "since",
                     since,
                     "later than " + last.until,
-                    "The tank already changed later than that. Mend that chapter under History, or say when this one"
-                            + " began."));
+                    "The tank changed again after that. Correct that chapter in History, or enter when this "
+                            + "one started."));
         }
         if (all.size() >= MOST) {
             throw Problem.refused(new FieldError(
-                    "since", since, "at most " + MOST + " chapters", "A tank has at most " + MOST + " chapters."));
+                    "since", since, "at most " + MOST + " chapters", "A tank can have at most " + MOST + " chapters."));
         }
         EarlierDescription old = new EarlierDescription();
         old.id = UUID.randomUUID();
@@ -184,14 +184,14 @@ public class ChapterBook {
                     "until",
                     until,
                     "later than " + all.get(i - 1).until,
-                    "This chapter would end before it begins: it begins where the one before it ends."));
+                    "This chapter would end before it starts. A chapter starts where the one before ends."));
         }
         if (i + 1 < all.size() && !at.isBefore(all.get(i + 1).until)) {
             throw Problem.refused(new FieldError(
                     "until",
                     until,
                     "earlier than " + all.get(i + 1).until,
-                    "The chapter after this one would end before it begins."));
+                    "The next chapter would end before it starts."));
         }
         all.get(i).until = at;
     }

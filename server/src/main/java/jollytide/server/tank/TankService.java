@@ -70,7 +70,7 @@ public class TankService {
                     "name",
                     description.name(),
                     "at most " + MOST_IN_A_HOME + " tanks in a home",
-                    "This home has " + MOST_IN_A_HOME + " tanks; that is the most that is kept."));
+                    "This home has " + MOST_IN_A_HOME + " tanks, the maximum."));
         }
         Tank tank = new Tank();
         tank.id = UUID.randomUUID();

@@ -170,8 +170,8 @@ class DayService {
         LightClock light = tank.light();
         boolean everDark = all.stream().anyMatch(o -> !light.litAt(o.at(), zone));
         if (all.size() > 1 && !everDark) {
-            warnings.add("Every reading of the last two weeks was taken in the light. The lowest pH of the day comes"
-                    + " before lights-on: these readings may flatter the tank.");
+            warnings.add("All readings of the last two weeks were taken in the light. The daily low comes "
+                    + "before lights-on, so your real low may be lower.");
         }
         if (light.switches()) {
             Trace.extremes(ofDay)
@@ -180,11 +180,11 @@ class DayService {
                             light.lastOn(e.trough().at().plus(Duration.ofHours(12)), zone),
                             e.trough().at()))
                     .filter(off -> off.abs().compareTo(CLOCK_MISMATCH) > 0)
-                    .ifPresent(
-                            off -> warnings.add(
-                                    "The lowest pH came " + off.abs().toHours()
-                                            + " hours " + (off.isNegative() ? "before" : "after")
-                                            + " lights-on. Visitors or a ramp can do that; so can a light clock that is described wrongly."));
+                    .ifPresent(off ->
+                            warnings.add("The lowest pH came " + off.abs().toHours()
+                                    + " hours " + (off.isNegative() ? "before" : "after")
+                                    + " lights-on. Visitors, a ramp or a wrongly described light "
+                                    + "schedule can cause that."));
         }
         return warnings;
     }

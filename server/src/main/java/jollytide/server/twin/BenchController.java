@@ -17,8 +17,8 @@ import jollytide.server.measure.SetRequest.PutMeasure;
 import jollytide.server.setup.Computes;
 import jollytide.server.twin.BenchService.BenchView;
 import jollytide.server.twin.BenchService.VariantView;
+import jollytide.server.twin.GasBalanceService.GasBalanceView;
 import jollytide.server.twin.KeptSets.KeptSet;
-import jollytide.server.twin.LedgerService.LedgerView;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -37,12 +37,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/tanks/{tankId}")
 class BenchController {
     private final BenchService bench;
-    private final LedgerService ledger;
+    private final GasBalanceService gasBalance;
     private final KeptSets kept;
 
-    BenchController(BenchService bench, LedgerService ledger, KeptSets kept) {
+    BenchController(BenchService bench, GasBalanceService gasBalance, KeptSets kept) {
         this.bench = bench;
-        this.ledger = ledger;
+        this.gasBalance = gasBalance;
         this.kept = kept;
     }
 
@@ -113,11 +113,11 @@ class BenchController {
 
     /** The balance of both gases at a moment of an ordinary day, and over the day before it. */
     @Computes
-    @GetMapping("/ledger")
-    LedgerView ledger(
+    @GetMapping("/gas-balance")
+    GasBalanceView gasBalance(
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID tankId,
-            @RequestParam(defaultValue = "LIGHTS_ON") LedgerService.Hour hour) {
-        return ledger.ledger(who.keeperId(), tankId, hour);
+            @RequestParam(defaultValue = "LIGHTS_ON") GasBalanceService.Hour hour) {
+        return gasBalance.gasBalance(who.keeperId(), tankId, hour);
     }
 }

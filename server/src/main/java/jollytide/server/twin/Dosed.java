@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import jollytide.core.doses.KnownUse;
+import jollytide.core.dosingline.KnownUse;
 import jollytide.server.tank.Tank;
 import org.jspecify.annotations.Nullable;
 

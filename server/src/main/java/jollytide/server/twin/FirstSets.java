@@ -83,7 +83,7 @@ final class FirstSets {
         }
         Map<String, Double> numbers = new LinkedHashMap<>();
         number(media, "massKg", "massKg", numbers);
-        numbers.put("ledBack", 1 - media.path("freshShare").asDouble(1));
+        numbers.put("recirculated", 1 - media.path("freshShare").asDouble(1));
         number(media, "gatePh", "gatePh", numbers);
         Map<String, String> choices = new LinkedHashMap<>();
         choices.put("hours", media.path("hours").asString("ALWAYS"));

@@ -19,7 +19,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import jollytide.core.air.RoomAir;
 import jollytide.core.description.RoomCourse;
-import jollytide.core.doses.KnownUse;
+import jollytide.core.dosingline.KnownUse;
 import jollytide.core.evidence.Method;
 import jollytide.core.evidence.Observation;
 import jollytide.core.evidence.Place;
@@ -263,10 +263,10 @@ record LogToFit(TankLog log, @Nullable Change change, List<Trace.Extremes> days)
         }
         String logged = inAll == 1 ? "1 whole day" : inAll + " whole days";
         return change != null && change.settled().isAfter(from)
-                ? "The last fortnight has " + logged + " of pH, but not half a day since “" + change.title()
-                        + "” and two days of settling. Say what it did to the tank, and the days before it count, too."
-                : "The log has " + logged + " of pH in the last fortnight; half a day by a probe, up to last"
-                        + " midnight, is the least.";
+                ? "The last 14 days have " + logged + " of pH, but not half a day after “" + change.title()
+                        + "” had settled. Describe the event’s effect, and the days before count, too."
+                : "The last 14 days have " + logged + " of pH. We need at least half a day from a probe, up to "
+                        + "last midnight.";
     }
 
     /** Null where nothing was read in that time: then it keeps its usual one. */

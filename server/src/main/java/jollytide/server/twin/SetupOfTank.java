@@ -16,7 +16,7 @@ import jollytide.core.air.RoomAir;
 import jollytide.core.description.DailyAir;
 import jollytide.core.description.RoomDay;
 import jollytide.core.description.TankParameters;
-import jollytide.core.doses.KnownUse;
+import jollytide.core.dosingline.KnownUse;
 import jollytide.core.evidence.Place;
 import jollytide.core.evidence.Quantity;
 import jollytide.core.fit.AlkalinityCourse;

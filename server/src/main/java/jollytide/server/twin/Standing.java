@@ -34,8 +34,7 @@ record Standing(List<Put> all, @Nullable String problem) {
             } catch (InputException doesNotFit) {
                 problem = problem != null
                         ? problem
-                        : "What “" + event.title() + "” put on does not go with the description: "
-                                + doesNotFit.getMessage();
+                        : "“" + event.title() + "” does not fit the description: " + doesNotFit.getMessage();
             }
         }
         return new Standing(all, problem);

@@ -21,7 +21,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import jollytide.core.description.TankParameters;
-import jollytide.core.doses.KnownUse;
+import jollytide.core.dosingline.KnownUse;
 import jollytide.core.evidence.Estimate;
 import jollytide.core.evidence.Method;
 import jollytide.core.exchange.SettlingTime;
@@ -413,8 +413,8 @@ public class TwinBook {
                 throw new InputException(
                         "without",
                         (double) events.size(),
-                        "events of what stands on the tank",
-                        "Something that is to be taken off does not stand on it any more.");
+                        "events of active changes",
+                        "A change you want to try without has already ended.");
             }
             return events.isEmpty() ? setup : setup.with(standing.usualAt(now, events));
         }

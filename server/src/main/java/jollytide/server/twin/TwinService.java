@@ -152,10 +152,7 @@ class TwinService {
         ZoneId zone = tank.home().zone();
         if (!day.isBefore(LocalDate.ofInstant(clock.instant(), zone)) || day.getYear() < FIRST_YEAR) {
             throw Problem.refused(new FieldError(
-                    "day",
-                    day.toString(),
-                    "a day that is over, 1990 or later",
-                    "The twin knows no day such as " + day + "."));
+                    "day", day.toString(), "a day that is over, 1990 or later", "The model has no day " + day + "."));
         }
         return day.plusDays(1).atStartOfDay(zone).toInstant();
     }

@@ -26,7 +26,7 @@ import jollytide.core.unnoted.Cause;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Interval;
 import jollytide.core.upkeep.TankUse;
-import jollytide.server.dose.DoseService;
+import jollytide.server.dosing.DosingService;
 import jollytide.server.effect.UnnotedService;
 import jollytide.server.home.LocalTimes;
 import jollytide.server.problem.FieldError;
@@ -61,7 +61,7 @@ public class UpkeepService {
     private final UpkeepDones dones;
     private final TankService tanks;
     private final TwinBook book;
-    private final DoseService doses;
+    private final DosingService doses;
     private final ReadingService readings;
     private final UsesOfTanks uses;
     private final UnnotedService unnoted;
@@ -72,7 +72,7 @@ public class UpkeepService {
             UpkeepDones dones,
             TankService tanks,
             TwinBook book,
-            DoseService doses,
+            DosingService doses,
             ReadingService readings,
             UsesOfTanks uses,
             UnnotedService unnoted,
@@ -211,7 +211,7 @@ public class UpkeepService {
                     "chore",
                     MOST_TASKS,
                     "at most " + MOST_TASKS,
-                    "A tank has at most " + MOST_TASKS + " things to look after.");
+                    "A tank can have at most " + MOST_TASKS + " upkeep tasks.");
         }
         UpkeepTask task = new UpkeepTask();
         task.id = UUID.randomUUID();
@@ -240,14 +240,14 @@ public class UpkeepService {
         task.ownDays = days(days);
         if (task.chore == Chore.OWN) {
             if (task.name.isEmpty()) {
-                throw Problem.refused(new FieldError("name", name, "1 to 80 characters", "Say what is to be done."));
+                throw Problem.refused(new FieldError("name", name, "1 to 80 characters", "Enter the task."));
             }
             if (days == null) {
                 throw Problem.refused(new FieldError(
                         "days",
                         null,
                         Interval.LEAST_DAYS + " to " + Interval.MOST_DAYS + " days",
-                        "Say how many days apart it is due."));
+                        "Enter the interval in days."));
             }
         }
     }
@@ -257,7 +257,7 @@ public class UpkeepService {
         Tank tank = tanks.tank(keeperId, tankId);
         UpkeepTask task = task(tank, id);
         if (dones.countByTaskId(task.id) >= MOST_DONE) {
-            throw new InputException("at", MOST_DONE, "at most " + MOST_DONE, "This was noted too often.");
+            throw new InputException("at", MOST_DONE, "at most " + MOST_DONE, "Too many entries.");
         }
         return keep(tank, task, body);
     }
@@ -287,10 +287,7 @@ public class UpkeepService {
         LocalDate until = body.until();
         if (until != null && (until.isBefore(today) || until.isAfter(today.plusYears(FURTHEST_YEARS)))) {
             throw Problem.refused(new FieldError(
-                    "until",
-                    until.toString(),
-                    "today up to two years ahead",
-                    "It cannot be put off to " + until + "."));
+                    "until", until.toString(), "today up to two years ahead", "You can’t move this to " + until + "."));
         }
         task.notBefore = until;
     }

@@ -5,31 +5,31 @@ import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.stream.Collectors;
-import jollytide.core.programme.DayCourse;
-import jollytide.core.programme.LaneKind;
-import jollytide.core.programme.Programme;
-import jollytide.core.programme.Template;
+import jollytide.core.schedule.DayCourse;
+import jollytide.core.schedule.LaneKind;
+import jollytide.core.schedule.Schedule;
+import jollytide.core.schedule.Template;
 import jollytide.core.upkeep.Chore;
 import jollytide.core.upkeep.Chore.Wear;
 import jollytide.core.upkeep.TankUse;
-import jollytide.server.dose.DoseService;
-import jollytide.server.dose.DoseService.LineOfTank;
-import jollytide.server.programme.ProgrammeService;
+import jollytide.server.dosing.DosingService;
+import jollytide.server.dosing.DosingService.LineOfTank;
+import jollytide.server.schedule.ScheduleService;
 import jollytide.server.tank.Tank;
 import org.springframework.stereotype.Component;
 
-/** How tanks use their gear: by the programme that is saved, and by what their lines dose. */
+/** How tanks use their gear: by the schedule that is saved, and by what their lines dose. */
 @Component
 class UsesOfTanks {
     private static final Map<Wear, LaneKind> RUNS = Map.of(
             Wear.SKIMMING, LaneKind.SKIMMER, Wear.RETURNING, LaneKind.RETURN_PUMP, Wear.BUBBLING, LaneKind.AIR_PUMP);
 
-    private final ProgrammeService programmes;
-    private final DoseService doses;
+    private final ScheduleService schedules;
+    private final DosingService doses;
     private final Clock clock;
 
-    UsesOfTanks(ProgrammeService programmes, DoseService doses, Clock clock) {
-        this.programmes = programmes;
+    UsesOfTanks(ScheduleService schedules, DosingService doses, Clock clock) {
+        this.schedules = schedules;
         this.doses = doses;
         this.clock = clock;
     }
@@ -41,7 +41,7 @@ class UsesOfTanks {
                 .mapToDouble(LineOfTank::mlPerDay)
                 .max()
                 .ifPresent(ml -> perDay.put(Wear.PUMPED, ml / 1000));
-        Programme saved = programmes.saved(tank);
+        Schedule saved = schedules.saved(tank);
         if (saved == null) {
             return new TankUse(perDay, Map.of());
         }

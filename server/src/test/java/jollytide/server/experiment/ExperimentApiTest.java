@@ -142,7 +142,7 @@ class ExperimentApiTest extends ServerTest {
                         .asString())
                 .isEqualTo("lamps");
         String home = keeper.get(tank).body().path("homeId").asString();
-        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("the lamps back on their clock after");
+        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("lamps back on the timer after");
     }
 
     @Test
@@ -155,7 +155,7 @@ class ExperimentApiTest extends ServerTest {
         assertThat(planned.path("lowestOxygenMgPerL").asDouble()).isGreaterThanOrEqualTo(5);
         String home = keeper.get(tank).body().path("homeId").asString();
         JsonNode due = keeper.get("/homes/" + home + "/due").body().path(0);
-        assertThat(due.path("what").asString()).isEqualTo("Tide pool: the skimmer off at 08:00.");
+        assertThat(due.path("what").asString()).isEqualTo("Tide pool: skimmer off at 08:00.");
         assertThat(due.path("on").asString()).isEqualTo("2026-11-13");
         String calendar = keeper.get("/homes/" + home + "/due.ics").text().replace("\r\n ", "");
         assertThat(calendar).contains("DTSTART:20261113T070000Z", "DTEND:20261113T090000Z");

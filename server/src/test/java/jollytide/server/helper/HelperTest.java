@@ -120,8 +120,8 @@ class HelperTest extends ServerTest {
                         "GET /tanks/{tankId}/glance",
                         "GET /tanks/{tankId}/history",
                         "GET /tanks/{tankId}/history/span",
-                        "GET /tanks/{tankId}/ledger",
-                        "GET /tanks/{tankId}/margin",
+                        "GET /tanks/{tankId}/gas-balance",
+                        "GET /tanks/{tankId}/oxygen-margin",
                         "GET /tanks/{tankId}/media",
                         "GET /tanks/{tankId}/upkeep",
                         "POST /tanks/{tankId}/upkeep/{id}/done",
@@ -156,7 +156,7 @@ class HelperTest extends ServerTest {
             if (template.equals("/calendar/{code}")) {
                 continue;
             }
-            if (template.startsWith("/sums") || template.startsWith("/session") || template.equals("/keepers")) {
+            if (template.startsWith("/calculators") || template.startsWith("/session") || template.equals("/keepers")) {
                 continue;
             }
             boolean ofTank = template.startsWith("/tanks/");

@@ -59,7 +59,7 @@ class MediaFillTest extends ServerTest {
     }
 
     @Test
-    void exhaustLedBackDrownsAFill() {
+    void exhaustRecirculatedDrownsAFill() {
         Visitor keeper = visitor().asNewKeeper();
         String media = "/tanks/" + Samples.tank(keeper) + "/media";
         JsonNode ahead = keeper.post(media, fill(PRESENT.minus(Duration.ofDays(1)), 0))

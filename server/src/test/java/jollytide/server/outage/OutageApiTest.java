@@ -193,7 +193,7 @@ class OutageApiTest extends ServerTest {
         JsonNode clock =
                 keeper.post(home + "/outages", "{}").body().path("tanks").path(0);
         assertThat(clock.path("kit").path(0).path("running").asBoolean()).isTrue();
-        assertThat(clock.path("steps").toString()).contains("See that it runs: battery pump");
+        assertThat(clock.path("steps").toString()).contains("Check that it runs: battery pump");
     }
 
     @Test
@@ -443,7 +443,7 @@ class OutageApiTest extends ServerTest {
         return points.path(points.size() - 1).path("celsius").asDouble();
     }
 
-    /** Cuts at the same hours every day, and what an outage of some length asks for. */
+    /** Power cuts at the same hours every day, and what an outage of some length asks for. */
     @Test
     void dailyCutsAndTiersAreReckoned() {
         Visitor keeper = visitor().asNewKeeper();

@@ -87,14 +87,12 @@ class FarDatesTest extends ServerTest {
 
     @Test
     void daysAndMomentsSaid() {
-        String programme =
-                keeper.get(tank + "/programme").body().path("programme").toString();
+        String schedule = keeper.get(tank + "/schedule").body().path("schedule").toString();
         for (String far : DAYS) {
             named(
-                    "programme/day",
+                    "schedule/day",
                     far,
-                    keeper.post(
-                            tank + "/programme/day", "{\"day\":\"%s\",\"programme\":%s}".formatted(far, programme)));
+                    keeper.post(tank + "/schedule/day", "{\"day\":\"%s\",\"schedule\":%s}".formatted(far, schedule)));
         }
         String home = "/homes/" + keeper.get(tank).body().path("homeId").asString();
         for (String far : MOMENTS) {
@@ -104,10 +102,10 @@ class FarDatesTest extends ServerTest {
                     "{\"title\":\"x\",\"kind\":\"FAULT\",\"at\":\"%s\",\"note\":\"\"}".formatted(far),
                     far);
             said(
-                    tank + "/programme/holds",
+                    tank + "/schedule/holds",
                     "{\"lane\":\"return\",\"state\":{\"does\":\"OFF\"},\"until\":\"%s\"}".formatted(far),
                     far);
-            said(tank + "/doses", """
+            said(tank + "/dosing", """
                     {"name":"a","solute":"LIMEWATER","share":1,"vesselMl":500,"mlPerDay":5,"at":"%s"}""".formatted(far), far);
             said(home + "/outages", "{\"at\":\"%s\"}".formatted(far), far);
             said(home + "/outages", "{\"at\":\"2026-01-01T00:00:00Z\",\"until\":\"%s\"}".formatted(far), far);

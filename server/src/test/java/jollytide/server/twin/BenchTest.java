@@ -70,7 +70,7 @@ class BenchTest extends ServerTest {
                         ",",
                         Sets.one("outdoor-line", "lengthM=6", "boreMm=12.7"),
                         Sets.one("outdoor-line", "mouth=FLUE", "flueFrom=3", "flueTo=7", "fluePpm=780"),
-                        Sets.one("scrubber", "massKg=1", "ledBack=1"),
+                        Sets.one("scrubber", "massKg=1", "recirculated=1"),
                         Sets.one("limewater", "mlPerDay=60", "strength=0.5")));
         double front = variants.path(0).path("gainPh").path("value").asDouble();
         double rear = variants.path(1).path("gainPh").path("value").asDouble();
@@ -171,7 +171,7 @@ class BenchTest extends ServerTest {
                 .map(measure -> measure.path("kind").asString())
                 .toList();
         assertThat(kinds)
-                .contains("second-skimmer", "outdoor-stone", "led-back-media", "surface-fan", "outdoor-line")
+                .contains("second-skimmer", "outdoor-stone", "recirculated-media", "surface-fan", "outdoor-line")
                 .doesNotHaveDuplicates();
         for (JsonNode measure : bench.path("measures")) {
             for (JsonNode parameter : measure.path("parameters")) {
@@ -186,7 +186,7 @@ class BenchTest extends ServerTest {
         assertThat(visitor.post(
                                 tank + "/bench/forecast",
                                 "{\"tanks\":" + bench.path("tanks") + ",\"variants\":["
-                                        + Sets.of(Sets.measure("scrubber"), Sets.measure("led-back-media")) + "]}")
+                                        + Sets.of(Sets.measure("scrubber"), Sets.measure("recirculated-media")) + "]}")
                         .problem())
                 .contains("Only one of");
         assertThat(visitor.post(
@@ -234,7 +234,7 @@ class BenchTest extends ServerTest {
                 .isEqualTo(780);
         assertThat(measures.get("outdoor-line").path("choices").path("mouth").asString())
                 .isEqualTo("FLUE");
-        assertThat(measures.get("scrubber").path("numbers").path("ledBack").asDouble())
+        assertThat(measures.get("scrubber").path("numbers").path("recirculated").asDouble())
                 .isCloseTo(0.8, within(1e-9));
         assertThat(measures.get("scrubber").path("choices").toString())
                 .contains("BELOW_PH")
@@ -299,14 +299,15 @@ class BenchTest extends ServerTest {
 
     /** The rows of a day sum to what the water gained, and the demo's fish are in them. */
     @Test
-    void theLedgerSumsToZero() {
+    void theGasBalanceSumsToZero() {
         Visitor visitor = visitor();
         visitor.post("/session/demo", "");
         String tank = tank(visitor, "Lantern Reef");
         for (String hour : new String[] {"LIGHTS_ON", "LIGHTS_OFF", "NOW"}) {
-            JsonNode ledger = visitor.get(tank + "/ledger?hour=" + hour).body();
+            JsonNode gasBalance =
+                    visitor.get(tank + "/gas-balance?hour=" + hour).body();
             for (String gas : new String[] {"co2", "oxygen"}) {
-                JsonNode balance = ledger.path(gas);
+                JsonNode balance = gasBalance.path(gas);
                 double sum = 0;
                 for (JsonNode row : balance.path("rows")) {
                     sum += row.path("dayMmol").path("value").asDouble();
@@ -321,9 +322,9 @@ class BenchTest extends ServerTest {
                 }
                 assertThat(sum).isCloseTo(balance.path("storedDayMmol").asDouble(), within(1e-5));
             }
-            assertThat(ledger.toString()).contains("FISH");
+            assertThat(gasBalance.toString()).contains("FISH");
         }
-        assertThat(visitor.get(tank + "/ledger?hour=NOON").status()).isEqualTo(422);
+        assertThat(visitor.get(tank + "/gas-balance?hour=NOON").status()).isEqualTo(422);
     }
 
     @Test
@@ -331,7 +332,8 @@ class BenchTest extends ServerTest {
         Visitor visitor = visitor();
         visitor.post("/session/demo", "");
         for (String name : new String[] {"Lantern Reef", "Heron"}) {
-            JsonNode margin = visitor.get(tank(visitor, name) + "/margin").body();
+            JsonNode margin =
+                    visitor.get(tank(visitor, name) + "/oxygen-margin").body();
             JsonNode answer = margin.path("answer");
             assertThat(answer.path("nights")).hasSize(name.equals("Heron") ? 2 : 4);
             double lowest = StreamSupport.stream(answer.path("nights").spliterator(), false)

@@ -130,7 +130,7 @@ class DescribedTankTest extends ServerTest {
     }
 
     private static double earlyDangerH(Visitor keeper, String tank) {
-        return keeper.get(tank + "/margin")
+        return keeper.get(tank + "/oxygen-margin")
                 .body()
                 .path("answer")
                 .path("still")

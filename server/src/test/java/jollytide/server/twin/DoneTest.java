@@ -72,14 +72,13 @@ class DoneTest extends ServerTest {
         assertThat(trough(Sets.NONE)).isCloseTo(tried, within(0.004));
     }
 
-    /** Media that were noted and never weighed in stand in the first programme all the same. */
+    /** Media that were noted and never weighed in stand in the first schedule all the same. */
     @Test
-    void mediaThatWereNotedStandInTheFirstProgramme() {
-        assertThat(keeper.get(tank + "/programme").text()).doesNotContain("MEDIA");
-        String media = Sets.measure("scrubber", "massKg=1", "ledBack=0");
+    void mediaThatWereNotedStandInTheFirstSchedule() {
+        assertThat(keeper.get(tank + "/schedule").text()).doesNotContain("MEDIA");
+        String media = Sets.measure("scrubber", "massKg=1", "recirculated=0");
         keeper.post(tank + "/done", body("media", hoursAgo(100), null, media));
-        JsonNode rules =
-                keeper.get(tank + "/programme").body().path("programme").path("rules");
+        JsonNode rules = keeper.get(tank + "/schedule").body().path("schedule").path("rules");
         assertThat(rules.toString()).contains("\"lane\":\"air\"").contains("MEDIA");
     }
 

@@ -10,7 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
-/** What the twin says that it knows, against what docs/demo-history.md says is true and the twin cannot see. */
+/** What the model expects that it knows, against what docs/demo-history.md says is true and the twin cannot see. */
 class TwinTest extends ServerTest {
     /** From nine in ten to 99 in a hundred, by standard deviations of a normal distribution. */
     private static final double TO_99 = 2.576 / 1.645;

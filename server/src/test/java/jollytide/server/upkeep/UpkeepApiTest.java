@@ -66,15 +66,15 @@ class UpkeepApiTest extends ServerTest {
 
     /** A skimmer that rests half the day crusts half as fast; a bubble hour asks for a sock a day. */
     @Test
-    void itIsDueByHowTheProgrammeUsesIt() {
+    void itIsDueByHowTheScheduleUsesIt() {
         add("VENTURI", "\"" + TODAY.minusDays(20) + "T08:00\"");
         assertThat(first().path("usedPerDay").isMissingNode()).isTrue();
-        String programme = tank + "/programme";
+        String schedule = tank + "/schedule";
         String bubbles = keeper.post(
-                        programme + "/templates/BUBBLE_HOUR",
-                        "{\"programme\":" + keeper.get(programme).body().path("programme") + "}")
+                        schedule + "/templates/BUBBLE_HOUR",
+                        "{\"schedule\":" + keeper.get(schedule).body().path("schedule") + "}")
                 .body()
-                .path("programme")
+                .path("schedule")
                 .toString();
         String rests = bubbles.replace(
                         "\"rules\":[",
@@ -82,7 +82,7 @@ class UpkeepApiTest extends ServerTest {
                 .replace(
                         "\"windows\":[",
                         "\"windows\":[{\"id\":\"day\",\"name\":\"day\",\"allDay\":false,\"from\":{\"time\":\"08:00\"},\"until\":{\"time\":\"20:00\"}},");
-        Visitor.Answer saved = keeper.put(programme, "{\"version\":null,\"programme\":" + rests + "}");
+        Visitor.Answer saved = keeper.put(schedule, "{\"version\":null,\"schedule\":" + rests + "}");
         assertThat(saved.status()).as(saved.text()).isEqualTo(200);
         assertThat(first().path("usedPerDay").asDouble()).isCloseTo(12, within(1e-6));
         assertThat(first().path("days").asDouble()).isCloseTo(56, within(1e-6));

@@ -1,7 +1,0 @@
-/**
- * Solutions that are dosed from a reservoir: what is planned, what arrives, and what the animals make of it.
- */
-@NullMarked
-package jollytide.core.doses;
-
-import org.jspecify.annotations.NullMarked;

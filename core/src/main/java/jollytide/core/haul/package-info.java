@@ -1,5 +1,0 @@
-/** Animals on the road: a small closed volume of water, its air, and the hours it lasts. */
-@NullMarked
-package jollytide.core.haul;
-
-import org.jspecify.annotations.NullMarked;

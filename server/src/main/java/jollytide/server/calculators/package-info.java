@@ -1,0 +1,2 @@
+/** Calculators without state, for people and scripts alike. */
+package jollytide.server.calculators;

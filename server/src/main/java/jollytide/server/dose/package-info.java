@@ -1,2 +1,0 @@
-/** Lines that dose a tank: what is planned, what their reservoirs show, and what arrives. */
-package jollytide.server.dose;

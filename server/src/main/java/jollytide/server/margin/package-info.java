@@ -1,2 +1,0 @@
-/** Will they have oxygen at the worst hour? */
-package jollytide.server.margin;

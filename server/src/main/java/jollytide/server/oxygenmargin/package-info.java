@@ -1,0 +1,2 @@
+/** Will they have oxygen at the worst hour? */
+package jollytide.server.oxygenmargin;

@@ -1,2 +1,0 @@
-/** A tank's programme: what every device does over the day, kept as one document, looked through for conflicts. */
-package jollytide.server.programme;

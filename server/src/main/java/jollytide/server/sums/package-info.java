@@ -1,2 +1,0 @@
-/** Calculators without state, for people and scripts alike. */
-package jollytide.server.sums;
