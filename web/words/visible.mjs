@@ -29,7 +29,7 @@ const looksLikeClasses = (text) => {
 /** Whether a string of code is said to a person: several words, or one that begins like a label. */
 const isSaid = (text) =>
   /[\p{L}]{2}/u.test(text) &&
-  !/^[./#@]|^https?:|^[\w-]+\/[\w+.-]+$|^var\(|^(translate|rotate|scale|matrix|url|calc)\(|^M ?[\d{]/.test(
+  !/^[./#@<]|^https?:|^[\w-]+\/[\w+.-]+$|^var\(|^(translate|rotate|scale|matrix|url|calc)\(|^M ?[\d{]/.test(
     text,
   ) &&
   (/\p{L}{2,}[.,;:!?”)]?\s+[\p{L}{(“]|[}”)]\s+\p{L}{2}/u.test(text) ||
@@ -198,9 +198,9 @@ export function visibleInJava(file, source) {
       const text = literal
         .replace(/\\n/g, ' ')
         .replace(/\\(["'\\])/g, '$1')
-        .replace(/%%/g, '\u0000')
+        .replace(/%%/g, '％')
         .replace(/%[-+,0-9.]*[sdf]/g, FILLED_IN)
-        .replace(/\u0000/g, '%');
+        .replace(/％/g, '%');
       if (level.text === undefined) {
         level.line = line;
         level.text = (level.plus ? FILLED_IN : '') + text;
@@ -244,7 +244,7 @@ export function visibleInMarkdown(file, source) {
       fenced = !fenced;
       return;
     }
-    if (fenced) return;
+    if (fenced || /^ {4}\S/.test(raw)) return;
     const line = raw
       .replace(/`[^`]*`/g, FILLED_IN)
       .replace(/!?\[([^\]]*)\]\([^)]*\)/g, '$1')
@@ -269,14 +269,22 @@ export function visibleInMarkdown(file, source) {
   return found;
 }
 
-/** @returns {Visible[]} of a page that a browser shows as it stands */
+/** @returns {Visible[]} of a page that a browser shows as it stands, with what its scripts say */
 export function visibleInHtml(file, source) {
-  const bare = source.replace(/<(script|style)[^]*?<\/\1>|<!--[^]*?-->/g, (all) =>
-    all.replace(/[^\n]/g, ' '),
+  const blank = (all) => all.replace(/[^\n]/g, ' ');
+  const lineOf = (at) => source.slice(0, at).split('\n').length;
+  const said = [...source.matchAll(/<script>([^]*?)<\/script>/g)].flatMap((script) =>
+    visibleInTypeScript(`${file}.ts`, script[1]).map((v) => ({
+      ...v,
+      file,
+      line: v.line + lineOf(script.index) - 1,
+    })),
   );
+  const bare = source.replace(/<(script|style)[^]*?<\/\1>|<!--[^]*?-->/g, blank);
   return [...bare.matchAll(/>([^<]+)</g)]
-    .map((m) => ({ file, line: bare.slice(0, m.index).split('\n').length, text: tidy(m[1]) }))
-    .filter((v) => /\p{L}{2}/u.test(v.text));
+    .map((m) => ({ file, line: lineOf(m.index), text: tidy(m[1]) }))
+    .filter((v) => /\p{L}{2}/u.test(v.text))
+    .concat(said);
 }
 
 /** @returns {Visible[]} of the values of a properties file */

@@ -47,7 +47,7 @@ export function DayWithLine({ put, others }: Props) {
           <figcaption className="max-w-prose">
             {bench.data.useDosed
               ? `With this dosing the daily low settles at ${range(then.troughPh, 2)}, the high at ${range(then.peakPh, 2)}. Dashed: the low if ${others > 0 ? 'it' : 'all dosing'} stops, ${range(now.troughPh, 2)} within days. `
-              : `With this line instead of the described alkalinity source the daily low settles ${signedRange(then.gainPh)} (${range(then.troughPh, 2)}, dashed: current setup), the high at ${range(then.peakPh, 2)}. `}
+              : `With this line as the only alkalinity source the low settles ${signedRange(then.gainPh)} (${range(then.troughPh, 2)}, dashed: current setup), the high at ${range(then.peakPh, 2)}. `}
             {then.chemistry
               ? `In two days alkalinity changes by ${alkalinity < 0 ? '−' : '+'}${showAlkalinity(alkalinityToMeq(Math.abs(alkalinity), 'DKH'), units.alkalinity)}, calcium by ${calcium < 0 ? '−' : '+'}${Math.abs(calcium).toFixed(0)} mg/L.`
               : 'Alkalinity and calcium stay the same.'}

@@ -99,9 +99,9 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
           </p>
         ))}
         <p className="max-w-prose text-sm text-soft">
-          Use is what arrived by the reservoir levels, minus what your tests show was left over.
-          Unread lines count as planned, 90–105 % (assumed). Doses by hand are subtracted first.
-          About {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day,{' '}
+          Use is what arrived by the reservoir levels, minus what your tests show. Unread lines
+          count as planned, 90–105 % (assumed). Doses by hand are subtracted first. About{' '}
+          {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day,{' '}
           {doses.evaporationMeasured
             ? 'from your top-off log'
             : 'assumed from surface and temperature'}
@@ -132,8 +132,8 @@ function Wait({ hold }: { hold: NonNullable<Doses['hold']> }) {
     <section aria-label="Dosing is on hold" className="grid gap-2 border-l-4 border-danger pl-4">
       <p className="max-w-prose text-lg font-semibold">
         {hold.earliest
-          ? `■ The mains were away since ${dayAndTime(hold.from, tank.zone)}: no dose before the return has run for half an hour, and you have seen that it runs.`
-          : '■ The mains are away: keep every doser off, also once they are back.'}
+          ? `■ Power was out from ${dayAndTime(hold.from, tank.zone)}. Dosing waits until the return has run for half an hour and you have checked it.`
+          : '■ Power is out: keep every doser off, also when power returns.'}
       </p>
       {hold.earliest && (
         <div className="flex flex-wrap items-center gap-3">
@@ -187,7 +187,7 @@ function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now:
       </p>
       {line.stopped.map((because) => (
         <p key={because} className="max-w-prose border-l-4 border-danger pl-3">
-          ■ As it is planned it would not be allowed today. {because}
+          ■ Today we would not accept this plan. {because}
         </p>
       ))}
       {!line.endedAt && <VesselGuard line={line} />}
@@ -252,7 +252,7 @@ function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now:
               look="quiet"
               onClick={() =>
                 drop.mutate(line.id, {
-                  onSuccess: () => tell('Forgotten.', () => remember.mutate(line.id)),
+                  onSuccess: () => tell('Removed.', () => remember.mutate(line.id)),
                 })
               }
             >
@@ -362,7 +362,7 @@ function Noted({ line }: { line: Line }) {
               onClick={() =>
                 forget.mutate(
                   { id: line.id, noteId: n.id },
-                  { onSuccess: () => tell('Forgotten.', () => note.mutate(again(line.id, n))) },
+                  { onSuccess: () => tell('Removed.', () => note.mutate(again(line.id, n))) },
                 )
               }
             >

@@ -58,11 +58,11 @@ test('a line says what arrives of its plan', () => {
   );
   expect(headline(line({ state: 'NOT_KNOWN', delivers: undefined }))).toContain('Log a filling');
   expect(headline(line({ state: 'NOT_KNOWN', delivers: estimate(0.93, 0.08) }))).toBe(
-    '85 to 101 % of what is planned arrives. That is too wide to judge: read its level once more.',
+    'This dosing line delivers 85 to 101 % of plan. That range is too wide to judge: read the level once more.',
   );
   const byCylinder = estimate(0.8, 0.03);
   expect(headline(line({ state: 'SHORT', delivers: byCylinder, cylinderShare: byCylinder }))).toBe(
-    'Only 77 to 83 % of what is planned arrives, by the cylinder.',
+    'This dosing line delivers only 77 to 83 % of plan, by the cylinder.',
   );
   expect(headline(line({ endedAt: '2026-11-09T08:00:00Z' }))).toBe('This dosing line has stopped.');
   expect(beforeAndAfter([run(0.74), run(0.99)])).toBe(

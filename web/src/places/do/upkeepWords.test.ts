@@ -50,7 +50,7 @@ describe('why it is due', () => {
     expect(reason(task({ byLog: 3 }), NOW)).toContain('adjusted by what the log showed 3 times).');
     expect(shownByLog(task())).toBeUndefined();
     expect(shownByLog(task({ shownSince: '2026-11-08' }))).toBe(
-      'Since 8 Nov 2026 the log shows that the skimmer exchanges less.',
+      'Since 8 Nov 2026 your log shows a weaker skimmer.',
     );
   });
   it('says for which use', () => {

@@ -134,7 +134,7 @@ export function MoreNotes({
                     )
               }
             >
-              {view.nobodyComes ? 'Somebody can come' : 'Nobody can come'}
+              {view.nobodyComes ? 'Someone can come' : 'Nobody can come'}
             </Button>
           </div>
         </div>

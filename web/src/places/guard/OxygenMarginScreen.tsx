@@ -133,7 +133,7 @@ function Answered({ margin }: { margin: OxygenMargin }) {
               params={{ tankId: tank.id }}
               className="underline underline-offset-4"
             >
-              Bring in a logger’s file
+              Import a logger’s file
             </Link>
             .
           </p>

@@ -49,10 +49,10 @@ export function Handbook() {
         cause is comes from memory. A check can always overrule the log.
       </Note>
       <Note question="What is missing from the log?" see={['effects', 'Effects']}>
-        A clogging skimmer, a dead animal, a changed clock or a jumping probe each bends the day in
-        its own way. A weaker skimmer moves night and afternoon apart. A probe moves all hours
-        alike. We compare days with the model. Where one such shape explains more than chance, we
-        offer that day as an event. Add it, or say it was nothing.
+        A clogging skimmer, a dead animal, a changed clock or a jumping probe bends the day in its
+        own way. A weaker skimmer moves night and afternoon apart. A probe moves all hours alike. We
+        compare days with the model. Where one such shape explains more than chance, we offer that
+        day as an event. Add it, or say it was nothing.
       </Note>
       <Note question="What does an empty home do?" see={['effects', 'Effects']}>
         An empty home is a free experiment. We compare each hour with the same hour of the week
@@ -91,7 +91,7 @@ export function Handbook() {
         <p>
           <strong>“A thin hose does nothing.”</strong> In an ordinary room (900 ppm) a hose that
           keeps a tenth to a quarter of the air draw gains almost nothing. In a bad room (1300 ppm)
-          the same hose still gives about +0.07 in our model: the little air that arrives is far
+          the same hose still gives about +0.07 in our model. The little air that arrives is far
           better. Measure your draw before and after.
         </p>
         <p>
@@ -99,13 +99,13 @@ export function Handbook() {
           or with people coming home, the high comes earlier. Today shows when yours is.
         </p>
         <p>
-          <strong>“A closed loop is fatal within a night.”</strong> Our model finds more oxygen than
-          practice fears where the open surface moves well: 5.2 mg/L on a tank like Lantern Reef.
-          With 2, 5 and 10 % fresh air it is 6.2, 6.3 and 6.4. Never close the loop.
+          <strong>“A closed loop is fatal within a night.”</strong> Where the open surface moves
+          well, our model finds more oxygen than practice fears. On a tank like Lantern Reef it is
+          5.2 mg/L. With 2, 5 and 10 % fresh air it is 6.2, 6.3 and 6.4. Never close the loop.
         </p>
         <p>
           <strong>“A second chamber on the reactor raises pH.”</strong> Only if you turn the
-          effluent down: the chamber binds the same CO2 to more alkalinity. The Bench turns the tap
+          effluent down. The chamber binds the same CO2 to more alkalinity. The Bench turns the tap
           until alkalinity is as before.
         </p>
       </section>

@@ -78,7 +78,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
               params={{ tankId: tank.id }}
               className="underline underline-offset-4"
             >
-              Bring in a logger’s file
+              Import a logger’s file
             </Link>
           </p>
         )}

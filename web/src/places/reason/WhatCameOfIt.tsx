@@ -71,7 +71,7 @@ export function WhatCameOfIt({
           <p key={u.from}>
             These days contain an unlogged change. {unnotedHeadline(u)}{' '}
             <a href="#unnoted" className="underline underline-offset-4">
-              Note it
+              Add it
             </a>
             , and they are compared without it.
           </p>

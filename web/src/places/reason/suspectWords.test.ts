@@ -49,7 +49,9 @@ test('one suspect is named where it stands out, else its family, else two famili
   expect(headline(all([family({ share: 0.35 }), room]))).toBe(
     'We can’t tell yet: the skimmer and its air, or the room’s air.',
   );
-  expect(headline(all([family({ family: 'NONE', share: 0.35 })]))).toContain('Nothing looks broken');
+  expect(headline(all([family({ family: 'NONE', share: 0.35 })]))).toContain(
+    'Nothing looks broken',
+  );
 });
 
 test('whoever keeps a tank steady and holds it hears when to stop', () => {

@@ -144,7 +144,7 @@ function Mind({ cautions }: { cautions: readonly string[] }) {
     <div className="grid gap-2 border-l-2 border-ink/40 pl-4">
       {cautions.map((caution) => (
         <p key={caution} className="max-w-prose">
-          <strong>Mind:</strong> {caution}
+          <strong>Caution: </strong> {caution}
         </p>
       ))}
     </div>

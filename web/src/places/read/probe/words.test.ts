@@ -22,9 +22,7 @@ describe('stands', () => {
     expect(stands({ ...PROBE, correctionPh: -0.1, uncertaintyPh: 0.02 })).toContain(
       '0.10 too high',
     );
-    expect(stands({ ...PROBE, uncertaintyPh: 0.02 })).toBe(
-      'The probe reads right, ±0.02.',
-    );
+    expect(stands({ ...PROBE, uncertaintyPh: 0.02 })).toBe('The probe reads right, ±0.02.');
   });
 });
 

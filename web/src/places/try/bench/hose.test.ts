@@ -14,7 +14,5 @@ it('says what was measured, and what is only taken to be so', () => {
     shareMeasured: false,
   });
   expect(unmeasured).toContain('95 % of its air draw (estimated from length and diameter)');
-  expect(unmeasured).toContain(
-    'we assume 95 % of its air is outdoor air',
-  );
+  expect(unmeasured).toContain('we assume 95 % of its air is outdoor air');
 });

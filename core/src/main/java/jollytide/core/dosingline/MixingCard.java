@@ -136,8 +136,9 @@ public record MixingCard(
                 "Label the vessel first. Fill it with %.1f L of fresh water (RO)%s",
                 ml / 1000,
                 warms >= WARM_K
-                        ? ", cold. The solution heats up by about %.0f K. Use a heat-proof vessel and leave "
-                                + "it open.".formatted(warms)
+                        ? (", cold. The solution heats up by about %.0f K. Use a heat-proof vessel and leave "
+                                        + "it open.")
+                                .formatted(warms)
                         : lime ? ", at room temperature. Warm water dissolves less." : ", at room temperature."));
         steps.add(
                 burns(solution)

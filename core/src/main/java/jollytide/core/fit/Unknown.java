@@ -1,6 +1,5 @@
 package jollytide.core.fit;
 
-
 /** What a log is asked about. Each has a size, 0 where it is as expected. */
 public enum Unknown {
     /** Natural logarithm of what the reef breathes, over what its kind lets expect. */

@@ -59,7 +59,7 @@ public record Ventilator(double airChangesPerH) implements Measure {
 
     @Override
     public List<Caution> cautions() {
-        return List.of(Caution.people("If you have a fire or boiler, let a licensed person balance supply and "
-                + "exhaust: an exhaust fan can pull flue gas into the house."));
+        return List.of(Caution.people("Let a licensed person balance supply and exhaust if you have a fire or boiler. "
+                + "An exhaust fan can pull flue gas into the house."));
     }
 }

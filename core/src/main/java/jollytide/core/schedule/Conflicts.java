@@ -307,7 +307,7 @@ public final class Conflicts {
                         hold.from(),
                         hold.until(),
                         List.of(lane.id()),
-                        text("%s is held off for more than half an hour. Did you forget a pause?", lane.name()),
+                        text("%s is held off for more than half an hour. Was a pause left on?", lane.name()),
                         List.of()));
             }
         }

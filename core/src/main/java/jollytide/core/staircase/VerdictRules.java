@@ -193,8 +193,8 @@ final class VerdictRules {
                     Kind.LOW_ALKALINITY,
                     "Low alkalinity is the cause.",
                     text(
-                            "At %.1f dKH the water is at pH %.2f. With %.1f dKH and the same CO2 it would be "
-                                    + "%.2f, more than cleaner air or more gas exchange would give.",
+                            "At %.1f dKH the water is at pH %.2f. With %.1f dKH and the same CO2 it would "
+                                    + "be %.2f. Cleaner air or more gas exchange would give less.",
                             alkalinityDkh(),
                             ph.value(),
                             f.in().assumptions().normalAlkalinityDkh(),

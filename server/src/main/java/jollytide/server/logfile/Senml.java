@@ -224,7 +224,7 @@ final class Senml {
         private static String seconds(Instant at) {
             return at.getNano() == 0
                     ? Long.toString(at.getEpochSecond())
-                    : at.getEpochSecond() + "." + "%06d".formatted(at.getNano() / 1000);
+                    : at.getEpochSecond() + ("." + "%06d").formatted(at.getNano() / 1000);
         }
 
         @Override

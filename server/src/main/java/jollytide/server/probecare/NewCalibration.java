@@ -43,11 +43,11 @@ record NewCalibration(
 
         private Calibration.BufferReading toCore(String field) {
             if ((buffer == null) == (bufferPh == null)) {
-                throw refused(field + ".bufferPh", "one of both", "Choose a standard buffer or enter its value.");
+                throw refused(field + ".bufferPh", "one of the two", "Choose a standard buffer or enter its value.");
             }
             double ph = buffer == null ? bufferPh : buffer.ph(bufferC);
             if ((shownPh == null) == (millivolts == null)) {
-                throw refused(field + ".shownPh", "one of both", "Enter the reading, in pH or millivolts.");
+                throw refused(field + ".shownPh", "one of the two", "Enter the reading, in pH or millivolts.");
             }
             return shownPh == null
                     ? Calibration.BufferReading.ofMillivolts(ph, bufferC, millivolts)
