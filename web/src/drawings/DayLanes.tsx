@@ -44,7 +44,7 @@ interface Props {
   cut?: { from: string; until?: string };
 }
 
-/** A day as stacked  devices over light and dark, its windows named above, conflicts where they happen, and the playhead. */
+/** A day as stacked  lanes over light and dark, its windows named above, conflicts where they happen, and the playhead. */
 export function DayLanes(props: Props) {
   const { day, beside, windows, zone, width, playhead, onAt, onEdge, onWindow, onLane, cut } =
     props;
@@ -77,7 +77,7 @@ export function DayLanes(props: Props) {
   const rows = Math.max(1, ...brackets.map((b) => b.row + 1));
   const top = PLAYHEAD_HEIGHT + rows * WINDOW_ROW;
   const lane = narrow ? NARROW_LANE : LANE;
-  const bottom = top + day.devices.length * lane;
+  const bottom = top + day.lanes.length * lane;
   const height = bottom + FOOT;
   const every = narrow ? 6 : 3;
   const middleOf = (i: number) => top + i * lane + (narrow ? lane - 15 : lane / 2);
@@ -93,7 +93,7 @@ export function DayLanes(props: Props) {
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="group"
-      aria-label={`The day, ${day.devices.length}  devices`}
+      aria-label={`The day, ${day.lanes.length}  lanes`}
       className="block touch-pan-y select-none"
     >
       <defs>
@@ -141,7 +141,7 @@ export function DayLanes(props: Props) {
           {i === all.length - 1 ? '24:00' : clockTime(new Date(tick).toISOString(), zone)}
         </text>
       ))}
-      {day.devices.map((l, i) => (
+      {day.lanes.map((l, i) => (
         <g key={l.id}>
           <line
             x1={0}
@@ -165,7 +165,7 @@ export function DayLanes(props: Props) {
             scale={(width - RIGHT - left) / (end - start)}
           />
           <Beside
-            lane={beside?.devices.find((b) => b.id === l.id)}
+            lane={beside?.lanes.find((b) => b.id === l.id)}
             of={l}
             y={middleOf(i) + 12}
             px={px}
@@ -200,8 +200,8 @@ export function DayLanes(props: Props) {
       ))}
       {day.conflicts.map((c, n) => (
         <g key={n} pointerEvents="none">
-          {c.devices.slice(0, 3).map((id) => {
-            const i = day.devices.findIndex((l) => l.id === id);
+          {c.lanes.slice(0, 3).map((id) => {
+            const i = day.lanes.findIndex((l) => l.id === id);
             if (i === -1) return null;
             const where = c.from === undefined ? left + 10 : px(c.from);
             return (

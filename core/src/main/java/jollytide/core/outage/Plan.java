@@ -25,11 +25,11 @@ public final class Plan {
     public static final double COLD_C = 23;
 
     static final String GENERATOR =
-            "Run generators outdoors only, far from doors and windows. Stop and cool before refuelling. Keep a "
+            "Run generators outdoors only, never in a garage. Keep away from doors and windows. Let it cool before you refuel. Keep a "
                     + "carbon monoxide alarm indoors. Never back-feed the house. Let a licensed electrician "
                     + "fit a transfer switch.";
     private static final String ELECTRICITY =
-            "Keep hands and sockets dry. Use drip loops and residual-current protection. Never chain cords.";
+            "Keep hands dry and sockets dry and raised. Use drip loops and residual-current protection. Never chain cords.";
     private static final String BATTERIES =
             "Ventilate batteries and use the right charger. Never use swollen cells. Test once a year at the "
                     + "real load. Check the fuse of a vehicle’s socket.";
@@ -210,7 +210,7 @@ public final class Plan {
                     String.format(Locale.ROOT, "At this rate water falls below %s °C.", plain(COLD_C)),
                     "Wrap the sides in blankets, never over the water. Keep heat packs outside the glass. Warm "
                             + "slowly. Never add boiling water.",
-                    "Never heat a closed room with an open flame: carbon monoxide."));
+                    "Never heat a closed room with an unvented flame: carbon monoxide."));
         }
         steps.add(new Step(
                 "ammonia",

@@ -74,15 +74,15 @@ class DosedLineTest {
         DosePlan litre = new DosePlan(List.of(new DosePlan.DailyDose(FILLED, 1000)));
         LineHistory unchanged = new LineHistory(List.of());
         assertThat(unchanged.pumpedSinceChange(day(50), litre)).isCloseTo(50, within(1e-9));
-        assertThat(unchanged.lookFor(day(90), litre).get(0)).startsWith("Air in the line");
-        assertThat(unchanged.lookFor(day(92), litre).get(0)).startsWith("The pump's tube");
+        assertThat(unchanged.lookFor(day(90), litre).get(0)).startsWith("Air in the dosing line");
+        assertThat(unchanged.lookFor(day(92), litre).get(0)).startsWith("The pump’s tube");
         LineHistory changed = new LineHistory(List.of(new LineHistory.Seen(day(60), LineHistory.What.CHANGED, null)));
-        assertThat(changed.lookFor(day(92), litre).get(0)).startsWith("Air in the line");
+        assertThat(changed.lookFor(day(92), litre).get(0)).startsWith("Air in the dosing line");
         assertThat(changed.lookFor(day(152), litre))
                 .hasSize(3)
                 .first()
                 .asString()
-                .startsWith("The pump's tube");
+                .startsWith("The pump’s tube");
     }
 
     /** Set to give 20 mL it gave 18: nine tenths arrive from then on, until levels say otherwise. */

@@ -88,7 +88,7 @@ class LineRulesTest {
         List<Stop> stops = stops(rules(1, 0, limewater), SATURATED, 600);
         assertThat(rulesOf(stops)).containsExactly(Stop.Rule.EVAPORATION);
         assertThat(stops.get(0).mostMlPerDay()).isCloseTo(400, within(1e-9));
-        assertThat(stops.get(0).because()).contains("1200 mL of water a day from all lines");
+        assertThat(stops.get(0).because()).contains("1200 mL of water a day from all dosing lines");
         assertThat(stops(rules(1, 0, limewater), SATURATED, 400)).isEmpty();
 
         Solution soda = new Solution(Solution.Solute.SODA_ASH, 1);
@@ -149,7 +149,7 @@ class LineRulesTest {
         assertThat(rulesOf(beside.stops(drips(SATURATED, 300)))).containsExactly(Stop.Rule.APART);
         assertThat(beside.stops(drips(calcium, 0))).as("nothing is dosed").isEmpty();
         assertThat(beside.stops(at(calcium, LocalTime.of(0, 4))).get(0).because())
-                .contains("“soda”", "15 minutes and a place apart");
+                .contains("“soda”", "15 minutes and some distance apart");
     }
 
     /** An hour apart, but out of hoses that end side by side. */
@@ -185,7 +185,7 @@ class LineRulesTest {
     void potassiumChlorideIsNoRemedy() {
         List<Stop> stops = RULES.stops(drips(new Solution(Solution.Solute.POTASSIUM_CHLORIDE, 1), 50));
         assertThat(rulesOf(stops)).containsExactly(Stop.Rule.NO_REMEDY);
-        assertThat(stops.get(0).because()).contains("no alkalinity: it moves no pH");
+        assertThat(stops.get(0).because()).contains("no alkalinity, and does not move pH");
     }
 
     /** 25 L of saturated limewater at once into 420 L would mean pH 9.7: it kills. About 5 L bring 1.4 dKH: they do not. */
@@ -222,7 +222,7 @@ class LineRulesTest {
         assertThat(stops(rules(9, 1.5 * twoDkh), LYE, half)).isEmpty();
         List<Stop> both = stops(rules(9, 1.5 * twoDkh, one), LYE, half);
         assertThat(rulesOf(both)).contains(Stop.Rule.AT_ONCE);
-        assertThat(both.get(0).because()).contains("of all lines");
+        assertThat(both.get(0).because()).contains("of all dosing lines");
     }
 
     /** Nine lines of +0.09 in the same minute lift pH from 8.2 to 8.8: together they are one dose. */
@@ -340,7 +340,7 @@ class LineRulesTest {
         LineRules.Parted parted = RULES.parted(
                 SingleDose.Addition.ofPowder(Instant.EPOCH, Solution.Solute.MAGNESIUM_SULFATE, grams, 1, LITRES));
         assertThat(parted.days()).isEqualTo(3);
-        assertThat(parted.because()).singleElement().asString().contains("better 50 mg/L a day");
+        assertThat(parted.because()).singleElement().asString().contains("At most 50 mg/L a day is better");
     }
 
     /** The largest that a refusal names is then accepted, over many plans. */
@@ -391,7 +391,7 @@ class LineRulesTest {
         LineRules.Parted parted = RULES.parted(
                 SingleDose.Addition.ofPowder(Instant.EPOCH, Solution.Solute.CALCIUM_CHLORIDE, grams, 1, LITRES));
         assertThat(parted.days()).isEqualTo(3);
-        assertThat(parted.because()).singleElement().asString().contains("better 20 mg/L a day");
+        assertThat(parted.because()).singleElement().asString().contains("At most 20 mg/L a day is better");
     }
 
     @Test

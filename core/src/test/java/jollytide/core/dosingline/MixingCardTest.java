@@ -28,10 +28,10 @@ class MixingCardTest {
         assertThat(MixingCard.of("can", lime, 5000, 5000, 800, "the return chamber", 1)
                         .label())
                 .last()
-                .isEqualTo("For the tank: 800 mL a day as planned, into the return chamber");
+                .isEqualTo("For the tank: 800 mL a day, into the return chamber");
         assertThat(MixingCard.of("can", lime, 5000, 5000, 800, "", 1).label())
                 .last()
-                .isEqualTo("For the tank: 800 mL a day as planned");
+                .isEqualTo("For the tank: 800 mL a day");
     }
 
     @Test
@@ -43,7 +43,7 @@ class MixingCardTest {
                 card(Solution.Solute.LIMEWATER, 0.0203, GALLON_ML).teaspoons());
         assertThat(full).isCloseTo(2 * 1.3, within(0.05));
         assertThat(card(Solution.Solute.LIMEWATER, 0.0203, GALLON_ML).steps())
-                .anySatisfy(step -> assertThat(step).contains("only the clear part is dosed"));
+                .anySatisfy(step -> assertThat(step).contains("Dose only the clear part"));
     }
 
     /** Soda ash at 0.5 mol/L: 53 g in a litre, by its formula. */
@@ -71,8 +71,8 @@ class MixingCardTest {
         MixingCard lye = card(Solution.Solute.SODIUM_HYDROXIDE, 1, 1000);
         assertThat(lye.warmsByK()).isCloseTo(11, within(0.5));
         assertThat(lye.teaspoons()).isNull();
-        assertThat(lye.steps().get(0)).contains("Goggles, gloves, dust mask");
-        assertThat(lye.steps()).anySatisfy(step -> assertThat(step).contains("must bear heat"));
+        assertThat(lye.steps().get(0)).contains("goggles, gloves and a dust mask");
+        assertThat(lye.steps()).anySatisfy(step -> assertThat(step).contains("heat-proof vessel"));
         assertThat(lye.label()).contains("CAUSTIC. Wear goggles and gloves. Never mix with acids.");
     }
 
@@ -83,7 +83,7 @@ class MixingCardTest {
         assertThat(card.label()).anySatisfy(line -> assertThat(line).contains("eye", "medical help"));
         assertThat(card.label()).anySatisfy(line -> assertThat(line).contains("children and pets"));
         assertThat(card.label().get(card.label().size() - 1)).contains("300 mL a day");
-        assertThat(card.steps()).anySatisfy(step -> assertThat(step).contains("owder into water"));
+        assertThat(card.steps()).anySatisfy(step -> assertThat(step).contains("dd powder to water"));
         assertThat(card.grams()).isPositive();
     }
 

@@ -64,9 +64,9 @@ class FittedTankTest {
     @Test
     void whatGoesTogetherIsSaidInWords() {
         assertThat(tank(new double[3], 0.9, 0, 0.01).alike())
-                .containsExactly("A reef that breathes more with a stronger skimmer would fit the log as well.");
+                .containsExactly("The log can’t separate more respiration from a stronger skimmer.");
         assertThat(tank(new double[3], -0.75, 0, 0.01).alike())
-                .containsExactly("A reef that breathes more with a weaker skimmer would fit the log as well.");
+                .containsExactly("The log can’t separate more respiration from a weaker skimmer.");
         assertThat(tank(new double[3], 0.6, 0, 0.01).alike()).isEmpty();
     }
 
@@ -77,7 +77,7 @@ class FittedTankTest {
         assertThat(ordinary).isCloseTo(0.034 * 11 / (24 * 0.018), within(1e-9));
         assertThat(tank(Math.log(ordinary / 1.95), 0).implausible(Logged.TANK)).isNull();
         assertThat(tank(Math.log(ordinary / 2.05), 0).implausible(Logged.TANK))
-                .contains("2.1 times its respiration")
+                .contains("2.1 times respiration")
                 .contains("room meter");
     }
 

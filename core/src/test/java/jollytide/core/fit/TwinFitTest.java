@@ -201,7 +201,7 @@ class TwinFitTest {
                 .map(r -> new Reading(r.at(), localHour(r) < 12 ? 6.5 : 9.3))
                 .toList();
         FittedTank none = Logged.fit(Logged.TANK, Logged.log(wild, ROOM));
-        assertThat(Objects.requireNonNull(none.implausible(Logged.TANK))).contains("check the");
+        assertThat(Objects.requireNonNull(none.implausible(Logged.TANK))).contains("Check the");
     }
 
     /** A night with the skimmer off, entered as such, tells its exchange; passed over in silence it spoils the fit. */

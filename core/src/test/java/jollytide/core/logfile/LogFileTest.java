@@ -227,7 +227,7 @@ class LogFileTest {
     void theRepeatedHourIsRefusedWhenTheOrderDoesNotTell() {
         Heard heard = ph("time,pH\n2026-10-25 01:50,8.1\n2026-10-25 02:30,8.1\n2026-10-25 03:10,8.1\n");
         assertThat(heard.times).hasSize(2);
-        assertThat(heard.bad).singleElement().asString().startsWith("3: ").contains("happened twice");
+        assertThat(heard.bad).singleElement().asString().startsWith("3: ").contains("repeated this hour");
     }
 
     @Test
@@ -253,7 +253,7 @@ class LogFileTest {
     void theSkippedHourTheFutureAnd1970AreNamed() {
         Heard heard = ph("time,pH\n2026-03-29 02:30,8.1\n2027-01-01 00:00,8.1\n2026-11-12 09:55,8.1\n");
         assertThat(heard.times).hasSize(1);
-        assertThat(heard.bad.get(0)).startsWith("2: ").contains("put forward");
+        assertThat(heard.bad.get(0)).startsWith("2: ").contains("skipped this time");
         assertThat(heard.bad.get(1)).startsWith("3: ").contains("future");
         Heard unset = ph("time,pH\n1794477300,8.1\n120,8.1\n");
         assertThat(unset.bad).singleElement().asString().contains("before 1990");
@@ -279,7 +279,7 @@ class LogFileTest {
                 .anySatisfy(b -> assertThat(b).startsWith("3: ").contains("not a number"))
                 .anySatisfy(b -> assertThat(b).startsWith("4: ").contains("81.0 cannot be pH"))
                 .anySatisfy(b -> assertThat(b).startsWith("5: ").contains("cut short"))
-                .anySatisfy(b -> assertThat(b).startsWith("6: ").contains("no time of the form"))
+                .anySatisfy(b -> assertThat(b).startsWith("6: ").contains("no time in the form"))
                 .anySatisfy(b -> assertThat(b).startsWith("8: ").contains("quote"));
     }
 

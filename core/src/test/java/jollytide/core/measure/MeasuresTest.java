@@ -144,7 +144,7 @@ class MeasuresTest {
         assertThat(Measures.all()).extracting(MeasureKind::id).doesNotHaveDuplicates();
         assertThatThrownBy(() -> Measures.set(List.of(new Measures.Put("wish", Map.of(), Map.of())), KNOWN))
                 .isInstanceOf(InputException.class)
-                .hasMessageContaining("There is no measure “wish”");
+                .hasMessageContaining("There is no change “wish”");
         assertThatThrownBy(() -> Measures.set(
                         List.of(
                                 new Measures.Put("limewater", Map.of(), Map.of()),

@@ -265,12 +265,12 @@ class OutageNumbersTest {
         assertThat(starting(both, "first pump").why()).startsWith("Oxygen first");
         assertThat(starting(both, "first pump").how()).isEqualTo("Check that it bubbles.");
         assertThat(starting(both, "desk pump").what()).isEqualTo("Check that it runs: desk pump");
-        assertThat(starting(both, "desk pump").why()).contains("alone does not hold");
+        assertThat(starting(both, "desk pump").why()).contains("alone is not enough");
         List<Step> relay = during(false, 3, new Running(FIRST, 0, null), new Running(ITSELF, 4, null));
         assertThat(starting(relay, "first pump").how()).contains("3 ten-litre buckets an hour");
         assertThat(step(relay, "hold-" + Integer.toHexString("desk pump".hashCode()))
                         .why())
-                .contains("only after 4 hours");
+                .contains("need it after 4 hours");
         assertThat(starting(relay, "desk pump").atH()).isCloseTo(3.75, within(1e-9));
         assertThat(starting(relay, "desk pump").caution()).contains("swollen cells");
         assertThat(starting(both, "desk pump").id())

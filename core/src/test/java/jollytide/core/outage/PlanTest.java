@@ -47,7 +47,7 @@ class PlanTest {
         assertThat(during).extracting(Step::atH).isSorted();
         Step canister = step(during, "canister");
         assertThat(canister.atH()).isEqualTo(4);
-        assertThat(canister.what()).contains("do not restart it dirty");
+        assertThat(canister.what()).contains("Never restart it dirty");
         assertThat(step(during, "warmth").how()).contains("never over the water");
         assertThat(step(during, "warmth").caution()).contains("carbon monoxide");
         assertThat(step(during, "fresh-energy").atH()).isBetween(2.0, 5.0);
@@ -98,7 +98,7 @@ class PlanTest {
         List<Step> during = Plan.during(
                 new Plan.Situation(false, false, false, false, true, 40, hungry, weak.running(), weak.course()));
         Step air = step(during, "not-enough");
-        assertThat(air.why()).containsPattern("brings 0\\.\\d\\d of the 1\\.50 mg/L");
+        assertThat(air.why()).containsPattern("adds 0\\.\\d\\d of the 1\\.50 mg/L");
         assertThat(air.how()).contains("40 ten-litre buckets").contains("More batteries do not help");
         assertThat(air.atH()).isLessThan(weak.course().danger().early());
         assertThat(during).extracting(Step::id).doesNotContain("fresh-energy");
@@ -235,7 +235,7 @@ class PlanTest {
                 Plan.during(new Plan.Situation(
                         false, false, false, false, false, 0, tank, nothing.running(), nothing.course())),
                 "air-by-hand");
-        assertThat(step.why()).contains("still surface holds it");
+        assertThat(step.why()).contains("still surface should be enough");
         assertThat(step.how()).doesNotContain("0 ten-litre").contains("gasp");
     }
 }

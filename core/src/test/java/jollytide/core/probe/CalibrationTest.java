@@ -129,8 +129,8 @@ class CalibrationTest {
 
     @Test
     void nothingIsNoCalibration() {
-        assertThatThrownBy(() -> of(null)).hasMessageContaining("Without a buffer");
-        assertThatThrownBy(() -> of(null, new BufferReading(10, 25, 7.1))).hasMessageContaining("the other buffer");
+        assertThatThrownBy(() -> of(null)).hasMessageContaining("at least one buffer");
+        assertThatThrownBy(() -> of(null, new BufferReading(10, 25, 7.1))).hasMessageContaining("swap the buffers");
         assertThat(new Calibration(NOON, List.of(), Then.SET_ITSELF, null).offsetMv())
                 .isNaN();
     }

@@ -180,7 +180,7 @@ class BalanceTest {
         assertThat(untold.useMeqPerLPerDay()).isPositive();
         assertThat(untold.contradiction()).isNull();
         Setup toldLess = tank(new Random(7), 0.1, AlkalinitySource.SODA_ASH, reactor);
-        assertThat(toldLess.contradiction()).contains("alkalinity would climb");
+        assertThat(toldLess.contradiction()).contains("Alkalinity would rise");
         Setup weak = tank(new Random(7), 0, AlkalinitySource.SODA_ASH, new CalciumReactor(1, 7.5, 1.2, 0, 0));
         assertThat(weak.contradiction()).contains("less alkalinity than the tank");
     }

@@ -131,11 +131,11 @@ class ScenarioNumbersTest {
         double farthest = Math.abs(first) > Math.abs(last) ? first : last;
         assertThat(Math.abs(farthest)).isGreaterThan(Cautions.DAILY_CHANGE_PH);
         assertThat(stuffy.cautions())
-                .anyMatch(c -> c.startsWith("The daily mean moves by %+.2f. ".formatted(farthest)));
+                .anyMatch(c -> c.endsWith("the daily average moves by %+.2f.".formatted(farthest)));
         Tried mild = tried(tank(new Skimmer(400), 0.7, 700), ORDINARY, new Agitation(1.3));
         assertThat(Math.abs(middle(OrdinaryDays.settled(mild.run())) - middle(mild.today())))
                 .isLessThan(Cautions.DAILY_CHANGE_PH);
-        assertThat(mild.cautions()).noneMatch(c -> c.contains("daily mean"));
+        assertThat(mild.cautions()).noneMatch(c -> c.contains("daily average"));
     }
 
     private static double middle(SettledDay day) {
@@ -153,10 +153,10 @@ class ScenarioNumbersTest {
         double omega =
                 lye.run().stream().mapToDouble(TwinState::omegaAragonite).max().orElseThrow();
         assertThat(lye.cautions())
-                .anyMatch(c -> c.startsWith("On the way pH reaches %.2f: above".formatted(ph)))
-                .anyMatch(c -> c.startsWith("Aragonite is oversaturated %.1f times".formatted(omega)));
+                .anyMatch(c -> c.contains("on the way pH reaches %.2f, above".formatted(ph)))
+                .anyMatch(c -> c.contains("aragonite is %.1f times saturated".formatted(omega)));
         Tried nothing = tried(tank(null, 0.7, 700), ORDINARY, new NobodyHome());
-        assertThat(nothing.cautions()).noneMatch(c -> c.contains("On the way") || c.contains("Aragonite"));
+        assertThat(nothing.cautions()).noneMatch(c -> c.contains("on the way") || c.contains("aragonite"));
     }
 
     @Test
@@ -179,7 +179,7 @@ class ScenarioNumbersTest {
         OrdinaryDays days = new OrdinaryDays(setup, ORDINARY);
         TwinState today = days.today(MIDNIGHT);
         DoseLimit blind = DoseLimit.of(days, setup, MeasureSet.of(new Dose(AlkalinitySource.BICARBONATE, 1)), today, 1);
-        assertThat(blind.because()).startsWith("Nobody said what the animals use");
+        assertThat(blind.because()).startsWith("Describe how much alkalinity your animals use");
         assertThat(AlkalinityUnit.DKH.fromMeqPerL(blind.allowedMeqPerLPerDay())).isCloseTo(1, within(1e-9));
         double most = AlkalinityUnit.DKH.toMeqPerL(1);
         assertThat(DoseLimit.of(days, setup, MeasureSet.of(new Dose(AlkalinitySource.BICARBONATE, most)), today, 1))

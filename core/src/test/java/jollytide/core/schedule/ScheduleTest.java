@@ -182,7 +182,7 @@ class ScheduleTest {
     void noTimeIsRefusedAndAllDayIsSaid() {
         assertThatThrownBy(() -> clocked("x", "x", "08:00", "08:00"))
                 .isInstanceOf(InputException.class)
-                .hasMessageContaining("no time at all");
+                .hasMessageContaining("at the same time");
         Schedule p = with(new Special("stone", "day", LaneState.ON), USUAL_DAY);
         assertThat(atLocal(p, "stone", "2026-11-12T00:00:00").runs()).isTrue();
         assertThat(atLocal(p, "stone", "2026-11-12T23:59:59").runs()).isTrue();
@@ -297,7 +297,7 @@ class ScheduleTest {
         assertThat(p.at("path", today("12:00:00"), ph(8.3)).winner().strength()).isEqualTo(Strength.REST);
         Verdict stale = p.at("path", today("13:00:00"), ph(8.1));
         assertThat(stale.state()).isEqualTo(LaneState.FRESH);
-        assertThat(stale.winner().by()).isEqualTo("no reading lately");
+        assertThat(stale.winner().by()).isEqualTo("no recent reading");
     }
 
     @Test
@@ -429,11 +429,11 @@ class ScheduleTest {
     @Test
     void whatDoesNotFitIsRefused() {
         assertThatThrownBy(() -> with(new Special("nobody", "bubbles", LaneState.ON), BUBBLES))
-                .hasMessageContaining("no lane");
+                .hasMessageContaining("no device");
         assertThatThrownBy(() -> with(new Special("stone", "never", LaneState.ON), BUBBLES))
-                .hasMessageContaining("no window");
+                .hasMessageContaining("no time window");
         assertThatThrownBy(() -> with(new Special("stone", "bubbles", LaneState.media()), BUBBLES))
-                .hasMessageContaining("cannot do that");
+                .hasMessageContaining("can’t do that");
         assertThatThrownBy(() -> new Schedule(PARIS, LAMPS, List.of(STONE, STONE), List.of(), List.of()))
                 .hasMessageContaining("twice");
         List<Rule> many = new ArrayList<>();

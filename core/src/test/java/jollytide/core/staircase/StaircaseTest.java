@@ -75,7 +75,7 @@ class StaircaseTest {
         Staircase staircase = StaircaseBuilder.build(inputs(reading(8.5, Method.PROBE), 0.4, 600.0, 0, false));
         assertThat(staircase.waterUatm()).isNull();
         assertThat(numbers(staircase, "CO2 in the water"))
-                .matches("boron and hydroxide alone hold \\d\\.\\d\\d dKH at this pH");
+                .matches("boron and hydroxide alone make \\d\\.\\d\\d dKH at this pH");
         assertThat(staircase.verdict().because()).contains("0.4 dKH");
         assertThat(staircase.working()).extracting(Staircase.Working::what).doesNotContain("Tank");
     }
@@ -119,7 +119,7 @@ class StaircaseTest {
                         breathing(in, reading(410, Method.METER), reading(780, Method.METER), true))
                 .verdict()
                 .remark();
-        assertThat(remark).contains("12 % comes from outdoors (0 to 24 %; intake 780 ppm, room 830, outdoors 410)");
+        assertThat(remark).contains("12 % of the intake air comes from outdoors (0–24 %; intake 780 ppm, room 830, outdoors 410)");
     }
 
     /** At one CO2, pH moves with the logarithm of alkalinity, a little less for boron's share: 4.5 to 8 dKH is +0.25. */
@@ -130,7 +130,7 @@ class StaircaseTest {
         assertThat(atNormal - 7.95).isBetween(0.19, Math.log10(8 / 4.5));
         Verdict verdict = staircase.verdict();
         assertThat(verdict.because())
-                .startsWith("At 4.5 dKH the water is at pH 7.95; with 8.0 dKH")
+                .startsWith("At 4.5 dKH the water is at pH 7.95. With 8.0 dKH")
                 .contains("%.2f".formatted(atNormal));
         assertThat(verdict.cautions())
                 .singleElement()
@@ -176,7 +176,7 @@ class StaircaseTest {
         Staircase staircase = StaircaseBuilder.build(inputs(reading(7.84, Method.PROBE), 8.5, null, 1, true));
         double water = staircase.water().ppm().value();
         assertThat(staircase.verdict().because())
-                .startsWith("The water holds %.0f ppm, %.0f above outdoors".formatted(water, water - 420));
+                .startsWith("The water has %.0f ppm, %.0f above outdoors".formatted(water, water - 420));
         assertThat(staircase.verdict().urgency()).isEqualTo(Urgency.WORTH_DOING);
     }
 
@@ -186,19 +186,19 @@ class StaircaseTest {
                 .verdict();
         assertThat(room.because())
                 .contains("980 ppm above outdoors")
-                .contains("with outdoor air in the room the pH would be 8.");
+                .contains("with outdoor air in the room, pH would be 8.");
         Verdict tank = StaircaseBuilder.build(inputs(reading(7.7, Method.PROBE_CHECKED), 8.5, 520.0, 1, true))
                 .verdict();
         assertThat(tank.because())
                 .contains("only 100 above outdoors")
-                .contains("with full exchange at this room air the pH would be 8.");
+                .contains("with full gas exchange at this room air, pH would be 8.");
     }
 
     /** What cannot be true says why, in the dark and in the light. */
     @Test
     void implausibleWaterSaysWhy() {
         assertThat(because(8.48, 8.5, true)).contains("in the dark, far less than outdoor air");
-        assertThat(because(8.45, 2.0, false)).contains("next to nothing");
+        assertThat(because(8.45, 2.0, false)).contains("almost nothing");
         assertThat(because(6.6, 8.5, true)).contains("gasping");
     }
 
@@ -230,7 +230,7 @@ class StaircaseTest {
         Verdict atActLine = verdict(around(at, 7.8, 8.2, null));
         assertThat(atActLine.urgency()).isEqualTo(Urgency.WORTH_DOING);
         assertThat(atActLine.because()).contains("goal of 8.00");
-        assertThat(verdict(around(at, 7.79, 8.2, null)).because()).contains("act line of 7.80");
+        assertThat(verdict(around(at, 7.79, 8.2, null)).because()).contains("action level of 7.80");
         StaircaseInputs low = inputs(reading(7.9, Method.PROBE_CHECKED), 8.5, 600.0, 1, true);
         assertThat(verdict(around(low, 7.7, 8.2, null)).urgency()).isEqualTo(Urgency.ACT_NOW);
         assertThat(verdict(around(at, 8.1, 8.2, new DayAround.AlkalinityRise(8, 1, 0.1)))

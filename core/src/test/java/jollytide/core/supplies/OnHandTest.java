@@ -99,7 +99,7 @@ class OnHandTest {
         OnHand stock = new OnHand(List.of(counted(10, 500)));
         assertThatThrownBy(() -> stock.with(counted(5, 600)))
                 .isInstanceOf(InputException.class)
-                .hasMessageContaining("note that first");
+                .hasMessageContaining("Add the purchase first");
         assertThat(stock.with(counted(5, 520)).entries()).hasSize(2);
         assertThat(stock.with(bought(7, 200)).with(counted(5, 600)).entries()).hasSize(3);
         assertThatThrownBy(() -> counted(1, -3)).isInstanceOf(InputException.class);

@@ -107,7 +107,7 @@ class RankingTest {
         Suspicion first = ranking.suspicions().get(0);
         assertThat(first.suspect()).isEqualTo(Suspect.SKIMMER);
         assertThat(first.since()).isBetween(date(CHANGED - 2), date(CHANGED + 2));
-        assertThat(first.needs()).contains("carry").contains("% less");
+        assertThat(first.needs()).contains("Gas exchange").contains("% lower");
         assertThat(first.grounds().get(0).weight()).isPositive();
         assertThat(of(ranking, Suspect.READINGS).share()).isLessThan(0.01);
         // Who knows the day need not have it looked for.
@@ -126,7 +126,7 @@ class RankingTest {
         Ranking ranking = ranked(inquiry(ph(room, d -> TRUTH), room, STEADY, null));
         assertThat(ranking.suspicions().get(0).suspect()).isEqualTo(Suspect.ROOM);
         assertThat(of(ranking, Suspect.ROOM).grounds())
-                .anyMatch(g -> g.words().contains("held 5") && g.words().contains("ppm more"));
+                .anyMatch(g -> g.words().contains("has 5") && g.words().contains("ppm more"));
     }
 
     @Test

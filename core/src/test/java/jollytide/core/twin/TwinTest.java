@@ -338,7 +338,7 @@ class TwinTest {
         TwinState sealed = soured.start(MIDNIGHT, MEQ, 800);
         assertThatThrownBy(() -> soured.run(sealed, MIDNIGHT.plus(Duration.ofDays(3)), FIVE_MINUTES))
                 .isInstanceOf(InputException.class)
-                .hasMessageContaining("had to stop");
+                .hasMessageContaining("simulation stopped");
     }
 
     /** The gas balance of a moment: in the dark the water gains CO2 from life and loses it to the air, and loses oxygen. */

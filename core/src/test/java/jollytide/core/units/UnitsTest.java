@@ -44,7 +44,7 @@ class UnitsTest {
                     assertThat(Double.valueOf(refused.value())).isEqualTo(Double.valueOf(value));
                     assertThat(refused.allowed()).isEqualTo("1 to 5 m");
                 })
-                .hasMessageContaining("allowed is 1 to 5 m");
+                .hasMessageContaining("Allowed: 1 to 5 m");
     }
 
     @Test
