@@ -11,7 +11,8 @@ import { Problem } from './api/client';
 import { useSession } from './api/account';
 import { useTank, useTanks } from './api/homes';
 import { Frame } from './frame/Frame';
-import { lastTank, pickTank } from './frame/lastTank';
+import { HouseStrip } from './frame/HouseStrip';
+import { lastTank, pickTank, useLastTank } from './frame/lastTank';
 import { FORMER_ROUTE, placeAt, placesOf } from './frame/places';
 import { useHelper } from './frame/useHelper';
 import { typedBy } from './lib/kept';
@@ -20,6 +21,7 @@ import { Notices } from './parts/Notices';
 import { Waiting } from './parts/Waiting';
 import { AddToLog } from './places/read/AddToLog';
 import { Today } from './places/read/Today';
+import { House } from './places/house/House';
 import { HelpDoor } from './places/welcome/HelpDoor';
 import { TransportScreen } from './places/guard/TransportScreen';
 import { OxygenMarginScreen } from './places/guard/OxygenMarginScreen';
@@ -70,6 +72,7 @@ function Door() {
   const helper = useHelper();
   if (!tanks.data) return <Waiting error={tanks.error} retry={() => void tanks.refetch()} />;
   const tank = pickTank(tanks.data);
+  if (!helper && tanks.data.length > 1) return <Navigate to="/house" />;
   return tank ? (
     <Navigate
       to={helper ? '/tank/$tankId/outage' : '/tank/$tankId/today'}
@@ -130,6 +133,18 @@ const settings = createRoute({
   getParentRoute: () => signedIn,
   path: '/settings',
   component: lazyRouteComponent(() => import('./places/settings/Settings'), 'Settings'),
+});
+const house = createRoute({
+  getParentRoute: () => signedIn,
+  path: '/house',
+  component: function AtHouse() {
+    const tank = useLastTank();
+    return (
+      <Frame tank={tank} strip={<HouseStrip tank={tank} />}>
+        <House />
+      </Frame>
+    );
+  },
 });
 const tankRoute = createRoute({
   getParentRoute: () => signedIn,
@@ -385,6 +400,7 @@ export const router = createRouter({
       door,
       begin,
       settings,
+      house,
       tankRoute.addChildren([
         today,
         history,

@@ -70,9 +70,10 @@ export const useWithdrawCalendar = (homeId: string) =>
     [keys.home(homeId).calendar],
   );
 
-export const useDue = (homeId: string) =>
-  useQuery({
-    queryKey: keys.home(homeId).due,
-    queryFn: () => bodyOf(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
-    staleTime: 300_000,
-  });
+export const dueQuery = (homeId: string) => ({
+  queryKey: keys.home(homeId).due,
+  queryFn: () => bodyOf(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
+  staleTime: 300_000,
+});
+
+export const useDue = (homeId: string) => useQuery(dueQuery(homeId));

@@ -6,6 +6,8 @@ export const keys = {
   session: ['session'],
   homes: ['homes'],
   tanks: ['tanks'],
+  /** Of all tanks; read anew with whatever a home makes of a log. */
+  house: ['home', 'house'],
   tokens: ['tokens'],
   removed: ['removed'],
   everyTank: ['tank'],

@@ -164,3 +164,5 @@ export type HeldLane = Schemas['HeldLane'];
 export type HeldUntil = Schemas['HeldUntil'];
 export type HoldAsked = Schemas['HoldAsked'];
 export type Due = Schemas['Due'];
+export type House = Schemas['HouseView'];
+export type HouseRow = Schemas['TankRow'];

@@ -44,7 +44,7 @@ interface Props {
   cut?: { from: string; until?: string };
 }
 
-/** A day as stacked  lanes over light and dark, its windows named above, conflicts where they happen, and the playhead. */
+/** A day as stacked lanes over light and dark, its windows named above, conflicts where they happen, and the playhead. */
 export function DayLanes(props: Props) {
   const { day, beside, windows, zone, width, playhead, onAt, onEdge, onWindow, onLane, cut } =
     props;
@@ -93,7 +93,7 @@ export function DayLanes(props: Props) {
       height={height}
       viewBox={`0 0 ${width} ${height}`}
       role="group"
-      aria-label={`The day, ${day.lanes.length}  lanes`}
+      aria-label={`The day, ${day.lanes.length} devices`}
       className="block touch-pan-y select-none"
     >
       <defs>

@@ -5,38 +5,47 @@ import { tickDigits } from '../lib/number';
 import { clockTime } from '../lib/time';
 import { METHOD } from '../lib/units';
 import { MarkShape, markOf } from '../parts/Mark';
+import { extreme, type Ahead, type Expected } from '../lib/expected';
 import { HALO } from './halo';
+import { HatchPattern } from './Hatch';
 
-const HEIGHT = 340;
+const HEIGHT = 300;
 export const DAY_RIBBON_HEIGHT = HEIGHT;
 const LEFT = 40;
 const RIGHT = 12;
 const TOP = 26;
-const BOTTOM = 30;
+const BOTTOM = 44;
+/** The lamps, as a strip under the axis. */
+const STRIP = 8;
 /** What was usual stays visible through it. */
 const THIN_HALO = { ...HALO, strokeOpacity: 0.75 };
 
 /** Twenty-four hours across: light and dark behind, what was usual, the day's pH, its trough and peak, what was done. */
 export function DayRibbon({
   day,
+  ahead,
   band,
   zone,
   width,
 }: {
   day: Day;
+  /** What is expected from now on, over midnight; of the running day only. */
+  ahead?: Ahead & { until: number };
   band: TankDescription['band'];
   zone: string;
   width: number;
 }) {
   const start = Date.parse(day.start);
   const end = Date.parse(day.end);
+  const until = ahead?.until ?? end;
   const x = scaleLinear()
-    .domain([start, end])
+    .domain([start, until])
     .range([LEFT, width - RIGHT]);
   const shown = day.stretches.flat().map((p) => p.ph);
   const all = [
     ...shown,
     ...day.usual.flatMap((u) => [u.low, u.high]),
+    ...(ahead?.ph.flatMap((p) => [p.low, p.high]) ?? []),
     band.troughAtLeast,
     band.peakAtMost,
   ];
@@ -63,7 +72,21 @@ export function DayRibbon({
     .y1((u) => y(u.high))
     .curve(curveBasis);
   const now = Date.parse(day.now);
-  const every = width < 560 ? 6 : 3;
+  const every = width < 560 ? (ahead ? 9 : 6) : 3;
+  const step = ((end - start) / 24) * every;
+  const hours = Array.from(
+    { length: Math.floor((until - start) / step) + 1 },
+    (_, i) => start + i * step,
+  );
+  const lit = [
+    ...day.lit,
+    ...(ahead?.lit.filter((on) => Date.parse(on.from) >= end && Date.parse(on.from) < until) ?? []),
+  ];
+  const expected = area<Expected>()
+    .x((p) => x(p.at))
+    .y0((p) => y(p.low))
+    .y1((p) => y(p.high));
+  const next = ahead && nextExtremes(ahead.ph, end);
   const rampWidth = x(start + day.rampMinutes * 60_000) - LEFT;
   const soFar = now < end ? ' so far' : ' read';
   return (
@@ -75,18 +98,29 @@ export function DayRibbon({
       aria-label={inWords(day, zone)}
       className="block"
     >
+      <defs>
+        <HatchPattern id="hatch-expected" colour="var(--ink)" />
+      </defs>
       <rect
         x={LEFT}
-        y={TOP}
+        y={y(band.peakAtMost)}
         width={width - LEFT - RIGHT}
-        height={HEIGHT - TOP - BOTTOM}
-        fill="var(--dark)"
+        height={y(band.troughAtLeast) - y(band.peakAtMost)}
+        fill="var(--accent)"
+        fillOpacity={0.07}
       />
-      {day.lit.map((lit) => (
+      <rect
+        x={LEFT}
+        y={HEIGHT - BOTTOM + 4}
+        width={width - LEFT - RIGHT}
+        height={STRIP}
+        fill="var(--night-strip)"
+      />
+      {lit.map((on) => (
         <path
-          key={lit.from}
-          d={brightness(at(lit.from), at(lit.to), lit, rampWidth)}
-          fill="var(--lit)"
+          key={on.from}
+          d={brightness(at(on.from), Math.min(at(on.to), width - RIGHT), on, rampWidth)}
+          fill="var(--day-strip)"
         />
       ))}
       {ticks.map((tick) => (
@@ -100,20 +134,31 @@ export function DayRibbon({
           {tick.toFixed(digits)}
         </text>
       ))}
-      {Array.from({ length: 24 / every + 1 }, (_, i) => i * every).map((hour) => (
+      {hours.map((hour, i) => (
         <text
           key={hour}
-          x={x(start + ((end - start) * hour) / 24)}
+          x={x(hour)}
           y={HEIGHT - 8}
-          textAnchor={hour === 0 ? 'start' : hour === 24 ? 'end' : 'middle'}
+          textAnchor={i === 0 ? 'start' : x(hour) > width - RIGHT - 20 ? 'end' : 'middle'}
           className="fill-soft text-sm"
         >
-          {hour === 24
-            ? '24:00'
-            : clockTime(new Date(start + ((end - start) * hour) / 24).toISOString(), zone)}
+          {hour === end && !ahead ? '24:00' : clockTime(new Date(hour).toISOString(), zone)}
         </text>
       ))}
       <path d={usual(day.usual) ?? ''} fill="var(--ink)" fillOpacity={0.14} />
+      {ahead && <path d={expected(ahead.ph) ?? ''} fill="url(#hatch-expected)" />}
+      {next?.map(({ name, point, above }) => (
+        <text
+          key={name}
+          x={Math.min(x(point.at), width - RIGHT - 4)}
+          y={above ? y(point.high) - 8 : y(point.low) + 18}
+          textAnchor={x(point.at) > width - 130 ? 'end' : 'middle'}
+          className="fill-soft text-sm"
+          {...HALO}
+        >
+          {name} {point.low.toFixed(2)}–{point.high.toFixed(2)}
+        </text>
+      ))}
       {[
         { ph: band.troughAtLeast, words: 'goal: low at least' },
         { ph: band.peakAtMost, words: 'goal: high at most' },
@@ -221,17 +266,34 @@ export function DayRibbon({
   );
 }
 
-/** A lit band whose sides lean by the lamps' ramps: as high as the lamps are bright. */
+/** The high that is still to come today, and tomorrow's low, where they are not the edge of what is drawn. */
+function nextExtremes(points: readonly Expected[], midnight: number) {
+  const today = extreme(
+    points.filter((p) => p.at < midnight),
+    'high',
+  );
+  const tomorrow = extreme(
+    points.filter((p) => p.at >= midnight),
+    'low',
+  );
+  return [
+    ...(today && today !== points[0] ? [{ name: 'expected high', point: today, above: true }] : []),
+    ...(tomorrow ? [{ name: 'tomorrow', point: tomorrow, above: false }] : []),
+  ];
+}
+
+/** The lamps on the strip: its sides lean by their ramps. */
 function brightness(
   from: number,
   to: number,
   lit: { comesUp: boolean; goesDown: boolean },
   ramp: number,
 ): string {
-  const bottom = HEIGHT - BOTTOM;
+  const top = HEIGHT - BOTTOM + 4;
+  const bottom = top + STRIP;
   const up = lit.comesUp ? Math.min(ramp, (to - from) / 2) : 0;
   const down = lit.goesDown ? Math.min(ramp, (to - from) / 2) : 0;
-  return `M${from} ${bottom} L${from + up} ${TOP} L${to - down} ${TOP} L${to} ${bottom} Z`;
+  return `M${from} ${bottom} L${from + up} ${top} L${to - down} ${top} L${to} ${bottom} Z`;
 }
 
 function Flag({

@@ -22,7 +22,7 @@ type Forecast = Pick<
 >;
 
 /**
- * The days ahead: the tank current setup as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
+ * The days ahead: the current setup as a ghost, the remedies as a line in a hatched band, which is what tanks that agree
  * with the log differ in. Below, its oxygen.
  */
 export const ForecastDrawing = memo(function ForecastDrawing({

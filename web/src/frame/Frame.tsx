@@ -10,7 +10,16 @@ import { Strip } from './Strip';
 import { useHelper } from './useHelper';
 
 /** Rail, strip and page. */
-export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) {
+export function Frame({
+  tank,
+  strip,
+  children,
+}: {
+  tank?: Tank;
+  /** In place of the tank's own, where a page is about more than one. */
+  strip?: ReactNode;
+  children: ReactNode;
+}) {
   const helper = useHelper();
   useKeepPlan(tank?.homeId);
   return (
@@ -23,7 +32,7 @@ export function Frame({ tank, children }: { tank?: Tank; children: ReactNode }) 
       </a>
       <Rail tankId={tank?.id} />
       <ThumbRail tankId={tank?.id} />
-      {tank && <Strip tank={tank} />}
+      {strip ?? (tank && <Strip tank={tank} />)}
       {tank && <OutageBar tank={tank} />}
       {tank && <ExperimentBar tank={tank} />}
       {tank && <ScreenRow tankId={tank.id} />}

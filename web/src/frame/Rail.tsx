@@ -5,9 +5,12 @@ import { useHelper } from './useHelper';
 
 /** The places at the left of wide windows; the open one unfolds its screens. */
 export function Rail({ tankId }: { tankId: string | undefined }) {
-  const places = placesOf(useHelper());
+  const helper = useHelper();
+  const places = placesOf(helper);
   const { place: here, screen } = useHere();
   useRemember(here, screen?.path);
+  const placeLook =
+    'flex min-h-11 items-center gap-2.5 pl-5 text-lg font-semibold hover:text-accent';
   const screenLook =
     'flex min-h-9 items-center border-l-4 border-transparent pl-9 text-soft hover:text-ink [&.active]:border-accent [&.active]:text-ink';
   return (
@@ -21,15 +24,15 @@ export function Rail({ tankId }: { tankId: string | undefined }) {
         Tide
       </p>
       <div className="min-h-0 flex-1 overflow-y-auto">
+        {!helper && (
+          <Link to="/house" className={`${placeLook} [&.active]:text-accent`}>
+            House
+          </Link>
+        )}
         {tankId &&
           places.map((place, i) => (
             <div key={place.name} className="pb-1">
-              <Link
-                to={opensAt(place)}
-                params={{ tankId }}
-                activeProps={{}}
-                className="flex min-h-11 items-center gap-2.5 pl-5 text-lg font-semibold hover:text-accent"
-              >
+              <Link to={opensAt(place)} params={{ tankId }} activeProps={{}} className={placeLook}>
                 <span aria-hidden className="text-sm font-normal text-soft">
                   {i + 1}
                 </span>
@@ -61,7 +64,8 @@ const useHere = () => {
 export function ThumbRail({ tankId }: { tankId: string | undefined }) {
   const { place: here, screen } = useHere();
   useRemember(here, screen?.path);
-  const places = placesOf(useHelper());
+  const helper = useHelper();
+  const places = placesOf(helper);
   const look =
     'flex min-h-14 flex-1 items-center justify-center border-t-4 border-transparent text-[0.8rem] text-soft aria-[current]:border-accent aria-[current]:text-ink';
   return (
@@ -69,6 +73,11 @@ export function ThumbRail({ tankId }: { tankId: string | undefined }) {
       aria-label="Places"
       className="fixed inset-x-0 bottom-0 z-10 flex border-t bg-paper md:hidden"
     >
+      {!helper && (
+        <Link to="/house" className={look} activeProps={{ 'aria-current': 'page' }}>
+          House
+        </Link>
+      )}
       {tankId &&
         places.map((place) => (
           <Link
@@ -82,9 +91,11 @@ export function ThumbRail({ tankId }: { tankId: string | undefined }) {
             {place.name}
           </Link>
         ))}
-      <Link to="/settings" className={look} activeProps={{ 'aria-current': 'page' }}>
-        Settings
-      </Link>
+      {(helper || !tankId) && (
+        <Link to="/settings" className={look} activeProps={{ 'aria-current': 'page' }}>
+          Settings
+        </Link>
+      )}
     </nav>
   );
 }

@@ -7,7 +7,9 @@ import type { Due, Reading, Tank } from '../api/types';
 import { clockTime, plainDay, shortTime } from '../lib/time';
 import { METHOD, RAW_UNIT } from '../lib/units';
 import { Mark, markOf } from '../parts/Mark';
+import { DUE_AT } from './dueAt';
 import { lastTank } from './lastTank';
+import { PowerOut } from './PowerOut';
 import { ROUTE } from './places';
 import { useHelper } from './useHelper';
 
@@ -18,17 +20,17 @@ export function Strip({ tank }: { tank: Tank }) {
   const helper = useHelper();
   const now = new Date();
   return (
-    <header className="flex items-stretch gap-6 overflow-x-auto border-b px-4 py-2 md:gap-9 md:px-6">
+    <header className="flex items-center gap-4 border-b px-4 py-2 md:gap-8 md:px-6">
       <TankChoice tank={tank} />
       {glance && (
         <>
-          <Last name="pH" reading={glance.ph} zone={tank.zone} now={now} />
+          <Last name="pH" reading={glance.ph} zone={tank.zone} now={now} always />
           <Last name="room CO2" reading={glance.roomCo2} zone={tank.zone} now={now} />
           {glance.oxygen && (
             <Last name="oxygen" reading={glance.oxygen} zone={tank.zone} now={now} />
           )}
           {glance.lit !== undefined && glance.nextSwitch && (
-            <div className="shrink-0">
+            <div className="hidden shrink-0 lg:block">
               <p className="text-sm text-soft">in the tank</p>
               <p className="text-lg font-semibold">
                 {glance.lit ? 'light' : 'dark'} until {clockTime(glance.nextSwitch, tank.zone)}
@@ -38,7 +40,7 @@ export function Strip({ tank }: { tank: Tank }) {
         </>
       )}
       {due && (
-        <div className="shrink-0">
+        <div className="hidden min-w-0 shrink md:block">
           <p className="text-sm text-soft">due {due.late ? 'now' : plainDay(due.on)}</p>
           <Link
             to={helper && !HELPS_WITH.includes(due.subject) ? ROUTE.readiness : DUE_AT[due.subject]}
@@ -49,39 +51,31 @@ export function Strip({ tank }: { tank: Tank }) {
           </Link>
         </div>
       )}
+      <PowerOut tank={tank} />
     </header>
   );
 }
 
 const HELPS_WITH: readonly Due['subject'][] = ['UPKEEP', 'TEST'];
 
-const DUE_AT = {
-  KIT: ROUTE.readiness,
-  MEDIA: ROUTE.media,
-  DOSES: ROUTE.dosing,
-  SCHEDULE: ROUTE.schedule,
-  PROBE: ROUTE.probe,
-  EXPERIMENT: ROUTE.experiment,
-  UPKEEP: ROUTE.upkeep,
-  SUPPLIES: ROUTE.supplies,
-  TEST: ROUTE.addToLog,
-  SPIKE: ROUTE.dosing,
-} as const;
-
 function Last({
   name,
   reading,
   zone,
   now,
+  always = false,
 }: {
   name: string;
   reading: Reading | undefined;
   zone: string;
   now: Date;
+  /** On phones, too, where there is room for one. */
+  always?: boolean;
 }) {
+  const place = always ? 'min-w-0' : 'hidden shrink-0 md:block';
   if (!reading) {
     return (
-      <div className="shrink-0">
+      <div className={place}>
         <p className="text-sm text-soft">{name}</p>
         <p className="text-lg text-soft">no reading yet</p>
       </div>
@@ -89,8 +83,8 @@ function Last({
   }
   const unit = RAW_UNIT[reading.unit];
   return (
-    <div className="shrink-0">
-      <p className="text-sm text-soft">
+    <div className={place}>
+      <p className="truncate text-sm text-soft">
         {name}, {METHOD[reading.method].split(',')[0]}
         {reading.corrected !== undefined && ', corrected'}, {shortTime(reading.at, zone, now)}
       </p>
@@ -147,6 +141,9 @@ function TankChoice({ tank }: { tank: Tank }) {
               </DropdownMenu.Item>
               <DropdownMenu.Item onSelect={() => void navigate({ to: '/begin' })}>
                 Add a tank…
+              </DropdownMenu.Item>
+              <DropdownMenu.Item onSelect={() => void navigate({ to: '/settings' })}>
+                Settings
               </DropdownMenu.Item>
             </>
           )}

@@ -41,7 +41,7 @@ interface Band {
 export const range = (e: Band, digits: number) =>
   e.high - e.low < 0.5 * 10 ** -digits
     ? e.value.toFixed(digits)
-    : `${e.low.toFixed(digits)} to ${e.high.toFixed(digits)}`;
+    : `${e.low.toFixed(digits)}${e.low < 0 ? ' to ' : '–'}${e.high.toFixed(digits)}`;
 
 /** A change of pH, from low to high. */
 export const signedRange = (e: Band) =>

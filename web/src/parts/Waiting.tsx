@@ -1,12 +1,17 @@
 import { Problem } from '../api/client';
+import { Skeleton } from './Skeleton';
 
-/** Stands in while something is read, and says so when it cannot be. */
+/** Stands in the shape of a page while it loads, and says so when it cannot. */
 export function Waiting({ error, retry }: { error: Error | null; retry?: () => void }) {
   if (!error) {
     return (
-      <p className="p-6 text-soft" role="status">
-        Reading…
-      </p>
+      <div className="grid max-w-4xl gap-4 py-1" role="status">
+        <span className="sr-only">Loading…</span>
+        <Skeleton className="h-8 w-2/3 max-w-md" />
+        <Skeleton className="h-64 w-full" />
+        <Skeleton className="h-5 w-5/6" />
+        <Skeleton className="h-5 w-1/2" />
+      </div>
     );
   }
   const missing = error instanceof Problem && error.status === 404;

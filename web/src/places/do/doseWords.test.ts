@@ -93,7 +93,7 @@ test('use is what arrived less what tests show', () => {
   };
   const use: DoseUse = { days: 28, alkalinity };
   expect(used(use, units)[0]).toBe(
-    'Your animals use 0.20 to 0.25 dKH a day: 0.21 to 0.23 arrived, and 4 tests changed by −0.03 to 0.02 a day.',
+    'Your animals use 0.20–0.25 dKH a day: 0.21–0.23 arrived, and 4 tests changed by −0.03 to 0.02 a day.',
   );
   const both = { ...use, calcium: { ...alkalinity, perDay: estimate(1.6, 0.2) } };
   expect(used({ ...both, calciumPerMeq: estimate(20, 4) }, units)[2]).toContain('Animals grow');
@@ -168,7 +168,7 @@ test('times and what the bench puts on for a line', () => {
 test('the next step is half of what is missing', () => {
   const next = { mlPerDay: 503.4, missing: estimate(0.02, 0.005), limited: false };
   expect(nextStep(line({ next }), units)).toBe(
-    'Tests fall: 0.04 to 0.07 dKH a day more are used than arrive. Correct half of that first: 503 mL a day. Test again in 2–3 days at the same hour.',
+    'Tests fall: 0.04–0.07 dKH a day more are used than arrive. Correct half of that first: 503 mL a day. Test again in 2–3 days at the same hour.',
   );
   const much = { mlPerDay: 300, missing: estimate(-0.02, 0.005), limited: true };
   expect(nextStep(line({ next: much }), units)).toContain(

@@ -27,7 +27,7 @@ const lime: Supply = {
 
 describe('supplyReason', () => {
   it('says what is left, how fast it goes, and by what', () => {
-    expect(supplyReason(lime)).toBe('About 120 g left; 1.2 to 2.0 g a day, from your dosing.');
+    expect(supplyReason(lime)).toBe('About 120 g left; 1.2–2.0 g a day, from your dosing.');
     expect(supplyReason({ ...lime, counted: true })).toContain('from your counts');
     expect(supplyReason({ ...lime, left: undefined })).toContain('Not counted yet');
     expect(supplyReason({ ...lime, perDay: { value: 0, low: 0, high: 0 } })).toContain(
@@ -43,7 +43,7 @@ describe('supplyReason', () => {
       left: { value: 1, low: 1, high: 1 },
     };
     expect(supplyReason(cells)).toBe(
-      'About 1 piece left; 3.0 to 5.0 pieces a year, from your upkeep.',
+      'About 1 piece left; 3.0–5.0 pieces a year, from your upkeep.',
     );
   });
 });

@@ -2,16 +2,31 @@ import { Link } from '@tanstack/react-router';
 import type { ReactNode } from 'react';
 import { ROUTE, type ScreenPath } from '../../frame/places';
 import { useAtTank } from '../../TankContext';
+import { Manual } from './Manual';
 
-/** Learn → Handbook: where keepers disagree, and where the sums disagree with a rule of practice. */
+/** Learn → Handbook: the manual, where keepers disagree, and where the model departs from a rule of thumb. */
 export function Handbook() {
   return (
     <div className="grid max-w-3xl gap-8">
       <div>
         <h1 className="text-xl font-bold">Handbook</h1>
+        <nav aria-label="Parts of the handbook" className="flex gap-6 pt-1">
+          <a href="#manual" className="underline underline-offset-4">
+            How to work with Jolly Tide
+          </a>
+          <a href="#questions" className="underline underline-offset-4">
+            Where keepers disagree
+          </a>
+        </nav>
+      </div>
+      <section id="manual" aria-label="How to work with Jolly Tide">
+        <Manual />
+      </section>
+      <div id="questions" className="border-t pt-4">
+        <h2 className="text-xl font-bold">Where keepers disagree</h2>
         <p className="text-soft">
-          Where keepers disagree, what the physics says, and where it departs from a rule of thumb.
-          Each note links to your own tank’s numbers.
+          What the physics says, and where it departs from a rule of thumb. Each note links to your
+          own tank’s numbers.
         </p>
       </div>
       <Note

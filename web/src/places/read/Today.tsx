@@ -1,19 +1,24 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useEffect } from 'react';
 import { useDay, useStaircase } from '../../api/log';
+import { useBench } from '../../api/twin';
 import type { Day } from '../../api/types';
 import { DayRibbon } from '../../drawings/DayRibbon';
-import { StaircaseDrawing } from '../../drawings/StaircaseDrawing';
 import { typing } from '../../frame/Commands';
 import { useHelper } from '../../frame/useHelper';
 import { longDay, shiftDay } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { ShareButton } from '../../parts/ShareButton';
+import { Skeleton } from '../../parts/Skeleton';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { VerdictText } from '../reason/VerdictText';
+import { EffectPanel, OxygenPanel, WherePanel } from './Panels';
 import { sharedDay } from './shareDay';
+import { useExpected } from './useExpected';
+
+const MORNING_MS = 10 * 3.6e6;
 
 const route = getRouteApi('/signed-in/tank/$tankId/today');
 
@@ -47,44 +52,84 @@ function Loaded({ day }: { day: Day }) {
     return () => document.removeEventListener('keydown', onKey);
   });
 
+  const latest = day.day === day.latest;
+  const at = latest ? undefined : day.trough?.at;
+  const now = Date.parse(day.now);
+  const end = Date.parse(day.end);
+  // Until tomorrow's lamps are on, in most homes; only from the running day.
+  const until = end + MORNING_MS;
+  const running = latest && now < end;
+  const ahead = useExpected(tank.id, now, running ? until : now);
+  const modelled = useBench(tank.id).data?.fitted !== false;
+  const staircase = useStaircase(tank.id, undefined, at).data;
   return (
-    <div className="grid gap-6">
-      <section aria-labelledby="day">
-        <div className="flex flex-wrap items-center justify-between gap-x-6 pb-1">
-          <h1 id="day" className="text-xl font-bold">
-            {longDay(day.day)}
-            <span className="hidden font-normal text-soft md:inline">
-              {day.usual.length > 0 ? ' · grey: the last 14 days' : ''}
-            </span>
-          </h1>
-          <div className="flex items-center gap-1">
-            <Button look="quiet" onClick={() => go(-1)}>
-              ← Previous day
-            </Button>
-            <Button look="quiet" disabled={newest} onClick={() => go(1)}>
-              Next day →
-            </Button>
-            {day.day !== day.latest && (
-              <Button look="quiet" onClick={() => void navigate({ search: {}, replace: true })}>
-                Latest
+    <div className="grid gap-4">
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <section aria-labelledby="day">
+          <div className="flex flex-wrap items-center justify-between gap-x-6">
+            <h1 id="day" className="text-xl font-bold">
+              {longDay(day.day)}
+              <span className="hidden text-base font-normal text-soft md:inline">
+                {day.usual.length > 0 ? ' · grey: the last 14 days' : ''}
+                {ahead ? ' · hatched: expected' : ''}
+              </span>
+            </h1>
+            <div className="flex items-center gap-1">
+              <Button look="quiet" onClick={() => go(-1)} aria-label="Previous day">
+                ←<span className="hidden md:inline"> Previous</span>
               </Button>
-            )}
-            {!helper && (
-              <Button look="quiet" onClick={() => document.dispatchEvent(new Event('note-event'))}>
-                Add an event
+              <Button look="quiet" disabled={newest} onClick={() => go(1)} aria-label="Next day">
+                <span className="hidden md:inline">Next </span>→
               </Button>
-            )}
-            <ShareButton {...sharedDay(day, tank, units)} />
+              {!latest && (
+                <Button look="quiet" onClick={() => void navigate({ search: {}, replace: true })}>
+                  Latest
+                </Button>
+              )}
+              {!helper && (
+                <Button
+                  look="quiet"
+                  onClick={() => document.dispatchEvent(new Event('note-event'))}
+                >
+                  Add event
+                </Button>
+              )}
+              <ShareButton {...sharedDay(day, tank, units)} />
+            </div>
           </div>
-        </div>
-        <div ref={ref}>
-          {width > 0 && (
-            <DayRibbon day={day} band={tank.description.band} zone={tank.zone} width={width} />
-          )}
-        </div>
-        <DayInWords day={day} />
-      </section>
-      {day.day === day.latest ? <Why at={undefined} /> : day.trough && <Why at={day.trough.at} />}
+          <div ref={ref}>
+            {width > 0 && (
+              <DayRibbon
+                day={day}
+                ahead={running && ahead ? { ...ahead, until } : undefined}
+                band={tank.description.band}
+                zone={tank.zone}
+                width={width}
+              />
+            )}
+          </div>
+          <DayInWords day={day} />
+        </section>
+        <aside aria-label="What to do now" className="lg:border-l lg:pl-6">
+          <p className="pb-1 text-sm text-soft">{latest ? 'What to do now' : 'What it was'}</p>
+          {staircase ? <VerdictText verdict={staircase.staircase.verdict} /> : <VerdictShape />}
+        </aside>
+      </div>
+      <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
+        <WherePanel staircase={staircase?.staircase} />
+        <OxygenPanel ahead={running ? ahead : undefined} waiting={running && modelled} />
+        {!helper && <EffectPanel />}
+      </div>
+    </div>
+  );
+}
+
+function VerdictShape() {
+  return (
+    <div className="grid gap-3" aria-hidden>
+      <Skeleton className="h-8 w-4/5" />
+      <Skeleton className="h-24 w-full" />
+      <Skeleton className="h-11 w-40" />
     </div>
   );
 }
@@ -138,33 +183,5 @@ function DayInWords({ day }: { day: Day }) {
         </p>
       ))}
     </div>
-  );
-}
-
-/** Below the day: where its CO2 comes from; on a past day, at its trough. */
-function Why({ at }: { at: string | undefined }) {
-  const { tank } = useAtTank();
-  const view = useStaircase(tank.id, undefined, at).data;
-  const [ref, width] = useWidth();
-  if (!view) return null;
-  return (
-    <section
-      aria-labelledby="why"
-      className="grid gap-x-10 gap-y-4 border-t pt-4 lg:grid-cols-[minmax(0,1fr)_24rem]"
-    >
-      <div>
-        <h2 id="why" className="pb-1 text-xl font-bold">
-          <Link to="/tank/$tankId/staircase" params={{ tankId: tank.id }} search={{ at }}>
-            Where the CO2 {at ? 'came' : 'comes'} from
-          </Link>
-        </h2>
-        <div ref={ref}>
-          {width > 0 && <StaircaseDrawing staircase={view.staircase} width={width} />}
-        </div>
-      </div>
-      <aside aria-label="Verdict" className="lg:border-l lg:pl-8">
-        <VerdictText verdict={view.staircase.verdict} />
-      </aside>
-    </section>
   );
 }

@@ -40,7 +40,7 @@ test('an absence says when, how far and how fast', () => {
     'After they returned, half was gone after 2 h, nine tenths not within that time.',
   ]);
   expect(roomSentence(absence())).toBe(
-    'The room was 480 ppm above outdoors. Half was gone after 1 to 1.5 h, nine tenths after 4 to 6 h: 0.4 to 0.6 air changes an hour.',
+    'The room was 480 ppm above outdoors. Half was gone after 1 to 1.5 h, nine tenths after 4 to 6 h: 0.4–0.6 air changes an hour.',
   );
 });
 
@@ -49,7 +49,9 @@ test('what is not known is said', () => {
   expect(phSentences({ ...ph, cameTo: undefined })[0]).toContain('less than two days');
   expect(phSentences({ ...ph, away: undefined })[1]).toContain('We can’t tell how fast');
   expect(roomSentence(absence({ room: [] }))).toContain('Room CO2 was not measured');
-  expect(roomSentence(absence({ clearing: undefined }))).toContain('can’t tell how fast the room clears');
+  expect(roomSentence(absence({ clearing: undefined }))).toContain(
+    'can’t tell how fast the room clears',
+  );
 });
 
 test('hours are said as people say them', () => {

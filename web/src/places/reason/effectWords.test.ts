@@ -74,7 +74,7 @@ test('what went the other way is not called less', () => {
     'It did the opposite.',
   );
   expect(headline(card({ found: found({ effect, verdict: 'FELL' }) }))).toBe(
-    'The daily low fell by 0.02 to 0.08. Nothing measured explains that.',
+    'The daily low fell by 0.02–0.08. Nothing measured explains that.',
   );
 });
 
@@ -163,7 +163,7 @@ test('a trial that went down is not called less, and one of which nobody said mo
   );
   const fell = trial({ hours: { ...hours, possible: undefined }, verdict: 'FELL' });
   expect(headline(card({ found: undefined, trial: fell }))).toBe(
-    'In 48 h pH fell by 0.03 to 0.07. Nothing measured explains that.',
+    'In 48 h pH fell by 0.03–0.07. Nothing measured explains that.',
   );
   expect(besideTrial(fell)[2]).toContain('Describe the change on the Bench');
 });
@@ -193,7 +193,7 @@ const used = (over: Partial<UseBeside> = {}): UseBeside => {
 test('use that rose with pH is shown beside it, and never as its proof', () => {
   const words = usedSince(card({ use: used() }), METRIC);
   expect(words[0]).toBe(
-    'Animals use 0.05 to 0.15 dKH a day more alkalinity since then (6 tests before, 5 since, with delivered doses).',
+    'Animals use 0.05–0.15 dKH a day more alkalinity since then (6 tests before, 5 since, with delivered doses).',
   );
   expect(words[1]).toContain('does not prove');
   expect(words).toHaveLength(2);
@@ -208,7 +208,7 @@ test('where aragonite may fall out by itself crusts are asked for first', () => 
 test('use that moved against pH points at tests and doses', () => {
   const step = { ...used().step, changed: { value: -0.03, low: -0.05, high: -0.01 } };
   const words = usedSince(card({ use: used({ said: 'FELL', step }) }), METRIC);
-  expect(words[0]).toContain('0.03 to 0.14 dKH a day less');
+  expect(words[0]).toContain('0.03–0.14 dKH a day less');
   expect(words[1]).toContain('the other way');
 });
 

@@ -97,7 +97,7 @@ const OPEN: Open[] = [
 
 it('says what is open as a range', () => {
   expect(OPEN.map(openness)).toEqual([
-    '7.83 to 7.89',
+    '7.83–7.89',
     '+0.10 to +0.21',
     'not possible: this tank would run out of oxygen',
   ]);
@@ -153,7 +153,7 @@ describe('an experiment that is over', () => {
 
   it('says what it showed of what it promised most', () => {
     expect(over([one(0.5)])).toBe(
-      'Result for the daily low with the skimmer off: 7.84 to 7.92, 50 % narrower, 38 % promised.',
+      'Result for the daily low with the skimmer off: 7.84–7.92, 50 % narrower, 38 % promised.',
     );
     expect(over([one(0.5)], false)).toContain('so far');
   });

@@ -1,5 +1,6 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { memo, useMemo } from 'react';
+import { useGains } from '../../../api/gains';
 import { useBench, useForecast, useForecastScore } from '../../../api/twin';
 import type { Bench, Forecast, MeasureKind, PutMeasure } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
@@ -65,18 +66,22 @@ function OnTheBench({ bench }: { bench: Bench }) {
     [sets],
   );
   const forecast = useForecast(tank.id, bench.tanks, variants, days);
+  const gains = useGains(tank.id, bench);
   const [now, then, ...kept] = forecast.data ?? [];
   const changed = changes(current);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[30rem_minmax(0,1fr)]">
       <section aria-labelledby="remedies" className="order-2 lg:order-1 lg:border-r lg:pr-6">
         <h1 id="remedies" className="pb-1 text-xl font-bold">
           Try a change
         </h1>
         <Measures
           measures={bench.measures}
+          impossible={bench.impossible}
+          gains={gains}
           puts={current.put}
           units={units}
+          currency={tank.currency}
           onChange={(put) => save([{ ...current, put }, ...sets.slice(1)])}
         />
         {changed && (
@@ -120,7 +125,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
         <section aria-labelledby="ahead">
           <div className="flex flex-wrap items-baseline justify-between gap-x-6">
             <h2 id="ahead" className="pb-1 text-xl font-bold">
-              The next {days === 2 ? '2 days' : 'fortnight'}
+              The next {days === 2 ? '2 days' : '14 days'}
               <span className="font-normal text-soft">
                 {changed ? ' · dashed: current setup' : ' · current setup'}
               </span>

@@ -2,7 +2,7 @@ import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { beforeEach, expect, it, vi } from 'vitest';
-import type { MeasureKind, PutMeasure, Units } from '../../../api/types';
+import type { Forecast, MeasureKind, PutMeasure, Units } from '../../../api/types';
 import { Measures } from './Measures';
 
 const METRIC: Units = {
@@ -75,6 +75,19 @@ const ALL = [
   kind('guests', 'Guests', { fault: true }),
 ];
 
+const gain = (low: number, high: number, toFit: number, perMonth: number) =>
+  ({
+    gainPh: { value: (low + high) / 2, low, high },
+    cost: { toFit, perMonth, effort: 'MINUTES' },
+    ways: ['REMOVES_THE_SOURCE'],
+  }) as unknown as Forecast;
+
+const GAINS = new Map([
+  ['stone', gain(0.04, 0.09, 60, 0)],
+  ['scrubber', gain(0.16, 0.21, 40, 19)],
+  ['hole', gain(-0.01, 0.02, 10, 0)],
+]);
+
 const changed = vi.fn<(puts: PutMeasure[]) => void>();
 
 function Shelf() {
@@ -82,8 +95,13 @@ function Shelf() {
   return (
     <Measures
       measures={ALL}
+      impossible={[
+        { kind: 'reactor', name: 'Second chamber', needs: 'a tank with a calcium reactor' },
+      ]}
+      gains={GAINS}
       puts={puts}
       units={METRIC}
+      currency="EUR"
       onChange={(next) => {
         changed(next);
         setPuts(next);
@@ -136,13 +154,29 @@ it('lists every measure that the server tells, each once and with a label', () =
   for (const measure of ALL) expect(screen.getAllByLabelText(measure.name)).toHaveLength(1);
 });
 
-it('says what stays once fitted, and what is no help', () => {
+it('says what stays once fitted, and what needs something that is not here', () => {
   render(<Shelf />);
   const said = (name: string) => {
     const id = screen.getByLabelText(name).getAttribute('aria-describedby');
     return id === null ? null : document.getElementById(id)?.textContent;
   };
   expect(said('Hole in the wall')).toBe('permanent');
-  expect(said('Guests')).toBe('faults, to see their effect');
-  expect(said('Air stone')).toBeNull();
+  expect(said('Air stone')).toBe('');
+  expect(screen.getByText('Second chamber').parentElement?.textContent).toBe(
+    'Second chamber needs a tank with a calcium reactor.',
+  );
+});
+
+it('shows what each gains and costs, and sorts the cheapest good one first', async () => {
+  const user = userEvent.setup();
+  render(<Shelf />);
+  expect(screen.getByText('+0.04 to +0.09')).toBeDefined();
+  expect(screen.getByText('€60')).toBeDefined();
+  expect(screen.getByText('€19/month')).toBeDefined();
+  await user.click(screen.getByRole('button', { name: 'Sort cheapest first' }));
+  const good = within(screen.getByRole('region', { name: 'Worth it here · cheapest first' }));
+  expect(good.getAllByRole('checkbox').map((box) => box.parentElement?.textContent)).toEqual([
+    'Air stone',
+    'Media before it',
+  ]);
 });

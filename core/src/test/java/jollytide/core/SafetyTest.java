@@ -187,8 +187,7 @@ class SafetyTest {
         assertThat(LOOP.cautions())
                 .first()
                 .satisfies(c -> assertThat(c.concerns()).isEqualTo(Caution.Concern.ANIMALS))
-                .satisfies(c ->
-                        assertThat(c.text()).contains("adds no oxygen").contains("fails open"));
+                .satisfies(c -> assertThat(c.text()).contains("adds no oxygen").contains("fails open"));
         assertThat(textOf(new Scrubber(KILO, 0.05, MediaUse.Hours.ALWAYS, 8.2, false)))
                 .doesNotContain("adds no oxygen")
                 .contains("drown");
@@ -209,7 +208,7 @@ class SafetyTest {
     @Test
     @DisplayName("9 Water where it should not be")
     void overflow() {
-        assertThat(caution(UPS, "overflow")).contains("One-way valves fail");
+        assertThat(caution(UPS, "overflow")).contains("one-way valves fail");
         assertThat(caution(UPS, "back-skimmer")).contains("overflows after an outage");
         assertThat(textOf(new SurfaceFan(1))).contains("top-off and salinity");
     }

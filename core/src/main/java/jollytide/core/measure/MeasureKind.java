@@ -52,6 +52,11 @@ public record MeasureKind(
             this.words = words;
         }
 
+        /** What a tank must have, in words. */
+        public String words() {
+            return words;
+        }
+
         boolean metBy(Surroundings known) {
             return switch (this) {
                 case NOTHING -> true;

@@ -43,7 +43,9 @@ interface MediaMeasure extends Measure {
     default List<Caution> cautions() {
         List<Caution> all = new ArrayList<>();
         if (use().freshShare() < LEAST_FRESH_SHARE) {
-            all.add(new Caution(Caution.Concern.ANIMALS, "Leave 2–5 % fresh air in, so the loop fails open: a closed loop adds no oxygen."));
+            all.add(new Caution(
+                    Caution.Concern.ANIMALS,
+                    "Leave 2–5 % fresh air in, so the loop fails open: a closed loop adds no oxygen."));
         }
         if (recirculates()) {
             all.add(Caution.people("Weigh the media: recirculated exhaust is wet, and media can drown within days of "

@@ -85,7 +85,7 @@ public final class Cautions {
         double farthest = Math.abs(moved) > Math.abs(atLast) ? moved : atLast;
         boolean canBeMetered = measures.all().stream().anyMatch(Measure::inSteps);
         return canBeMetered && Math.abs(farthest) > DAILY_CHANGE_PH
-                ? Optional.of(water("Go in steps of %+.2f a day, hours at first: the daily average moves by %.1f."
+                ? Optional.of(water("The daily average moves by %+.2f. Go in steps of %.1f a day, hours at first."
                         .formatted(farthest, DAILY_CHANGE_PH)))
                 : Optional.empty();
     }

@@ -156,11 +156,11 @@ class MeasuresTest {
                                 new Measures.Put("stone", Map.of(), Map.of()),
                                 new Measures.Put("stone", Map.of(), Map.of())),
                         KNOWN))
-                .hasMessageContaining("stands twice");
+                .hasMessageContaining("listed twice");
         assertThatThrownBy(() -> Scrubber.KIND.make(Map.of("soaked", 1.0), Map.of(), KNOWN))
                 .hasMessageContaining("no such number");
         assertThatThrownBy(() -> Scrubber.KIND.make(Map.of(), Map.of("hours", "SOMETIMES"), KNOWN))
-                .hasMessageContaining("cannot be set so");
+                .hasMessageContaining("can’t have that value");
         Setup bare = Setup.plain(
                 100,
                 new Seawater(35, 25),

@@ -53,7 +53,7 @@ class PlanTest {
         assertThat(step(during, "fresh-energy").atH()).isBetween(2.0, 5.0);
         List<Step> after = Plan.after(situation, 6, Set.of());
         assertThat(after.get(0).id()).isEqualTo("back-circulation");
-        assertThat(step(after, "back-canister").what()).contains("clean it before it runs");
+        assertThat(step(after, "back-canister").what()).contains("Clean the canister before it runs");
         assertThat(step(after, "back-doser").what()).contains("off until you have checked");
         assertThat(Plan.after(situation, 3.9, Set.of())).extracting(Step::id).doesNotContain("back-canister");
         Plan.Situation plain =

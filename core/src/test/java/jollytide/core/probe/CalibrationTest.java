@@ -118,7 +118,7 @@ class CalibrationTest {
         "7, 10, 10.1, 7.1, swapped",
         "7, 10, 7.02, 7.05, same buffer twice",
         "7, 10, 7.0, 11.0, slope",
-        "7, 7.4, 7.0, 7.4, too near"
+        "7, 7.4, 7.0, 7.4, too close"
     })
     void whatCannotBeIsRefusedWithItsLikelyCause(
             double low, double high, double shownLow, double shownHigh, String words) {

@@ -131,7 +131,7 @@ class ScenarioNumbersTest {
         double farthest = Math.abs(first) > Math.abs(last) ? first : last;
         assertThat(Math.abs(farthest)).isGreaterThan(Cautions.DAILY_CHANGE_PH);
         assertThat(stuffy.cautions())
-                .anyMatch(c -> c.endsWith("the daily average moves by %+.2f.".formatted(farthest)));
+                .anyMatch(c -> c.startsWith("The daily average moves by %+.2f. ".formatted(farthest)));
         Tried mild = tried(tank(new Skimmer(400), 0.7, 700), ORDINARY, new Agitation(1.3));
         assertThat(Math.abs(middle(OrdinaryDays.settled(mild.run())) - middle(mild.today())))
                 .isLessThan(Cautions.DAILY_CHANGE_PH);

@@ -177,7 +177,8 @@ class TemplateTest {
     @Test
     void whatIsNotThereIsSaid() {
         Schedule bare = new Schedule(PARIS, LAMPS, List.of(), List.of(), List.of());
-        assertThatThrownBy(() -> Template.BUBBLE_HOUR.fit(bare, WISHES)).hasMessageContaining("no device for flow pumps");
+        assertThatThrownBy(() -> Template.BUBBLE_HOUR.fit(bare, WISHES))
+                .hasMessageContaining("no device for flow pumps");
         assertThatThrownBy(() -> Template.REVERSE_REFUGIUM.fit(bare, WISHES)).hasMessageContaining("refugium");
         Schedule dark = TANK.with(new LightClock(LocalTime.NOON, LocalTime.NOON, true, 0));
         assertThatThrownBy(() -> Template.NIGHT_MEDIA.fit(dark, WISHES)).hasMessageContaining("no dark phase");

@@ -119,7 +119,9 @@ class StaircaseTest {
                         breathing(in, reading(410, Method.METER), reading(780, Method.METER), true))
                 .verdict()
                 .remark();
-        assertThat(remark).contains("12 % of the intake air comes from outdoors (0–24 %; intake 780 ppm, room 830, outdoors 410)");
+        assertThat(remark)
+                .contains(
+                        "12 % of the intake air comes from outdoors (0–24 %; intake 780 ppm, room 830, outdoors 410)");
     }
 
     /** At one CO2, pH moves with the logarithm of alkalinity, a little less for boron's share: 4.5 to 8 dKH is +0.25. */

@@ -109,6 +109,12 @@ public class TankService {
         return tanks.findHomeId(id);
     }
 
+    /** All of the keeper's tanks with their places, by name. */
+    @Transactional(readOnly = true)
+    public List<Tank> all(UUID keeperId) {
+        return tanks.findAllOwned(keeperId);
+    }
+
     /** The tanks of one of the keeper's homes, by name. */
     @Transactional(readOnly = true)
     public List<Tank> ofHome(UUID keeperId, UUID homeId) {

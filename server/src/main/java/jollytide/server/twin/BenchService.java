@@ -91,6 +91,7 @@ class BenchService {
      * @param evaporationLPerDay measured, or assumed from surface and temperature: the most limewater that fits into a day
      * @param mediaCapacityLPerKg assumed, or taught by this tank's own fills
      * @param measures what can be tried on it
+     * @param impossible what cannot, and what this tank lacks for it
      * @param standing events that put on what stands on it: every variant has it, too, or something in its place
      */
     record BenchView(
@@ -124,7 +125,19 @@ class BenchService {
             @Nullable String contradiction,
             CarbonateMap map,
             List<MeasureView> measures,
+            List<ImpossibleView> impossible,
             List<EventView> standing) {}
+
+    /** A measure that this tank lacks something for; faults are left out. */
+    record ImpossibleView(String kind, String name, String needs) {
+        static List<ImpossibleView> of(Surroundings known) {
+            return Measures.all().stream()
+                    .filter(kind -> !kind.fault() && !kind.fits(known))
+                    .map(kind -> new ImpossibleView(
+                            kind.id(), kind.name(), kind.needs().words()))
+                    .toList();
+        }
+    }
 
     /**
      * A measure that this tank has what it needs for, as a screen draws it.
@@ -276,6 +289,7 @@ class BenchService {
                 setup.contradiction(),
                 CarbonateMap.of(setup.water(), setup.pressureHpa()),
                 MeasureView.of(around),
+                ImpossibleView.of(around),
                 known.standing());
     }
 
