@@ -33,7 +33,7 @@ export default defineConfig({
   },
   test: {
     environment: 'jsdom',
-    include: ['src/**/*.test.{ts,tsx}'],
+    include: ['src/**/*.test.{ts,tsx}', 'words/**/*.test.mjs'],
     setupFiles: 'src/testing/setup.ts',
   },
 });

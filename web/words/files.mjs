@@ -1,6 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { fileURLToPath } from 'node:url';
 import {
   visibleInHtml,
   visibleInJava,
@@ -9,7 +8,7 @@ import {
   visibleInTypeScript,
 } from './visible.mjs';
 
-export const ROOT = fileURLToPath(new URL('../..', import.meta.url));
+export const ROOT = path.resolve(import.meta.dirname, '../..');
 
 const READERS = {
   '.ts': visibleInTypeScript,

@@ -17,6 +17,8 @@ const TOP = 26;
 const BOTTOM = 44;
 /** The lamps, as a strip under the axis. */
 const STRIP = 8;
+/** From this width on there is room for words beside the curve. */
+const WIDE = 560;
 /** What was usual stays visible through it. */
 const THIN_HALO = { ...HALO, strokeOpacity: 0.75 };
 
@@ -24,20 +26,22 @@ const THIN_HALO = { ...HALO, strokeOpacity: 0.75 };
 export function DayRibbon({
   day,
   ahead,
+  until = Date.parse(day.end),
   band,
   zone,
   width,
 }: {
   day: Day;
-  /** What is expected from now on, over midnight; of the running day only. */
-  ahead?: Ahead & { until: number };
+  /** What is expected from now on; nothing until it is computed. */
+  ahead?: Ahead;
+  /** Where the axis ends, milliseconds: on the running day tomorrow morning. */
+  until?: number;
   band: TankDescription['band'];
   zone: string;
   width: number;
 }) {
   const start = Date.parse(day.start);
   const end = Date.parse(day.end);
-  const until = ahead?.until ?? end;
   const x = scaleLinear()
     .domain([start, until])
     .range([LEFT, width - RIGHT]);
@@ -72,7 +76,7 @@ export function DayRibbon({
     .y1((u) => y(u.high))
     .curve(curveBasis);
   const now = Date.parse(day.now);
-  const every = width < 560 ? (ahead ? 9 : 6) : 3;
+  const every = width < WIDE ? (until > end ? 9 : 6) : 3;
   const step = ((end - start) / 24) * every;
   const hours = Array.from(
     { length: Math.floor((until - start) / step) + 1 },
@@ -134,49 +138,52 @@ export function DayRibbon({
           {tick.toFixed(digits)}
         </text>
       ))}
-      {hours.map((hour, i) => (
+      {hours.map((hour) => (
         <text
           key={hour}
           x={x(hour)}
           y={HEIGHT - 8}
-          textAnchor={i === 0 ? 'start' : x(hour) > width - RIGHT - 20 ? 'end' : 'middle'}
+          textAnchor={x(hour) > width - RIGHT - 20 ? 'end' : 'middle'}
           className="fill-soft text-sm"
         >
-          {hour === end && !ahead ? '24:00' : clockTime(new Date(hour).toISOString(), zone)}
+          {hour === end && until === end ? '24:00' : clockTime(new Date(hour).toISOString(), zone)}
         </text>
       ))}
       <path d={usual(day.usual) ?? ''} fill="var(--ink)" fillOpacity={0.14} />
       {ahead && <path d={expected(ahead.ph) ?? ''} fill="url(#hatch-expected)" />}
-      {next?.map(({ name, point, above }) => (
-        <text
-          key={name}
-          x={Math.min(x(point.at), width - RIGHT - 4)}
-          y={above ? y(point.high) - 8 : y(point.low) + 18}
-          textAnchor={x(point.at) > width - 130 ? 'end' : 'middle'}
-          className="fill-soft text-sm"
-          {...HALO}
-        >
-          {name} {point.low.toFixed(2)}–{point.high.toFixed(2)}
-        </text>
-      ))}
-      {[
-        { ph: band.troughAtLeast, words: 'goal: low at least' },
-        { ph: band.peakAtMost, words: 'goal: high at most' },
-      ].map(({ ph, words }) => (
-        <g key={words}>
-          <line
-            x1={LEFT}
-            x2={width - RIGHT}
-            y1={y(ph)}
-            y2={y(ph)}
-            stroke="var(--ink)"
-            strokeDasharray="1 4"
-          />
-          <text x={width - RIGHT - 6} y={y(ph) - 5} textAnchor="end" className="fill-ink text-sm">
-            {ph.toFixed(2)} {words}
+      {width >= WIDE &&
+        next?.map(({ name, point, above }) => (
+          <text
+            key={name}
+            x={Math.min(x(point.at), width - RIGHT - 4)}
+            y={above ? y(point.high) - 8 : y(point.low) + 18}
+            textAnchor={x(point.at) > width - 130 ? 'end' : 'middle'}
+            className="fill-soft text-sm"
+            {...HALO}
+          >
+            {name} {point.low.toFixed(2)}–{point.high.toFixed(2)}
           </text>
-        </g>
+        ))}
+      {[band.troughAtLeast, band.peakAtMost].map((ph) => (
+        <line
+          key={ph}
+          x1={LEFT}
+          x2={width - RIGHT}
+          y1={y(ph)}
+          y2={y(ph)}
+          stroke="var(--ink)"
+          strokeDasharray="1 4"
+        />
       ))}
+      <text
+        x={width - RIGHT - 6}
+        y={y(band.peakAtMost) + 16}
+        textAnchor="end"
+        className="fill-accent text-sm"
+        {...THIN_HALO}
+      >
+        your goal {band.troughAtLeast.toFixed(2)}–{band.peakAtMost.toFixed(2)}
+      </text>
       {now > start && now < end && (
         <g>
           <line
@@ -314,7 +321,7 @@ function Flag({
   above?: boolean;
 }) {
   // As long as its words are: without the method on narrow windows.
-  const left = x > width - (width >= 560 ? 240 : 165);
+  const left = x > width - (width >= WIDE ? 240 : 165);
   return (
     <g>
       <MarkShape kind={markOf(point.method)} x={x} y={y} r={5.5} />
@@ -328,7 +335,7 @@ function Flag({
         <tspan className="text-2xl font-bold">{point.ph.toFixed(2)}</tspan>
         <tspan dx={6} className="text-sm">
           {name}, {clockTime(point.at, zone)}
-          {width >= 560 && ` · ${METHOD[point.method].split(',')[0]}`}
+          {width >= WIDE && ` · ${METHOD[point.method].split(',')[0]}`}
         </tspan>
       </text>
     </g>

@@ -4,7 +4,7 @@ import { clockTime } from '../lib/time';
 import type { Expected } from '../lib/expected';
 import { HatchPattern } from './Hatch';
 
-const HEIGHT = 150;
+const HEIGHT = 120;
 const TOP = 10;
 const FLOOR = HEIGHT - 24;
 

@@ -85,8 +85,12 @@ function Last({
   return (
     <div className={place}>
       <p className="truncate text-sm text-soft">
-        {name}, {METHOD[reading.method].split(',')[0]}
-        {reading.corrected !== undefined && ', corrected'}, {shortTime(reading.at, zone, now)}
+        {name},{' '}
+        <span className="hidden md:inline">
+          {METHOD[reading.method].split(',')[0]}
+          {reading.corrected !== undefined && ', corrected'},{' '}
+        </span>
+        {shortTime(reading.at, zone, now)}
       </p>
       <p className="flex items-center gap-2 text-lg font-semibold">
         <Mark kind={markOf(reading.method)} />

@@ -29,7 +29,7 @@ describe('bands', () => {
   it('are a range, or a value where both ends would read the same', () => {
     expect(range({ value: 7.94, low: 7.9, high: 8.01 }, 2)).toBe('7.90–8.01');
     expect(range({ value: 7.94, low: 7.939, high: 7.941 }, 2)).toBe('7.94');
-    expect(range({ value: 3.2, low: 3, high: 4 }, 0)).toBe('3 to 4');
+    expect(range({ value: 3.2, low: 3, high: 4 }, 0)).toBe('3–4');
   });
 
   it('of a change carry their signs', () => {

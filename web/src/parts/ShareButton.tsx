@@ -16,7 +16,7 @@ export function ShareButton({ shared, parts }: { shared: Shared; parts: readonly
   return (
     <>
       <Button look="quiet" onClick={() => setOpen(true)}>
-        share
+        Share
       </Button>
       <Sheet
         open={open}

@@ -236,7 +236,7 @@ function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now:
           search={{ line: line.id }}
           className={buttonLook('quiet')}
         >
-          how it is mixed, and its label
+          Mixing card and label
         </Link>
         {put && !line.endedAt && (
           <Button look="quiet" aria-expanded={day} onClick={() => setDay(!day)}>

@@ -172,7 +172,7 @@ test('the next step is half of what is missing', () => {
   );
   const much = { mlPerDay: 300, missing: estimate(-0.02, 0.005), limited: true };
   expect(nextStep(line({ next: much }), units)).toContain(
-    'Tests climb: 0.04 to 0.07 dKH a day more arrive than are used',
+    'Tests climb: 0.04–0.07 dKH a day more arrive than are used',
   );
   expect(nextStep(line(), units)).toBeUndefined();
 });

@@ -4,7 +4,7 @@ import { dueQuery } from '../../api/guard';
 import { useTanks } from '../../api/homes';
 import { useHouse } from '../../api/house';
 import type { House as HouseView, Tank } from '../../api/types';
-import { clockTime } from '../../lib/time';
+
 import { buttonLook } from '../../parts/Button';
 import { Skeleton } from '../../parts/Skeleton';
 import { Waiting } from '../../parts/Waiting';
@@ -34,7 +34,7 @@ function Loaded({ house, tanks }: { house: HouseView; tanks: Tank[] }) {
   const known = due.every((d) => !d.isPending);
   const allDue = due.flatMap((d) => d.data ?? []);
   const needs = needsOf(house.tanks, tanks, allDue);
-  const first = tanks[0];
+
   return (
     <div className="grid gap-6">
       <section aria-labelledby="needs">
@@ -43,8 +43,7 @@ function Loaded({ house, tanks }: { house: HouseView; tanks: Tank[] }) {
         </h1>
         <p className="pt-1 text-soft">
           {tanks.length} {tanks.length === 1 ? 'tank' : 'tanks'}, the most urgent first. pH of the
-          last 24 hours
-          {first && `, until ${clockTime(house.now, first.zone)}`}.
+          last 24 hours.
         </p>
         {known ? <Needs needs={needs} /> : <NeedsShape />}
       </section>

@@ -104,10 +104,10 @@ export function Handbook() {
           Where our model departs from a rule of thumb
         </h2>
         <p>
-          <strong>“A thin hose does nothing.”</strong> In an ordinary room (900 ppm) a hose that
-          keeps a tenth to a quarter of the air draw gains almost nothing. In a bad room (1300 ppm)
-          the same hose still gives about +0.07 in our model. The little air that arrives is far
-          better. Measure your draw before and after.
+          <strong>“A thin hose does nothing.”</strong> In an ordinary room (900 ppm) it gains almost
+          nothing if it keeps under a quarter of the air draw. In a bad room (1300 ppm) the same
+          hose still gives about +0.07 in our model. The little air that arrives is far better.
+          Measure your draw before and after.
         </p>
         <p>
           <strong>“pH is highest at lights-off.”</strong> With lamps that switch, yes. With a ramp,

@@ -1,6 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import type { ReactNode } from 'react';
-import { useEffects } from '../../api/effects';
+import { useEffects, useMakeCard } from '../../api/effects';
 import { useReadiness } from '../../api/guard';
 import { useOxygenMargin } from '../../api/twin';
 import type { Staircase } from '../../api/types';
@@ -109,11 +109,15 @@ export function OxygenPanel({ ahead, waiting }: { ahead: Ahead | undefined; wait
 export function EffectPanel() {
   const { tank } = useAtTank();
   const effects = useEffects(tank.id);
-  const last = [...(effects.data?.cards ?? [])].reverse().find((card) => card.found);
+  const cards = [...(effects.data?.cards ?? [])].reverse();
+  const last = cards.find((card) => card.found);
+  // The newest that can be compared is made when nobody made it yet.
+  const missing = last ? undefined : cards.find((card) => card.missing);
+  useMakeCard(tank.id, missing, effects.dataUpdatedAt);
   const left = last?.found?.effect.trough.left;
   return (
     <Panel name="What the last change did" to="effects">
-      {effects.isPending ? (
+      {effects.isPending || missing ? (
         <Skeleton className="h-24 w-full" />
       ) : last ? (
         <div className="grid gap-1">

@@ -6,6 +6,7 @@ import type { Day } from '../../api/types';
 import { DayRibbon } from '../../drawings/DayRibbon';
 import { typing } from '../../frame/Commands';
 import { useHelper } from '../../frame/useHelper';
+import { extreme, type Ahead } from '../../lib/expected';
 import { longDay, shiftDay } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { ShareButton } from '../../parts/ShareButton';
@@ -69,10 +70,6 @@ function Loaded({ day }: { day: Day }) {
           <div className="flex flex-wrap items-center justify-between gap-x-6">
             <h1 id="day" className="text-xl font-bold">
               {longDay(day.day)}
-              <span className="hidden text-base font-normal text-soft md:inline">
-                {day.usual.length > 0 ? ' · grey: the last 14 days' : ''}
-                {ahead ? ' · hatched: expected' : ''}
-              </span>
             </h1>
             <div className="flex items-center gap-1">
               <Button look="quiet" onClick={() => go(-1)} aria-label="Previous day">
@@ -101,14 +98,15 @@ function Loaded({ day }: { day: Day }) {
             {width > 0 && (
               <DayRibbon
                 day={day}
-                ahead={running && ahead ? { ...ahead, until } : undefined}
+                ahead={running ? ahead : undefined}
+                until={running && modelled ? until : undefined}
                 band={tank.description.band}
                 zone={tank.zone}
                 width={width}
               />
             )}
           </div>
-          <DayInWords day={day} />
+          <DayInWords day={day} ahead={running ? ahead : undefined} />
         </section>
         <aside aria-label="What to do now" className="lg:border-l lg:pl-6">
           <p className="pb-1 text-sm text-soft">{latest ? 'What to do now' : 'What it was'}</p>
@@ -134,11 +132,17 @@ function VerdictShape() {
   );
 }
 
-function DayInWords({ day }: { day: Day }) {
+function DayInWords({ day, ahead }: { day: Day; ahead: Ahead | undefined }) {
   const { tank } = useAtTank();
   const helper = useHelper();
+  const tomorrow =
+    ahead &&
+    extreme(
+      ahead.ph.filter((p) => p.at >= Date.parse(day.end)),
+      'low',
+    );
   return (
-    <div className="grid gap-1 pt-2">
+    <div className="grid gap-1 pt-1">
       {day.trough && day.peak ? (
         <p className="text-lg">
           {day.trough.at === day.peak.at ? (
@@ -149,6 +153,20 @@ function DayInWords({ day }: { day: Day }) {
               {day.surrounded
                 ? '.'
                 : ' so far. Too few readings to be sure of the day’s low and high.'}
+              {tomorrow && (
+                <>
+                  {' '}
+                  Tomorrow’s low:{' '}
+                  <strong>
+                    {tomorrow.low.toFixed(2)}–{tomorrow.high.toFixed(2)}
+                  </strong>{' '}
+                  expected.
+                </>
+              )}
+              <span className="text-base text-soft">
+                {day.usual.length > 0 && ' Grey: the last 14 days.'}
+                {ahead && ' Hatched: expected.'}
+              </span>
             </>
           )}
         </p>

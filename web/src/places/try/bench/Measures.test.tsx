@@ -172,7 +172,7 @@ it('shows what each gains and costs, and sorts the cheapest good one first', asy
   render(<Shelf />);
   expect(screen.getByText('+0.04 to +0.09')).toBeDefined();
   expect(screen.getByText('€60')).toBeDefined();
-  expect(screen.getByText('€19/month')).toBeDefined();
+  expect(screen.getByText('€19/mo')).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Sort cheapest first' }));
   const good = within(screen.getByRole('region', { name: 'Worth it here · cheapest first' }));
   expect(good.getAllByRole('checkbox').map((box) => box.parentElement?.textContent)).toEqual([

@@ -11,7 +11,7 @@ import { knobs, turned, withMeasure, withoutMeasure, type Knob } from './measure
 import { alongThePath, cheapestFirst, type Group } from './path';
 
 const COLUMNS =
-  'grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 md:grid-cols-[minmax(0,1fr)_5.25rem_6.75rem_4.75rem]';
+  'grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 md:grid-cols-[minmax(0,1fr)_5.25rem_7rem_4.5rem]';
 
 /** What one can try, along the CO2's path or cheapest first: what each gains here and costs; the chosen one opens its settings. */
 export function Measures({
@@ -104,7 +104,7 @@ export function Measures({
       {impossible.length > 0 && (
         <details className="pt-1">
           <summary className="min-h-11 py-2 text-soft underline underline-offset-4">
-            Not possible here ({impossible.length})
+            What this tank lacks parts for ({impossible.length})
           </summary>
           <ul className="grid gap-1 pb-2 text-sm">
             {impossible.map((one) => (
@@ -133,7 +133,7 @@ function AtAGlance({
   const { gainPh, cost, ways } = forecast;
   const price =
     cost.perMonth >= 0.5
-      ? `${money(cost.perMonth, currency)}/month`
+      ? `${money(cost.perMonth, currency)}/mo`
       : cost.toFit >= 0.5
         ? money(cost.toFit, currency)
         : 'free';
@@ -144,7 +144,7 @@ function AtAGlance({
           low={gainPh.low}
           high={gainPh.high}
           most={most}
-          colour={ways.includes('REMOVES_THE_SOURCE') ? 'var(--accent)' : 'var(--alk)'}
+          colour={ways.includes('MASKS') ? 'var(--alk)' : 'var(--accent)'}
         />
       </span>
       <span className="text-right text-sm">{signedRange(gainPh)}</span>

@@ -23,6 +23,8 @@ class AccessibilityIT extends BrowserTest {
 
     @ParameterizedTest(name = "{0}, {1}, {2}")
     @CsvSource({
+        "house, desktop, day",
+        "house, phone, night",
         "staircase, desktop, day",
         "staircase, phone, night",
         "today, desktop, day",
@@ -87,7 +89,7 @@ class AccessibilityIT extends BrowserTest {
         page.addInitScript("localStorage.setItem('theme', '" + theme + "')");
         switch (screen) {
             case "welcome" -> page.navigate("/welcome");
-            case "begin", "settings" -> {
+            case "begin", "settings", "house" -> {
                 page.request().post("/api/v1/session/demo");
                 page.navigate("/" + screen);
             }
@@ -110,7 +112,7 @@ class AccessibilityIT extends BrowserTest {
                     case "upkeep done" -> {
                         page.navigate(tank + "upkeep");
                         button(page, "Done").first().click();
-                        button(page, "how").first().click();
+                        button(page, "How").first().click();
                     }
                     case "rule of a lane" -> {
                         page.navigate(tank + "schedule");
@@ -118,22 +120,22 @@ class AccessibilityIT extends BrowserTest {
                         page.getByLabel("When").selectOption("GATE");
                     }
                     case "new line" -> {
-                        page.navigate(tank + "doses");
-                        button(page, "A new line").click();
+                        page.navigate(tank + "dosing");
+                        button(page, "Add a dosing line").click();
                     }
                     case "mixing card" -> {
-                        page.navigate(tank + "doses");
-                        page.getByText("how it is mixed, and its label").click();
+                        page.navigate(tank + "dosing");
+                        page.getByText("Mixing card and label").click();
                         page.getByText("level teaspoons").waitFor();
                     }
                     case "day of a line" -> {
-                        page.navigate(tank + "doses");
+                        page.navigate(tank + "dosing");
                         button(page, "Show the effect on the day").click();
-                        page.getByText("were all doses to stop").waitFor();
+                        page.getByText("Dashed: the low if all dosing stops").waitFor();
                     }
                     case "compared days" -> {
                         page.navigate(tank + "history");
-                        button(page, "compare days").click();
+                        button(page, "Compare days").click();
                     }
                     case "questions" -> {
                         page.navigate(tank + "bring");
@@ -149,14 +151,14 @@ class AccessibilityIT extends BrowserTest {
             page.getByText("Measurements that would help most").waitFor();
         }
         if (screen.equals("suspects")) {
-            page.getByText("What your tank does not have").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+            page.getByText("Parts your tank doesn’t have").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         }
         if (screen.equals("bench")) {
             page.getByText("What this model is based on").waitFor();
         }
         if (screen.equals("effects")) {
             // Its cards are made one after the other.
-            page.getByText("It did what").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+            page.getByText("It worked as expected").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         } else {
             page.waitForLoadState(LoadState.NETWORKIDLE);
         }

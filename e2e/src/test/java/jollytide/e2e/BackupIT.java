@@ -79,7 +79,7 @@ class BackupIT {
         if (app != null && app.process().isAlive()) {
             app.stop();
         }
-        for (Path each : List.of(home, dir.resolve("restored"), dir.resolve("older"))) {
+        for (Path each : List.of(home, dir.resolve("restored"), dir.resolve("Older"))) {
             run(Map.of(), "scripts/mariadb", "stop", each.resolve("database").toString());
         }
     }
@@ -106,7 +106,7 @@ class BackupIT {
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(backup)))
                 .isEqualTo("rw-------");
 
-        Path restored = dir.resolve("older");
+        Path restored = dir.resolve("Older");
         assertThat(run(Map.of("JOLLY_TIDE_HOME", restored.toString()), "./run", "--restore", backup.toString())
                         .words())
                 .contains("Loaded: ")
@@ -168,9 +168,9 @@ class BackupIT {
         refused(gzip("foreign", "CREATE TABLE a (b INT);\nINSERT INTO a VALUES (1);\n"), "not a backup of Jolly Tide");
         refused(gzip("short", good.substring(0, good.length() / 2) + "\n"), "its checksum does not fit");
         refused(gzip("changed", good.replaceFirst("8\\.0", "8.1")), "its checksum does not fit");
-        refused(gzip("newer", good.replaceFirst("schema \\d+", "schema 99999")), "its checksum does not fit");
+        refused(gzip("Newer", good.replaceFirst("schema \\d+", "schema 99999")), "its checksum does not fit");
         String next = good.substring(0, good.lastIndexOf("-- sha256")).replaceFirst("schema \\d+", "schema 99999");
-        refused(summed("newer", next), "was written by a newer Jolly Tide");
+        refused(summed("Newer", next), "was written by a newer Jolly Tide");
         String broken = good.substring(0, good.lastIndexOf("-- sha256")) + "INSERT INTO nowhere VALUES (1);\n";
         refused(summed("broken", broken), "Nothing was changed");
         String shell = good.substring(0, good.lastIndexOf("-- sha256")) + "\\! touch " + dir.resolve("hacked") + "\n";
@@ -223,7 +223,7 @@ class BackupIT {
     @Test
     @Order(5)
     void dataOfANewerVersionAreLeftAlone() throws Exception {
-        Path newer = dir.resolve("older");
+        Path newer = dir.resolve("Older");
         run(Map.of(), "scripts/mariadb", "start", newer.resolve("database").toString());
         sql(
                 newer,

@@ -15,24 +15,24 @@ class BenchIT extends BrowserTest {
     @Test
     void measuresArePlacedComparedAndLinked() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
-        Locator brings = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it brings"));
-        assertThat(brings).containsText("As it is the trough settles at");
+        Locator brings = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to expect"));
+        assertThat(brings).containsText("Expected daily low with the current setup");
         page.getByLabel("Outdoor air hose to the skimmer").check();
         assertThat(brings).containsText("hose (6 m, 12.7 mm): removes the source");
-        assertThat(brings).containsText("Before a wall is drilled");
+        assertThat(brings).containsText("Before drilling, check for");
         page.getByLabel("length").fill("12");
         assertThat(brings).containsText("hose (12 m, 12.7 mm)");
         button(page, "Keep and try another").click();
         page.getByLabel("Scrubber media").check();
         page.getByLabel("of the skimmer’s air is recirculated exhaust").fill("1");
-        assertThat(brings).containsText("A closed loop does not renew oxygen.");
+        assertThat(brings).containsText("Leave 2–5 % fresh air in");
         assertThat(brings).containsText("media can drown");
-        assertThat(brings.getByLabel(Pattern.compile("^Take . away$"))).hasCount(2);
+        assertThat(brings.getByLabel(Pattern.compile("^Remove .$"))).hasCount(2);
         page.reload();
-        assertThat(brings.getByLabel(Pattern.compile("^Take . away$"))).hasCount(2);
+        assertThat(brings.getByLabel(Pattern.compile("^Remove .$"))).hasCount(2);
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Forecast"))))
                 .hasAttribute(
-                        "aria-label", Pattern.compile(".*With the remedies, once settled: trough \\d\\.\\d\\d.*"));
+                        "aria-label", Pattern.compile(".*With the changes, once settled: daily low \\d\\.\\d\\d.*"));
     }
 
     @Test
@@ -40,17 +40,17 @@ class BenchIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Bench");
         page.getByLabel("Open a window").check();
         page.getByLabel("Save this set as").fill("window ajar");
-        button(page, "Keep").last().click();
-        assertThat(page.getByText("Kept.", new Page.GetByTextOptions().setExact(true)))
+        button(page, "Save").last().click();
+        assertThat(page.getByText("Saved.", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        button(page, "as it is").click();
+        button(page, "current setup").click();
         page.getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("window ajar").setExact(true))
                 .click();
         assertThat(page.getByLabel("Open a window")).isChecked();
-        button(page, "Forget window ajar").click();
-        assertThat(page.getByText("window ajar forgotten.", new Page.GetByTextOptions().setExact(true)))
+        button(page, "Remove window ajar").click();
+        assertThat(page.getByText("window ajar removed.", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
     }
 
@@ -61,7 +61,7 @@ class BenchIT extends BrowserTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^skimmer")))
                 .first()
                 .click();
-        assertThat(page.getByText("of what its air could carry at all")).isVisible();
+        assertThat(page.getByText("of what this air could carry")).isVisible();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("the 24 hours before"))
                 .click();
         assertThat(page.getByText("photosynthesis").first()).isVisible();
@@ -78,15 +78,15 @@ class BenchIT extends BrowserTest {
     void aFillOfMediaIsNotedReadAndTakenOut() {
         Page page = demo(visitor(DESKTOP), "Room 6", "Media");
         assertThat(page.getByText("No media in use")).isVisible();
-        button(page, "A new fill").click();
+        button(page, "Add a fill").click();
         page.getByLabel("Mass").fill("0,8");
-        button(page, "Note the fill").click();
+        button(page, "Add fill").click();
         assertThat(page.getByText("0.8 kg of media")).isVisible();
         page.getByLabel("Colour changed, read while in use (the colour can revert at rest)")
                 .fill("0.5");
-        button(page, "Note this colour").click();
+        button(page, "Add this colour").click();
         assertThat(page.getByText("Now 50 % used")).isVisible();
-        button(page, "taken out, spent").click();
+        button(page, "Removed: spent").click();
         assertThat(page.getByText("Earlier fills")).isVisible();
         button(page, "Undo").click();
         assertThat(page.getByText("0.8 kg of media")).isVisible();
@@ -97,11 +97,11 @@ class BenchIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Calculators");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Air pump"))
                 .click();
-        page.getByLabel("Its power").fill("56");
+        page.getByLabel("Power").fill("56");
         page.getByLabel("Depth of the stone").fill("4.6");
         page.getByLabel("Claimed flow at that depth").fill("12000");
         assertThat(page.getByText("✕ impossible")).isVisible();
-        Download saved = page.waitForDownload(() -> button(page, "save as CSV").click());
+        Download saved = page.waitForDownload(() -> button(page, "Save as CSV").click());
         org.assertj.core.api.Assertions.assertThat(saved.suggestedFilename()).isEqualTo("airpump.csv");
     }
 
@@ -113,12 +113,12 @@ class BenchIT extends BrowserTest {
         button(page, "Add fish").click();
         page.getByLabel("Fish", new Page.GetByLabelOptions().setExact(true)).fill("clownfish");
         page.getByLabel("How many").fill("2");
-        page.getByLabel("One weighs about").fill("12");
+        page.getByLabel("Weight of one, about").fill("12");
         page.getByLabel("Cabinet around the sump").selectOption("SHUT");
         button(page, "Save").click();
         assertThat(page.getByText("Description saved.").first()).isVisible();
         page.reload();
-        assertThat(page.getByLabel("One weighs about")).hasValue("12");
+        assertThat(page.getByLabel("Weight of one, about")).hasValue("12");
         page.navigate(page.url().replaceAll("/description.*", "/oxygen-margin"));
         assertThat(page.getByText("2 fish counted")).isVisible();
     }
@@ -128,7 +128,7 @@ class BenchIT extends BrowserTest {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/add-to-log.*", "/bench"));
-        assertThat(page.getByText("No log to fit to yet")).isVisible();
+        assertThat(page.getByText("No log to fit yet")).isVisible();
         assertThat(page.getByText(Pattern.compile("Room air (assumed|estimated)")))
                 .isVisible();
     }

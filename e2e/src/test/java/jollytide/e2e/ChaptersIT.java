@@ -38,23 +38,22 @@ class ChaptersIT extends BrowserTest {
         sheet(page)
                 .getByLabel("What", new Locator.GetByLabelOptions().setExact(true))
                 .fill("hose to the garden");
-        button(page, "Note it").click();
+        button(page, "Add to log").click();
         assertThat(page.getByText(Pattern.compile("Forecast kept: \\+0\\.\\d\\d"))
                         .first())
                 .isVisible();
-        assertThat(page.getByText("Stands on it")).isVisible();
+        assertThat(page.getByText("Active changes")).isVisible();
         open(page, "history");
         Locator changed = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What changed"));
-        assertThat(changed).containsText("For the twin: hose, still on. Forecast then: trough");
-        button(page, "Mend “hose to the garden”").click();
+        assertThat(changed).containsText("In the model: hose, still active. Forecast then: daily low");
+        button(page, "Correct “hose to the garden”").click();
         sheet(page).getByLabel("Note").fill("through the cat flap");
         button(page, "Save").click();
         assertThat(changed).containsText("through the cat flap");
         open(page, "bench");
-        button(page, "“hose to the garden” is taken off").click();
-        assertThat(page.getByText("“hose to the garden” is off the tank.").first())
-                .isVisible();
-        assertThat(page.getByText("Stands on it")).isHidden();
+        button(page, "“hose to the garden” removed").click();
+        assertThat(page.getByText("“hose to the garden” ended.").first()).isVisible();
+        assertThat(page.getByText("Active changes")).isHidden();
     }
 
     @Test
@@ -81,7 +80,7 @@ class ChaptersIT extends BrowserTest {
         assertThat(page.getByText("as it was").first()).isVisible();
         page.getByLabel("Air the skimmer draws").fill("250");
         button(page, "Save").click();
-        assertThat(page.getByText("Chapter mended: what is computed").first()).isVisible();
+        assertThat(page.getByText("Chapter corrected").first()).isVisible();
         assertThat(chapters).containsText("changed: its skimmer");
         chapters.getByText("Correct description").click();
         assertThat(page.getByLabel("Air the skimmer draws")).hasValue("250");
@@ -89,7 +88,7 @@ class ChaptersIT extends BrowserTest {
         assertThat(page.getByLabel("Air the skimmer draws")).not().hasValue("250");
         page.getByLabel("Air the skimmer draws").fill("300");
         button(page, "Save").click();
-        assertThat(page.getByText("both are one chapter").first()).isVisible();
+        assertThat(page.getByText("The two are merged").first()).isVisible();
         assertThat(chapters).isHidden();
     }
 
@@ -103,7 +102,7 @@ class ChaptersIT extends BrowserTest {
         assertThat(sheet(page)).isHidden();
         open(page, "history");
         Locator chapters = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chapters"));
-        button(page, "mend its end").click();
+        button(page, "Correct end date").click();
         button(page, "Merge these two chapters").click();
         assertThat(chapters).isHidden();
     }
@@ -113,16 +112,16 @@ class ChaptersIT extends BrowserTest {
         Page page = withOneReading();
         open(page, "probe");
         assertThat(page.getByText("±0.1 is assumed")).isVisible();
-        page.getByLabel("it showed").first().fill("10.1");
-        page.getByLabel("it showed").last().fill("7.1");
+        page.getByLabel("The meter showed").first().fill("10.1");
+        page.getByLabel("The meter showed").last().fill("7.1");
         assertThat(page.getByText("the buffers are swapped")).isVisible();
-        page.getByLabel("it showed").first().fill("7.06");
-        page.getByLabel("it showed").last().fill("10.06");
+        page.getByLabel("The meter showed").first().fill("7.06");
+        page.getByLabel("The meter showed").last().fill("10.06");
         assertThat(page.getByText("Slope 100 %, offset −4 mV. A good probe.")).isVisible();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("left the meter unchanged"))
                 .click();
-        button(page, "Keep it").click();
-        assertThat(page.getByText("It shows 0.06 too much and is corrected, give or take 0.02."))
+        button(page, "Save").click();
+        assertThat(page.getByText("This probe reads 0.06 too high, and we correct that, ±0.02."))
                 .isVisible();
         assertThat(page.locator("header")).containsText("corrected");
         assertThat(page.locator("header")).containsText("7.96");

@@ -11,10 +11,16 @@ import org.junit.jupiter.api.Test;
 class DemoIT extends BrowserTest {
 
     @Test
-    void theDoorOpensOnTheMainTank() {
+    void theDoorOpensOnAllTanks() {
         Page page = visitor(DESKTOP);
         page.navigate("/");
         button(page, "Explore the demo").click();
+        assertThat(page.getByText(Pattern.compile("things? needs? you today\\.|Nothing needs you now\\.")))
+                .isVisible();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Lantern Reef").setExact(true))
+                .click();
         assertThat(page.locator("header button")).hasText("Lantern Reef");
         assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "TOO_CLOSE");
     }
@@ -39,7 +45,7 @@ class DemoIT extends BrowserTest {
         page.keyboard().press("3");
         assertThat(page).hasURL(Pattern.compile(".*/bench"));
         page.keyboard().press("?");
-        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("night colours");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("dark theme");
         page.keyboard().press("Escape");
         page.keyboard().press("/");
         assertThat(page.getByLabel("Screen or tank")).isFocused();
@@ -66,7 +72,7 @@ class DemoIT extends BrowserTest {
         // An event on a past day's page is of that day.
         assertThat(page.getByLabel("When it began")).hasValue("2026-01-04T12:00");
         page.getByLabel("When it began").fill("2026-01-04T13:20");
-        button(page, "Note it").click();
+        button(page, "Add").click();
         assertThat(page.getByText("window open")).isVisible();
         button(page, "Undo").click();
         assertThat(page.getByText("window open")).isHidden();
@@ -75,7 +81,7 @@ class DemoIT extends BrowserTest {
     @Test
     void theDemosDayHasACurve() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Today");
-        button(page, "← day before").click();
+        button(page, "Previous day").click();
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^pH on"))))
                 .hasAttribute("aria-label", Pattern.compile("pH on .*: trough 7\\.[789].* peak 8\\.[0123].*"));
     }
@@ -110,8 +116,7 @@ class DemoIT extends BrowserTest {
         assertThat(page.getByText("Not enough days: fewer than three on one side."))
                 .isVisible();
         field(page, "The same of each day after").fill("7.6–7.8");
-        assertThat(page.getByText("A range tells no day’s lowest or highest").first())
-                .isVisible();
+        assertThat(page.getByText("A range is not a reading").first()).isVisible();
         assertThat(page.getByText("+0.090")).not().isVisible();
     }
 

@@ -20,10 +20,10 @@ class DosingIT extends BrowserTest {
     void theCansTellOfThePumpThatFellShort() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Dosing");
         Locator limewater = line(page, "limewater");
-        assertThat(limewater).containsText("nothing is wrong with the line");
+        assertThat(limewater).containsText("Working normally");
         assertThat(limewater.getByRole(AriaRole.IMG))
                 .hasAttribute("aria-label", Pattern.compile("7[3-7] % of the plan"));
-        assertThat(page.getByText(Pattern.compile("dKH a day are used"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("dKH a day: "))).isVisible();
     }
 
     /** From an empty account to a label: refused with what is allowed, then kept, and called as soon as levels tell. */
@@ -33,31 +33,31 @@ class DosingIT extends BrowserTest {
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/dosing"));
         assertThat(page.getByText("No dosing lines yet")).isVisible();
-        button(page, "A new line").click();
-        page.getByLabel("Called").fill("kalkwasser");
-        assertThat(page.getByText("goggles, gloves, dust mask").first()).isVisible();
+        button(page, "Add a dosing line").click();
+        page.getByLabel("Name").fill("kalkwasser");
+        assertThat(page.getByText("goggles, gloves and a dust mask").first()).isVisible();
         page.getByLabel("The vessel holds").fill("1600");
         page.getByLabel("Planned a day").fill("60000");
         page.getByLabel("Since").fill("2025-10-01T08:00");
-        button(page, "Note this line").click();
-        assertThat(page.getByText(Pattern.compile("would lose its salt"))).isVisible();
+        button(page, "Add dosing line").click();
+        assertThat(page.getByText(Pattern.compile("Salinity would fall"))).isVisible();
         page.getByLabel("Planned a day").fill("60");
-        button(page, "Note this line").click();
+        button(page, "Add dosing line").click();
         Locator made = line(page, "kalkwasser");
-        assertThat(made).containsText("Add a filling, then a level");
+        assertThat(made).containsText("Log a filling, then a level");
         made.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("FILLED");
         made.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("2025-10-01T08:00");
-        button(made, "Note it").click();
+        button(made, "Add to log").click();
         assertThat(made).containsText("filled to 1600 mL");
         made.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("LEVEL");
-        made.getByLabel("It holds").fill("60");
+        made.getByLabel("Level").fill("60");
         made.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("2025-11-06T20:00");
-        button(made, "Note it").click();
-        assertThat(made).containsText(Pattern.compile("Only 6[89] to 7[12] % of what is planned arrives"));
-        assertThat(made).containsText("Air in the line");
+        button(made, "Add to log").click();
+        assertThat(made).containsText(Pattern.compile("only 6[89] to 7[12] % of plan"));
+        assertThat(made).containsText("Air in the dosing line");
         button(page, "Undo").first().click();
-        assertThat(made).containsText("Read its level once more");
-        page.getByText("how it is mixed, and its label").click();
+        assertThat(made).containsText("Read the level once more");
+        page.getByText("Mixing card and label").click();
         assertThat(line(page, "Label")).containsText("CAUSTIC");
     }
 
@@ -70,8 +70,8 @@ class DosingIT extends BrowserTest {
         assertThat(limewater.getByRole(
                         AriaRole.IMG, new Locator.GetByRoleOptions().setName(Pattern.compile("^Forecast"))))
                 .isVisible();
-        assertThat(limewater).containsText("were all doses to stop");
-        page.getByText("how it is mixed, and its label").click();
+        assertThat(limewater).containsText("Dashed: the low if all dosing stops");
+        page.getByText("Mixing card and label").click();
         // 5 L × 0.0203 mol/L × 74.09 g/mol, and three tenths more.
         assertThat(page.getByText("9.8 g, about 3.5 level teaspoons")).isVisible();
         Locator label = line(page, "Label");
@@ -92,14 +92,14 @@ class DosingIT extends BrowserTest {
         byHand.getByLabel("Pure (washing soda: 37)").fill("37");
         assertThat(byHand).containsText(Pattern.compile("Put in [0-9.]+ g at a time"));
         byHand.getByLabel("How much").fill("9000");
-        assertThat(byHand).containsText("would harm what lives there");
+        assertThat(byHand).containsText("would harm your animals");
         byHand.getByLabel("How much").fill("6");
-        assertThat(byHand).containsText("Only dissolved, a little at a time");
+        assertThat(byHand).containsText("Dose it dissolved, a little at a time");
         button(byHand, "Add to log").click();
         assertThat(byHand).containsText("6 g of soda ash (37 % pure)");
         button(page, "Undo").last().click();
         assertThat(byHand).not().containsText("6 g of soda ash");
-        byHand.getByLabel("Put in", new Locator.GetByLabelOptions().setExact(true))
+        byHand.getByLabel("What", new Locator.GetByLabelOptions().setExact(true))
                 .selectOption("WATER");
         byHand.getByLabel("How much").fill("20");
         assertThat(byHand).containsText("of the water: alkalinity goes from");
@@ -115,30 +115,29 @@ class DosingIT extends BrowserTest {
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/dosing"));
         planned(page, "soda", "SODA_ASH", null);
         planned(page, "calcium", "CALCIUM_CHLORIDE", null);
-        assertThat(page.getByText("calcium carbonate falls out where they meet"))
-                .isVisible();
-        button(page, "cancel").click();
+        assertThat(page.getByText("Calcium carbonate precipitates")).isVisible();
+        button(page, "Cancel").click();
         Locator soda = line(page, "soda");
         soda.getByLabel("Note", new Locator.GetByLabelOptions().setExact(true)).selectOption("TIMES");
         soda.getByLabel("Doses a day").fill("12");
         soda.getByLabel("The first at").fill("00:00");
-        button(soda, "Note it").click();
+        button(soda, "Add to log").click();
         assertThat(soda).containsText("12 doses from 00:00");
         planned(page, "calcium", "CALCIUM_CHLORIDE", "01:00");
         assertThat(line(page, "calcium")).containsText("12 doses from 01:00");
     }
 
     private static void planned(Page page, String name, String solute, String first) {
-        button(page, "A new line").click();
-        page.getByLabel("Called").fill(name);
+        button(page, "Add a dosing line").click();
+        page.getByLabel("Name").fill(name);
         page.getByLabel("What is dosed").selectOption(solute);
         page.getByLabel("Strength, share of saturation").fill("10");
         page.getByLabel("The vessel holds").fill("500");
         page.getByLabel("Planned a day").fill("10");
         if (first != null) {
-            page.getByLabel("It doses").selectOption("CLOCK");
+            page.getByLabel("Timing").selectOption("CLOCK");
             page.getByLabel("The first at").last().fill(first);
         }
-        button(page, "Note this line").click();
+        button(page, "Add dosing line").click();
     }
 }

@@ -31,7 +31,7 @@ class ExperimentIT extends BrowserTest {
         page.getByLabel("Lights on").fill(on.toString());
         page.getByLabel("Lights off").fill(on.plusHours(11).toString());
         page.getByLabel("Area").first().fill("3");
-        page.getByLabel("How it moves").first().selectOption("BROKEN");
+        page.getByLabel("Movement").first().selectOption("BROKEN");
         button(page, "Save").click();
         assertThat(page.getByText("Description saved.").first()).isVisible();
         open(page, "add-to-log");
@@ -49,7 +49,7 @@ class ExperimentIT extends BrowserTest {
     private static void plan(Page page, String which) {
         page.getByRole(
                         AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(Pattern.compile("^Plan it: " + which + ".*")))
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Plan this: " + which + ".*")))
                 .click();
     }
 
@@ -62,52 +62,52 @@ class ExperimentIT extends BrowserTest {
     @Test
     void itIsChosenBegunEndedAndRead() {
         Page page = nearlyTime(DESKTOP);
-        plan(page, "the skimmer off for the last two hours");
+        plan(page, "skimmer off for the last two hours");
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Planned experiment")))
                 .isVisible();
         button(page, "The skimmer is off").click();
         assertThat(bar(page)).containsText(Pattern.compile("on again at \\d\\d:\\d\\d, in 2 h \\d+ min"));
         open(page, "today");
-        assertThat(bar(page)).containsText("Animals that gasp at the surface end it at once");
+        assertThat(bar(page)).containsText("Stop at once if animals gasp at the surface");
         button(page, "The skimmer runs again").click();
         assertThat(bar(page)).isHidden();
         open(page, "experiment");
-        assertThat(page.getByText("What it showed cannot be said yet")).isVisible();
+        assertThat(page.getByText("No result yet")).isVisible();
         open(page, "history");
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What changed")))
-                .containsText("Experiment: the skimmer off for the last two hours");
+                .containsText("Experiment: skimmer off for the last two hours");
     }
 
     /** Nobody waits here for two hours: the server's answer is taken for one of a quarter of an hour too late. */
     @Test
     void whoForgetsItIsCalledInRed() {
         Page page = nearlyTime(PHONE);
-        plan(page, "the skimmer off for the last two hours");
+        plan(page, "skimmer off for the last two hours");
         button(page, "The skimmer is off").click();
         assertThat(bar(page)).isVisible();
         page.route("**/experiments/current", ExperimentIT::late);
         open(page, "today");
         Locator call = page.getByRole(AriaRole.ALERT);
-        assertThat(call).containsText("off for too long: switch the skimmer on now");
+        assertThat(call).containsText("off too long. Switch it on now");
         assertThat(bar(page)).hasCSS("background-color", "rgb(179, 18, 29)");
         assertThat(page).hasTitle("Skimmer on!");
         page.unroute("**/experiments/current");
         button(page, "Skimmer is on: the animals needed it").click();
         assertThat(bar(page)).isHidden();
         open(page, "experiment");
-        assertThat(page.getByText("ended for the animals")).isVisible();
+        assertThat(page.getByText("stopped for the animals")).isVisible();
     }
 
     /** Nothing has to be switched on again in time, and no alarm is red: the timer has them by the next morning. */
     @Test
     void aDayWithoutLampsSaysWhatItIs() {
         Page page = nearlyTime(DESKTOP);
-        plan(page, "the lamps left off for one day");
+        plan(page, "lamps off for one day");
         assertThat(page.getByText("Take the lamps off their timer before they come on"))
                 .isVisible();
         assertThat(page.getByText("Switch the skimmer off")).isHidden();
-        button(page, "call it off").click();
-        assertThat(page.getByText("Called off.").first()).isVisible();
+        button(page, "Cancel").click();
+        assertThat(page.getByText("Cancelled.").first()).isVisible();
     }
 
     private static void late(Route route) {
@@ -122,9 +122,9 @@ class ExperimentIT extends BrowserTest {
     @Test
     void whatWasPlannedIsCalledOff() {
         Page page = nearlyTime(DESKTOP);
-        plan(page, "the skimmer off for the last two hours");
-        button(page, "call it off").click();
-        assertThat(page.getByText("Called off.").first()).isVisible();
-        assertThat(button(page, "Plan it").first()).isVisible();
+        plan(page, "skimmer off for the last two hours");
+        button(page, "Cancel").click();
+        assertThat(page.getByText("Cancelled.").first()).isVisible();
+        assertThat(button(page, "Plan this").first()).isVisible();
     }
 }

@@ -16,8 +16,8 @@ class HelperIT extends BrowserTest {
         Page keeper = visitor(DESKTOP);
         newKeeperWithTank(keeper);
         keeper.navigate("/settings");
-        keeper.getByLabel("Their name").fill("Jonas");
-        button(keeper, "Make a link").click();
+        keeper.getByLabel("Name").fill("Jonas");
+        button(keeper, "Create a link").click();
         String link = keeper.locator("code", new Page.LocatorOptions().setHasText("/help#"))
                 .innerText();
         assertThat(keeper.getByText("no visit yet")).isVisible();
@@ -34,8 +34,8 @@ class HelperIT extends BrowserTest {
         button(helper, "Save").click();
         assertThat(helper.getByText("Reading saved.").first()).isVisible();
         assertThat(helper.getByText(Pattern.compile("8\\.05")).first()).isVisible();
-        assertThat(helper.getByText("take out")).hasCount(0);
-        assertThat(helper.getByText("bring in a logger")).hasCount(0);
+        assertThat(helper.getByText("Remove")).hasCount(0);
+        assertThat(helper.getByText("import a logger")).hasCount(0);
         helper.navigate(outage.replace("/outage", "/bench"));
         assertThat(helper.getByText("Only the keeper can open this screen.")).isVisible();
         helper.navigate(outage.replace("/outage", "/readiness"));
@@ -51,12 +51,12 @@ class HelperIT extends BrowserTest {
         assertThat(helper.getByText(Pattern.compile("done, Jonas"))).isVisible();
 
         keeper.reload();
-        assertThat(keeper.getByText("last came in")).isVisible();
-        button(keeper, "withdraw Jonas’s link").click();
-        assertThat(keeper.getByText("last came in")).hasCount(0);
+        assertThat(keeper.getByText("last visit")).isVisible();
+        button(keeper, "Revoke Jonas’s link").click();
+        assertThat(keeper.getByText("last visit")).hasCount(0);
         helper.reload();
         assertThat(helper.getByText("Explore the demo")).isVisible();
         helper.navigate(link);
-        assertThat(helper.getByText("it was withdrawn")).isVisible();
+        assertThat(helper.getByText("This link no longer works")).isVisible();
     }
 }

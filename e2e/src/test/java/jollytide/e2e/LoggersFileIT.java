@@ -47,27 +47,27 @@ class LoggersFileIT extends BrowserTest {
     @Test
     void threeLoggersFilesGoInWithoutAnEdit() {
         give("sump-logger.csv");
-        assertThat(page.getByText("Nothing is open.")).isVisible();
+        assertThat(page.getByText("No questions left.")).isVisible();
         button(page, "Add to log").click();
         assertThat(page.getByText("144 new readings")).isVisible();
-        link("another file").click();
+        link("Another file").click();
 
         give("old-desktop.csv");
         assertThat(page.getByText("One question is open.")).isVisible();
         assertThat(button(page, "Add to log")).isDisabled();
-        say("the wall’s, summer time and all (Europe/Amsterdam)");
-        assertThat(page.getByText("Proposed: meters, controllers and kits")).isVisible();
+        say("local time with summer time (Europe/Amsterdam)");
+        assertThat(page.getByText("Suggested: meters, controllers and kits")).isVisible();
         assertThat(page.getByText("Sun 25 Oct, 00:00").first()).isVisible();
         button(page, "Add to log").click();
         // Where both loggers stood in the same minutes, the log keeps what it had.
-        assertThat(page.getByText("times with another value in the log")).isVisible();
+        assertThat(page.getByText("differ from the log")).isVisible();
         button(page, "Use the file’s values").click();
         assertThat(page.getByText("The file’s values are used.")).isVisible();
-        link("another file").click();
+        link("Another file").click();
 
         give("one-a-line.txt");
         assertThat(page.getByText("Which clock did the logger use?")).isVisible();
-        say("the wall’s, summer time and all (Europe/Amsterdam)");
+        say("local time with summer time (Europe/Amsterdam)");
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("CO2 living area ppm"))
                 .getByLabel("What is it?", new Locator.GetByLabelOptions().setExact(false))
                 .selectOption("room");
@@ -76,7 +76,7 @@ class LoggersFileIT extends BrowserTest {
         }
         button(page, "Add to log").click();
         assertThat(page.getByText("85 new readings")).isVisible();
-        link("See its last day").click();
+        link("Show its last day").click();
         assertThat(page.getByText("11 November 2026")).isVisible();
     }
 
@@ -84,11 +84,10 @@ class LoggersFileIT extends BrowserTest {
     void badLinesAreToldAndAnImportIsTakenOutAgain() {
         give("broken.csv", "time,pH (NBS)\n2026-11-01T00:00:00Z,8.1\n2026-11-01T00:05:00Z,=1+1\nnonsense\n");
         button(page, "Add to log").click();
-        assertThat(page.getByText("2 lines could not be taken")).isVisible();
+        assertThat(page.getByText("2 lines could not be imported")).isVisible();
         assertThat(page.getByText("“=1+1” is not a number")).isVisible();
         button(page, "Remove all of it from the log").click();
-        assertThat(page.getByText("broken.csv is out of the log again.").first())
-                .isVisible();
+        assertThat(page.getByText("broken.csv removed from the log.").first()).isVisible();
         give("picture.csv", "\u0000\u0001\u0002");
         assertThat(page.getByText("This is not a text file.")).isVisible();
     }
@@ -100,7 +99,7 @@ class LoggersFileIT extends BrowserTest {
                 page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^The log from")));
         assertThat(drawing).isVisible();
         assertThat(page.getByText("windows stay shut").first()).isVisible();
-        button(page, "last week").click();
+        button(page, "Last week").click();
         assertThat(page).hasURL(Pattern.compile(".*from=.*to=.*"));
         String week = page.getByRole(AriaRole.HEADING).first().innerText();
         page.keyboard().press("ArrowLeft");

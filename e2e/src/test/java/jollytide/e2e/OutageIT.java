@@ -33,15 +33,15 @@ class OutageIT extends BrowserTest {
                         AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Predicted oxygen"))))
                 .isVisible();
         button(page, "Done").first().click();
-        assertThat(page.getByText(Pattern.compile("^(Start|See that it runs): "))
+        assertThat(page.getByText(Pattern.compile("^(Start|Check that it runs): "))
                         .first())
                 .isVisible();
     }
 
     private static void logWithoutServer(Page page) {
         button(page, "✕ They gasp").first().click();
-        assertThat(page.getByText("They gasp: aerate this minute")).isVisible();
-        button(page, "It runs").first().click();
+        assertThat(page.getByText("Animals gasp: aerate now")).isVisible();
+        button(page, "Running").first().click();
         assertThat(page.getByText("The server does not answer. Go on")).isVisible();
         assertThat(page.getByText(Pattern.compile("\\(\\d to send\\)"))).isVisible();
     }
@@ -54,7 +54,7 @@ class OutageIT extends BrowserTest {
                 .fill("5,6");
         button(page, "Note: Oxygen").first().click();
         button(page, "They breathe calmly").first().click();
-        assertThat(page.getByText("They gasp: aerate this minute")).isHidden();
+        assertThat(page.getByText("Animals gasp: aerate now")).isHidden();
         page.getByText("Meals, warmth, ammonia").first().click();
         page.getByLabel("Room temperature", new Page.GetByLabelOptions().setExact(true))
                 .fill("14");
@@ -132,7 +132,7 @@ class OutageIT extends BrowserTest {
     void lanternReefGoesThroughAnOutageWithTheServerStopped() throws IOException, InterruptedException {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Readiness");
         assertThat(page.getByText("Quayside House, without power")).isVisible();
-        assertThat(page.getByText("Its label (100 W for 23 min) would promise 11.3 h"))
+        assertThat(page.getByText("By the label (100 W for 23 min) you would expect 11.3 h"))
                 .isVisible();
         readyForTheDark(page);
         button(page, "Power is out").click();
@@ -144,7 +144,7 @@ class OutageIT extends BrowserTest {
             Page again = secondTab(page);
             page.close();
             again.navigate(address);
-            assertThat(again.getByText("They gasp: aerate this minute")).isVisible();
+            assertThat(again.getByText("Animals gasp: aerate now")).isVisible();
             assertThat(again.getByText("The server does not answer. Go on")).isVisible();
             page = again;
         } finally {
@@ -187,21 +187,21 @@ class OutageIT extends BrowserTest {
         Page page = visitor(DESKTOP);
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/add-to-log.*", "/readiness"));
-        assertThat(page.getByText("Nothing aerates without the mains")).isVisible();
+        assertThat(page.getByText("Nothing aerates without mains power")).isVisible();
         button(page, "Add equipment").click();
-        page.getByLabel("What it is").fill("battery pump");
+        page.getByLabel("Equipment").fill("battery pump");
         page.getByLabel("Air", new Page.GetByLabelOptions().setExact(true)).fill("90");
-        page.getByLabel("Its power").fill("0.6");
-        page.getByLabel("How many cells").fill("4");
-        button(page, "Into the kit").click();
+        page.getByLabel("Power").fill("0.6");
+        page.getByLabel("Number of cells").fill("4");
+        button(page, "Add to kit").click();
         assertThat(page.getByText("battery pump: never tested").first()).isVisible();
-        button(page, "test it").click();
-        page.getByLabel("It ran for").fill("40");
-        button(page, "Note the test").click();
+        button(page, "Test").click();
+        page.getByLabel("Run time").fill("40");
+        button(page, "Save test").click();
         assertThat(page.getByText("40 h, tested")).isVisible();
-        button(page, "Change battery pump").click();
-        assertThat(page.getByLabel("How many cells")).hasValue("4");
-        page.getByLabel("Where it lies").fill("under the stairs");
+        button(page, "Edit battery pump").click();
+        assertThat(page.getByLabel("Number of cells")).hasValue("4");
+        page.getByLabel("Where it is kept").fill("under the stairs");
         button(page, "Save").first().click();
         assertThat(page.getByText("under the stairs").first()).isVisible();
         assertThat(page.getByText("40 h, tested")).isVisible();
@@ -211,10 +211,11 @@ class OutageIT extends BrowserTest {
                 () -> page.getByText("Export to a calendar (iCalendar file)").click());
         assertThat(dates.suggestedFilename()).isEqualTo("due.ics");
         button(page, "Create a calendar address").click();
-        String address = page.getByLabel("Subscribe to it in your calendar").inputValue();
+        String address =
+                page.getByLabel("Subscribe to this address in your calendar").inputValue();
         APIResponse read = page.request().get(address);
         assertThat(read.text()).startsWith("BEGIN:VCALENDAR");
-        button(page, "take it back").click();
+        button(page, "Revoke").click();
         assertThat(page.getByText("This address no longer works.").first()).isVisible();
         assertThat(page.request().get(address).status()).isEqualTo(404);
     }
@@ -233,15 +234,16 @@ class OutageIT extends BrowserTest {
         Page card = visitor(PHONE);
         card.context().setOffline(true);
         card.navigate(file.toUri().toString());
-        card.getByText("The power is out: start the clock").click();
+        card.getByText("Power is out: start the clock").click();
         assertThat(card.getByText("Watch the animals").first()).isVisible();
         card.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done"))
                 .first()
                 .click();
-        card.getByText("They gasp", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(card.getByText("Gasping: aerate this minute")).isVisible();
+        card.getByText("Animals gasp", new Page.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(card.getByText("Aerate at once. Pour")).isVisible();
         card.reload();
-        assertThat(card.getByText("Gasping: aerate this minute")).isVisible();
+        assertThat(card.getByText("Aerate at once. Pour")).isVisible();
         card.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("The power is back"))
                 .click();
         assertThat(card.getByText("Return pump and circulation first").first()).isVisible();
@@ -253,7 +255,7 @@ class OutageIT extends BrowserTest {
             page.navigate(page.url().replaceAll("/[a-z]+$", "/outage"));
             page.evaluate("localStorage.clear()");
             page.reload();
-            page.getByLabel("The file that the card saved").setInputFiles(notes);
+            page.getByLabel("Choose the file from the card").setInputFiles(notes);
             assertThat(page.getByText("The power was out for")).isVisible();
             assertThat(page.getByText("2 notes:")).isVisible();
         }

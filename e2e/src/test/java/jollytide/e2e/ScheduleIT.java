@@ -34,12 +34,12 @@ class ScheduleIT extends BrowserTest {
     }
 
     private static void add(Page page) {
-        button(form(page), "Add it").click();
+        button(form(page), "Add").click();
         assertThat(form(page)).hasCount(0);
     }
 
     private static void window(Page page, String name, String from, String until) {
-        button(page, "New window").click();
+        button(page, "Add a time window").click();
         form(page).getByLabel("Name").fill(name);
         form(page).getByLabel("Begins at").fill(from);
         form(page).getByLabel("Ends at").fill(until);
@@ -48,7 +48,7 @@ class ScheduleIT extends BrowserTest {
 
     private static void rule(Page page, String lane, String state) {
         button(page, lane + ": add a rule").click();
-        form(page).getByLabel("It is").selectOption(state);
+        form(page).getByLabel("State").selectOption(state);
         add(page);
     }
 
@@ -60,7 +60,7 @@ class ScheduleIT extends BrowserTest {
 
     private static void bubbleHour(Page page) {
         window(page, "bubble hour", "19:00", "20:00");
-        button(page, "New lane").click();
+        button(page, "Add a device").click();
         form(page).getByLabel("Name").fill("stone at the return");
         add(page);
         rule(page, "stone at the return", "ON");
@@ -75,7 +75,7 @@ class ScheduleIT extends BrowserTest {
         assertThat(heading(page, "One conflict")).isVisible();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Conflicts")))
                 .containsText("two surges at full power are missing");
-        button(page, "Two surges after it").click();
+        button(page, "Add two surges").click();
         assertThat(heading(page, SOUND)).isVisible();
 
         Locator right = at(page, "19:05:10", "flow pumps, right");
@@ -83,16 +83,16 @@ class ScheduleIT extends BrowserTest {
         assertThat(right).containsText("bubble hour");
         assertThat(at(page, "20:00:30", "flow pumps, left")).containsText("after bubble hour");
         assertThat(at(page, "20:05:30", "flow pumps, left")).containsText("after bubble hour");
-        assertThat(at(page, "20:06", "flow pumps, left")).containsText("at rest");
+        assertThat(at(page, "20:06", "flow pumps, left")).containsText("no rule");
 
-        button(page, "undo").click();
+        button(page, "Undo").click();
         assertThat(heading(page, "One conflict")).isVisible();
-        button(page, "redo").click();
+        button(page, "Redo").click();
         assertThat(heading(page, SOUND)).isVisible();
         button(page, "Save").click();
         assertThat(page.getByText("Schedule saved.").first()).isVisible();
         page.reload();
-        assertThat(page.getByText("· as saved")).isVisible();
+        assertThat(page.getByText("· saved")).isVisible();
         assertThat(page.getByText("after “bubble hour”: on for 1 min at once, on for 1 min after 5 min")
                         .first())
                 .isVisible();
@@ -108,10 +108,10 @@ class ScheduleIT extends BrowserTest {
         assertThat(page.getByRole(
                         AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^flow pumps, right"))))
                 .containsText("held by hand");
-        button(hand, "let flow pumps, left go").click();
+        button(hand, "Release flow pumps, left").click();
         assertThat(hand).not().containsText("flow pumps, left off until");
         assertThat(hand).containsText("flow pumps, right off until");
-        assertThat(page.getByText("goes by its schedule again").first()).isVisible();
+        assertThat(page.getByText("follows its schedule again").first()).isVisible();
         button(page, "Undo").last().click();
         assertThat(hand).containsText(Pattern.compile("flow pumps, left off until \\d\\d:\\d\\d"));
         hand.getByLabel("for").fill("0");
@@ -148,7 +148,7 @@ class ScheduleIT extends BrowserTest {
         page.mouse().move(box.x + 12 + 60, box.y + 12);
         page.mouse().up();
         assertThat(page.getByText(Pattern.compile("19:00 to 21:[0-5][05]"))).isVisible();
-        button(page, "undo").click();
+        button(page, "Undo").click();
         assertThat(page.getByText("19:00 to 20:00")).isVisible();
     }
 
@@ -162,7 +162,7 @@ class ScheduleIT extends BrowserTest {
         button(first, "Save").click();
         assertThat(first.getByText("Schedule saved.").first()).isVisible();
         button(second, "Save").click();
-        assertThat(heading(second, "It was changed elsewhere meanwhile")).isVisible();
+        assertThat(heading(second, "The schedule was changed elsewhere")).isVisible();
         assertThat(second.locator("svg").getByText("bubble hour")).isVisible();
         assertThat(second.locator("svg").getByText("feeding")).isVisible();
         button(second, "Save mine").click();
@@ -178,16 +178,17 @@ class ScheduleIT extends BrowserTest {
         Download file =
                 page.waitForDownload(() -> button(page, "Export as a file").click());
         byte[] kept = Files.readAllBytes(file.path());
-        button(page, "undo").click();
+        button(page, "Undo").click();
         assertThat(page.getByText("12:00 to 12:10")).hasCount(0);
         read(page, "p.json", kept);
         assertThat(page.getByText("12:00 to 12:10")).isVisible();
         read(page, "p.json", "no json".getBytes(StandardCharsets.UTF_8));
-        assertThat(page.getByText("p.json is no schedule: it is not JSON.")).isVisible();
+        assertThat(page.getByText("p.json is not a schedule file: it is not JSON."))
+                .isVisible();
         String strange =
                 new String(kept, StandardCharsets.UTF_8).replace("\"lane\": \"display\"", "\"lane\": \"moon\"");
         read(page, "q.json", strange.getBytes(StandardCharsets.UTF_8));
-        assertThat(page.getByText("There is no lane “moon”")).isVisible();
+        assertThat(page.getByText("There is no device “moon”")).isVisible();
         read(page, "r.json", "{\"lanes\": 3}".getBytes(StandardCharsets.UTF_8));
         assertThat(page.getByText("r.json was not read")).isVisible();
         assertThat(page.getByText("12:00 to 12:10")).isVisible();
@@ -201,8 +202,8 @@ class ScheduleIT extends BrowserTest {
     @Test
     void aTemplateComesWithItsCautionsAndItsUpkeep() {
         Page page = schedule(PHONE);
-        button(page, "Put it in").click();
-        assertThat(page.getByText("can supersaturate the water with gas")).isVisible();
+        button(page, "Use this template").click();
+        assertThat(page.getByText("can supersaturate the water")).isVisible();
         assertThat(page.getByText("19:00 to 20:00")
                         .or(page.getByText("2 h before lamps-off"))
                         .first())
@@ -210,19 +211,19 @@ class ScheduleIT extends BrowserTest {
         button(page, "Add the task").first().click();
         assertThat(page.getByText("Upkeep has it every day.").first()).isVisible();
         page.getByLabel("Fitted to this tank").selectOption("REVERSE_REFUGIUM");
-        button(page, "Put it in").click();
-        assertThat(page.getByText("There is no lane for a refugium")).isVisible();
+        button(page, "Use this template").click();
+        assertThat(page.getByText("There is no device for a refugium")).isVisible();
     }
 
     /** The demo's tank: media by night on its own twin, beside what is saved; then a cut, and a pump that does not obey. */
     @Test
     void theTwinRunsItAndWhatCouldHappenIsDrawn() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Schedule");
-        assertThat(page.getByText("· as saved")).isVisible();
+        assertThat(page.getByText("· saved")).isVisible();
         assertThat(at(page, "12:05", "flow pumps, left")).containsText("feeding");
         page.getByLabel("Fitted to this tank").selectOption("NIGHT_MEDIA");
-        button(page, "Put it in").click();
-        assertThat(page.getByText("A closed loop renews no oxygen")).isVisible();
+        button(page, "Use this template").click();
+        assertThat(page.getByText("a closed loop adds no oxygen")).isVisible();
         Locator twin = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What the model expects"));
         assertThat(twin.getByText("Dashed: the saved schedule.")).isVisible();
         assertThat(twin).containsText(Pattern.compile("1 kg lasts \\d+"));
@@ -234,12 +235,12 @@ class ScheduleIT extends BrowserTest {
         assertThat(at(page, "19:15", "return pump")).containsText("power is back");
         assertThat(at(page, "21:00", "limewater")).containsText("until you confirm that the return runs");
         assertThat(twin.getByRole(AriaRole.LINK)).hasText("Readiness");
-        button(page, "as usual again").click();
+        button(page, "Clear").click();
         page.getByLabel("Another time").fill("14:00");
         page.getByLabel("a device got stuck").selectOption("return");
         page.getByLabel("and stayed").selectOption("OFF");
-        button(page, "Draw the device").click();
-        assertThat(at(page, "15:00", "return pump")).containsText("does not obey");
+        button(page, "Show the device").click();
+        assertThat(at(page, "15:00", "return pump")).containsText("stuck");
         assertThat(heading(page, "One conflict")).isVisible();
 
         Download table = page.waitForDownload(
@@ -247,6 +248,6 @@ class ScheduleIT extends BrowserTest {
         org.assertj.core.api.Assertions.assertThat(table.path())
                 .content()
                 .startsWith("time,lane,does,why")
-                .contains("return pump,off,does not obey");
+                .contains("return pump,off,stuck");
     }
 }

@@ -6,6 +6,7 @@ import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -16,8 +17,15 @@ class ScreenshotsIT extends BrowserTest {
 
     @Test
     void takeThem() {
+        Page house = visitor(DESKTOP);
+        house.request().post("/api/v1/session/demo");
+        house.navigate("/house");
+        house.getByText("without power, with kit").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        house.getByText(Pattern.compile("need you today")).waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        take("house", house);
         Page today = demo(visitor(DESKTOP), "Lantern Reef", "Today");
-        button(today, "← day before").click();
+        today.getByText("mg/L expected").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        today.getByText("on the daily low").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         take("today", today);
         take("today-phone", demo(visitor(PHONE), "Lantern Reef", "Today"));
         take("history", demo(visitor(DESKTOP), "Lantern Reef", "History"));
@@ -37,7 +45,7 @@ class ScreenshotsIT extends BrowserTest {
         take("twin", twin);
         Page suspects = demo(visitor(DESKTOP), "Lantern Reef", "Suspects");
         suspects.navigate(suspects.url().replaceAll("/suspects.*", "/suspects?since=" + crusted()));
-        suspects.getByText("What your tank does not have").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        suspects.getByText("Parts your tank doesn’t have").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         suspects.getByText("The skimmer is clogged, worn or overflowing")
                 .first()
                 .click();
@@ -47,7 +55,7 @@ class ScreenshotsIT extends BrowserTest {
         take("dosing", demo(visitor(DESKTOP), "Lantern Reef", "Dosing"));
         take("upkeep", demo(visitor(DESKTOP), "Lantern Reef", "Upkeep"));
         Page schedule = demo(visitor(DESKTOP), "Lantern Reef", "Schedule");
-        button(schedule, "Put it in").click();
+        button(schedule, "Use this template").click();
         schedule.getByText("Dashed: the saved schedule.").waitFor();
         schedule.getByLabel("Another time").fill("19:37:12");
         // Without the notice that it was put in.
@@ -63,7 +71,6 @@ class ScreenshotsIT extends BrowserTest {
         Page welcome = visitor(DESKTOP);
         welcome.navigate("/welcome");
         take("welcome", welcome);
-        take("probe", demo(visitor(DESKTOP), "Lantern Reef", "Probe"));
     }
 
     /** A day on which the demo's venturi had crusted over, 76 days before its log's end. */

@@ -22,11 +22,11 @@ class SuppliesIT extends BrowserTest {
     void theDemosCupboardSaysWhatToBuy() {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Supplies");
         Locator lime = supply(page, "lime");
-        assertThat(lime).containsText("by your counts");
+        assertThat(lime).containsText("from your counts");
         assertThat(lime).containsText("order by");
         Locator list = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To buy"));
         assertThat(list).containsText("fish food: 3 × 100 g");
-        assertThat(page.getByText("go into power; what is used up takes")).isVisible();
+        assertThat(page.getByText("Power costs")).isVisible();
     }
 
     /** On a phone, from nothing: kept, counted in pounds, bought, taken back, given up and kept again. */
@@ -36,30 +36,30 @@ class SuppliesIT extends BrowserTest {
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/supplies"));
         assertThat(page.getByText("No supplies yet")).isVisible();
-        page.getByLabel("It is").selectOption("OWN");
+        page.getByLabel("What").selectOption("OWN");
         page.getByLabel("Name", exactly()).fill("salt");
-        page.getByLabel("Goes a day").fill("100");
+        page.getByLabel("Use a day").fill("100");
         page.getByLabel("A package holds").fill("5000");
-        button(page, "Keep it").click();
+        button(page, "Add").click();
         Locator salt = supply(page, "salt");
         assertThat(salt).containsText("Not counted yet");
         button(salt, "Counted or bought").click();
         salt.getByLabel("How much").fill("-3");
-        button(salt, "Note it").click();
+        button(salt, "Add").click();
         assertThat(salt.getByRole(AriaRole.ALERT)).isVisible();
         salt.getByLabel("How much").fill("2");
         salt.getByLabel("in", new Locator.GetByLabelOptions().setExact(true)).selectOption("LB");
-        button(salt, "Note it").click();
+        button(salt, "Add").click();
         assertThat(salt).containsText("About 907 g left");
         assertThat(page.getByText("salt: 2 × 5000 g")).isVisible();
-        assertThat(page.getByText("Noted.", new Page.GetByTextOptions().setExact(true))
+        assertThat(page.getByText("Added.", new Page.GetByTextOptions().setExact(true))
                         .last())
                 .isVisible();
         button(page, "Undo").last().click();
         assertThat(salt).containsText("Not counted yet");
         button(salt, "Remove").click();
         assertThat(page.getByText("No supplies yet")).isVisible();
-        button(page, "keep it again").click();
+        button(page, "Restore").click();
         assertThat(salt).containsText("Not counted yet");
     }
 

@@ -51,7 +51,7 @@ class TwoTabsIT extends BrowserTest {
         button(page, "Save").click();
         assertThat(page.getByText("Description saved.").first()).isVisible();
         page.getByLabel("Net water").fill("420");
-        button(page, "As it was").click();
+        button(page, "Cancel").click();
         page.reload();
         assertThat(page.getByLabel("Net water")).hasValue("410");
     }

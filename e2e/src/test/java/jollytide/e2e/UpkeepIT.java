@@ -22,9 +22,9 @@ class UpkeepIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Upkeep");
         assertThat(page.getByText(Pattern.compile("things are due$"))).isVisible();
         Locator venturi = task(page, "Rinse the skimmer’s venturi");
-        assertThat(venturi).containsText("28 days assumed where it runs 24 h a day, moved by what 6 looks found");
+        assertThat(venturi).containsText("28 days assumed where it runs 24 h a day, adjusted by what 6 looks found");
         assertThat(venturi.getByRole(AriaRole.IMG)).hasAttribute("aria-label", Pattern.compile("Done 12 times"));
-        button(venturi, "how").click();
+        button(venturi, "How").click();
         assertThat(venturi).containsText("Unplug the skimmer’s pump");
         assertThat(venturi).containsText("should have been sooner");
     }
@@ -37,34 +37,34 @@ class UpkeepIT extends BrowserTest {
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/upkeep"));
         assertThat(page.getByText("No upkeep tasks yet")).isVisible();
         page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)).selectOption("SKIMMER_CUP");
-        button(page, "Take it up").click();
+        button(page, "Add").click();
         Locator cup = task(page, "Empty and wipe the skimmer’s cup");
         assertThat(cup).containsText("due today");
-        assertThat(cup).containsText("Nobody knows when it was done last");
-        button(cup, "in a week").click();
-        assertThat(cup).containsText("put off to");
+        assertThat(cup).containsText("Last time unknown");
+        button(cup, "In a week").click();
+        assertThat(cup).containsText("moved to");
         // The undo that is meant is there once its notice is.
         assertThat(page.getByText("Moved by a week.").last()).isVisible();
         button(page, "Undo").last().click();
         assertThat(cup).containsText("due today");
         button(cup, "Done").click();
         button(cup, "just right").click();
-        assertThat(cup).containsText("Done today; every 7 days is assumed.");
+        assertThat(cup).containsText("Done today; every 7 days (assumed).");
         assertThat(page.getByText(Pattern.compile("^Nothing is due until"))).isVisible();
-        button(cup, "how").click();
+        button(cup, "How").click();
         page.getByLabel("Every (empty: from what you find)").fill("3.5");
-        button(cup, "Keep that").click();
-        assertThat(cup).containsText("every 3.5 days, as you want it");
+        button(cup, "Save").click();
+        assertThat(cup).containsText("every 3.5 days, as you set");
         button(cup, "Remove task").click();
         assertThat(page.getByText("Removed tasks", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         // What was changed before may be undone still, too.
         assertThat(page.getByText("Task removed.").last()).isVisible();
         button(page, "Undo").last().click();
-        assertThat(cup).containsText("every 3.5 days, as you want it");
-        button(cup, "how").click();
+        assertThat(cup).containsText("every 3.5 days, as you set");
+        button(cup, "How").click();
         button(cup, "Remove task").click();
         button(page, "Restore").click();
-        assertThat(cup).containsText("every 3.5 days, as you want it");
+        assertThat(cup).containsText("every 3.5 days, as you set");
     }
 }

@@ -22,7 +22,7 @@ class WorkedCaseIT extends BrowserTest {
         enter(page, "Salinity", "35");
         enter(page, "CO2 in the room", "830");
         button(page, "Save 5 readings").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("See the staircase"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Show the staircase"))
                 .click();
 
         assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "TOO_CLOSE");
@@ -42,10 +42,10 @@ class WorkedCaseIT extends BrowserTest {
         button(page, "Check the probe").click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Add the pH of the checked probe"))
                 .click();
-        assertThat(page.getByLabel("How pH was measured")).hasValue("PROBE_CHECKED");
+        assertThat(page.getByLabel("Method for pH")).hasValue("PROBE_CHECKED");
         enter(page, "pH", "7.70");
         button(page, "Save").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("See the staircase"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Show the staircase"))
                 .click();
         assertThat(page.locator("[data-verdict]")).hasAttribute("data-verdict", "TANK_DOMINATES");
     }

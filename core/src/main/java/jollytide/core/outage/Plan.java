@@ -361,7 +361,7 @@ public final class Plan {
         steps.add(new Step(
                 "back-ammonia",
                 12,
-                "Test ammonia and nitrite daily until zero twice",
+                "Test ammonia and nitrite daily until both are zero twice",
                 "Filters recover slowly.",
                 Stream.concat(put.stream().sorted().map(AgainstAmmonia::says), Stream.of("Enter the readings here."))
                         .collect(Collectors.joining(" ")),

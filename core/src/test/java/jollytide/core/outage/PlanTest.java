@@ -64,11 +64,11 @@ class PlanTest {
                 .extracting(Step::id)
                 .doesNotContain("back-skimmer", "back-canister");
         assertThat(Plan.after(plain, 30, Set.of())).extracting(Step::how).noneMatch(how -> how.contains("sump"));
-        assertThat(step(after, "back-ammonia").what()).endsWith("every day until both are zero twice");
+        assertThat(step(after, "back-ammonia").what()).endsWith("daily until both are zero twice");
         Step helped =
                 step(Plan.after(situation, 6, Set.of(AgainstAmmonia.BINDER, AgainstAmmonia.BACTERIA)), "back-ammonia");
         assertThat(helped.how())
-                .contains("keep the air running", "shows free ammonia")
+                .contains("eep air running", "shows free ammonia")
                 .doesNotContain("sponge");
 
         Backup generator = new Backup("generator", new Backup.Circulation(0.9), 100, new Energy.Generator(10, 0.4));
@@ -77,7 +77,7 @@ class PlanTest {
                 Plan.during(new Plan.Situation(
                         false, false, false, false, true, 20, tank, fuelled.running(), fuelled.course())),
                 "start-" + Integer.toHexString("generator".hashCode()));
-        assertThat(start.caution()).contains("Outdoors only").contains("licensed electrician");
+        assertThat(start.caution()).contains("outdoors only").contains("licensed electrician");
         KitPlan nothing = KitPlan.best(tank, List.of(), 24);
         List<Step> bare = Plan.during(
                 new Plan.Situation(false, false, false, false, false, 20, tank, nothing.running(), nothing.course()));
