@@ -1,5 +1,5 @@
 import { useQueries, useQueryClient } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { api, bodyOf } from './client';
 import { keys } from './keys';
 import type { Bench, Forecast } from './types';
@@ -20,7 +20,20 @@ export function useGains(tankId: string, bench: Bench): ReadonlyMap<string, Fore
     );
   }, [bench.measures]);
   const key = (lot: readonly string[]) => keys.tank(tankId).log('gains', bench.tanks, lot);
-  const found = useQueries({
+  const combine = useCallback(
+    (found: readonly { data?: Forecast[] }[]): ReadonlyMap<string, Forecast> =>
+      new Map(
+        lots.flatMap((lot, i) =>
+          lot.flatMap((kind, j): [string, Forecast][] => {
+            const forecast = found[i]?.data?.[j];
+            return forecast ? [[kind, forecast]] : [];
+          }),
+        ),
+      ),
+    [lots],
+  );
+  return useQueries({
+    combine,
     queries: lots.map((lot, i) => ({
       queryKey: key(lot),
       queryFn: () =>
@@ -38,18 +51,4 @@ export function useGains(tankId: string, bench: Bench): ReadonlyMap<string, Fore
       staleTime: Infinity,
     })),
   });
-  const answers = found.map((q) => q.data);
-  return useMemo(
-    () =>
-      new Map(
-        lots.flatMap((lot, i) =>
-          lot.flatMap((kind, j): [string, Forecast][] => {
-            const forecast = answers[i]?.[j];
-            return forecast ? [[kind, forecast]] : [];
-          }),
-        ),
-      ),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [lots, ...answers],
-  );
 }

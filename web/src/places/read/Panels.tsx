@@ -105,19 +105,23 @@ export function OxygenPanel({ ahead, waiting }: { ahead: Ahead | undefined; wait
   );
 }
 
+/** So many changes back a result is still of interest under today. */
+const NEWEST = 4;
+
 /** What the last change that could be compared did. */
 export function EffectPanel() {
   const { tank } = useAtTank();
   const effects = useEffects(tank.id);
   const cards = [...(effects.data?.cards ?? [])].reverse();
-  const last = cards.find((card) => card.found);
-  // The newest that can be compared is made when nobody made it yet.
-  const missing = last ? undefined : cards.find((card) => card.missing);
+  const told = cards.find((card) => card.found && card.found.verdict !== 'THIN');
+  const last = told ?? cards.find((card) => card.found);
+  // The newest are made when nobody made them yet, until one of them tells.
+  const missing = told ? undefined : cards.slice(0, NEWEST).find((card) => card.missing);
   useMakeCard(tank.id, missing, effects.dataUpdatedAt);
   const left = last?.found?.effect.trough.left;
   return (
     <Panel name="What the last change did" to="effects">
-      {effects.isPending || missing ? (
+      {effects.isPending || (missing && !last) ? (
         <Skeleton className="h-24 w-full" />
       ) : last ? (
         <div className="grid gap-1">

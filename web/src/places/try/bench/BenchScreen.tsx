@@ -228,7 +228,7 @@ function Brings({
           Expected daily low with the current setup:{' '}
           <strong className="text-2xl">{range(now.troughPh, 2)}</strong>, at{' '}
           {clockTime(now.troughAt, zone)}. Daily high {range(now.peakPh, 2)}, lowest oxygen{' '}
-          {range(now.lowestOxygenMgPerL, 1)} mg/L. Pick a change on the left.
+          {range(now.lowestOxygenMgPerL, 1)} mg/L. Pick a change to try.
         </p>
       ) : (
         <p className="text-lg leading-snug">

@@ -384,7 +384,7 @@ public final class Conflicts {
         for (Lane lane : p.lanes()) {
             LaneState safe = lane.kind() == LaneKind.DOSER ? LaneState.OFF : LaneState.FRESH;
             if (!lane.kind().safe(lane.rest())) {
-                unsafe(Kind.REST_UNSAFE, lane, "without a rule", lane.atRest(safe));
+                unsafe(Kind.REST_UNSAFE, lane, "when no rule applies", lane.atRest(safe));
             }
             if (!lane.kind().safe(lane.afterPower())) {
                 unsafe(Kind.AFTER_POWER_UNSAFE, lane, "when the power returns", lane.afterPower(safe));

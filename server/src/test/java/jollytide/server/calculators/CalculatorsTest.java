@@ -42,7 +42,7 @@ class CalculatorsTest extends ServerTest {
         var apart = visitor().post("/calculators/colour-kit", "{\"firstPh\":8.2,\"secondPh\":7.8}");
         assertThat(apart.status()).isEqualTo(422);
         assertThat(apart.firstError().path("field").asString()).isEqualTo("secondPh");
-        assertThat(apart.problem()).contains("read both again");
+        assertThat(apart.problem()).contains("Read both again");
     }
 
     @ParameterizedTest
@@ -307,7 +307,7 @@ class CalculatorsTest extends ServerTest {
         assertThat(body.path("thin").asBoolean()).isTrue();
         var range = visitor().post("/calculators/read-off", "{\"before\":\"7.75\",\"after\":\"7.6–7.8\"}");
         assertThat(range.status()).isEqualTo(422);
-        assertThat(range.text()).contains("A range tells no day").contains("after");
+        assertThat(range.text()).contains("A range is not a reading").contains("after");
         assertThat(visitor()
                         .post("/calculators/read-off", "{\"before\":\"7.75\"}")
                         .status())

@@ -107,7 +107,7 @@ class ByHandApiTest extends ServerTest {
         assertThat(powder(1, "SODA_ASH", -3, 1).status()).isEqualTo(422);
         assertThat(powder(1, "SODA_ASH", 40_000, 1).text()).contains("at most");
         assertThat(powder(1, "SODA_ASH", 10, 0.01).text()).contains("assay");
-        assertThat(powder(1, "POTASSIUM_CHLORIDE", 10, 1).text()).contains("moves no pH");
+        assertThat(powder(1, "POTASSIUM_CHLORIDE", 10, 1).text()).contains("does not move pH");
         assertThat(powder(-3, "SODA_ASH", 10, 1).status()).isEqualTo(422);
         assertThat(change(1, "{\"litres\":500}").status()).isEqualTo(422);
         assertThat(change(1, "{\"litres\":50,\"meqPerL\":90}").status()).isEqualTo(422);

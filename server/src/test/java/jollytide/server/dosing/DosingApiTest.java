@@ -128,7 +128,7 @@ class DosingApiTest extends ServerTest {
         assertThat(view.path("state").asString()).isEqualTo("SHORT");
         assertThat(view.path("runs").path(0).path("share").path("value").asDouble())
                 .isCloseTo(0.74, within(0.01));
-        assertThat(view.path("lookFor").path(0).asString()).contains("Air in the line");
+        assertThat(view.path("lookFor").path(0).asString()).contains("Air in the dosing line");
         String home = keeper.get(tank).body().path("homeId").asString();
         assertThat(keeper.get("/homes/" + home + "/due").text())
                 .contains("limewater: less arrives than is planned", "limewater: refill.");
@@ -189,7 +189,7 @@ class DosingApiTest extends ServerTest {
     void rulesStopALineAndSayWhatIsAllowed() {
         Answer tooMuch = line("LIMEWATER", 1, 5000, 50_000, before(1));
         assertThat(tooMuch.status()).isEqualTo(422);
-        assertThat(tooMuch.text()).contains("would lose its salt", "mL a day");
+        assertThat(tooMuch.text()).contains("Salinity would fall", "mL a day");
         Answer vessel = line("LIMEWATER", 1, 25_000, 300, before(1));
         assertThat(vessel.text()).contains("empties at once", "siphon");
         assertThat(line("SODA_ASH", 1, 100, 90, before(1)).text()).contains("climb too fast");
@@ -212,7 +212,7 @@ class DosingApiTest extends ServerTest {
                 List.of("\"siphon\":\"NOTHING\",\"stuck\":\"TIMER_IN_SERIES\",", "\"siphon\":\"OUTLET_ABOVE\",", "")) {
             Answer refused = keeper.post(doses, can.formatted(missing, before(1)));
             assertThat(refused.status()).isEqualTo(422);
-            assertThat(refused.problem()).contains("animals would die");
+            assertThat(refused.problem()).contains("Animals would die");
         }
         String both = "\"siphon\":\"OUTLET_ABOVE\",\"stuck\":\"METERED_HEAD\",";
         assertThat(keeper.post(doses, can.formatted(both, before(1))).status()).isEqualTo(201);
@@ -281,7 +281,7 @@ class DosingApiTest extends ServerTest {
         String first = limewater(Math.floor(0.6 * evaporates));
         Answer second = line("LIMEWATER", 1, 4000, Math.floor(0.6 * evaporates), before(1));
         assertThat(second.status()).isEqualTo(422);
-        assertThat(second.text()).contains("from all lines", "mL a day");
+        assertThat(second.text()).contains("from all dosing lines", "mL a day");
         assertThat(keeper.post(first + "/end", "").status()).isEqualTo(204);
         assertThat(line("LIMEWATER", 1, 4000, Math.floor(0.6 * evaporates), before(1))
                         .status())
@@ -310,7 +310,7 @@ class DosingApiTest extends ServerTest {
         assertThat(first().path("stopped")).isEmpty();
         jdbc.update(
                 "update dose_plan set ml_per_day = 50000 where line_id = ?", line.substring(line.lastIndexOf('/') + 1));
-        assertThat(first().path("stopped").toString()).contains("would lose its salt");
+        assertThat(first().path("stopped").toString()).contains("Salinity would fall");
         String more = "{\"at\":\"" + before(1) + "\",\"mlPerDay\":%d}";
         assertThat(keeper.post(line + "/plans", more.formatted(60_000)).status())
                 .isEqualTo(422);
@@ -391,7 +391,7 @@ class DosingApiTest extends ServerTest {
         assertThat(once.text()).contains("once mixed", "doses a day");
         assertThat(keeper.post(doses, other("POTASSIUM_CHLORIDE", 0.5, 10, "null"))
                         .text())
-                .contains("no alkalinity: it moves no pH");
+                .contains("no alkalinity, and does not move pH");
     }
 
     @Test
@@ -431,7 +431,7 @@ class DosingApiTest extends ServerTest {
                         .status())
                 .isEqualTo(200);
         assertThat(keeper.post(doses + "/go-on", "").text()).contains("half an hour");
-        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("doses wait since the outage");
+        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("dosing is on hold since the outage");
         jdbc.update(
                 "update outage set started_at = ?, ended_at = ? where id = ?",
                 before(0.2).toString().replace("T", " ").replace("Z", ""),
@@ -450,7 +450,7 @@ class DosingApiTest extends ServerTest {
         String line = limewater(300);
         noted(line, 10, "FILLED", 5000);
         noted(line, 5, "LEVEL", 3500);
-        assertThat(note(line, before(4), "LEVEL", 4500, "ML").text()).contains("note a filling instead");
+        assertThat(note(line, before(4), "LEVEL", 4500, "ML").text()).contains("Log a filling instead");
         assertThat(note(line, before(4), "LEVEL", 6000, "ML").status()).isEqualTo(422);
         assertThat(note(line, before(4), "LEVEL", -1, "ML").status()).isEqualTo(422);
         assertThat(note(line, before(4), "LEVEL", null, null).text()).contains("The level is missing");
@@ -484,7 +484,7 @@ class DosingApiTest extends ServerTest {
                 .as("heavier than full")
                 .isEqualTo(422);
         String unweighed = limewater(100);
-        assertThat(note(unweighed, before(2), "LEVEL", 900, "G").text()).contains("empty vessel weighs");
+        assertThat(note(unweighed, before(2), "LEVEL", 900, "G").text()).contains("weight of the empty vessel");
     }
 
     @Test

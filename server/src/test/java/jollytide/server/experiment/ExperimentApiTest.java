@@ -165,7 +165,7 @@ class ExperimentApiTest extends ServerTest {
         assertThat(keeper.post(tank + "/experiments", HOURS).status()).isEqualTo(409);
         Answer early = keeper.post(path(planned) + "/begin", NOW);
         assertThat(early.status()).isEqualTo(422);
-        assertThat(early.problem()).contains("not yet time");
+        assertThat(early.problem()).contains("Too early");
         assertThat(keeper.post(path(planned) + "/end", DONE).status()).isEqualTo(422);
 
         assertThat(keeper.send("DELETE", path(planned), "").status()).isEqualTo(204);

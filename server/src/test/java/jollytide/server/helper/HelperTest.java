@@ -58,7 +58,7 @@ class HelperTest extends ServerTest {
         assertThat(helper.post("/tanks/" + tank + "/readings", other).status()).isEqualTo(409);
         Answer replaced = helper.post("/tanks/" + tank + "/readings", other.replaceFirst("\\{", "{\"replace\":true,"));
         assertThat(replaced.status()).isEqualTo(403);
-        assertThat(replaced.problem()).contains("only the keeper may replace it");
+        assertThat(replaced.problem()).contains("Only the keeper can replace it");
 
         String outages = "/homes/" + home + "/outages";
         String outage =
@@ -209,7 +209,7 @@ class HelperTest extends ServerTest {
         assertThat(helper.get("/session").body().path("keeper").isString()).isFalse();
         Answer again = visitor().post("/session/helper", "{\"code\":\"" + code + "\"}");
         assertThat(again.status()).isEqualTo(401);
-        assertThat(again.problem()).contains("was withdrawn");
+        assertThat(again.problem()).contains("no longer works");
     }
 
     @Test

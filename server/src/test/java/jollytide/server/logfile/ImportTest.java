@@ -216,7 +216,8 @@ class ImportTest extends ServerTest {
     void plansThatCannotBeAreRefused() {
         JsonNode offer = upload("time,pH,pH sump\n2026-11-01T00:00:00Z,8.1,8.2\n");
         String path = imports + "/" + offer.path("view").path("id").asLong();
-        assertThat(keeper.post(path + "/start", plan(offer)).problem()).contains("cannot both be pH");
+        assertThat(keeper.post(path + "/start", plan(offer)).problem())
+                .contains("by the same method at the same place");
         String air = plan(offer).replace("\"place\":\"TANK\"", "\"place\":\"ROOM\"");
         assertThat(keeper.post(path + "/preview", air).problem()).contains("measured in the tank");
         String nowhere = plan(offer).replace("Europe/Amsterdam", "Europe/Atlantis");
@@ -421,7 +422,7 @@ class ImportTest extends ServerTest {
         assertThat(bring(minutes(10, 8.0)).path("state").asString()).isEqualTo("DONE");
         JsonNode failed = finished(imports + "/" + id);
         assertThat(failed.path("state").asString()).isEqualTo("FAILED");
-        assertThat(failed.path("reason").asString()).contains("cannot be read into the log");
+        assertThat(failed.path("reason").asString()).contains("can’t import this");
         assertThat(keeper.delete(imports + "/" + id).status()).isEqualTo(204);
     }
 

@@ -120,7 +120,7 @@ class OutagePlacedTest extends ServerTest {
         Answer backwards = keeper.post(outages, "{\"at\":\"%s\",\"until\":\"%s\"}".formatted(ago(2), ago(3)));
         assertThat(backwards.firstError().path("field").asString()).isEqualTo("until");
         Answer old = keeper.post(outages, "{\"at\":\"1970-01-01T00:00:00Z\"}");
-        assertThat(old.problem()).contains("more than a year back");
+        assertThat(old.problem()).contains("more than a year ago");
         assertThat(keeper.get(outages).body()).isEmpty();
     }
 
@@ -202,7 +202,7 @@ class OutagePlacedTest extends ServerTest {
         assertThat(keeper.get(outages).body()).hasSize(1);
     }
 
-    /** Flickering power: a phone that was away says that it was back, of a time before it went again. The clock runs on. */
+    /** Flickering power: a phone that was away says that it was back, of a time before it failed again. The clock runs on. */
     @Test
     void aLateWordOfTheEndDoesNotStopAnOutageThatWentOn() {
         UUID phone = UUID.randomUUID();
@@ -212,7 +212,7 @@ class OutagePlacedTest extends ServerTest {
         spans(told(UUID.randomUUID(), 1.9, null), 3, null);
         Answer late = keeper.post(outage + "/end", at(2.1));
         assertThat(late.status()).isEqualTo(422);
-        assertThat(late.problem()).contains("went again");
+        assertThat(late.problem()).contains("failed again");
         spans(told(phone, 3, 2.0), 3, null);
         assertThat(keeper.post(outage + "/end", at(1)).status()).isEqualTo(200);
         spans(keeper.get(outage).body(), 3, 1.0);

@@ -133,7 +133,7 @@ class ProbeTest extends ServerTest {
         assertThat(compared.path("method").asString()).isEqualTo("COLOUR_KIT");
         assertThat(compared.path("meanDifference").asDouble()).isCloseTo(0.2, within(1e-9));
         String home = keeper.get(tank).body().path("homeId").asString();
-        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("probe-", "into its buffers");
+        assertThat(keeper.get("/homes/" + home + "/due").text()).contains("probe-", "Calibrate the pH probe");
     }
 
     @Test

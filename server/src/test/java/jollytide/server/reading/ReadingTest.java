@@ -148,7 +148,7 @@ class ReadingTest extends ServerTest {
                 .isEqualTo("2025-10-26T01:30:00Z");
         var never = keeper.post(readings, ph("2026-03-29T02:30", 8.1));
         assertThat(never.status()).isEqualTo(422);
-        assertThat(never.problem()).contains("did not exist");
+        assertThat(never.problem()).contains("The clocks skipped");
     }
 
     @ParameterizedTest

@@ -47,7 +47,7 @@ class ScheduleAirTest extends OneSchedule {
             Answer refused =
                     keeper.post(schedule + "/holds", hold.formatted("5").replace("flow-left", wrong));
             assertThat(refused.status()).as(wrong).isEqualTo(422);
-            assertThat(refused.text()).contains("no such lane in the saved schedule");
+            assertThat(refused.text()).contains("no such device");
         }
         for (int i = 0; i < 100; i++) {
             keeper.post(schedule + "/holds", hold.formatted("5"));

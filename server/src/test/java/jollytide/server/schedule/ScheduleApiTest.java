@@ -33,7 +33,7 @@ class ScheduleApiTest extends OneSchedule {
         JsonNode day = day(withBubbleHour(), "");
         assertThat(each(day.path("conflicts"), "kind")).containsExactly("NO_SURGES");
         JsonNode out = day.path("conflicts").path(0).path("waysOut").path(0);
-        assertThat(out.path("what").asString()).startsWith("two surges");
+        assertThat(out.path("what").asString()).startsWith("add two surges");
         JsonNode mended = out.path("mended");
         assertThat(day(mended, "").path("conflicts")).isEmpty();
         Answer saved = save("null", mended);
@@ -63,7 +63,7 @@ class ScheduleApiTest extends OneSchedule {
                 .isTrue();
         Answer refused = save("null", document);
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text()).contains("must be on fresh air at rest");
+        assertThat(refused.text()).contains("must be on fresh air when no rule applies");
     }
 
     @Test
@@ -71,7 +71,7 @@ class ScheduleApiTest extends OneSchedule {
         ObjectNode document = today();
         add(document, "rules", """
                 {"lane":"nobody","kind":"SPECIAL","window":"all-day","state":{"does":"ON"}}""");
-        refused(document, "There is no lane “nobody”");
+        refused(document, "There is no device “nobody”");
         document = today();
         add(document, "windows", """
                 {"id":"none","name":"none","allDay":false,"from":{"time":"08:00"},"until":{"time":"08:00"}}""");
@@ -174,7 +174,7 @@ class ScheduleApiTest extends OneSchedule {
         assertThat(hour.path("seasonUntil").asString()).isEqualTo("12-19");
         Answer refugium = keeper.post(schedule + "/templates/REVERSE_REFUGIUM", "{\"schedule\":" + today() + "}");
         assertThat(refugium.status()).isEqualTo(422);
-        assertThat(refugium.text()).contains("no lane for a refugium");
+        assertThat(refugium.text()).contains("no device for a refugium");
     }
 
     private JsonNode run(JsonNode document, String rest) {
@@ -202,7 +202,7 @@ class ScheduleApiTest extends OneSchedule {
         assertThat(runs.path("asked").path("highestCo2Ppm").path("value").asDouble())
                 .isLessThan(runs.path("now").path("highestCo2Ppm").path("value").asDouble());
         assertThat(runs.path("now").path("media").isMissingNode()).isTrue();
-        assertThat(runs.path("assumed").toString()).contains("No fill of media is in");
+        assertThat(runs.path("assumed").toString()).contains("No media fill is logged");
         assertThat(runs.path("asked").path("at").size()).isBetween(150, 420);
         JsonNode same = run(today(), ",\"days\":2");
         assertThat(same.path("asked")).isEqualTo(same.path("now"));
@@ -228,7 +228,7 @@ class ScheduleApiTest extends OneSchedule {
         JsonNode day = day(today(), ",\"day\":\"2026-11-12\"" + stuck.formatted("return", "OFF"));
         JsonNode pieces = of(day.path("lanes"), "id", "return").path("pieces");
         assertThat(pieces.path(pieces.size() - 1).path("winner").path("by").asString())
-                .isEqualTo("does not obey");
+                .isEqualTo("stuck");
         assertThat(each(day.path("conflicts"), "kind")).containsOnly("DOSE_WITHOUT_RETURN");
         for (String wrong : List.of("nobody\",\"x\":\"", "air")) {
             Answer refused =
@@ -286,7 +286,10 @@ class ScheduleApiTest extends OneSchedule {
                         .map(p -> p.path("winner").path("by").asString() + " "
                                 + p.path("winner").path("state").path("does").asString()))
                 .startsWith(
-                        "no reading lately FRESH", "at rest FRESH", "pH below 8.2 MEDIA", "no reading lately FRESH");
+                        "no recent reading FRESH",
+                        "without a rule FRESH",
+                        "pH below 8.2 MEDIA",
+                        "no recent reading FRESH");
         assertThat(air.path(2).path("from").asString()).endsWith(":10:00Z");
         JsonNode pumps = of(day.path("lanes"), "id", "return").path("pieces");
         assertThat(StreamSupport.stream(pumps.spliterator(), false)

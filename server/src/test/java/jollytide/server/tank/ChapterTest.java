@@ -116,7 +116,7 @@ class ChapterTest extends ServerTest {
                         .firstError()
                         .path("message")
                         .asString())
-                .contains("end before it begins");
+                .contains("end before it starts");
         String moved = daysAgo(20);
         assertThat(keeper.put(path, body.formatted(moved)).status()).isEqualTo(200);
         assertThat(chapters().get(1).path("from").asString()).isEqualTo(moved);

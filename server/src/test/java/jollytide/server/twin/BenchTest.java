@@ -200,7 +200,7 @@ class BenchTest extends ServerTest {
                                 "{\"tanks\":" + bench.path("tanks") + ",\"variants\":[" + Sets.one("perpetual-motion")
                                         + "]}")
                         .problem())
-                .contains("There is no measure");
+                .contains("There is no change");
     }
 
     /** A set that was kept before measures had a registry opens as the same measures. */

@@ -102,7 +102,7 @@ class DoneTest extends ServerTest {
                 "{\"tanks\":[" + bench().path("tanks").get(0) + "],\"variants\":[{\"measures\":[],\"without\":[\""
                         + UUID.randomUUID() + "\"]}],\"days\":null}");
         assertThat(gone.status()).isEqualTo(422);
-        assertThat(gone.text()).contains("does not stand on it any more");
+        assertThat(gone.text()).contains("has already ended");
     }
 
     @Test
@@ -197,7 +197,7 @@ class DoneTest extends ServerTest {
         JsonNode said = mira.get(heron + "/twin").body();
         mira.delete(heron + "/events/" + event);
         assertThat(unsaid.path("fitted").asBoolean()).isFalse();
-        assertThat(unsaid.path("problem").asString()).contains("“cleaned”", "Say what it did");
+        assertThat(unsaid.path("problem").asString()).contains("“cleaned”", "Describe the event’s effect");
         assertThat(said.path("fitted").asBoolean()).isTrue();
     }
 
