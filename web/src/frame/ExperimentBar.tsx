@@ -1,5 +1,4 @@
 import { Link } from '@tanstack/react-router';
-import { useEffect } from 'react';
 import { useCurrentExperiment, useEndExperiment } from '../api/experiments';
 import type { Chosen, ChosenEnd, Tank } from '../api/types';
 import { clockTime, shortTime } from '../lib/time';
@@ -8,6 +7,7 @@ import { Button, buttonLook } from '../parts/Button';
 import { Refusal } from '../parts/Refusal';
 import { left, standing } from './experimentTime';
 import { ROUTE } from './places';
+import { useAlarmTitle } from './title';
 import { useAlarm } from './useAlarm';
 import { useHelper } from './useHelper';
 
@@ -90,7 +90,7 @@ function Running({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
   const danger = stands === 'late' || stands === 'short';
   useAlarm(stands !== 'running');
   const words = WORDS[chosen.stops];
-  useTitle(stands === 'running' ? null : words.title);
+  useAlarmTitle(stands === 'running' ? null : words.title);
   const over = (ended: ChosenEnd) => end.mutate({ id: chosen.id, ended });
   return (
     <section
@@ -129,16 +129,4 @@ function Running({ chosen, tank }: { chosen: Chosen; tank: Tank }) {
       <Refusal message={end.error?.message} />
     </section>
   );
-}
-
-/** The tab says it, too. */
-function useTitle(title: string | null) {
-  useEffect(() => {
-    if (title === null) return;
-    const before = document.title;
-    document.title = title;
-    return () => {
-      document.title = before;
-    };
-  }, [title]);
 }

@@ -1,3 +1,4 @@
+import { useRouterState } from '@tanstack/react-router';
 import type { ReactNode } from 'react';
 import type { Tank } from '../api/types';
 import { useKeepPlan } from '../places/guard/useKeepPlan';
@@ -5,9 +6,23 @@ import { Commands } from './Commands';
 import { EventKey } from './EventKey';
 import { ExperimentBar } from './ExperimentBar';
 import { OutageBar } from './OutageBar';
+import { placeAt, placesOf } from './places';
 import { Rail, ScreenRow, ThumbRail } from './Rail';
 import { Strip } from './Strip';
+import { usePageTitle } from './title';
 import { useHelper } from './useHelper';
+
+/** Pages that stand in no place. */
+const OTHERS: Record<string, string> = {
+  house: 'Your tanks',
+  settings: 'Settings',
+  begin: 'Describe your tank',
+  bring: 'Import a file',
+  description: 'Description',
+  card: 'Mixing card',
+};
+
+const nameOf = (path: string) => OTHERS[path.split('/').at(-1) ?? ''];
 
 /** Rail, strip and page. */
 export function Frame({
@@ -21,6 +36,11 @@ export function Frame({
   children: ReactNode;
 }) {
   const helper = useHelper();
+  const path = useRouterState({ select: (s) => s.location.pathname });
+  usePageTitle(
+    placeAt(path, placesOf(helper)).screen?.name ?? nameOf(path),
+    tank?.description.name,
+  );
   useKeepPlan(tank?.homeId);
   return (
     <div className="min-h-dvh pb-20 md:pb-0 md:pl-36">

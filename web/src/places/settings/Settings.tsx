@@ -51,6 +51,10 @@ export function Settings() {
             </Button>
           </div>
         </div>
+        <p className="text-soft">
+          On a phone: open this page over HTTPS and choose “Add to home screen” in the browser’s
+          menu.
+        </p>
         {helper ? (
           <p>
             You are a helper at {homes.map((home) => home.description.name).join(', ')}. You see its
