@@ -83,7 +83,7 @@ class AftermathApiTest extends ServerTest {
     void aSpikeComesFirstAndGoesWithTheWaterThatIsChanged() {
         outage(60, 50);
         tested(1, "AMMONIUM_MG_PER_L", 4);
-        assertThat(due().get(0)).contains("ammonia harms").contains("times with hours between");
+        assertThat(due().get(0)).contains("ammonia is dangerous").contains("times with hours between");
         for (int i = 0; i < 3; i++) {
             keeper.post(tank + "/by-hand/water-changes", """
                     {"at":"%s","water":{"litres":200},"note":""}""".formatted(before(0.3 - 0.1 * i)));

@@ -33,7 +33,7 @@ class DueTest extends ServerTest {
         keeper.post(home + "/kit", PUMP.formatted(",\"testedHours\":5,\"expires\":\"2026-11-01\""));
         JsonNode due = keeper.get(home + "/due").body();
         assertThat(due.findValuesAsString("on")).containsExactly("2026-11-01", "2026-11-12", "2027-02-01");
-        assertThat(due.path(0).path("what").asString()).contains("out of date");
+        assertThat(due.path(0).path("what").asString()).contains("expired");
         assertThat(due.path(0).path("late").asBoolean()).isTrue();
         assertThat(due.path(2).path("late").asBoolean()).isFalse();
 

@@ -87,7 +87,7 @@ class EffectApiTest extends LoggedTankTest {
                 LocalDate.ofInstant(PRESENT, ZoneId.of("Europe/Amsterdam")).toString();
         assertThat(keeper.get(between(before, day, before, day)).status()).isEqualTo(422);
         assertThat(keeper.get(between(day, before, day, day)).status()).isEqualTo(422);
-        assertThat(keeper.get(between(before, before, day, today)).text()).contains("Only whole days");
+        assertThat(keeper.get(between(before, before, day, today)).text()).contains("We compare whole days");
         assertThat(keeper.get(between("2026-01-01", before, day, day)).status()).isEqualTo(422);
         assertThat(keeper.get(between("soon", before, day, day)).status()).isEqualTo(422);
         assertThat(keeper.get(between("+999999999-12-31", "+999999999-12-31", day, day))

@@ -177,7 +177,9 @@ class SuspectApiTest extends ServerTest {
                 LocalDate.ofInstant(PRESENT, ZoneId.of("Europe/Amsterdam")).toString();
         Answer tooNew = keeper.get(suspects + "?since=" + today);
         assertThat(tooNew.status()).isEqualTo(422);
-        assertThat(tooNew.text()).contains("Two whole days must have passed").contains(" to ");
+        assertThat(tooNew.text())
+                .contains("Choose a day two or more whole days ago")
+                .contains(" to ");
         assertThat(keeper.get(suspects + "?since=2019-01-01").status()).isEqualTo(422);
         assertThat(keeper.get(suspects + "?since=yesterday").status()).isBetween(400, 499);
         assertThat(keeper.get(suspects + "?since=%2B99999-01-01").status()).isBetween(400, 499);

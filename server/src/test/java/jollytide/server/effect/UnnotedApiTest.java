@@ -68,7 +68,7 @@ class UnnotedApiTest extends LoggedTankTest {
         assertThat(due.path("days").asDouble()).isBetween(Math.sqrt(28 * 5.0), Math.sqrt(28 * 8.0));
         String home = keeper.get(tank).body().path("homeId").asString();
         assertThat(keeper.get("/homes/" + home + "/due").text())
-                .contains("venturi and its air line, for the log shows that it exchanges less.");
+                .contains("venturi and air tube: the log shows a weaker skimmer.");
         String dismissal = tank + "/effects/unnoted/" + from + "/SKIMMER/dismissal";
         assertThat(keeper.put(dismissal, "").status()).isEqualTo(204);
         assertThat(keeper.get(upkeep).body().at("/tasks/0/days").asDouble()).isEqualTo(28);

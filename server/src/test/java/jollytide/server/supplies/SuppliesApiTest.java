@@ -132,7 +132,7 @@ class SuppliesApiTest extends ServerTest {
     void whatCannotBeIsRefused() {
         String lime = kept("\"uses\":\"POWDER\",\"solute\":\"LIMEWATER\",\"unit\":\"G\",\"packageAmount\":500");
         assertThat(entry(lime, 0, "COUNTED", -5, "G").status()).isEqualTo(422);
-        assertThat(entry(lime, 0, "COUNTED", 5, "PIECES").text()).contains("unit of the kind");
+        assertThat(entry(lime, 0, "COUNTED", 5, "PIECES").text()).contains("unit that fits this supply");
         noted(lime, 3, "COUNTED", 100, "G");
         assertThat(entry(lime, 1, "COUNTED", 300, "G").text()).contains("note that first");
         assertThat(supply("\"uses\":\"POWDER\",\"unit\":\"G\",\"packageAmount\":500")
