@@ -84,7 +84,7 @@ class PlanTest {
         assertThat(step(bare, "air-by-hand").how()).contains("20 ten-litre buckets");
         assertThat(bare).extracting(Step::id).doesNotContain("canister", "flow");
         assertThat(step(during, "flow").caution())
-                .contains("Gloves and eye protection")
+                .contains("gloves and eye protection")
                 .contains("living rock");
         assertThat(during).extracting(Step::starts).contains("ups pump");
     }
