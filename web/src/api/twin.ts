@@ -88,8 +88,10 @@ export const useForecastScore = (tankId: string) =>
     staleTime: 300_000,
   });
 
-export const useOxygenMargin = (tankId: string) =>
+/** @param turn whether its turn has come, where many are asked for */
+export const useOxygenMargin = (tankId: string, turn = true) =>
   useQuery({
+    enabled: turn,
     queryKey: keys.tank(tankId).log('oxygenMargin'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/oxygen-margin', { params: { path: { tankId } } })),

@@ -1,5 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import { useQueries } from '@tanstack/react-query';
+import { useState } from 'react';
 import { dueQuery } from '../../api/guard';
 import { useTanks } from '../../api/homes';
 import { useHouse } from '../../api/house';
@@ -29,6 +30,8 @@ export function House() {
 }
 
 function Loaded({ house, tanks }: { house: HouseView; tanks: Tank[] }) {
+  // Rows are computed one after the other, so that whatever is opened meanwhile waits for one of them at most.
+  const [done, setDone] = useState(0);
   const homes = [...new Set(tanks.map((t) => t.homeId))];
   const due = useQueries({ queries: homes.map(dueQuery) });
   const known = due.every((d) => !d.isPending);
@@ -48,7 +51,7 @@ function Loaded({ house, tanks }: { house: HouseView; tanks: Tank[] }) {
         {known ? <Needs needs={needs} /> : <NeedsShape />}
       </section>
       <ul aria-label="Tanks" className="border-t">
-        {house.tanks.map((row) => {
+        {house.tanks.map((row, i) => {
           const tank = tanks.find((t) => t.id === row.tankId);
           return (
             tank && (
@@ -58,6 +61,8 @@ function Loaded({ house, tanks }: { house: HouseView; tanks: Tank[] }) {
                 house={house}
                 tank={tank}
                 due={known ? allDue.filter((d) => d.tankId === tank.id) : undefined}
+                turn={i <= done}
+                onDone={() => setDone((before) => Math.max(before, i + 1))}
               />
             )
           );

@@ -1,5 +1,5 @@
 import { Link } from '@tanstack/react-router';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { useReadiness } from '../../api/guard';
 import { useStaircase } from '../../api/log';
 import { useOxygenMargin } from '../../api/twin';
@@ -19,16 +19,25 @@ export function HouseRow({
   house,
   tank,
   due,
+  turn,
+  onDone,
 }: {
   row: Row;
   house: House;
   tank: Tank;
   due: readonly Due[] | undefined;
+  /** Whether it may ask for what is computed of its tank. */
+  turn: boolean;
+  onDone: () => void;
 }) {
   const [ref, width] = useWidth();
   const units = useSession().data?.units;
   const verdict = useStaircase(tank.id, undefined, undefined);
-  const margin = useOxygenMargin(tank.id);
+  const margin = useOxygenMargin(tank.id, turn);
+  const settled = margin.isSuccess || margin.isError;
+  useEffect(() => {
+    if (settled) onDone();
+  });
   const readiness = useReadiness(tank.homeId);
   const { name, netVolumeL, band } = tank.description;
   const tonight = margin.data?.answer.nights.find((n) => n.strain === 'AS_IT_IS');

@@ -231,7 +231,9 @@ class BackupIT {
                         + " now(), 1, 1)");
         Said said = run(Map.of("JOLLY_TIDE_HOME", newer.toString(), "JOLLY_TIDE_PORT", "" + freePort()), "./run");
         assertThat(said.exit()).isNotZero();
-        assertThat(said.words()).contains("Your data are from a newer Jolly Tide").doesNotContain("is ready");
+        assertThat(said.words())
+                .contains("Your data are from a newer Jolly Tide")
+                .doesNotContain("is ready");
     }
 
     private static void refused(Path file, String words) throws Exception {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -48,9 +49,7 @@ class HouseIT extends BrowserTest {
                 .toList();
         assertThat(urgency).isSorted();
         for (Locator row : rows.all()) {
-            assertThat(row.getByText("without power, with kit"))
-                    .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
-                            .setTimeout(SLOW_MS));
+            assertThat(row.getByText("without power, with kit")).isVisible(new IsVisibleOptions().setTimeout(SLOW_MS));
             assertThat(row.getByText("mg/L, lowest tonight")).isVisible();
         }
     }
@@ -65,12 +64,11 @@ class HouseIT extends BrowserTest {
         click(button(page, "Explore the demo"));
         click(link(page, "Lantern Reef"));
         click(link(page, "Why is it low?"));
-        assertThat(page.getByRole(AriaRole.HEADING).first()).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Why is it low?")))
+                .isVisible(new IsVisibleOptions().setTimeout(SLOW_MS));
         click(link(page, "Try"));
         click(page.getByLabel("Outdoor air hose to the skimmer"));
-        assertThat(page.getByText("removes the source").first())
-                .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
-                        .setTimeout(SLOW_MS));
+        assertThat(page.getByText("removes the source").first()).isVisible(new IsVisibleOptions().setTimeout(SLOW_MS));
         page.getByLabel("Save this set as").fill("hose to the front");
         click(page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save").setExact(true)));
