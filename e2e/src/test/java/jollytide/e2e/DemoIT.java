@@ -45,7 +45,7 @@ class DemoIT extends BrowserTest {
         page.keyboard().press("3");
         assertThat(page).hasURL(Pattern.compile(".*/bench"));
         page.keyboard().press("?");
-        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("dark theme");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Dark theme");
         page.keyboard().press("Escape");
         page.keyboard().press("/");
         assertThat(page.getByLabel("Screen or tank")).isFocused();
@@ -83,7 +83,7 @@ class DemoIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Today");
         button(page, "Previous day").click();
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^pH on"))))
-                .hasAttribute("aria-label", Pattern.compile("pH on .*: trough 7\\.[789].* peak 8\\.[0123].*"));
+                .hasAttribute("aria-label", Pattern.compile("pH on .*: low 7\\.[789].* high 8\\.[0123].*"));
     }
 
     @Test

@@ -72,8 +72,7 @@ class EffectsIT extends BrowserTest {
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Changes missing from the log"));
         assertThat(unnoted)
                 .containsText(
-                        Pattern.compile(
-                                "skimmer gas exchange has probably fallen to \\d+–\\d+ % of before " + "it was"),
+                        Pattern.compile("skimmer gas exchange has probably fallen to \\d+–\\d+ % of before"),
                         ONCE_MADE);
         button(page, "Dismiss").click();
         assertThat(unnoted).containsText("weaker skimmer, dismissed");

@@ -74,7 +74,7 @@ class ScheduleIT extends BrowserTest {
         bubbleHour(page);
         assertThat(heading(page, "One conflict")).isVisible();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Conflicts")))
-                .containsText("two surges at full power are missing");
+                .containsText("Two surges at full power are missing");
         button(page, "Add two surges").click();
         assertThat(heading(page, SOUND)).isVisible();
 
@@ -247,7 +247,7 @@ class ScheduleIT extends BrowserTest {
                 () -> button(page, "Export this day as a table").click());
         org.assertj.core.api.Assertions.assertThat(table.path())
                 .content()
-                .startsWith("time,lane,does,why")
+                .startsWith("time,device,state,why")
                 .contains("return pump,off,stuck");
     }
 }

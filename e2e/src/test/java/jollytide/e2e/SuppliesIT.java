@@ -40,7 +40,7 @@ class SuppliesIT extends BrowserTest {
         page.getByLabel("Name", exactly()).fill("salt");
         page.getByLabel("Use a day").fill("100");
         page.getByLabel("A package holds").fill("5000");
-        button(page, "Add").click();
+        button(page.getByLabel("Add a supply"), "Add").click();
         Locator salt = supply(page, "salt");
         assertThat(salt).containsText("Not counted yet");
         button(salt, "Counted or bought").click();

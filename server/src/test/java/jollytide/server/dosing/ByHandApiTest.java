@@ -113,7 +113,7 @@ class ByHandApiTest extends ServerTest {
         assertThat(change(1, "{\"litres\":50,\"meqPerL\":90}").status()).isEqualTo(422);
         Answer both = keeper.post(byHand + "/additions", """
                 {"at":"%s","amount":{"what":"SODA_ASH","grams":5,"ml":5},"note":""}""".formatted(before(1)));
-        assertThat(both.text()).contains("grams of a powder, or millilitres");
+        assertThat(both.text()).contains("grams of a powder or millilitres");
         assertThat(keeper.delete(byHand + "/00000000-0000-0000-0000-000000000000")
                         .status())
                 .isEqualTo(404);

@@ -131,7 +131,7 @@ class DosingApiTest extends ServerTest {
         assertThat(view.path("lookFor").path(0).asString()).contains("Air in the dosing line");
         String home = keeper.get(tank).body().path("homeId").asString();
         assertThat(keeper.get("/homes/" + home + "/due").text())
-                .contains("limewater: less arrives than is planned", "limewater: refill.");
+                .contains("limewater: less than planned arrives", "limewater: refill.");
     }
 
     /** What was changed begins anew: 74 % before, all of it since. */
@@ -192,7 +192,7 @@ class DosingApiTest extends ServerTest {
         assertThat(tooMuch.text()).contains("Salinity would fall", "mL a day");
         Answer vessel = line("LIMEWATER", 1, 25_000, 300, before(1));
         assertThat(vessel.text()).contains("empties at once", "siphon");
-        assertThat(line("SODA_ASH", 1, 100, 90, before(1)).text()).contains("climb too fast");
+        assertThat(line("SODA_ASH", 1, 100, 90, before(1)).text()).contains("rise too fast");
         String line = limewater(300);
         assertThat(keeper.post(line + "/plans", "{\"at\":\"" + before(1) + "\",\"mlPerDay\":50000}")
                         .status())

@@ -95,7 +95,7 @@ class OutageApiTest extends ServerTest {
 
         JsonNode over = keeper.post(outage + "/end", "{}").body();
         assertThat(over.path("tanks").path(0).path("after").toString())
-                .contains("every day until both are zero twice")
+                .contains("daily until both are zero twice")
                 .doesNotContain("clean it before it runs");
         assertThat(keeper.get(outages + "/current").body().path("outage").isNull()
                         || keeper.get(outages + "/current")

@@ -159,7 +159,7 @@ class ProbeTest extends ServerTest {
             value = {
                 "\"shownPh\":10.010 | \"shownPh\":6.5 | points | swapped",
                 "\"bufferC\":25 | \"bufferC\":90 | bufferC | 45",
-                "\"bufferPh\":7.0, | | points[0].bufferPh | Say which",
+                "\"bufferPh\":7.0, | | points[0].bufferPh | Choose a standard buffer",
                 "\"meter\":\"LEFT_AS_IT_WAS\" | \"meter\":\"THROWN_AWAY\" | meter | LEFT_AS_IT_WAS",
                 "\"shownPh\":10.010 | \"millivolts\":9999 | millivolts | 500"
             })

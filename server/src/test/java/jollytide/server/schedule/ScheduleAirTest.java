@@ -52,7 +52,7 @@ class ScheduleAirTest extends OneSchedule {
         for (int i = 0; i < 100; i++) {
             keeper.post(schedule + "/holds", hold.formatted("5"));
         }
-        assertThat(keeper.post(schedule + "/holds", hold.formatted("5")).text()).contains("too often for a day");
+        assertThat(keeper.post(schedule + "/holds", hold.formatted("5")).text()).contains("Too many holds today");
     }
 
     /** However a night without air comes about, its oxygen shows it: here three devices by three rules. */

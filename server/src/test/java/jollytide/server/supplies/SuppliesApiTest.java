@@ -134,13 +134,13 @@ class SuppliesApiTest extends ServerTest {
         assertThat(entry(lime, 0, "COUNTED", -5, "G").status()).isEqualTo(422);
         assertThat(entry(lime, 0, "COUNTED", 5, "PIECES").text()).contains("unit that fits this supply");
         noted(lime, 3, "COUNTED", 100, "G");
-        assertThat(entry(lime, 1, "COUNTED", 300, "G").text()).contains("note that first");
+        assertThat(entry(lime, 1, "COUNTED", 300, "G").text()).contains("Add the purchase first");
         assertThat(supply("\"uses\":\"POWDER\",\"unit\":\"G\",\"packageAmount\":500")
                         .text())
                 .contains("a powder");
         assertThat(supply("\"uses\":\"POWDER\",\"solute\":\"LIMEWATER\",\"unit\":\"PIECES\",\"packageAmount\":5")
                         .text())
-                .contains("powder is weighed");
+                .contains("a weight for powder");
         assertThat(supply("\"uses\":\"TESTS\",\"quantity\":\"PH\",\"unit\":\"PIECES\",\"packageAmount\":5")
                         .status())
                 .isEqualTo(422);
