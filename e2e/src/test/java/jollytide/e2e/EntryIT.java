@@ -52,9 +52,9 @@ class EntryIT extends BrowserTest {
         enter(page, "Ammonia (total)", "6");
         button(page, "Save").click();
         button(page, "Save as typed").click();
-        assertThat(page.getByText("ammonia harms").last()).isVisible();
+        assertThat(page.getByText("ammonia is dangerous").last()).isVisible();
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/dosing"));
-        Locator harm = page.locator("p").filter(new Locator.FilterOptions().setHasText("ammonia harms"));
+        Locator harm = page.locator("p").filter(new Locator.FilterOptions().setHasText("ammonia is dangerous"));
         assertThat(harm).containsText("of the water");
         page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)).selectOption("WATER");
         for (int i = 0; i < 4; i++) {
@@ -76,7 +76,7 @@ class EntryIT extends BrowserTest {
         button(page, "Undo").last().click();
         assertThat(log).containsText("8.10");
         button(page, "Remove pH 8.1").click();
-        assertThat(page.getByText("pH 8.1 taken out.").first()).isVisible();
+        assertThat(page.getByText("pH 8.1 removed.").first()).isVisible();
         assertThat(log).containsText("Nothing yet.");
         button(page, "Undo").last().click();
         assertThat(log).containsText("8.10");

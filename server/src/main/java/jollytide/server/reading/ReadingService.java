@@ -435,7 +435,7 @@ public class ReadingService {
                     field + ".value",
                     plain(value),
                     allowed,
-                    plain(value) + " cannot be " + unit.symbol() + ". Allowed: " + allowed + "."));
+                    plain(value) + " can’t be " + unit.symbol() + ". Allowed: " + allowed + "."));
         }
         SeriesBook.check(field, reading.meaning());
     }

@@ -75,7 +75,7 @@ class ScheduleApiTest extends OneSchedule {
         document = today();
         add(document, "windows", """
                 {"id":"none","name":"none","allDay":false,"from":{"time":"08:00"},"until":{"time":"08:00"}}""");
-        refused(document, "no time at all");
+        refused(document, "at the same time");
         document = today();
         add(document, "windows", """
                 {"id":"none","name":"none","allDay":false,"from":{"time":"25:00"},"until":{"time":"08:00"}}""");
@@ -88,15 +88,15 @@ class ScheduleApiTest extends OneSchedule {
         document = today();
         add(document, "rules", """
                 {"lane":"return","kind":"FOLLOW_UP","window":"all-day"}""");
-        refused(document, "has a steps");
+        refused(document, "needs a steps");
         document = today();
         add(document, "rules", """
                 {"lane":"return","kind":"USUAL","window":"all-day","state":{"does":"WAVE","onS":0,"offS":30}}""");
-        refused(document, "A wave is on for some seconds");
+        refused(document, "Enter seconds on and off for a wave");
         document = today();
         add(document, "lanes", """
                 {"id":"%s","kind":"DOSER","name":"soda","rest":{"does":"OFF"},"afterPower":{"does":"OFF"}}""".formatted(java.util.UUID.randomUUID()));
-        refused(document, "Doses has no line for “soda”");
+        refused(document, "Dosing has no line “soda”");
     }
 
     private void refused(ObjectNode document, String words) {
