@@ -29,7 +29,7 @@ export function UnnotedSection() {
       {unnoted.error && <Waiting error={unnoted.error} retry={() => void unnoted.refetch()} />}
       {!unnoted.error && (!unnoted.data || left > 0) && (
         <p role="status" className="text-soft">
-          Looking for it
+          Searching
           {unnoted.data ? `: ${left} of ${unnoted.data.stretches} stretches left` : ''} …
         </p>
       )}

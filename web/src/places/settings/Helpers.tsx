@@ -46,7 +46,7 @@ function HelpersAt({ home, now }: { home: Home; now: Date }) {
         {homeName}
       </h3>
       <form onSubmit={(e) => void make(e)} noValidate className="flex items-start gap-4">
-        <Field label="Name" maxLength={80} {...field('name')} />
+        <Field label="Name of the helper" maxLength={80} {...field('name')} />
         <Button type="submit" className="mt-6" disabled={invite.isPending}>
           Create a link
         </Button>

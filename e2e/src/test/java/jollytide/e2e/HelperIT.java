@@ -16,7 +16,7 @@ class HelperIT extends BrowserTest {
         Page keeper = visitor(DESKTOP);
         newKeeperWithTank(keeper);
         keeper.navigate("/settings");
-        keeper.getByLabel("Name").fill("Jonas");
+        keeper.getByLabel("Name of the helper").fill("Jonas");
         button(keeper, "Create a link").click();
         String link = keeper.locator("code", new Page.LocatorOptions().setHasText("/help#"))
                 .innerText();
