@@ -56,7 +56,7 @@ class BenchIT extends BrowserTest {
 
     @Test
     void theGasBalanceOpensItsWorkings() {
-        Page page = demo(visitor(DESKTOP), "Lantern Reef", "GasBalance");
+        Page page = demo(visitor(DESKTOP), "Lantern Reef", "Gas balance");
         assertThat(page.getByText("Bubbles or surface?")).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^skimmer")))
                 .first()
@@ -120,7 +120,7 @@ class BenchIT extends BrowserTest {
         page.reload();
         assertThat(page.getByLabel("Weight of one, about")).hasValue("12");
         page.navigate(page.url().replaceAll("/description.*", "/oxygen-margin"));
-        assertThat(page.getByText("2 fish counted")).isVisible();
+        assertThat(page.getByText("with 2 fish")).isVisible();
     }
 
     @Test
