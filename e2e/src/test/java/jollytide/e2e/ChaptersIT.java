@@ -39,7 +39,7 @@ class ChaptersIT extends BrowserTest {
                 .getByLabel("What", new Locator.GetByLabelOptions().setExact(true))
                 .fill("hose to the garden");
         button(page, "Add to log").click();
-        assertThat(page.getByText(Pattern.compile("Forecast kept: \\+0\\.\\d\\d"))
+        assertThat(page.getByText(Pattern.compile("Forecast saved: \\+0\\.\\d\\d"))
                         .first())
                 .isVisible();
         assertThat(page.getByText("Active changes")).isVisible();
@@ -111,7 +111,7 @@ class ChaptersIT extends BrowserTest {
     void aProbeStandsInItsBuffers() {
         Page page = withOneReading();
         open(page, "probe");
-        assertThat(page.getByText("±0.1 is assumed")).isVisible();
+        assertThat(page.getByText("we assume an error of ±0.1")).isVisible();
         page.getByLabel("The meter showed").first().fill("10.1");
         page.getByLabel("The meter showed").last().fill("7.1");
         assertThat(page.getByText("the buffers are swapped")).isVisible();
