@@ -137,7 +137,7 @@ public record ScheduleDocument(
         private static Duration seconds(String field, @Nullable Integer value) {
             if (value == null || value < 1 || value > 86_400) {
                 throw new InputException(
-                        field, value == null ? 0 : value, "1 to 86400 s", "A wave is on for some seconds, and off.");
+                        field, value == null ? 0 : value, "1 to 86400 s", "Enter seconds on and off for a wave.");
             }
             return Duration.ofSeconds(value);
         }
