@@ -47,7 +47,10 @@ export function useGains(tankId: string, bench: Bench): ReadonlyMap<string, Fore
             },
           }),
         ),
-      enabled: i === 0 || client.getQueryData(key(lots[i - 1] ?? [])) !== undefined,
+      // One that failed holds back none of the others.
+      enabled:
+        i === 0 ||
+        ['success', 'error'].includes(client.getQueryState(key(lots[i - 1] ?? []))?.status ?? ''),
       staleTime: Infinity,
     })),
   });

@@ -4,8 +4,10 @@ import { keys } from './keys';
 import { useChange } from './query';
 import type { Bench, GasBalanceHour, PutMeasure, Variant } from './types';
 
-export const useBench = (tankId: string) =>
+/** @param allowed whether whoever is signed in may ask: a helper may not */
+export const useBench = (tankId: string, allowed = true) =>
   useQuery({
+    enabled: allowed,
     queryKey: keys.tank(tankId).log('bench'),
     queryFn: () =>
       bodyOf(api.GET('/api/v1/tanks/{tankId}/bench', { params: { path: { tankId } } })),

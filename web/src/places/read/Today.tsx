@@ -60,9 +60,13 @@ function Loaded({ day }: { day: Day }) {
   // Until tomorrow's lamps are on, in most homes; only from the running day.
   const until = end + MORNING_MS;
   const running = latest && now < end;
-  const ahead = useExpected(tank.id, now, running ? until : now);
-  const modelled = useBench(tank.id).data?.fitted !== false;
-  const staircase = useStaircase(tank.id, undefined, at).data;
+  const ahead = useExpected(tank.id, now, running ? until : now, !helper);
+  const bench = useBench(tank.id, !helper);
+  const modelled = !helper && !bench.isError && bench.data?.fitted !== false;
+  // A past day without a pH has no verdict; the newest one's is not its own.
+  const judged = latest || at !== undefined;
+  const newestOrThen = useStaircase(tank.id, undefined, at).data;
+  const staircase = judged ? newestOrThen : undefined;
   return (
     <div className="grid gap-4">
       <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
@@ -110,12 +114,18 @@ function Loaded({ day }: { day: Day }) {
         </section>
         <aside aria-label="What to do now" className="lg:border-l lg:pl-6">
           <p className="pb-1 text-sm text-soft">{latest ? 'What to do now' : 'What it was'}</p>
-          {staircase ? <VerdictText verdict={staircase.staircase.verdict} /> : <VerdictShape />}
+          {!judged ? (
+            <p>No pH on this day, so no cause.</p>
+          ) : staircase ? (
+            <VerdictText verdict={staircase.staircase.verdict} />
+          ) : (
+            <VerdictShape />
+          )}
         </aside>
       </div>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
-        <WherePanel staircase={staircase?.staircase} />
-        <OxygenPanel ahead={running ? ahead : undefined} waiting={running && modelled} />
+        {judged && <WherePanel staircase={staircase?.staircase} />}
+        {running && !helper && <OxygenPanel ahead={ahead} waiting={modelled} />}
         {!helper && <EffectPanel />}
       </div>
     </div>

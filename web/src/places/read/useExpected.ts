@@ -6,8 +6,13 @@ const NOTHING_ON = [{ measures: [] }];
 const TWO_DAYS = 2;
 
 /** From the model of the tank, between two moments; nothing until it is computed, or where it was not fitted to a log. */
-export function useExpected(tankId: string, from: number, until: number): Ahead | undefined {
-  const bench = useBench(tankId).data;
+export function useExpected(
+  tankId: string,
+  from: number,
+  until: number,
+  allowed: boolean,
+): Ahead | undefined {
+  const bench = useBench(tankId, allowed).data;
   const now = useForecast(tankId, bench?.fitted ? bench.tanks : undefined, NOTHING_ON, TWO_DAYS)
     .data?.[0];
   return useMemo(() => {

@@ -203,7 +203,7 @@ function Telling({
                 Narrows {narrows(experiment, open).join(', ')}. {hours(experiment, tank.zone)} About{' '}
                 {experiment.minutes} minutes of your time (assumed).{' '}
                 {experiment.experiment === 'GLASS_OF_AIR' &&
-                  ' Take half a litre at most, a fine stone and outdoor air. Don’t breathe near the glass.'}{' '}
+                  ' Use up to half a litre of tank water, a fine stone and outdoor air. Keep your breath away from the glass.'}{' '}
                 {experiment.lowestOxygenMgPerL !== undefined &&
                   ` Watch the animals: oxygen could fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L. Stop when they gasp. Check the skimmer’s cup when it restarts.`}
               </p>

@@ -5,7 +5,7 @@ package jollytide.core.outage;
  * lowers what is counted; each changes what has to be watched. Common practice.
  */
 public enum AgainstAmmonia {
-    SEASONED_SPONGE("A seasoned sponge works at once. Its uptake is unknown."),
+    SEASONED_SPONGE("A seasoned sponge works at once. We can’t tell how much it removes."),
     BACTERIA("Keep air running: bottled bacteria use oxygen and need days."),
     BINDER("Use a kit that shows free ammonia. Keep air running: binders can use oxygen.");
 
