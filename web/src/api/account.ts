@@ -1,11 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
+import { writeHours12 } from '../lib/time';
 import { api, bodyOf } from './client';
 import { keys } from './keys';
 import { EVERYTHING, useChange } from './query';
 import type { Units } from './types';
 
 export const useSession = () =>
-  useQuery({ queryKey: keys.session, queryFn: () => bodyOf(api.GET('/api/v1/session')) });
+  useQuery({
+    queryKey: keys.session,
+    queryFn: async () => {
+      const session = await bodyOf(api.GET('/api/v1/session'));
+      writeHours12(session.units?.clock === 'HOURS_12');
+      return session;
+    },
+  });
 
 export const useSignIn = () =>
   useChange(

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useId, useState, type PointerEvent, type ReactNode } from 'react';
 import type { ScheduleDay } from '../api/types';
-import { clockTime } from '../lib/time';
+import { clockTime, endOfDay } from '../lib/time';
 import { HatchPattern } from './Hatch';
 import { Beside, LaneBars } from './LaneBars';
 import { PLAYHEAD_HEIGHT, type PlayheadFrame } from './Playhead';
@@ -138,7 +138,7 @@ export function DayLanes(props: Props) {
           textAnchor={i === 0 ? 'start' : i === all.length - 1 ? 'end' : 'middle'}
           className="fill-soft text-sm"
         >
-          {i === all.length - 1 ? '24:00' : clockTime(new Date(tick).toISOString(), zone)}
+          {i === all.length - 1 ? endOfDay() : clockTime(new Date(tick).toISOString(), zone)}
         </text>
       ))}
       {day.lanes.map((l, i) => (
@@ -195,7 +195,8 @@ export function DayLanes(props: Props) {
           minutePx={((width - RIGHT - left) * MINUTE) / (end - start)}
           onEdge={onEdge}
           onWindow={onWindow}
-          says={(edgePx) => clockTime(new Date(x.invert(edgePx)).toISOString(), zone)}
+          at={(edgePx) => x.invert(edgePx)}
+          zone={zone}
         />
       ))}
       {day.conflicts.map((c, n) => (

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveBasis, line } from 'd3-shape';
 import type { CurvePoint, Day, TankDescription } from '../api/types';
 import { tickDigits } from '../lib/number';
-import { clockTime } from '../lib/time';
+import { clockTime, endOfDay } from '../lib/time';
 import { METHOD } from '../lib/units';
 import { MarkShape, markOf } from '../parts/Mark';
 import { extreme, type Ahead, type Expected } from '../lib/expected';
@@ -146,7 +146,9 @@ export function DayRibbon({
           textAnchor={x(hour) > width - RIGHT - 20 ? 'end' : 'middle'}
           className="fill-soft text-sm"
         >
-          {hour === end && until === end ? '24:00' : clockTime(new Date(hour).toISOString(), zone)}
+          {hour === end && until === end
+            ? endOfDay()
+            : clockTime(new Date(hour).toISOString(), zone)}
         </text>
       ))}
       <path d={usual(day.usual) ?? ''} fill="var(--ink)" fillOpacity={0.14} />

@@ -1,6 +1,9 @@
 import { useState, type KeyboardEvent } from 'react';
+import { clockTime, localInput } from '../lib/time';
 import { STEPS, type PlacedBracket } from './dayLanesLayout';
 import { PressedName } from './PressedName';
+
+const iso = (ms: number) => new Date(ms).toISOString();
 
 /** What a drag of an edge snaps to, minutes. */
 const SNAP = 5;
@@ -14,7 +17,8 @@ export function WindowBracket({
   minutePx,
   onEdge,
   onWindow,
-  says,
+  at: momentAt,
+  zone,
 }: {
   bracket: PlacedBracket;
   y: number;
@@ -23,7 +27,9 @@ export function WindowBracket({
   minutePx: number;
   onEdge?: (window: string, which: 'from' | 'until', minutes: number) => void;
   onWindow?: (id: string) => void;
-  says: (px: number) => string;
+  /** The moment at a place of the axis, milliseconds. */
+  at: (px: number) => number;
+  zone: string;
 }) {
   const keyOf = (which: string) => `${b.id}-${which}-${b.left}`;
   const snapped = (dx: number) => SNAP * Math.round(dx / minutePx / SNAP);
@@ -57,7 +63,7 @@ export function WindowBracket({
                 textAnchor="middle"
                 className="fill-accent text-sm font-semibold"
               >
-                {says(at)}
+                {clockTime(iso(momentAt(at)), zone)}
               </text>
             )}
             {onEdge && (
@@ -65,7 +71,8 @@ export function WindowBracket({
                 x={at}
                 y={y}
                 name={`${b.name}, ${which === 'from' ? 'beginning' : 'end'}`}
-                says={says(at)}
+                moment={momentAt(at)}
+                zone={zone}
                 onDrag={(dx) => setDrag({ key: keyOf(which), minutes: snapped(dx) })}
                 onDrop={(dx) => {
                   setDrag(undefined);
@@ -86,7 +93,8 @@ function EdgeHandle({
   x,
   y,
   name,
-  says,
+  moment,
+  zone,
   onDrag,
   onDrop,
   onStep,
@@ -94,7 +102,8 @@ function EdgeHandle({
   x: number;
   y: number;
   name: string;
-  says: string;
+  moment: number;
+  zone: string;
   onDrag: (dx: number) => void;
   onDrop: (dx: number) => void;
   onStep: (steps: number) => void;
@@ -106,7 +115,10 @@ function EdgeHandle({
     e.preventDefault();
     onStep(steps);
   };
-  const [hours = 0, minutes = 0] = says.split(':').map(Number);
+  const [hours = 0, minutes = 0] = localInput(new Date(moment), zone)
+    .slice(11)
+    .split(':')
+    .map(Number);
   return (
     <rect
       x={x - 12}
@@ -120,7 +132,7 @@ function EdgeHandle({
       aria-valuemin={0}
       aria-valuemax={1440}
       aria-valuenow={hours * 60 + minutes}
-      aria-valuetext={says}
+      aria-valuetext={clockTime(iso(moment), zone)}
       className="cursor-ew-resize touch-none"
       onKeyDown={keys}
       onPointerDown={(e) => {

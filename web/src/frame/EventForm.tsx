@@ -5,7 +5,9 @@ import { localInput } from '../lib/time';
 import { useTypedForm } from '../lib/useTypedForm';
 import { z } from '../lib/zod';
 import { Button } from '../parts/Button';
-import { Choice, Field } from '../parts/Field';
+import { Choice } from '../parts/Choice';
+import { Field } from '../parts/Field';
+import { When } from '../parts/When';
 import { Refusal } from '../parts/Refusal';
 import { Tick } from '../parts/Tick';
 import { EVENT_KINDS, EVENT_NAMES } from './eventKinds';
@@ -80,10 +82,10 @@ export function EventForm({
           {...field('kind')}
           options={EVENT_KINDS.map((k) => ({ value: k, label: EVENT_NAMES[k] }))}
         />
-        <Field label="When it began" type="datetime-local" {...field('at')} />
-        <Field
+        <When label="When it began" kind="moment" {...field('at')} />
+        <When
           label="When it ended"
-          type="datetime-local"
+          kind="moment"
           {...field('until')}
           hint="Leave empty for a single moment or if it still lasts."
         />

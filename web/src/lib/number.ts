@@ -37,12 +37,22 @@ interface Band {
   high: number;
 }
 
+/** With a true minus where it is less than nothing. */
+export const minus = (value: number, digits: number) =>
+  value < 0 ? signed(value, digits) : value.toFixed(digits);
+
+/** Two ends as one writes them: a dash, unless a sign stands beside it; one end where both read the same. */
+export function between(low: string, high: string): string {
+  if (low === high) return low;
+  return /[−+]/.test(low + high) ? `${low} to ${high}` : `${low}–${high}`;
+}
+
 /** From low to high; the value alone where both would read the same. */
 export const range = (e: Band, digits: number) =>
   e.high - e.low < 0.5 * 10 ** -digits
     ? e.value.toFixed(digits)
-    : `${e.low.toFixed(digits)}${e.low < 0 ? ' to ' : '–'}${e.high.toFixed(digits)}`;
+    : between(minus(e.low, digits), minus(e.high, digits));
 
 /** A change of pH, from low to high. */
 export const signedRange = (e: Band) =>
-  e.high - e.low < 0.005 ? signed(e.value, 2) : `${signed(e.low, 2)} to ${signed(e.high, 2)}`;
+  e.high - e.low < 0.005 ? signed(e.value, 2) : between(signed(e.low, 2), signed(e.high, 2));

@@ -1,3 +1,5 @@
+import { capital } from './capital';
+
 /** A field that the server refuses, as its problem documents name it. */
 export interface FieldProblem {
   field: string;
@@ -51,8 +53,6 @@ function nameOf(field: string): string {
   const bare = field.replace(UNIT, '') || field;
   return bare.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).trim();
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const grouped = (number: string) => {
   const value = Number(number);

@@ -3,12 +3,14 @@ import {
   age,
   clockOffset,
   clockTime,
+  endOfDay,
   localDay,
   localInput,
   mediumDay,
   shortDay,
   shortTime,
   startOfDay,
+  writeHours12,
 } from './time';
 
 const ZONE = 'Europe/Amsterdam';
@@ -58,4 +60,17 @@ it('names a day by the zone it is asked in', () => {
   expect(shortDay(late, 'UTC')).toBe('12 Nov');
   expect(shortDay(new Date(late), ZONE)).toBe('13 Nov');
   expect(mediumDay(late, ZONE)).toBe('13 Nov 2026');
+});
+
+it('writes twelve hours where the account reads so, and never where a form holds the time', () => {
+  writeHours12(true);
+  try {
+    expect(clockTime('2026-07-01T18:05:00Z', ZONE)).toBe('8:05 pm');
+    expect(clockTime('2026-06-30T22:00:00Z', ZONE)).toBe('12:00 am');
+    expect(endOfDay()).toBe('12:00 am');
+    expect(localInput(new Date('2026-07-01T18:05:00Z'), ZONE)).toBe('2026-07-01T20:05');
+  } finally {
+    writeHours12(false);
+  }
+  expect(clockTime('2026-07-01T18:05:00Z', ZONE)).toBe('20:05');
 });

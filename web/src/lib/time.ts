@@ -1,11 +1,26 @@
+let twelve = false;
+
+/** How times of day are written and typed from now on, as the account says. */
+export function writeHours12(yes: boolean) {
+  twelve = yes;
+}
+
+export const hours12 = () => twelve;
+
 /** Formatters are slow to make: each is made once for a zone. */
 function inZone(locale: string, options: Intl.DateTimeFormatOptions) {
   const made = new Map<string, Intl.DateTimeFormat>();
   return (zone: string): Intl.DateTimeFormat => {
-    const known = made.get(zone);
+    const key = `${zone} ${twelve}`;
+    const known = made.get(key);
     if (known) return known;
-    const format = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone });
-    made.set(zone, format);
+    const hours = twelve && options.hour && !options.hourCycle;
+    const format = new Intl.DateTimeFormat(locale, {
+      ...options,
+      ...(hours && { hour: 'numeric', hourCycle: 'h12' as const }),
+      timeZone: zone,
+    });
+    made.set(key, format);
     return format;
   };
 }
@@ -28,6 +43,9 @@ const short = inZone('en-GB', { day: 'numeric', month: 'short' });
 
 /** The wall clock of a home, whatever the browser's own zone is. */
 export const clockTime = (instant: string, zone: string) => clock(zone).format(new Date(instant));
+
+/** The midnight with which a day ends, which a clock of 24 hours tells from the one with which it begins. */
+export const endOfDay = () => (twelve ? '12:00 am' : '24:00');
 
 export const dayAndTime = (instant: string, zone: string) =>
   dayAndClock(zone).format(new Date(instant));

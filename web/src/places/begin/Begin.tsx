@@ -8,7 +8,7 @@ import type { Home, Units } from '../../api/types';
 import { Frame } from '../../frame/Frame';
 import { useLastTank } from '../../frame/lastTank';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Refusal } from '../../parts/Refusal';
 import { Waiting } from '../../parts/Waiting';
 import {

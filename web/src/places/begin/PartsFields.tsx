@@ -2,7 +2,9 @@ import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import type { Units } from '../../api/types';
 import { measure, show } from '../../lib/measure';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { Tick } from '../../parts/Tick';
 import type { TankForm } from './tankForm';
 
@@ -268,8 +270,8 @@ export function Animals({ form }: Props) {
         error={errors?.refugium?.mmolPerH?.message}
         hint="Empty: no refugium. A well-lit one of 30 × 30 cm: about 3."
       />
-      <Field label="Refugium lamp on" type="time" {...register('parts.refugium.on')} />
-      <Field label="Refugium lamp off" type="time" {...register('parts.refugium.off')} />
+      <When label="Refugium lamp on" kind="time" {...register('parts.refugium.on')} />
+      <When label="Refugium lamp off" kind="time" {...register('parts.refugium.off')} />
     </fieldset>
   );
 }

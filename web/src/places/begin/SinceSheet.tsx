@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { localInput } from '../../lib/time';
 import { Button } from '../../parts/Button';
-import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { Sheet } from '../../parts/Sheet';
 import { useAtTank } from '../../TankContext';
 
@@ -31,9 +31,9 @@ export function SinceSheet({
     >
       <div className="grid gap-6">
         <div className="grid gap-3 border-b pb-6">
-          <Field
+          <When
             label="Changed at"
-            type="datetime-local"
+            kind="moment"
             value={at}
             max={now}
             onChange={(e) => setAt(e.target.value)}

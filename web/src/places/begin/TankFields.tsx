@@ -3,7 +3,9 @@ import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import type { Units } from '../../api/types';
 import { measure } from '../../lib/measure';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { AirAround, Animals, OVER } from './PartsFields';
 import { SurfaceSketch } from './SurfaceSketch';
 import { ASSUMED, ASSUMPTION_NAMES, MOTIONS, SKIMMERS, type TankForm } from './tankForm';
@@ -76,10 +78,10 @@ export function TankFields({ form, units }: { form: UseFormReturn<TankForm>; uni
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-3">
         <legend className="pb-2 text-lg font-bold">Light and air</legend>
-        <Field label="Lights on" type="time" {...register('on')} error={errors.on?.message} />
-        <Field
+        <When label="Lights on" kind="time" {...register('on')} error={errors.on?.message} />
+        <When
           label="Lights off"
-          type="time"
+          kind="time"
           {...register('off')}
           error={errors.off?.message}
           hint={

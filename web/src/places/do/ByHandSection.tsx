@@ -22,7 +22,9 @@ import { readNumber } from '../../lib/number';
 import { dayAndTime, localInput } from '../../lib/time';
 import { ALKALINITY, alkalinityToMeq, showAlkalinity } from '../../lib/units';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { Waiting } from '../../parts/Waiting';
@@ -182,12 +184,7 @@ function HandForm({
         </p>
       ))}
       <div className="flex flex-wrap items-end gap-3">
-        <Field
-          label="at"
-          type="datetime-local"
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-        />
+        <When label="at" kind="moment" value={at} onChange={(e) => setAt(e.target.value)} />
         <Field
           label="Note (optional)"
           value={words}

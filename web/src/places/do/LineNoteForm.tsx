@@ -11,7 +11,9 @@ import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
 import { localInput } from '../../lib/time';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useLater } from '../../parts/useLater';
@@ -208,9 +210,9 @@ export function LineNoteForm({ line }: { line: Line }) {
               onChange={(e) => setValue(e.target.value)}
               className="w-56"
             />
-            <Field
+            <When
               label="The first at"
-              type="time"
+              kind="time"
               value={first}
               onChange={(e) => setFirst(e.target.value)}
             />
@@ -243,12 +245,7 @@ export function LineNoteForm({ line }: { line: Line }) {
           />
         )}
         {kind !== 'TIMES' && kind !== 'PLACE' && (
-          <Field
-            label="at"
-            type="datetime-local"
-            value={at}
-            onChange={(e) => setAt(e.target.value)}
-          />
+          <When label="at" kind="moment" value={at} onChange={(e) => setAt(e.target.value)} />
         )}
         <Button type="submit" disabled={changes.some((change) => change.isPending)}>
           Add to log

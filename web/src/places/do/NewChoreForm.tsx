@@ -4,7 +4,9 @@ import type { ChoreKind } from '../../api/types';
 import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useAtTank } from '../../TankContext';
@@ -76,9 +78,9 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
             onChange={(e) => setDays(e.target.value)}
           />
         )}
-        <Field
+        <When
           label="Last done (empty: unknown)"
-          type="datetime-local"
+          kind="moment"
           className="w-64"
           value={last}
           onChange={(e) => setLast(e.target.value)}

@@ -7,7 +7,9 @@ import { localInput } from '../../lib/time';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { Slider } from '../../parts/Slider';
@@ -82,7 +84,7 @@ export function NewFillForm({ done }: { done: () => void }) {
         Wear goggles, gloves and a dust mask: the dust burns. Foam at both ends, a teaspoon of
         water, sealed, connected.
       </p>
-      <Field label="Filled" type="datetime-local" {...field('at')} />
+      <When label="Filled" kind="moment" {...field('at')} />
       <Field
         label="Mass"
         inputMode="decimal"

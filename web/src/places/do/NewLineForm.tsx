@@ -7,7 +7,9 @@ import { localInput } from '../../lib/time';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useLater } from '../../parts/useLater';
@@ -157,7 +159,7 @@ export function NewLineForm({ done }: { done: () => void }) {
       {by === 'CLOCK' && (
         <>
           <Field label="Doses a day" inputMode="numeric" {...field('perDay')} />
-          <Field label="The first at" type="time" {...field('first')} />
+          <When label="The first at" kind="time" {...field('first')} />
           <Field
             label="Spread over (24: day and night)"
             inputMode="decimal"
@@ -169,7 +171,7 @@ export function NewLineForm({ done }: { done: () => void }) {
       <Field label="Tube ends in (return chamber…)" maxLength={60} {...field('place')} />
       <Choice label="What prevents a siphon?" {...field('siphon')} options={SIPHON} />
       <Choice label="What stops a stuck pump?" {...field('stuck')} options={STUCK} />
-      <Field label="Since" type="datetime-local" {...field('at')} />
+      <When label="Since" kind="moment" {...field('at')} />
       {wanted !== null && CAN_STEP.includes(solute) && (
         <div className="md:col-span-3">
           <StepUp from={0} to={wanted} take={(ml) => form.setValue('mlPerDay', String(ml))} />

@@ -12,7 +12,9 @@ import { money } from '../../lib/money';
 import { readNumber } from '../../lib/number';
 import { dayAndTime, localDay, localInput } from '../../lib/time';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useWidth } from '../../parts/useWidth';
@@ -234,12 +236,7 @@ function Entries({ supply: s, edit }: { supply: Supply; edit: () => void }) {
           onChange={(e) => setUnit(e.target.value as SupplyUnit)}
           options={alike(s.supply.unit).map((u) => ({ value: u, label: UNITS[u] }))}
         />
-        <Field
-          label="at"
-          type="datetime-local"
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-        />
+        <When label="at" kind="moment" value={at} onChange={(e) => setAt(e.target.value)} />
         <Button type="submit" disabled={note.isPending}>
           Add
         </Button>

@@ -17,6 +17,7 @@ import { readNumber } from '../../lib/number';
 import { dayAndTime, localDay, localInput, shiftDay } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useWidth } from '../../parts/useWidth';
@@ -154,12 +155,7 @@ function TickForm({ task, close }: { task: Task; close: () => void }) {
   return (
     <div className="grid gap-3 pb-2">
       <div className="flex flex-wrap items-end gap-3">
-        <Field
-          label="Done on"
-          type="datetime-local"
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-        />
+        <When label="Done on" kind="moment" value={at} onChange={(e) => setAt(e.target.value)} />
         <Field
           label="Note"
           className="min-w-52 flex-1"

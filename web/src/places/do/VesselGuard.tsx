@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useGuardLine } from '../../api/dosing';
 import type { Line, NewGuard } from '../../api/types';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useAtTank } from '../../TankContext';

@@ -51,23 +51,21 @@ const line = (over: Partial<Line> = {}): Line => ({
 });
 
 test('a line says what arrives of its plan', () => {
-  expect(headline(line())).toBe('This dosing line delivers only 72 to 76 % of plan.');
-  expect(headline(line({ state: 'AS_PLANNED', delivers: run(1).share }))).toContain('98 to 102 %');
+  expect(headline(line())).toBe('This dosing line delivers only 72–76 % of plan.');
+  expect(headline(line({ state: 'AS_PLANNED', delivers: run(1).share }))).toContain('98–102 %');
   expect(headline(line({ state: 'TOO_MUCH', delivers: run(1.3).share }))).toContain(
     'Stop the pump',
   );
   expect(headline(line({ state: 'NOT_KNOWN', delivers: undefined }))).toContain('Log a filling');
   expect(headline(line({ state: 'NOT_KNOWN', delivers: estimate(0.93, 0.08) }))).toBe(
-    'This dosing line delivers 85 to 101 % of plan. That range is too wide to judge: read the level once more.',
+    'This dosing line delivers 85–101 % of plan. That range is too wide to judge: read the level once more.',
   );
   const byCylinder = estimate(0.8, 0.03);
   expect(headline(line({ state: 'SHORT', delivers: byCylinder, cylinderShare: byCylinder }))).toBe(
-    'This dosing line delivers only 77 to 83 % of plan, by the cylinder.',
+    'This dosing line delivers only 77–83 % of plan, by the cylinder.',
   );
   expect(headline(line({ endedAt: '2026-11-09T08:00:00Z' }))).toBe('This dosing line has stopped.');
-  expect(beforeAndAfter([run(0.74), run(0.99)])).toBe(
-    '72 to 76 % in the run before, 97 to 101 % since.',
-  );
+  expect(beforeAndAfter([run(0.74), run(0.99)])).toBe('72–76 % in the run before, 97–101 % since.');
   expect(beforeAndAfter([run(1)])).toBeUndefined();
   expect(beforeAndAfter([run(1), run(1.01)])).toBeUndefined();
 });

@@ -8,7 +8,7 @@ import type {
   PutMeasure,
   Units,
 } from '../../api/types';
-import { range } from '../../lib/number';
+import { between, range } from '../../lib/number';
 import { localInput, plainDay } from '../../lib/time';
 import { ALKALINITY, alkalinityFromMeq, bandFromMeq } from '../../lib/units';
 
@@ -119,10 +119,8 @@ export const CAUSTIC: readonly Line['solute'][] = [
   'POTASSIUM_HYDROXIDE',
 ];
 
-const percent = (share: Estimate) => {
-  const [low, high] = [Math.round(100 * share.low), Math.round(100 * share.high)];
-  return low === high ? `${low} %` : `${low} to ${high} %`;
-};
+const percent = ({ low, high }: Estimate) =>
+  `${between(String(Math.round(100 * low)), String(Math.round(100 * high)))} %`;
 
 /** What its levels say of a line, in a sentence. */
 export function headline(line: Line): string {

@@ -1,6 +1,7 @@
 import type { ChoreKind, Found, Task, Upkeep } from '../../api/types';
 import { plain } from '../../lib/number';
 import { plainDay } from '../../lib/time';
+import { capital } from '../../lib/capital';
 
 const DAY_MS = 86_400_000;
 /** From so many days on, months say more. */
@@ -19,8 +20,6 @@ export function span(days: number): string {
   const shown = days < 10 ? plain(days, 1) : String(Math.round(days));
   return shown === '1' ? 'day' : `${shown} days`;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What it is, and which of several. */
 export const taskTitle = ({ kind, name }: Pick<Task, 'kind' | 'name'>) =>

@@ -3,6 +3,7 @@ import { useCuts } from '../../api/guard';
 import { Problem } from '../../api/client';
 import { readNumber } from '../../lib/number';
 import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 
 /** Where the power is cut at the same hours every day. */
 export function DailyCuts({ homeId }: { homeId: string }) {
@@ -24,9 +25,9 @@ export function DailyCuts({ homeId }: { homeId: string }) {
         Power cuts at the same hours every day
       </h2>
       <div className="flex flex-wrap gap-4">
-        <Field
+        <When
           label="From"
-          type="time"
+          kind="time"
           value={from}
           onChange={(e) => setFrom(e.target.value)}
           error={wrong('from')}

@@ -5,7 +5,9 @@ import type { KitItem, TankDescription } from '../../api/types';
 import { measure, show, typed } from '../../lib/measure';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { Tick } from '../../parts/Tick';
@@ -192,7 +194,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         'Used instead of our estimate. We count on half.',
       )}
       {number('yearsOld', 'Age', 'years', 'Empty: we assume it is old.')}
-      <Field label="Good until" type="date" {...field('expires')} />
+      <When label="Good until" kind="date" {...field('expires')} />
       {tanks.length > 1 && (
         <Choice
           label="Kept for"

@@ -4,7 +4,7 @@ import type { OutageView } from '../../api/types';
 import { useHelper } from '../../frame/useHelper';
 import { clockTime, dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
-import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { useNow } from '../../parts/useNow';
 import { useAtTank } from '../../TankContext';
@@ -190,13 +190,7 @@ function Moment({
         if (clock) save(lastAt(clock, now, tank.zone));
       }}
     >
-      <Field
-        label={label}
-        type="time"
-        required
-        value={clock}
-        onChange={(e) => setClock(e.target.value)}
-      />
+      <When label={label} kind="time" value={clock} onChange={(e) => setClock(e.target.value)} />
       <Button type="submit" look="main">
         Save
       </Button>

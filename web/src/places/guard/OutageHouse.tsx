@@ -10,6 +10,7 @@ import { useNow } from '../../parts/useNow';
 import { atClock, dangerInWords, since } from './outageTime';
 import type { useOutage } from './useOutage';
 import { useSaid } from './useSaid';
+import { between } from '../../lib/number';
 
 type Note = ReturnType<typeof useOutage>['note'];
 
@@ -146,7 +147,7 @@ function Folded({ clock, view, note }: { clock: TankClock; view: OutageView; not
         {!view.endedAt && at && (
           <span className={low ? 'text-danger' : 'text-soft'}>
             {low && '✕ '}
-            {at.early.toFixed(1)} to {at.late.toFixed(1)} mg/L.{' '}
+            {between(at.early.toFixed(1), at.late.toFixed(1))} mg/L.{' '}
             {dangerInWords(clock.course.points, view.lines.danger, h)}
           </span>
         )}

@@ -50,8 +50,8 @@ function NoteNumber({
   return (
     <form className="flex items-start gap-3" noValidate onSubmit={(e) => void save(e)}>
       <Field label={label} inputMode="decimal" unit={unit} hint={hint} {...field('value')} />
-      <Button type="submit" className="mt-6 min-h-11" aria-label={`Note: ${label}`}>
-        Note
+      <Button type="submit" className="mt-6 min-h-11" aria-label={`Log: ${label}`}>
+        Log
       </Button>
     </form>
   );
@@ -210,7 +210,7 @@ export function MoreNotes({
         >
           <Field className="grow" label="Note" maxLength={500} {...said.field('text')} />
           <Button type="submit" className="mt-6 min-h-11">
-            Note
+            Log
           </Button>
         </form>
       </div>

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { applyTheme } from '../../frame/theme';
 import { Button } from '../../parts/Button';
+import { FileButton } from '../../parts/FileButton';
 import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
 import { Head } from './OutageHead';
@@ -41,9 +42,8 @@ function Quiet({ outage }: { outage: UsedOutage }) {
   const { tank } = useAtTank();
   const tell = useNotice();
   const [problem, setProblem] = useState<string | null>(null);
-  const bring = async (file: File | undefined) => {
+  const bring = async (file: File) => {
     setProblem(null);
-    if (!file) return;
     const card = readCard(await file.text(), tank.homeId);
     if (typeof card === 'string') {
       setProblem(card);
@@ -91,15 +91,14 @@ function Quiet({ outage }: { outage: UsedOutage }) {
         <h2 id="card" className="font-bold">
           Import a pocket card log
         </h2>
-        <label className="text-sm text-soft" htmlFor="card-file">
-          Choose the file from the card. Importing twice is safe.
-        </label>
-        <input
-          id="card-file"
-          type="file"
+        <p className="text-sm text-soft">Choose the file from the card. Importing twice is safe.</p>
+        <FileButton
+          label="File from the card"
           accept="application/json,.json"
-          onChange={(e) => void bring(e.target.files?.[0])}
-        />
+          take={(file) => void bring(file)}
+        >
+          Choose the card’s file
+        </FileButton>
       </section>
     </div>
   );

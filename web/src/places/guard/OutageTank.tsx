@@ -10,6 +10,7 @@ import { useNow } from '../../parts/useNow';
 import { atClock, dangerInWords, hoursDown, since } from './outageTime';
 import type { useOutage } from './useOutage';
 import { useSaid } from './useSaid';
+import { between } from '../../lib/number';
 
 type Note = ReturnType<typeof useOutage>['note'];
 
@@ -85,7 +86,7 @@ export function Tank({ clock, view, note }: { clock: TankClock; view: OutageView
             className={`text-3xl ${at.early < view.lines.danger && !clock.unlikely ? 'text-danger' : ''}`}
           >
             {at.early < view.lines.danger && !clock.unlikely && '✕ '}
-            {at.early.toFixed(1)} to {at.late.toFixed(1)} mg/L
+            {between(at.early.toFixed(1), at.late.toFixed(1))} mg/L
           </strong>
           . {dangerInWords(clock.course.points, view.lines.danger, h)}
         </p>

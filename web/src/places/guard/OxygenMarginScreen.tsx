@@ -2,10 +2,12 @@ import { Link } from '@tanstack/react-router';
 import { useOxygenMargin } from '../../api/twin';
 import type { OxygenMargin, Night } from '../../api/types';
 import { OxygenMarginDrawing, STRAIN, UNDER } from '../../drawings/OxygenMarginDrawing';
+import { capital } from '../../lib/capital';
 import { clockTime } from '../../lib/time';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { hoursDown } from './outageTime';
 
 /** Guard → Oxygen margin: will they have oxygen at the worst hour? */
 export function OxygenMarginScreen() {
@@ -102,8 +104,8 @@ function Answered({ margin }: { margin: OxygenMargin }) {
           <div>
             <h2 className="font-bold">The first thing to change</h2>
             <p>
-              {first.what[0]?.toUpperCase()} {first.what.slice(1)}. The worst night then stays at{' '}
-              {first.lowestMgPerL.toFixed(1)} mg/L.
+              {capital(first.what)}. The worst night then stays at {first.lowestMgPerL.toFixed(1)}{' '}
+              mg/L.
             </p>
             <ul className="text-soft">
               {changes.slice(1).map((change) => (
@@ -119,10 +121,10 @@ function Answered({ margin }: { margin: OxygenMargin }) {
           <p>
             {still.danger.early === undefined
               ? 'Oxygen stays out of danger for two days.'
-              : `Danger after ${hours(still.danger.early)} at the earliest, likely ${still.danger.likely === undefined ? 'not within two days' : `after ${hours(still.danger.likely)}`}.`}{' '}
+              : `Oxygen may be dangerous after ${hoursDown(still.danger.early)}${still.danger.likely === undefined ? '' : `, likely after ${hoursDown(still.danger.likely)}`}.`}{' '}
             {still.caution.early !== undefined &&
-              `Caution after ${hours(still.caution.early)} at the earliest. `}{' '}
-            The same night as in Readiness: hottest day, no backup.
+              `It may pass the caution line after ${hoursDown(still.caution.early)}. `}
+            This is the night of Readiness: hottest day, no backup.
           </p>
         </div>
         {!margin.fitted && (
@@ -154,8 +156,6 @@ function Answered({ margin }: { margin: OxygenMargin }) {
     </div>
   );
 }
-
-const hours = (h: number) => (h < 1 ? `${Math.round(h * 60)} min` : `${h.toFixed(1)} h`);
 
 function verdict(margin: OxygenMargin, worst: Night): string {
   const lowest = `${worst.lowestMgPerL.toFixed(1)} mg/L before lights-on`;

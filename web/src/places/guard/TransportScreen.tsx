@@ -5,14 +5,12 @@ import { CurveDrawing } from '../try/calculators/CurveDrawing';
 import { show, shown } from '../../lib/measure';
 import { PlainCalculator } from '../try/calculators/PlainCalculator';
 import { hoursDown } from './outageTime';
+import { between } from '../../lib/number';
 
 const n0 = (value: number | undefined) => value ?? 0;
 /** Two sides of one figure, the smaller first; one figure where they are the same. */
-function between(a: number, b: number, digits: number): string {
-  const low = Math.min(a, b).toFixed(digits);
-  const high = Math.max(a, b).toFixed(digits);
-  return low === high ? low : `${low} to ${high}`;
-}
+const eitherWay = (a: number, b: number, digits: number) =>
+  between(Math.min(a, b).toFixed(digits), Math.max(a, b).toFixed(digits));
 
 const PASSED: Record<string, string> = {
   NOTHING: 'even in still water, with frightened fish',
@@ -155,17 +153,21 @@ export function TransportScreen() {
                       ? 'Within limits'
                       : a.trip.hoursToCaution === undefined
                         ? `Doubtful after ${hoursDown(a.early.hoursToCaution)}`
-                        : `✕ After ${hoursDown(a.early.hoursToCaution)} to ${hoursDown(a.trip.hoursToCaution)}`
+                        : `✕ After ${between(hoursDown(a.early.hoursToCaution), hoursDown(a.trip.hoursToCaution))}`
                   }
                 />
                 <Answer
                   label="lowest oxygen, the limit is 5"
-                  value={between(a.early.lowestOxygenMgPerL, a.trip.lowestOxygenMgPerL, 1)}
+                  value={eitherWay(a.early.lowestOxygenMgPerL, a.trip.lowestOxygenMgPerL, 1)}
                   unit="mg/L"
                 />
                 <Answer
                   label="most un-ionised ammonia, the limit is 0.05"
-                  value={between(a.trip.highestUnionisedMgPerL, a.early.highestUnionisedMgPerL, 3)}
+                  value={eitherWay(
+                    a.trip.highestUnionisedMgPerL,
+                    a.early.highestUnionisedMgPerL,
+                    3,
+                  )}
                   unit="mg/L"
                 />
                 <Answer label="oxygen on arrival" value={end.oxygenMgPerL.toFixed(1)} unit="mg/L" />

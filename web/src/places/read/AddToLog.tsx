@@ -9,7 +9,7 @@ import { useTyped } from '../../lib/kept';
 import { readNumber } from '../../lib/number';
 import { clockTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
-import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
 import { ConflictSheet } from './ConflictSheet';
@@ -143,9 +143,9 @@ export function AddToLog() {
             )}
           </div>
           <div className="flex items-end gap-2">
-            <Field
+            <When
               label={time === null ? 'taken now' : 'taken at'}
-              type="datetime-local"
+              kind="moment"
               value={shownTime}
               max={localInput(new Date(now.getTime() + 60_000), tank.zone)}
               onChange={(e) => setTime(e.target.value || null)}

@@ -5,7 +5,7 @@ import type { Chapter } from '../../api/types';
 import { PARTS } from '../../lib/tankParts';
 import { dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
-import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Sheet } from '../../parts/Sheet';
 import { useAtTank } from '../../TankContext';
@@ -96,9 +96,9 @@ function MendSheet({ chapter, close }: { chapter: Chapter; close: () => void }) 
       about="The days on both sides are computed again."
     >
       <div className="grid gap-4">
-        <Field
+        <When
           label="End of this chapter"
-          type="datetime-local"
+          kind="moment"
           value={until}
           onChange={(e) => setUntil(e.target.value)}
           error={mend.error?.at('until') ?? mend.error?.message}

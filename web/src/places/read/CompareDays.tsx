@@ -3,7 +3,7 @@ import { useBetween, type TwoWindows } from '../../api/effects';
 import type { EffectCard } from '../../api/types';
 import type { MarkedDays } from '../../drawings/HistoryDrawing';
 import { localDay, plainDay, shiftDay, startOfDay } from '../../lib/time';
-import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { what } from '../reason/effectWords';
@@ -106,15 +106,15 @@ function DayFields({ name, days, set }: { name: string; days: Days; set: (days: 
   return (
     <fieldset className="flex flex-wrap items-end gap-3">
       <legend className="font-bold">{name}</legend>
-      <Field
+      <When
         label="from"
-        type="date"
+        kind="date"
         value={days.from}
         onChange={(e) => set({ ...days, from: e.target.value })}
       />
-      <Field
+      <When
         label="to (included)"
-        type="date"
+        kind="date"
         value={days.until}
         onChange={(e) => set({ ...days, until: e.target.value })}
       />

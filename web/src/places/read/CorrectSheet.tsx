@@ -8,7 +8,9 @@ import { METHOD, RAW_UNIT } from '../../lib/units';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { Sheet } from '../../parts/Sheet';
@@ -107,7 +109,7 @@ export function CorrectSheet({ reading, close }: { reading: Reading; close: () =
           {...field('value')}
           autoFocus
         />
-        <Field label="Taken at" type="datetime-local" {...field('at')} />
+        <When label="Taken at" kind="moment" {...field('at')} />
         <Choice
           label="Measured with"
           {...field('method')}

@@ -1,6 +1,7 @@
 import { useEffect, useId, useRef } from 'react';
 import type { Method, RawUnit } from '../../api/types';
 import { METHOD, RAW_UNIT } from '../../lib/units';
+import { Choice } from '../../parts/Choice';
 import type { Measurable } from './quantities';
 
 export interface Entry {
@@ -8,9 +9,6 @@ export interface Entry {
   unit: RawUnit;
   method: Method;
 }
-
-const CHOICE =
-  'min-h-11 w-full min-w-0 truncate rounded-sm bg-transparent text-soft underline decoration-hairline underline-offset-4';
 
 /** One quantity: a large field, its unit, and how it was measured. */
 export function EntryRow({
@@ -51,35 +49,27 @@ export function EntryRow({
         />
         <div className="col-span-2 grid grid-cols-[9rem_1fr] gap-x-3 md:col-span-1">
           {m.units.length > 1 ? (
-            <select
-              aria-label={`Unit of ${m.label}`}
-              className={CHOICE}
+            <Choice
+              hideLabel
+              plain
+              label={`Unit of ${m.label}`}
               value={entry.unit}
               onChange={(e) => onChange({ ...entry, unit: e.target.value as RawUnit })}
-            >
-              {m.units.map((u) => (
-                <option key={u} value={u}>
-                  {RAW_UNIT[u].label}
-                </option>
-              ))}
-            </select>
+              options={m.units.map((u) => ({ value: u, label: RAW_UNIT[u].label }))}
+            />
           ) : (
             <span className="flex min-h-11 items-center text-soft">
               {RAW_UNIT[entry.unit].label}
             </span>
           )}
-          <select
-            aria-label={`Method for ${m.label}`}
-            className={CHOICE}
+          <Choice
+            hideLabel
+            plain
+            label={`Method for ${m.label}`}
             value={entry.method}
             onChange={(e) => onChange({ ...entry, method: e.target.value as Method })}
-          >
-            {m.methods.map((method) => (
-              <option key={method} value={method}>
-                {METHOD[method]}
-              </option>
-            ))}
-          </select>
+            options={m.methods.map((method) => ({ value: method, label: METHOD[method] }))}
+          />
         </div>
       </div>
       {error ? (

@@ -62,7 +62,7 @@ function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null })
       {event.note && <span className="block">{event.note}</span>}
       {event.did.length > 0 && (
         <span className="block text-sm text-soft">
-          In the model: {event.did.join(', ')} {!event.until && ', still active'}.
+          In the model: {event.did.join(', ') + (event.until ? '' : ', still active')}.
           {event.forecast && ` ${forecastInWords(event.forecast)}`}
         </span>
       )}

@@ -12,7 +12,7 @@ import { FindingsDrawing } from '../../drawings/FindingsDrawing';
 import { ROUTE } from '../../frame/places';
 import { clockTime, dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
-import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useNow } from '../../parts/useNow';
@@ -163,9 +163,9 @@ function Ready({ chosen }: { chosen: Chosen }) {
         >
           {begin.isPending ? 'Checking the oxygen…' : BEGUN[chosen.stops]}
         </Button>
-        <Field
+        <When
           label="Since (empty: now)"
-          type="datetime-local"
+          kind="moment"
           max={localInput(new Date(now), tank.zone)}
           value={at}
           onChange={(e) => setAt(e.target.value)}

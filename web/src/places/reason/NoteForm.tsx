@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { useAddEvent, useDeleteEvent } from '../../api/events';
 import type { EventKind } from '../../api/types';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { useAtTank } from '../../TankContext';
 
@@ -68,13 +70,7 @@ export function NoteForm({
         options={KINDS}
         onChange={(e) => setKind(e.target.value as EventKind)}
       />
-      <Field
-        label="Since"
-        type="datetime-local"
-        value={at}
-        required
-        onChange={(e) => setAt(e.target.value)}
-      />
+      <When label="Since" kind="moment" value={at} onChange={(e) => setAt(e.target.value)} />
       <div className="flex flex-wrap gap-3 sm:col-span-2">
         <Button type="submit" look="main" disabled={add.isPending}>
           Add

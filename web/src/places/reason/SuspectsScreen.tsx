@@ -5,7 +5,7 @@ import type { DoneCheck, Suspect, SuspectCheck, SuspectFamily, Suspects } from '
 import { GroundsDrawing } from '../../drawings/GroundsDrawing';
 import { dayAndTime, plainDay } from '../../lib/time';
 import { Button } from '../../parts/Button';
-import { Field } from '../../parts/Field';
+import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
@@ -276,9 +276,9 @@ function Since({ all }: { all: Suspects }) {
         go(day || undefined);
       }}
     >
-      <Field
+      <When
         label="Low since"
-        type="date"
+        kind="date"
         value={day}
         min={all.earliest}
         max={all.latest}

@@ -113,7 +113,7 @@ function Dismissed({ changes }: { changes: readonly UnnotedChange[] }) {
     <ul className="text-soft">
       {changes.map(({ found }) => (
         <li key={`${found.from} ${found.cause}`}>
-          {plainDay(found.from)}: {suggestedTitle(found)}, you said Dismiss{' '}
+          {plainDay(found.from)}: {suggestedTitle(found)}, dismissed{' '}
           <Button
             look="quiet"
             disabled={dismiss.isPending}

@@ -36,11 +36,11 @@ test('an absence says when, how far and how fast', () => {
   );
   expect(phSentences(ph)).toEqual([
     'pH settled +0.16 from usual, between +0.09 and +0.24 depending on the hour.',
-    'Half of that was reached after 5 to 7 h, nine tenths after 12 to 17 h.',
+    'Half of that was reached after 5–7 h, nine tenths after 12–17 h.',
     'After they returned, half was gone after 2 h, nine tenths not within that time.',
   ]);
   expect(roomSentence(absence())).toBe(
-    'The room was 480 ppm above outdoors. Half was gone after 1 to 1.5 h, nine tenths after 4 to 6 h: 0.4–0.6 air changes an hour.',
+    'The room was 480 ppm above outdoors. Half was gone after 1–1.5 h, nine tenths after 4–6 h: 0.4–0.6 air changes an hour.',
   );
 });
 

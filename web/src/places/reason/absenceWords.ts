@@ -1,5 +1,5 @@
 import type { AbsenceView, Estimate } from '../../api/types';
-import { plain, range, signed } from '../../lib/number';
+import { between, plain, range, signed } from '../../lib/number';
 import { dayAndTime } from '../../lib/time';
 
 const DAY_H = 24;
@@ -9,8 +9,7 @@ type Absence = NonNullable<AbsenceView['ph']>;
 /** Hours as people say them: whole ones, a half where there are few. */
 export const hours = (h: number) => plain(h < 4 ? Math.round(h * 2) / 2 : Math.round(h), 1);
 
-const about = (e: Estimate) =>
-  hours(e.low) === hours(e.high) ? `${hours(e.value)} h` : `${hours(e.low)} to ${hours(e.high)} h`;
+const about = (e: Estimate) => `${between(hours(e.low), hours(e.high))} h`;
 
 const long = (h: number) => (h < 2 * DAY_H ? `${hours(h)} h` : `${plain(h / DAY_H, 1)} days`);
 

@@ -11,6 +11,7 @@ import { range, signed, signedRange } from '../../lib/number';
 import { plainDay } from '../../lib/time';
 import { PARTS } from '../../lib/tankParts';
 import { ALKALINITY, bandFromMeq } from '../../lib/units';
+import { capital } from '../../lib/capital';
 
 const WORTH_SAYING = 0.005;
 const DAY_MS = 86_400_000;
@@ -29,7 +30,7 @@ export function what(change: StepChange): string {
 
 export const title = (card: EffectCard) => {
   const all = card.changes.map(what).join(' and ');
-  return all.charAt(0).toUpperCase() + all.slice(1);
+  return capital(all);
 };
 
 const days = (n: number) => (n === 1 ? '1 whole day' : `${n} whole days`);

@@ -33,7 +33,7 @@ function unknown(
 it('says respiration in the unit of the oxygen screens', () => {
   // 0.012 mmol/(L·h) × 31.998 g/mol, by hand.
   expect(after(unknown('RESPIRATION', band(0.012, 0.015, 0.0185)), METRIC)).toBe(
-    '0.38 to 0.59 mg/L an hour',
+    '0.38–0.59 mg/L an hour',
   );
 });
 
@@ -47,12 +47,12 @@ it('says what tests, meters and clocks are off by, in their own units', () => {
   expect(after(unknown('DRIFT', band(-0.001, 0, 0.001)), METRIC)).toBe(
     '−0.007 to +0.007 pH a week',
   );
-  expect(after(unknown('SKIMMER', band(0.78, 1, 1.26)), METRIC)).toBe('× 0.78 to 1.26');
+  expect(after(unknown('SKIMMER', band(0.78, 1, 1.26)), METRIC)).toBe('× 0.78–1.26');
 });
 
 it('says what comes through a hose as a share, placed by its odds', () => {
   const hose = unknown('INTAKE', band(0.45, 0.52, 0.6), true, band(0.62, 0.95, 0.996));
-  expect(after(hose, METRIC)).toBe('45 to 60 % outdoor air');
+  expect(after(hose, METRIC)).toBe('45–60 % outdoor air');
   expect(how({ ...hose, learnt: false })).toBe('assumed');
   expect(standing(0.95, hose)).toBe(0);
   expect(standing(0.62, hose)).toBeCloseTo(-1, 1);
@@ -61,7 +61,7 @@ it('says what comes through a hose as a share, placed by its odds', () => {
 
 it('says a use of alkalinity by the day, and whether doses and tests tell it', () => {
   const use = unknown('USE', band(0.07, 0.078, 0.0857), false);
-  expect(after(use, METRIC)).toBe('0.20 to 0.24 dKH a day');
+  expect(after(use, METRIC)).toBe('0.20–0.24 dKH a day');
   expect(how(use)).toBe('as described');
   expect(how(use, true)).toBe('doses and tests');
   expect(how({ ...use, learnt: true }, true)).toBe('learned');
@@ -135,7 +135,7 @@ it('claims nothing without a log', () => {
   };
   expect(verdict(twin)).toContain('learned nothing');
   expect(verdict({ ...twin, fitted: true })).toBe(
-    'This reef uses 0.26 to 1.28 mg/L of oxygen an hour.',
+    'This reef uses 0.26–1.28 mg/L of oxygen an hour.',
   );
 });
 

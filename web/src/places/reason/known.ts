@@ -7,7 +7,7 @@ import type {
   Unknown,
   Units,
 } from '../../api/types';
-import { range, signed } from '../../lib/number';
+import { between, range, signed } from '../../lib/number';
 import { ALKALINITY, alkalinityFromMeq } from '../../lib/units';
 
 /** O2, from IUPAC's standard atomic weights. */
@@ -32,7 +32,6 @@ const unlearnt: Record<Unknown['unknown'], string> = {
 };
 
 const hundredths = (share: number) => String(Math.round(share * 100));
-const between = (low: string, high: string) => (low === high ? low : `${low} to ${high}`);
 
 /** The band after the log in words. */
 export function after(unknown: Unknown, units: Units): string {

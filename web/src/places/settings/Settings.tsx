@@ -10,7 +10,7 @@ import { useLastTank } from '../../frame/lastTank';
 import { toggleTheme } from '../../frame/theme';
 import { ALKALINITY, RAW_UNIT } from '../../lib/units';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
 import { Helpers } from './Helpers';
 import { forgetOutages } from '../guard/outageLog';
 import { HomeEditor } from './HomeEditor';
@@ -83,7 +83,7 @@ function UnitChoices({ units }: { units: Units }) {
   const save = useSaveUnits();
   const set = (change: Partial<Units>) => save.mutate({ ...units, ...change });
   return (
-    <fieldset className="grid gap-4 md:grid-cols-4">
+    <fieldset className="grid gap-4 md:grid-cols-5">
       <legend className="pb-2 text-lg font-bold">Units</legend>
       <Choice
         label="Alkalinity"
@@ -120,6 +120,15 @@ function UnitChoices({ units }: { units: Units }) {
           value: u,
           label: u === 'LITRE' ? 'L, m, kg' : 'US gal, ft, in, lb',
         }))}
+      />
+      <Choice
+        label="Time of day"
+        value={units.clock ?? 'HOURS_24'}
+        onChange={(e) => set({ clock: e.target.value as Units['clock'] })}
+        options={[
+          { value: 'HOURS_24', label: '20:45' },
+          { value: 'HOURS_12', label: '8:45 pm' },
+        ]}
       />
     </fieldset>
   );

@@ -5,7 +5,8 @@ import { shortTime } from '../../lib/time';
 import { useTypedForm } from '../../lib/useTypedForm';
 import { z } from '../../lib/zod';
 import { Button } from '../../parts/Button';
-import { Choice, Field } from '../../parts/Field';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
 import { Refusal } from '../../parts/Refusal';
 
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import type { ScheduleDay } from '../../../api/types';
-import { clockTime, startOfDay } from '../../../lib/time';
+import { localInput, startOfDay } from '../../../lib/time';
 import { Field } from '../../../parts/Field';
 import { useBringPlayhead, usePlayhead } from './playhead';
 import { doesWords, pieceAt, whyWords } from './words';
 
+/** To the second, by a clock of 24 hours: it is typed again. */
 const clock = (ms: number, zone: string) => {
-  const hhmm = clockTime(new Date(ms).toISOString(), zone);
+  const hhmm = localInput(new Date(ms), zone).slice(11);
   const seconds = Math.floor(ms / 1000) % 60;
   return seconds === 0 ? hhmm : `${hhmm}:${String(seconds).padStart(2, '0')}`;
 };
@@ -31,7 +32,7 @@ export function AtMoment({
     const [h = 0, m = 0, s = 0] = of.split(':').map(Number);
     // By the clock: on a day that has another length the hours from midnight say something else.
     const plain = startOfDay(day.day, zone) + ((h * 60 + m) * 60 + s) * 1000;
-    const shown = clockTime(new Date(plain).toISOString(), zone).split(':').map(Number);
+    const shown = localInput(new Date(plain), zone).slice(11).split(':').map(Number);
     const off = (h - (shown[0] ?? h)) * 3_600_000;
     setAt(plain + off);
   };

@@ -3,6 +3,7 @@ import type { Schedule, ScheduleConflict, ScheduleDay } from '../../../api/types
 import { clockTime } from '../../../lib/time';
 import { Button, buttonLook } from '../../../parts/Button';
 import { useAtTank } from '../../../TankContext';
+import { capital } from '../../../lib/capital';
 
 /** What stands against the day, each with its ways out. */
 export function ConflictList({
@@ -72,7 +73,7 @@ function WaysOut({
             look={i === 0 ? 'main' : 'plain'}
             onClick={() => mend(out.mended as Schedule)}
           >
-            {upper(out.what)}
+            {capital(out.what)}
           </Button>
         ) : (
           <Link
@@ -81,12 +82,10 @@ function WaysOut({
             params={{ tankId: tank.id }}
             className={buttonLook('plain')}
           >
-            {upper(out.what)}: in its description
+            {capital(out.what)}: in its description
           </Link>
         ),
       )}
     </div>
   );
 }
-
-const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { api, bodyOf } from '../../../api/client';
 import type { Schedule, ScheduleDay } from '../../../api/types';
 import { saveText } from '../../../lib/file';
 import { Button, buttonLook } from '../../../parts/Button';
+import { FileButton } from '../../../parts/FileButton';
 import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
 import { switchTable } from './switchTable';
@@ -19,10 +20,8 @@ export function FileRow({
   read: (schedule: Schedule) => void;
 }) {
   const { tank } = useAtTank();
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
-  const take = async (file?: File) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setProblem(undefined);
     try {
       const parsed = JSON.parse(await file.text()) as Schedule;
@@ -72,20 +71,14 @@ export function FileRow({
       >
         Export four weeks as a calendar
       </a>
-      <Button look="quiet" onClick={() => input.current?.click()}>
-        Import a schedule
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Schedule file"
         accept="application/json,.json"
-        aria-label="Schedule file"
-        className="sr-only"
-        onChange={(e) => {
-          void take(e.target.files?.[0]);
-          e.target.value = '';
-        }}
-      />
+        look="quiet"
+        take={(file) => void take(file)}
+      >
+        Import a schedule
+      </FileButton>
       <Button look="quiet" onClick={() => window.print()}>
         print
       </Button>

@@ -4,7 +4,8 @@ import type { HeldLane, HeldUntil, Lane, LaneState, Schedule } from '../../../ap
 import { readNumber } from '../../../lib/number';
 import { clockTime } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { useNotice } from '../../../parts/Notices';
 import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';

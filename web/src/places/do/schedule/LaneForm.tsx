@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Lane, Schedule } from '../../../api/types';
 import { Button } from '../../../parts/Button';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { Refusal } from '../../../parts/Refusal';
 import { Sheet } from '../../../parts/Sheet';
 import { freshId, withLane, withoutLane } from './changes';

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { useTemplate, type TemplateName } from '../../../api/schedule';
 import type { Schedule } from '../../../api/types';
 import { Button } from '../../../parts/Button';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { When } from '../../../parts/When';
 import { useNotice } from '../../../parts/Notices';
 import { Refusal } from '../../../parts/Refusal';
 import { useAtTank } from '../../../TankContext';
@@ -111,16 +112,16 @@ export function Templates({
         />
         {template === 'HOLIDAY' && (
           <>
-            <Field
+            <When
               label="First day"
-              type="date"
+              kind="date"
               className="w-44"
               value={from}
               onChange={(e) => setFrom(e.target.value)}
             />
-            <Field
+            <When
               label="Last day"
-              type="date"
+              kind="date"
               className="w-44"
               value={until}
               onChange={(e) => setUntil(e.target.value)}

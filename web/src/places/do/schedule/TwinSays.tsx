@@ -4,13 +4,14 @@ import { useScheduleRun } from '../../../api/schedule';
 import type { Schedule, ScheduleDay, RunOfSchedule, WhatIf } from '../../../api/types';
 import { ForecastDrawing } from '../../../drawings/ForecastDrawing';
 import { money } from '../../../lib/money';
+import { range } from '../../../lib/number';
 import { dayAndTime } from '../../../lib/time';
 import { OneOf } from '../../../parts/OneOf';
 import { Refusal } from '../../../parts/Refusal';
 import { useWidth } from '../../../parts/useWidth';
 import { useAtTank } from '../../../TankContext';
 import { Brought } from './Brought';
-import { dosesMade, mediaWords, rangeWords } from './words';
+import { dosesMade, mediaWords } from './words';
 
 const LENGTHS = [
   { value: '2', label: 'two days' },
@@ -59,18 +60,18 @@ export function TwinSays({
           <dl className="grid gap-x-10 gap-y-2 md:grid-cols-3">
             <Figure
               name={`daily low, ${dayAndTime(run.data.asked.troughAt, tank.zone)}`}
-              value={rangeWords(run.data.asked.troughPh, 2)}
-              beside={other ? rangeWords(run.data.now.troughPh, 2) : undefined}
+              value={range(run.data.asked.troughPh, 2)}
+              beside={other ? range(run.data.now.troughPh, 2) : undefined}
             />
             <Figure
               name="lowest oxygen, mg/L"
-              value={rangeWords(run.data.asked.lowestOxygenMgPerL, 1)}
-              beside={other ? rangeWords(run.data.now.lowestOxygenMgPerL, 1) : undefined}
+              value={range(run.data.asked.lowestOxygenMgPerL, 1)}
+              beside={other ? range(run.data.now.lowestOxygenMgPerL, 1) : undefined}
             />
             <Figure
               name="highest CO2 in the water, ppm"
-              value={rangeWords(run.data.asked.highestCo2Ppm, 0)}
-              beside={other ? rangeWords(run.data.now.highestCo2Ppm, 0) : undefined}
+              value={range(run.data.asked.highestCo2Ppm, 0)}
+              beside={other ? range(run.data.now.highestCo2Ppm, 0) : undefined}
             />
             <Media run={run.data.asked} />
             {doses !== undefined && <Figure name="doses of the day that is shown" value={doses} />}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schedule, WhatIf } from '../../../api/types';
 import { Button } from '../../../parts/Button';
-import { Choice } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
 import { plainStates } from './fields';
 import { usePlayhead } from './playhead';
 import { stateWords } from './words';

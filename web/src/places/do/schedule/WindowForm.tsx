@@ -2,7 +2,9 @@ import { useState } from 'react';
 import type { LaneWindow, Schedule, WindowEdge } from '../../../api/types';
 import { readNumber } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
+import { When } from '../../../parts/When';
 import { Refusal } from '../../../parts/Refusal';
 import { Sheet } from '../../../parts/Sheet';
 import { Tick } from '../../../parts/Tick';
@@ -202,9 +204,9 @@ function EdgeFields({
         onChange={(e) => onChange({ ...value, by: e.target.value as By })}
       />
       {value.by === 'clock' ? (
-        <Field
+        <When
           label={`${label} at`}
-          type="time"
+          kind="time"
           className="w-40"
           value={value.time}
           onChange={(e) => onChange({ ...value, time: e.target.value })}

@@ -1,5 +1,6 @@
 import type { Lane, LaneState } from '../../../api/types';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { readLasting, type StateDraft } from './drafts';
 import { lasting, stateWords } from './words';
 

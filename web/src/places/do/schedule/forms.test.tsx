@@ -1,6 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Lane, LaneRule, Schedule } from '../../../api/types';
+import { choose, typeTime } from '../../../testing/fill';
 import { LaneForm } from './LaneForm';
 import { RuleForm } from './RuleForm';
 import { WindowForm } from './WindowForm';
@@ -60,7 +61,7 @@ beforeEach(() => {
 
 describe('a rule', () => {
   it('is a wave in the newest window at first', () => {
-    expect(made(PUMP, () => type('State', 'WAVE'))).toEqual({
+    expect(made(PUMP, () => choose('State', 'WAVE'))).toEqual({
       lane: 'pump',
       kind: 'SPECIAL',
       window: 'hour',
@@ -69,7 +70,7 @@ describe('a rule', () => {
   });
 
   it('is two surges afterwards, a minute each, five minutes apart', () => {
-    expect(made(PUMP, () => type('When', 'FOLLOW_UP'))).toEqual({
+    expect(made(PUMP, () => choose('When', 'FOLLOW_UP'))).toEqual({
       lane: 'pump',
       kind: 'FOLLOW_UP',
       window: 'hour',
@@ -82,10 +83,10 @@ describe('a rule', () => {
 
   it('is a gate with what holds without a reading, at any time', () => {
     const gate = made(AIR, () => {
-      type('When', 'GATE');
-      type('In', '');
+      choose('When', 'GATE');
+      choose('In', '');
       type('than', '8,15');
-      type('State', 'MEDIA');
+      choose('State', 'MEDIA');
     });
     expect(gate).toEqual({
       lane: 'air',
@@ -120,8 +121,9 @@ describe('a rule', () => {
 
   it('offers a lane only what it can do', () => {
     made(AIR, () => undefined);
-    const options = [...screen.getByLabelText('State').querySelectorAll('option')];
-    expect(options.map((o) => o.value)).toEqual(['FRESH', 'MEDIA', 'RECIRCULATED']);
+    fireEvent.keyDown(screen.getByLabelText('State'), { key: 'Enter' });
+    const options = screen.getAllByRole('option').map((o) => o.dataset.value);
+    expect(options).toEqual(['FRESH', 'MEDIA', 'RECIRCULATED']);
   });
 });
 
@@ -134,11 +136,11 @@ describe('a window', () => {
     return change.mock.calls[0]?.[0].windows.at(-1);
   }
 
-  it('has a name and lasts some time', () => {
+  it('has a name and lasts some time', async () => {
     expect(saved(() => undefined)).toBeUndefined();
     expect(screen.getByRole('alert').textContent).toMatch(/Enter a name/);
     type('Name', 'feeding');
-    type('Ends at', '19:00');
+    await typeTime('Ends at', '19:00');
     press('Add');
     expect(screen.getByRole('alert').textContent).toMatch(/Start and end are the same/);
   });
@@ -146,9 +148,9 @@ describe('a window', () => {
   it('follows the lamps, on some days, in a season', () => {
     const window = saved(() => {
       type('Name', 'Dusk');
-      type('Begins', 'OFF');
+      choose('Begins', 'OFF');
       type('Begins minutes after', '-30');
-      type('Ends', 'OFF');
+      choose('Ends', 'OFF');
       fireEvent.click(screen.getByLabelText('Sun'));
       fireEvent.click(screen.getByLabelText('only in a season'));
     });
@@ -170,7 +172,7 @@ describe('a lane', () => {
     press('Add');
     expect(screen.getByRole('alert').textContent).toMatch(/Enter a name/);
     type('Name', 'skimmer');
-    type('What it is', 'SKIMMER');
+    choose('What it is', 'SKIMMER');
     press('Add');
     expect(change.mock.calls[0]?.[0].lanes.at(-1)).toEqual({
       id: 'skimmer',

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { range } from '../../../lib/number';
 import type { LaneDay, LanePiece, LaneState, ScheduleDay } from '../../../api/types';
 import { draftOf, readLasting, readState, readSurges } from './drafts';
 import {
@@ -10,7 +11,6 @@ import {
   lasting,
   mediaWords,
   pieceAt,
-  rangeWords,
   ruleWords,
   waveAt,
   whyWords,
@@ -190,8 +190,8 @@ describe('what the twin says', () => {
   });
 
   it('says estimates as ranges, and media by how long they last or what stops them', () => {
-    expect(rangeWords({ value: 8.1, low: 8.05, high: 8.2 }, 2)).toBe('8.05 to 8.20');
-    expect(rangeWords({ value: 6.31, low: 6.31, high: 6.32 }, 1)).toBe('6.3');
+    expect(range({ value: 8.1, low: 8.05, high: 8.2 }, 2)).toBe('8.05–8.20');
+    expect(range({ value: 6.31, low: 6.31, high: 6.32 }, 1)).toBe('6.3');
     const media = {
       massKg: 1.5,
       lastDays: { value: 16, low: 14.2, high: 18.9 },

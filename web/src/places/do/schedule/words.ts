@@ -10,6 +10,7 @@ import type {
   RunOfSchedule,
   WindowEdge,
 } from '../../../api/types';
+import { range } from '../../../lib/number';
 import { clockTime, dayOfMonth } from '../../../lib/time';
 
 export const KIND: Record<Lane['kind'], string> = {
@@ -216,16 +217,10 @@ function which(some: number, all: number): string {
   return some === 1 ? 'one of which' : 'some of which';
 }
 
-/** An estimate as its range, or as one number where that is none. */
-export function rangeWords(e: { value: number; low: number; high: number }, digits: number) {
-  const [low, high] = [e.low.toFixed(digits), e.high.toFixed(digits)];
-  return low === high ? low : `${low} to ${high}`;
-}
-
 /** How long a fill of media lasts, or what stops it. */
 export function mediaWords(media: NonNullable<RunOfSchedule['media']>): string {
   if (media.drowned) return `drowned, ${media.waterPerKg.toFixed(2)} L in each kg`;
-  const days = rangeWords(media.lastDays, 0);
+  const days = range(media.lastDays, 0);
   return `${media.massKg} kg lasts ${days} ${days === '1' ? 'day' : 'days'}`;
 }
 

@@ -1,9 +1,10 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
-import { useRef, useState, type DragEvent } from 'react';
+import { useState, type DragEvent } from 'react';
 import { useImport, useImports, useUndoImport, useUpload } from '../../../api/imports';
 import type { Import } from '../../../api/types';
 import { dayAndTime } from '../../../lib/time';
 import { Button, buttonLook } from '../../../parts/Button';
+import { FileButton } from '../../../parts/FileButton';
 import { useNotice } from '../../../parts/Notices';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
@@ -59,7 +60,6 @@ function Choose() {
   const { tank } = useAtTank();
   const navigate = route.useNavigate();
   const upload = useUpload(tank.id);
-  const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   const [tooLarge, setTooLarge] = useState<string | null>(null);
 
@@ -101,20 +101,9 @@ function Choose() {
             Drop the file here. CSV from any logger, columns in any order, or SenML JSON, up to 250
             MB.
           </p>
-          <Button look="main" onClick={() => input.current?.click()} disabled={upload.isPending}>
+          <FileButton label="Logger file" look="main" disabled={upload.isPending} take={take}>
             {upload.isPending ? 'Sending…' : 'Choose a file'}
-          </Button>
-          <input
-            ref={input}
-            type="file"
-            aria-label="Logger file"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(e) => {
-              take(e.target.files?.[0]);
-              e.target.value = '';
-            }}
-          />
+          </FileButton>
           <p className="text-soft">Nothing is added before you have checked the preview.</p>
         </div>
         {(tooLarge || upload.error) && (

@@ -1,6 +1,6 @@
 import type { Channel } from '../../../api/types';
 import { METHOD, RAW_UNIT } from '../../../lib/units';
-import { Choice } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
 import { OneOf } from '../../../parts/OneOf';
 import { EVERYTHING } from '../quantities';
 import { chosen, measurable, unitsOf, whyProposed, type Answer } from './answers';

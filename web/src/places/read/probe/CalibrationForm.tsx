@@ -6,7 +6,9 @@ import { measure, readAs, typed } from '../../../lib/measure';
 import { signed } from '../../../lib/number';
 import { localInput } from '../../../lib/time';
 import { Button } from '../../../parts/Button';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
+import { When } from '../../../parts/When';
 import { useNotice } from '../../../parts/Notices';
 import { OneOf } from '../../../parts/OneOf';
 import { Refusal } from '../../../parts/Refusal';
@@ -142,9 +144,9 @@ export function CalibrationForm({ buffers }: { buffers: Probe['buffers'] }) {
         )}
       </div>
       <OneOf legend="Then I" value={meter} options={METERS} onChange={setMeter} />
-      <Field
+      <When
         label={time === null ? 'now' : 'at'}
-        type="datetime-local"
+        kind="moment"
         value={time ?? opened}
         onChange={(e) => setTime(e.target.value || null)}
         error={keep.error?.at('at')}

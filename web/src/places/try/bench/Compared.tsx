@@ -1,6 +1,6 @@
 import type { Bench, Forecast } from '../../../api/types';
 import { money } from '../../../lib/money';
-import { range, signedRange } from '../../../lib/number';
+import { between, range, signedRange } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { useAtTank } from '../../../TankContext';
 import { means, type NamedSet, setInWords } from './sets';
@@ -96,6 +96,6 @@ export function mediaDays(f: Forecast): string {
   const about =
     days.high - days.low < 1
       ? `${Math.round(days.value)}`
-      : `${Math.round(days.low)} to ${Math.round(days.high)}`;
+      : between(String(Math.round(days.low)), String(Math.round(days.high)));
   return `${about} days, then ${end === 'DROWNED' ? 'drowned' : 'spent'}`;
 }

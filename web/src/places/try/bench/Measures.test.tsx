@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { beforeEach, expect, it, vi } from 'vitest';
 import type { Forecast, MeasureKind, PutMeasure, Units } from '../../../api/types';
+import { choose } from '../../../testing/fill';
 import { Measures } from './Measures';
 
 const METRIC: Units = {
@@ -132,7 +133,7 @@ it('shows a setting only where it has a meaning', async () => {
   render(<Shelf />);
   await user.click(screen.getByLabelText('Media before it'));
   expect(screen.queryByLabelText('below')).toBeNull();
-  await user.selectOptions(screen.getByLabelText('in use'), 'BELOW_PH');
+  choose('in use', 'BELOW_PH');
   expect(changed).toHaveBeenLastCalledWith([{ kind: 'scrubber', choices: { hours: 'BELOW_PH' } }]);
   expect(screen.getByLabelText('below').getAttribute('aria-valuetext')).toBe('8.20');
 });

@@ -4,7 +4,7 @@ import { GainBar } from '../../../drawings/GainBar';
 import { money } from '../../../lib/money';
 import { signedRange } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
-import { Choice } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
 import { Skeleton } from '../../../parts/Skeleton';
 import { Slider } from '../../../parts/Slider';
 import { knobs, turned, withMeasure, withoutMeasure, type Knob } from './measures';

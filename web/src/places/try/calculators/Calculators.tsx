@@ -8,7 +8,8 @@ import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../../api
 import { measure, readAs, typed as asTyped } from '../../../lib/measure';
 import { plain, readNumber, signed } from '../../../lib/number';
 import { ALKALINITY } from '../../../lib/units';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
 import {

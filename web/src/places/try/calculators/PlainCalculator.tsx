@@ -7,7 +7,8 @@ import { measure, readAs, typed as typedAs, type Measure } from '../../../lib/me
 import { saveText } from '../../../lib/file';
 import { readNumber } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
-import { Choice, Field } from '../../../parts/Field';
+import { Choice } from '../../../parts/Choice';
+import { Field } from '../../../parts/Field';
 import { useAtTank } from '../../../TankContext';
 import { Answers, Source } from './Answers';
 import { sumCsv } from './csv';

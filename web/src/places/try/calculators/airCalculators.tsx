@@ -2,15 +2,15 @@ import { api, bodyOf } from '../../../api/client';
 import { useHomes } from '../../../api/homes';
 import { measure, show, shown } from '../../../lib/measure';
 import { money } from '../../../lib/money';
-import { range } from '../../../lib/number';
+import { between, range } from '../../../lib/number';
 import { useAtTank } from '../../../TankContext';
 import { Answer, AnswerList } from './Answers';
 import { CurveDrawing } from './CurveDrawing';
 import { PlainCalculator } from './PlainCalculator';
 
 const n0 = (value: number | undefined) => value ?? 0;
-const percent = (share: number) => `${Math.round(share * 100)} %`;
-const span = (e: { low: number; high: number }) => `${percent(e.low)} to ${percent(e.high)}`;
+const percent = (share: number) => String(Math.round(share * 100));
+const span = (e: { low: number; high: number }) => `${between(percent(e.low), percent(e.high))} %`;
 
 export function AirlineCalculator() {
   return (
@@ -270,26 +270,26 @@ export function BubblesCalculator() {
         <AnswerList>
           <Answer
             label="adds oxygen like a rolling surface of"
-            value={`${a.rigid.asRollingM2.toFixed(1)} to ${a.mobile.asRollingM2.toFixed(1)}`}
+            value={between(a.rigid.asRollingM2.toFixed(1), a.mobile.asRollingM2.toFixed(1))}
             unit="m²"
             large
           />
           <Answer
             label="or like a rippled surface of"
-            value={`${a.rigid.asRippledM2.toFixed(1)} to ${a.mobile.asRippledM2.toFixed(1)}`}
+            value={between(a.rigid.asRippledM2.toFixed(1), a.mobile.asRippledM2.toFixed(1))}
             unit="m²"
           />
           <Answer
             label="share of the air’s oxygen that dissolves"
-            value={`${percent(a.rigid.oxygenOfAirLimit)} to ${percent(a.mobile.oxygenOfAirLimit)}`}
+            value={span({ low: a.rigid.oxygenOfAirLimit, high: a.mobile.oxygenOfAirLimit })}
           />
           <Answer
             label="CO2 saturation on the way up"
-            value={`${percent(a.rigid.co2OfAirLimit)} to ${percent(a.mobile.co2OfAirLimit)}`}
+            value={span({ low: a.rigid.co2OfAirLimit, high: a.mobile.co2OfAirLimit })}
           />
           <Answer
             label="rise speed"
-            value={`${a.rigid.riseCmPerS.toFixed(0)} to ${a.mobile.riseCmPerS.toFixed(0)}`}
+            value={between(a.rigid.riseCmPerS.toFixed(0), a.mobile.riseCmPerS.toFixed(0))}
             unit="cm/s"
           />
           <Answer label="bubble area in the water" value={a.rigid.areaM2.toFixed(2)} unit="m²" />

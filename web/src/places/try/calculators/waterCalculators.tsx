@@ -1,6 +1,7 @@
 import { api, bodyOf } from '../../../api/client';
 import { Answer, AnswerList } from './Answers';
 import { PlainCalculator } from './PlainCalculator';
+import { between } from '../../../lib/number';
 
 const n0 = (value: number | undefined) => value ?? 0;
 const WATER = [
@@ -94,7 +95,7 @@ export function MediaCalculator() {
               value={
                 a.days.high - a.days.low < 0.5
                   ? a.days.value.toFixed(1)
-                  : `${a.days.low.toFixed(0)} to ${a.days.high.toFixed(0)}`
+                  : between(a.days.low.toFixed(0), a.days.high.toFixed(0))
               }
               large
             />
@@ -229,7 +230,7 @@ export function SettlingCalculator() {
         <AnswerList>
           <Answer
             label="a change takes"
-            value={`${a.settledH.low.toFixed(0)} to ${a.settledH.high.toFixed(0)}`}
+            value={between(a.settledH.low.toFixed(0), a.settledH.high.toFixed(0))}
             unit="h"
             large
           />

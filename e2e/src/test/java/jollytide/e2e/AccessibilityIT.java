@@ -117,7 +117,7 @@ class AccessibilityIT extends BrowserTest {
                     case "rule of a lane" -> {
                         page.navigate(tank + "schedule");
                         button(page, "add a rule for skimmer").click();
-                        page.getByLabel("When").selectOption("GATE");
+                        choose(page.getByLabel("When"), "GATE");
                     }
                     case "new line" -> {
                         page.navigate(tank + "dosing");

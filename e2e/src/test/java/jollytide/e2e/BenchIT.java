@@ -114,7 +114,7 @@ class BenchIT extends BrowserTest {
         page.getByLabel("Fish", new Page.GetByLabelOptions().setExact(true)).fill("clownfish");
         page.getByLabel("How many").fill("2");
         page.getByLabel("Weight of one, about").fill("12");
-        page.getByLabel("Cabinet around the sump").selectOption("SHUT");
+        choose(page.getByLabel("Cabinet around the sump"), "SHUT");
         button(page, "Save").click();
         assertThat(page.getByText("Description saved.").first()).isVisible();
         page.reload();

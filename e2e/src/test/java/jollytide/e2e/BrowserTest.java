@@ -182,6 +182,12 @@ abstract class BrowserTest {
         return within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name));
     }
 
+    /** The button of this name among others whose names begin so. */
+    static Locator exactly(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
     /** Where a logger's file is chosen; the button in front of it opens the system's own dialog. */
     static Locator fileInput(Page page) {
         return page.locator("input[type=file]");
@@ -194,5 +200,26 @@ abstract class BrowserTest {
 
     static void enter(Page page, String quantity, String value) {
         field(page, quantity).fill(value);
+    }
+
+    /** Chooses from a list by the value that the option stands for. */
+    static void choose(Locator list, String value) {
+        list.click();
+        list.page().locator("[role=option][data-value='" + value + "']").click();
+    }
+
+    static void when(Page page, String label, String iso) {
+        when(page.locator("body"), label, iso);
+    }
+
+    /** Types a day, a time or both, as digits and part by part: "2025-10-01", "08:00", "2025-10-01T08:00". */
+    static void when(Locator within, String label, String iso) {
+        within.getByRole(
+                        AriaRole.GROUP,
+                        new Locator.GetByRoleOptions().setName(label).setExact(true))
+                .getByRole(AriaRole.SPINBUTTON)
+                .first()
+                .click();
+        within.page().keyboard().type(iso.replaceAll("\\D", ""));
     }
 }

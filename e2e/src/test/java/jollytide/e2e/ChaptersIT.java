@@ -120,7 +120,7 @@ class ChaptersIT extends BrowserTest {
         assertThat(page.getByText("Slope 100 %, offset −4 mV. A good probe.")).isVisible();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("left the meter unchanged"))
                 .click();
-        button(page, "Save").click();
+        exactly(page, "Save").click();
         assertThat(page.getByText("This probe reads 0.06 too high, and we correct that, ±0.02."))
                 .isVisible();
         assertThat(page.locator("header")).containsText("corrected");

@@ -71,7 +71,7 @@ class DemoIT extends BrowserTest {
         page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)).fill("window open");
         // An event on a past day's page is of that day.
         assertThat(page.getByLabel("When it began")).hasValue("2026-01-04T12:00");
-        page.getByLabel("When it began").fill("2026-01-04T13:20");
+        when(page, "When it began", "2026-01-04T13:20");
         button(page, "Add").click();
         assertThat(page.getByText("window open")).isVisible();
         button(page, "Undo").click();

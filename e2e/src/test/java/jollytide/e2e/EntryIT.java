@@ -56,7 +56,7 @@ class EntryIT extends BrowserTest {
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/dosing"));
         Locator harm = page.locator("p").filter(new Locator.FilterOptions().setHasText("ammonia is dangerous"));
         assertThat(harm).containsText("of the water");
-        page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)).selectOption("WATER");
+        choose(page.getByLabel("What", new Page.GetByLabelOptions().setExact(true)), "WATER");
         for (int i = 0; i < 4; i++) {
             page.getByLabel("How much").fill("200");
             button(page, "Add to log").click();
@@ -84,11 +84,11 @@ class EntryIT extends BrowserTest {
 
     @Test
     void anotherValueForTheSameTimeIsAskedAbout() {
-        page.getByLabel("taken now").fill("2026-01-05T09:55");
+        when(page, "taken now", "2026-01-05T09:55");
         enter(page, "pH", "7.9");
         button(page, "Save").click();
         assertThat(log).containsText("7.90");
-        page.getByLabel("taken now").fill("2026-01-05T09:55");
+        when(page, "taken now", "2026-01-05T09:55");
         enter(page, "pH", "7.8");
         button(page, "Save").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("7.9 NBS scale");
@@ -99,7 +99,7 @@ class EntryIT extends BrowserTest {
 
     @Test
     void theRepeatedHourIsAskedAbout() {
-        page.getByLabel("taken now").fill("2025-10-26T02:30");
+        when(page, "taken now", "2025-10-26T02:30");
         enter(page, "pH", "7.9");
         button(page, "Save").click();
         assertThat(page.getByText("in Europe/Amsterdam")).isVisible();

@@ -28,10 +28,10 @@ class ExperimentIT extends BrowserTest {
                 .truncatedTo(ChronoUnit.MINUTES)
                 .plus(UNTIL_BEGIN)
                 .plus(HOURS);
-        page.getByLabel("Lights on").fill(on.toString());
-        page.getByLabel("Lights off").fill(on.plusHours(11).toString());
+        when(page, "Lights on", on.toString());
+        when(page, "Lights off", on.plusHours(11).toString());
         page.getByLabel("Area").first().fill("3");
-        page.getByLabel("Movement").first().selectOption("BROKEN");
+        choose(page.getByLabel("Movement").first(), "BROKEN");
         button(page, "Save").click();
         assertThat(page.getByText("Description saved.").first()).isVisible();
         open(page, "add-to-log");
@@ -66,7 +66,7 @@ class ExperimentIT extends BrowserTest {
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Planned experiment")))
                 .isVisible();
         button(page, "The skimmer is off").click();
-        assertThat(bar(page)).containsText(Pattern.compile("on again at \\d\\d:\\d\\d, in 2 h \\d+ min"));
+        assertThat(bar(page)).containsText(Pattern.compile("Switch it on at \\d\\d:\\d\\d, in 2 h \\d+ min"));
         open(page, "today");
         assertThat(bar(page)).containsText("Stop at once if animals gasp at the surface");
         button(page, "The skimmer runs again").click();

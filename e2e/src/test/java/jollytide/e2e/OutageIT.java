@@ -52,14 +52,14 @@ class OutageIT extends BrowserTest {
         page.getByLabel("Oxygen, measured", new Page.GetByLabelOptions().setExact(true))
                 .first()
                 .fill("5,6");
-        button(page, "Note: Oxygen").first().click();
+        button(page, "Log: Oxygen, measured").first().click();
         button(page, "They breathe calmly").first().click();
         assertThat(page.getByText("Animals gasp: aerate now")).isHidden();
         page.getByText("Meals, warmth, ammonia").first().click();
         page.getByLabel("Room temperature", new Page.GetByLabelOptions().setExact(true))
                 .fill("14");
-        button(page, "Note: Room temperature").click();
-        assertThat(page.getByText("Noted: 14 °C.")).isVisible();
+        button(page, "Log: Room temperature").click();
+        assertThat(page.getByText("Logged: 14 °C.")).isVisible();
         page.waitForResponse(
                 r -> r.url().endsWith("/end"),
                 () -> button(page, "Power is back").click());
@@ -191,7 +191,7 @@ class OutageIT extends BrowserTest {
         button(page, "Add equipment").click();
         page.getByLabel("Equipment").fill("battery pump");
         page.getByLabel("Air", new Page.GetByLabelOptions().setExact(true)).fill("90");
-        page.getByLabel("Power").fill("0.6");
+        field(page, "Power").fill("0.6");
         page.getByLabel("Number of cells").fill("4");
         button(page, "Add to kit").click();
         assertThat(page.getByText("battery pump: never tested").first()).isVisible();
@@ -205,7 +205,7 @@ class OutageIT extends BrowserTest {
         button(page, "Save").first().click();
         assertThat(page.getByText("under the stairs").first()).isVisible();
         assertThat(page.getByText("40 h, tested")).isVisible();
-        page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).fill("18:00");
+        when(page, "From", "18:00");
         assertThat(page.getByText("battery pump: lasts")).isVisible();
         Download dates = page.waitForDownload(
                 () -> page.getByText("Export to a calendar (iCalendar file)").click());
@@ -244,10 +244,10 @@ class OutageIT extends BrowserTest {
         assertThat(card.getByText("Aerate at once. Pour")).isVisible();
         card.reload();
         assertThat(card.getByText("Aerate at once. Pour")).isVisible();
-        card.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("The power is back"))
+        card.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Power is back"))
                 .click();
         assertThat(card.getByText("Return pump and circulation first").first()).isVisible();
-        Download log = card.waitForDownload(() -> card.getByText("Save the log").click());
+        Download log = card.waitForDownload(() -> button(card, "Save the log").click());
         Path notes = dir.resolve("log.json");
         log.saveAs(notes);
 
@@ -255,7 +255,7 @@ class OutageIT extends BrowserTest {
             page.navigate(page.url().replaceAll("/[a-z]+$", "/outage"));
             page.evaluate("localStorage.clear()");
             page.reload();
-            page.getByLabel("Choose the file from the card").setInputFiles(notes);
+            fileInput(page).setInputFiles(notes);
             assertThat(page.getByText("The power was out for")).isVisible();
             assertThat(page.getByText("2 notes:")).isVisible();
         }
@@ -268,7 +268,7 @@ class OutageIT extends BrowserTest {
         Page page = demo(visitor(PHONE), "Heron", "Transport");
         assertThat(page.getByText("Within limits", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        page.getByLabel("Aerated on the way").selectOption("no");
+        choose(page.getByLabel("Aerated on the way"), "no");
         assertThat(page.getByText("after that, oxygen may fall below 5 mg/L")).isVisible();
         assertThat(page.getByText("On arrival", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();

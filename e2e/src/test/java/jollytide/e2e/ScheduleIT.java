@@ -41,14 +41,14 @@ class ScheduleIT extends BrowserTest {
     private static void window(Page page, String name, String from, String until) {
         button(page, "Add a time window").click();
         form(page).getByLabel("Name").fill(name);
-        form(page).getByLabel("Begins at").fill(from);
-        form(page).getByLabel("Ends at").fill(until);
+        when(form(page), "Begins at", from);
+        when(form(page), "Ends at", until);
         add(page);
     }
 
     private static void rule(Page page, String lane, String state) {
         button(page, lane + ": add a rule").click();
-        form(page).getByLabel("State").selectOption(state);
+        choose(form(page).getByLabel("State"), state);
         add(page);
     }
 
@@ -210,7 +210,7 @@ class ScheduleIT extends BrowserTest {
                 .isVisible();
         button(page, "Add the task").first().click();
         assertThat(page.getByText("Upkeep has it every day.").first()).isVisible();
-        page.getByLabel("Fitted to this tank").selectOption("REVERSE_REFUGIUM");
+        choose(page.getByLabel("Fitted to this tank"), "REVERSE_REFUGIUM");
         button(page, "Use this template").click();
         assertThat(page.getByText("There is no device for a refugium")).isVisible();
     }
@@ -221,7 +221,7 @@ class ScheduleIT extends BrowserTest {
         Page page = demo(visitor(DESKTOP), "Lantern Reef", "Schedule");
         assertThat(page.getByText("· saved")).isVisible();
         assertThat(at(page, "12:05", "flow pumps, left")).containsText("feeding");
-        page.getByLabel("Fitted to this tank").selectOption("NIGHT_MEDIA");
+        choose(page.getByLabel("Fitted to this tank"), "NIGHT_MEDIA");
         button(page, "Use this template").click();
         assertThat(page.getByText("a closed loop adds no oxygen")).isVisible();
         Locator twin = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What the model expects"));
@@ -237,8 +237,8 @@ class ScheduleIT extends BrowserTest {
         assertThat(twin.getByRole(AriaRole.LINK)).hasText("Readiness");
         button(page, "Clear").click();
         page.getByLabel("Another time").fill("14:00");
-        page.getByLabel("a device got stuck").selectOption("return");
-        page.getByLabel("and stayed").selectOption("OFF");
+        choose(page.getByLabel("a device got stuck"), "return");
+        choose(page.getByLabel("and stayed"), "OFF");
         button(page, "Show the device").click();
         assertThat(at(page, "15:00", "return pump")).containsText("stuck");
         assertThat(heading(page, "One conflict")).isVisible();

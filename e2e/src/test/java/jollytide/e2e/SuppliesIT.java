@@ -36,7 +36,7 @@ class SuppliesIT extends BrowserTest {
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/supplies"));
         assertThat(page.getByText("No supplies yet")).isVisible();
-        page.getByLabel("What").selectOption("OWN");
+        choose(page.getByLabel("What"), "OWN");
         page.getByLabel("Name", exactly()).fill("salt");
         page.getByLabel("Use a day").fill("100");
         page.getByLabel("A package holds").fill("5000");
@@ -48,7 +48,7 @@ class SuppliesIT extends BrowserTest {
         button(salt, "Add").click();
         assertThat(salt.getByRole(AriaRole.ALERT)).isVisible();
         salt.getByLabel("How much").fill("2");
-        salt.getByLabel("in", new Locator.GetByLabelOptions().setExact(true)).selectOption("LB");
+        choose(salt.getByLabel("in", new Locator.GetByLabelOptions().setExact(true)), "LB");
         button(salt, "Add").click();
         assertThat(salt).containsText("About 907 g left");
         assertThat(page.getByText("salt: 2 × 5000 g")).isVisible();

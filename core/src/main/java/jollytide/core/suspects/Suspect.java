@@ -339,15 +339,15 @@ public enum Suspect {
 
     /** How a size is said, from its low to its high end. */
     private enum Size {
-        PPM("%.0f to %.0f ppm"),
-        HOURS("%.1f to %.1f h"),
-        PH("%.2f to %.2f"),
-        DKH("%.1f to %.1f dKH"),
-        SHARE("%.0f to %.0f %%"),
+        PPM("%.0f–%.0f ppm"),
+        HOURS("%.1f–%.1f h"),
+        PH("%.2f–%.2f"),
+        DKH("%.1f–%.1f dKH"),
+        SHARE("%.0f–%.0f %%"),
         /** Of a natural logarithm by which something is less. */
-        LOSS("%.0f to %.0f %%"),
+        LOSS("%.0f–%.0f %%"),
         /** Likewise more. */
-        MORE("%.0f to %.0f %%");
+        MORE("%.0f–%.0f %%");
 
         private final String band;
 

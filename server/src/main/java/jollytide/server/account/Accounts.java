@@ -189,11 +189,17 @@ public class Accounts {
         keeper.temperatureUnit = units.temperature();
         keeper.salinityUnit = units.salinity();
         keeper.volumeUnit = units.volume();
+        keeper.clockFace = units.clock();
         return units;
     }
 
     static Units units(Keeper keeper) {
-        return new Units(keeper.alkalinityUnit, keeper.temperatureUnit, keeper.salinityUnit, keeper.volumeUnit);
+        return new Units(
+                keeper.alkalinityUnit,
+                keeper.temperatureUnit,
+                keeper.salinityUnit,
+                keeper.volumeUnit,
+                keeper.clockFace);
     }
 
     /**

@@ -36,6 +36,10 @@ public class Keeper {
     @Column(columnDefinition = "VARCHAR(20)")
     VolumeUnit volumeUnit = VolumeUnit.LITRE;
 
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "VARCHAR(20)")
+    ClockFace clockFace = ClockFace.HOURS_24;
+
     Instant createdAt;
 
     protected Keeper() {}

@@ -120,4 +120,21 @@ class AccountTest extends ServerTest {
         assertThat(keeper.get("/session").body().path("units").path("salinity").asString())
                 .isEqualTo("SG_25");
     }
+
+    @Test
+    void timesAreReadByAClockOf24HoursUntilAnotherIsChosen() {
+        Visitor keeper = visitor().asNewKeeper();
+        assertThat(clock(keeper)).isEqualTo("HOURS_24");
+        keeper.put("/me/units", """
+                {"alkalinity":"DKH","temperature":"CELSIUS","salinity":"PSU","volume":"LITRE","clock":"HOURS_12"}""");
+        assertThat(clock(keeper)).isEqualTo("HOURS_12");
+        var refused = keeper.put("/me/units", """
+                {"alkalinity":"DKH","temperature":"CELSIUS","salinity":"PSU","volume":"LITRE","clock":"HOURS_10"}""");
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(clock(keeper)).isEqualTo("HOURS_12");
+    }
+
+    private static String clock(Visitor keeper) {
+        return keeper.get("/session").body().path("units").path("clock").asString();
+    }
 }
