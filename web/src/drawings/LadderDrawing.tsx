@@ -130,6 +130,7 @@ export function LadderDrawing({
         />
       ))}
       <TimeTicks
+        width={width}
         ticks={x.ticks(narrow ? 3 : 8)}
         x={x}
         y={height - 6}

@@ -89,7 +89,13 @@ export function LeftDrawing({
           {tick === 0 ? '0' : tick.toFixed(2).replace('-', '−')}
         </text>
       ))}
-      <TimeTicks ticks={days} x={x} y={height - 6} says={(tick) => shortDay(tick, zone)} />
+      <TimeTicks
+        width={width}
+        ticks={days}
+        x={x}
+        y={height - 6}
+        says={(tick) => shortDay(tick, zone)}
+      />
     </svg>
   );
 }

@@ -54,6 +54,7 @@ export function OverTime({
       <Scale ticks={y.ticks(4)} y={y} left={LEFT} right={width - RIGHT} decimals={0} />
       {children(x, y, { left: LEFT, right: width - RIGHT, top: TOP, bottom: TOP + HEIGHT })}
       <TimeTicks
+        width={width}
         ticks={x.ticks(width < 500 ? 3 : 6)}
         x={x}
         y={height - 6}

@@ -100,6 +100,7 @@ export function ProbeDrawing({
         ))}
       </g>
       <TimeTicks
+        width={width}
         ticks={x.ticks(Math.max(2, Math.floor(width / 220)))}
         x={x}
         y={height - 6}

@@ -95,6 +95,7 @@ export function ReservoirDrawing({
         )}
       </g>
       <TimeTicks
+        width={width}
         ticks={x.ticks(width < 500 ? 3 : 6)}
         x={x}
         y={height - 6}

@@ -91,6 +91,7 @@ export function TrialDrawing({
         />
       )}
       <TimeTicks
+        width={width}
         ticks={x.ticks(width < 500 ? 3 : 6)}
         x={x}
         y={TRIAL_HEIGHT - 6}

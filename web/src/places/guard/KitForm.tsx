@@ -93,11 +93,7 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
     />
   );
   return (
-    <form
-      onSubmit={(e) => void save(e)}
-      noValidate
-      className="grid gap-4 border-l-4 border-accent pl-4 md:grid-cols-3"
-    >
+    <form onSubmit={(e) => void save(e)} noValidate className="grid gap-4 md:grid-cols-2">
       <Field label="Equipment" {...field('name')} />
       <Field label="Where it is kept" {...field('place')} />
       <Field label="Who can use it" {...field('who')} />
@@ -228,20 +224,20 @@ export function KitForm({ item, done }: { item?: KitItem; done: () => void }) {
         </fieldset>
       )}
       {energy === 'GENERATOR' && (
-        <p className="border-l-4 border-danger pl-3 md:col-span-3">
+        <p className="border-l-4 border-danger pl-3 md:col-span-2">
           ✕ Outdoors only, far from doors and windows, never in a garage. Stop it and refuel it
           cold. Keep a carbon monoxide alarm indoors. Never back-feed the house. Ask a licensed
           electrician to fit a transfer switch.
         </p>
       )}
       {whole && energy !== 'GENERATOR' && (
-        <p className="border-l-4 border-danger pl-3 md:col-span-3">
+        <p className="border-l-4 border-danger pl-3 md:col-span-2">
           ✕ Plug pumps into the inverter or UPS itself. Never back-feed the house. Ventilate
           batteries. Never use a swollen one.
         </p>
       )}
-      <Refusal message={refusal} className="md:col-span-3" />
-      <div className="flex gap-2 md:col-span-3">
+      <Refusal message={refusal} className="md:col-span-2" />
+      <div className="flex gap-2 md:col-span-2">
         <Button look="main" type="submit" disabled={saving.isPending}>
           {item ? 'Save' : 'Add to kit'}
         </Button>

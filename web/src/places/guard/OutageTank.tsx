@@ -7,7 +7,7 @@ import { nextStep, predictedAt } from './outageLog';
 import { MoreNotes, NoteOxygen } from './OutageNotes';
 import { Listing, Next } from './OutageSteps';
 import { useNow } from '../../parts/useNow';
-import { atClock, dangerInWords, hoursDown, since } from './outageTime';
+import { atClock, dangerInWords, hoursDown, spanDown, since } from './outageTime';
 import type { useOutage } from './useOutage';
 import { useSaid } from './useSaid';
 import { between } from '../../lib/number';
@@ -184,7 +184,7 @@ function Thing({
         <span className="block text-sm text-soft">
           {thing.tested
             ? `${hoursDown(thing.likelyH)}, tested`
-            : `${hoursDown(thing.earlyH)} – ${hoursDown(thing.likelyH)}, estimated`}
+            : `${spanDown(thing.earlyH, thing.likelyH)}, estimated`}
           {thing.left < 0.95 &&
             `. About ${Math.round(thing.left * 100)} % charged after the last cut, assumed.`}
         </span>

@@ -30,7 +30,7 @@ export function TestRun({ item, done }: { item: KitItem; done: () => void }) {
       .catch(() => undefined);
   };
   return (
-    <div className="grid gap-3 border-l-4 border-accent pl-4">
+    <div className="grid gap-3">
       <ol className="list-decimal pl-5">
         <li>
           Charge the battery, or use the cells you keep for outages. Connect stone and tube as in an

@@ -1,4 +1,5 @@
 import type { OutageView } from '../../api/types';
+import { between } from '../../lib/number';
 import { clockOffset, clockTime, localDay, shiftDay } from '../../lib/time';
 import { dangerAhead } from './outageLog';
 
@@ -14,12 +15,31 @@ export const span = (h: number) => {
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
 };
 
-/** As people say hours until danger, rounded down: 40 min, 2½ h, 14 h. */
+const halvesDown = (n: number) => {
+  const halves = Math.floor(n * 2 + 1e-6);
+  return `${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''}`;
+};
+
+const MOST_HOURS = 48;
+
+function spoken(h: number): { much: string; unit: string } {
+  if (h < 1) return { much: String(Math.floor(h * 12 + 1e-6) * 5), unit: 'min' };
+  if (h > MOST_HOURS) return { much: halvesDown(h / 24), unit: 'days' };
+  return { much: h < 10 ? halvesDown(h) : String(Math.floor(h + 1e-6)), unit: 'h' };
+}
+
+/** As people say hours until danger, rounded down: 40 min, 2½ h, 14 h, 3½ days. */
 export function hoursDown(h: number): string {
-  if (h < 1) return `${Math.floor(h * 12 + 1e-6) * 5} min`;
-  if (h >= 10) return `${Math.floor(h + 1e-6)} h`;
-  const halves = Math.floor(h * 2 + 1e-6);
-  return `${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''} h`;
+  const { much, unit } = spoken(h);
+  return `${much} ${unit}`;
+}
+
+/** Both ends rounded down, with one unit where they share it: 2½–13 h. */
+export function spanDown(low: number, high: number): string {
+  const [from, to] = [spoken(low), spoken(high)];
+  return from.unit === to.unit
+    ? `${between(from.much, to.much)} ${to.unit}`
+    : `${hoursDown(low)}–${hoursDown(high)}`;
 }
 
 export const atClock = (view: OutageView, h: number, zone: string) =>

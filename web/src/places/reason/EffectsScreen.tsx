@@ -3,8 +3,8 @@ import { useEffects, useMakeCard } from '../../api/effects';
 import { useOpenUnnoted } from '../../api/unnoted';
 import type { EffectCard, Effects } from '../../api/types';
 import { LadderDrawing } from '../../drawings/LadderDrawing';
-import { signed, signedRange } from '../../lib/number';
-import { plainDay } from '../../lib/time';
+import { signed } from '../../lib/number';
+import { dayOfMonth } from '../../lib/time';
 import { ShareButton } from '../../parts/ShareButton';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
@@ -14,7 +14,7 @@ import { DriftsSection } from './DriftsSection';
 import { sharedLadder } from './shareEffects';
 import { UnnotedSection } from './UnnotedSection';
 import { WhatCameOfIt } from './WhatCameOfIt';
-import { bandOf, leftOf, since, title, word } from './effectWords';
+import { since, sizeOf, summary, title, word } from './effectWords';
 
 const route = getRouteApi('/signed-in/tank/$tankId/effects');
 
@@ -78,105 +78,118 @@ function All({ effects, listedAt }: { effects: Effects; listedAt: number }) {
   const asked = cards.find((c) => c.at === at);
   const missing = [...(asked ? [asked] : []), ...[...cards].reverse()].find((c) => c.missing);
   const making = useMakeCard(tank.id, missing, listedAt);
-  const chosen = asked ?? [...cards].reverse().find((c) => c.found) ?? cards[cards.length - 1];
+  const made = cards.filter((c) => !c.missing).length;
   return (
-    <div className="grid gap-8">
-      <section aria-labelledby="effects" className="grid gap-3">
-        <div className="flex flex-wrap items-center justify-between gap-x-6">
-          <h1 id="effects" className="text-xl font-bold">
-            What each change did{' '}
-            {effects.since && (
-              <span className="font-normal text-soft">
-                {' '}
-                · daily lows, {plainDay(effects.since)} to today
-              </span>
-            )}
+    <div className="grid gap-4">
+      <section aria-labelledby="effects" className="grid gap-1">
+        <div className="flex flex-wrap items-start justify-between gap-x-6">
+          <h1
+            id="effects"
+            className="min-w-0 flex-1 text-xl leading-snug md:text-2xl font-semibold"
+          >
+            {summary(cards)}
           </h1>
           {effects.days.length > 1 && (
             <ShareButton {...sharedLadder(cards, effects.days, tank.description, units)} />
           )}
         </div>
+        <p className="text-soft">
+          What each change did to the daily low, without room air, temperature and alkalinity.
+        </p>
         <div ref={ref}>
           {width > 0 && effects.days.length > 1 && (
             <LadderDrawing
               cards={cards}
               days={effects.days}
               unnoted={unnoted.map((u) => u.from)}
-              chosen={chosen?.at}
+              chosen={asked?.at}
               goal={tank.description.band.troughAtLeast}
               width={width}
             />
           )}
         </div>
         <p className="text-sm text-soft">
-          Dots: daily lows. Grey: explained by room and alkalinity. Colour: due to the change,
-          dashed if chance is possible. Dotted: {tank.description.band.troughAtLeast.toFixed(2)},
-          your goal. {unnoted.length > 0 && ' Question mark: an unlogged change, see below.'}
+          Dots: daily lows. Dotted: your goal. Grey steps are explained, coloured steps are the
+          change’s. {unnoted.length > 0 && '?: a change missing from the log.'}
         </p>
-        {missing && !making.error && (
-          <p role="status" className="text-soft">
-            Comparing “{title(missing)}”…
-          </p>
-        )}
         {making.error && <Waiting error={making.error} retry={() => void making.refetch()} />}
       </section>
-      {chosen && (
-        <ChosenCard card={chosen} settled={`${effects.settlingHours} h of settling left out`} />
-      )}
-      <List cards={cards} chosen={chosen} />
+      <section aria-labelledby="all" className="grid gap-1">
+        <h2 id="all" className="flex flex-wrap justify-between gap-x-6 font-bold">
+          Every change, newest first
+          {missing && !making.error && (
+            <span role="status" className="font-normal text-soft">
+              Comparing {made + 1} of {cards.length}…
+            </span>
+          )}
+        </h2>
+        <ol className="border-t border-hairline">
+          {cards
+            .map((card, i) => (
+              <Row
+                key={card.at}
+                card={card}
+                number={i + 1}
+                open={card === asked}
+                settled={`${effects.settlingHours} h of settling left out`}
+              />
+            ))
+            .reverse()}
+        </ol>
+      </section>
     </div>
   );
 }
 
-/** A change, and what became of the days after it. */
-function ChosenCard({ card, settled }: { card: EffectCard; settled: string }) {
-  return (
-    <section aria-labelledby="card" className="grid gap-4 border-t border-hairline pt-6">
-      <WhatCameOfIt card={card} heading={title(card)} about={since(card)} settled={settled} />
-    </section>
-  );
-}
-
-function List({ cards, chosen }: { cards: readonly EffectCard[]; chosen: EffectCard | undefined }) {
+/** A change in a line; its card unfolds beneath it. */
+function Row({
+  card,
+  number,
+  open,
+  settled,
+}: {
+  card: EffectCard;
+  number: number;
+  open: boolean;
+  settled: string;
+}) {
   const { tank } = useAtTank();
+  const size = sizeOf(card);
   return (
-    <section aria-labelledby="all" className="grid gap-2 border-t border-hairline pt-6">
-      <h2 id="all" className="text-xl font-bold">
-        All changes
-      </h2>
-      <ol>
-        {cards.map((card, i) => (
-          <li
-            key={card.at}
-            className="grid grid-cols-[2rem_minmax(0,1fr)] items-baseline gap-x-3 border-b border-hairline py-2 md:grid-cols-[2rem_7rem_minmax(0,1fr)_9rem_11rem]"
-          >
-            <span className="text-soft tabular-nums">{i + 1}</span>
-            <span className="text-soft max-md:hidden">{plainDay(card.windows.change)}</span>
-            <Link
-              to="/tank/$tankId/effects"
-              params={{ tankId: tank.id }}
-              search={{ at: card.at }}
-              className={`underline underline-offset-4 ${card.at === chosen?.at ? 'font-bold' : ''}`}
-              aria-current={card.at === chosen?.at ? 'page' : undefined}
-            >
-              {title(card)}
-            </Link>
-            <span className="tabular-nums max-md:col-start-2">{left(card)}</span>
-            <span className="text-soft max-md:col-start-2">
-              {word(card)}
-              {card.stands === false && ', could be chance'}
-            </span>
-          </li>
-        ))}
-      </ol>
-    </section>
+    <li className="border-b border-hairline">
+      <Link
+        to="/tank/$tankId/effects"
+        params={{ tankId: tank.id }}
+        search={open ? {} : { at: card.at }}
+        resetScroll={false}
+        aria-label={title(card)}
+        aria-expanded={open}
+        aria-current={open ? 'page' : undefined}
+        className="grid min-h-11 grid-cols-[2rem_minmax(0,1fr)_5rem] items-baseline gap-x-3 py-1.5 hover:bg-dark/50 md:grid-cols-[2rem_5rem_minmax(0,1fr)_5rem_10rem_14rem_1rem]"
+      >
+        <span className="text-soft">{number}</span>
+        <span className="text-soft max-md:hidden">{dayOfMonth(card.windows.change)}</span>
+        <span className="font-semibold">{title(card)}</span>
+        <span className={`text-right text-lg font-bold ${size ? tone(size) : ''}`}>
+          {size && signed(size.value, 2)}
+        </span>
+        <span className="text-soft max-md:col-start-2">{size?.range}</span>
+        <span className="max-md:col-span-2 max-md:col-start-2">
+          {word(card)}
+          {card.stands === false && ', could be chance'}
+        </span>
+        <span aria-hidden className="text-soft max-md:hidden">
+          {open ? '▴' : '▾'}
+        </span>
+      </Link>
+      {open && (
+        <section aria-labelledby="card" className="grid gap-4 py-4">
+          <WhatCameOfIt card={card} heading={title(card)} about={since(card)} settled={settled} />
+        </section>
+      )}
+    </li>
   );
 }
 
-function left(card: EffectCard): string {
-  const found = card.found;
-  if (!found) return card.trial ? signedRange(leftOf(card.trial.hours)) : '';
-  return found.effect.trough.left.low === undefined
-    ? `${signed(found.effect.trough.raw, 2)} in all`
-    : signedRange(bandOf(found));
-}
+const tone = ({ clear, value }: { clear: boolean; value: number }) =>
+  clear ? (value > 0 ? 'text-accent' : 'text-co2') : 'font-normal text-soft';

@@ -71,7 +71,7 @@ export function word(card: EffectCard): string {
 function verdictWord(verdict: EffectFound['verdict'], enough: boolean): string {
   switch (verdict) {
     case 'THIN':
-      return 'thin';
+      return 'too few days yet';
     case 'NOT_TOLD':
       return enough ? 'no change that matters' : 'not yet enough data';
     case 'NONE_EXPECTED':
@@ -177,6 +177,38 @@ export function besideTrial({ hours, roomMeasured }: EffectTrial): string[] {
       ? []
       : ['Room CO2 was not measured, so effects of people and windows are included.']),
   ];
+}
+
+/** What a change did to the daily low; nothing where no days tell it. */
+export function sizeOf(card: EffectCard) {
+  const { found, trial } = card;
+  const band = found ? bandOf(found) : trial && leftOf(trial.hours);
+  if (!band) return undefined;
+  const alone = found?.effect.trough.left.low === undefined && !trial;
+  return {
+    value: band.value,
+    range: alone ? '1 day on each side' : signedRange(band),
+    clear: !alone && claimed(band) && card.stands !== false,
+  };
+}
+
+/** How many changes the first sentence names. */
+const NAMED = 2;
+
+/** What helped most, in a sentence. */
+export function summary(cards: readonly EffectCard[]): string {
+  const helped = cards
+    .map((card) => ({ card, size: sizeOf(card) }))
+    .filter(({ size }) => size?.clear && size.value > 0)
+    .sort((a, b) => (b.size?.value ?? 0) - (a.size?.value ?? 0))
+    .slice(0, NAMED);
+  if (helped.length > 0)
+    return `Helped most so far: ${helped
+      .map(({ card, size }) => `${title(card)} ${signed(size?.value ?? 0, 2)}`)
+      .join(', ')}.`;
+  return cards.some((card) => card.missing)
+    ? 'Comparing the days before and after each change…'
+    : 'No change has clearly raised your daily low yet.';
 }
 
 /** How that lies to what is possible here; nothing where that is not known. */

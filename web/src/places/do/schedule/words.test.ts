@@ -199,7 +199,7 @@ describe('what the twin says', () => {
       drowned: false,
       perMonth: 30,
     };
-    expect(mediaWords(media)).toBe('1.5 kg lasts 14 to 19 days');
+    expect(mediaWords(media)).toBe('1.5 kg lasts 14–19 days');
     expect(mediaWords({ ...media, drowned: true })).toBe('drowned, 0.31 L in each kg');
   });
 });

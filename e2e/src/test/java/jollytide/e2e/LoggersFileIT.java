@@ -68,8 +68,10 @@ class LoggersFileIT extends BrowserTest {
         give("one-a-line.txt");
         assertThat(page.getByText("Which clock did the logger use?")).isVisible();
         say("local time with summer time (Europe/Amsterdam)");
-        choose(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("CO2 living area ppm"))
-                .getByLabel(Pattern.compile("What is it\\?|Choose what this column is")), "room");
+        choose(
+                page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("CO2 living area ppm"))
+                        .getByLabel(Pattern.compile("What is it\\?|Choose what this column is")),
+                "room");
         if (page.getByText("How does the file write dates?").isVisible()) {
             say("the month comes first");
         }
