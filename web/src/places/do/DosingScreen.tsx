@@ -21,6 +21,7 @@ import { dayAndTime, localInput } from '../../lib/time';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
+import { OpensSheet } from '../../parts/OpensSheet';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
@@ -37,6 +38,7 @@ import {
   nextStep,
   SOLUTES,
   staysBehind,
+  stepWithoutPlan,
   timesInWords,
   used,
 } from './doseWords';
@@ -58,9 +60,8 @@ export function DosingScreen() {
 
 function Loaded({ doses, now }: { doses: Doses; now: number }) {
   const { tank, units } = useAtTank();
-  const [adding, setAdding] = useState(false);
   return (
-    <div className="grid max-w-5xl gap-8">
+    <div className="grid gap-8">
       <Spike />
       {doses.hold && doses.lines.some((l) => !l.endedAt) && <Wait hold={doses.hold} />}
       {doses.lines.length === 0 && (
@@ -77,17 +78,13 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
       {doses.lines.map((line) => (
         <DosingLine key={line.id} line={line} all={doses.lines} now={now} />
       ))}
-      {adding ? (
-        <NewLineForm done={() => setAdding(false)} />
-      ) : (
-        <Button
-          look={doses.lines.length === 0 ? 'main' : 'plain'}
-          className="justify-self-start"
-          onClick={() => setAdding(true)}
-        >
-          Add a dosing line
-        </Button>
-      )}
+      <OpensSheet
+        says="Add a dosing line"
+        about="What is in the vessel, and how much you plan a day. A plan that could harm is refused."
+        look={doses.lines.length === 0 ? 'main' : 'plain'}
+      >
+        {(close) => <NewLineForm done={close} />}
+      </OpensSheet>
       <section aria-labelledby="used" className="grid gap-2 border-t pt-4">
         <h2 id="used" className="text-xl font-bold">
           What your animals use
@@ -170,113 +167,121 @@ function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now:
   const [day, setDay] = useState(false);
   const put = asMeasure(line);
   return (
-    <section aria-label={line.name} className="grid gap-3 border-b pb-6">
-      <h1 className="text-xl font-bold">
-        {line.name}
-        <span className="font-normal text-soft">
-          {' '}
-          · {SOLUTES[line.solute]}, {(line.molPerL * 1000).toFixed(1)} mmol/L,{' '}
+    <section
+      aria-label={line.name}
+      className="grid gap-x-10 gap-y-4 border-b pb-6 lg:grid-cols-[minmax(0,1fr)_19rem]"
+    >
+      <div className="grid content-start gap-3">
+        <h1 className="text-soft">
+          <strong className="text-ink">{line.name}</strong>: {SOLUTES[line.solute]},{' '}
+          {(line.molPerL * 1000).toFixed(1)} mmol/L,{' '}
           {line.endedAt
             ? `ended ${dayAndTime(line.endedAt, tank.zone)}`
             : `${brings(line, units)}, ${timesInWords(line.times)}${line.place && `, into ${line.place}`}`}
-        </span>
-      </h1>
-      <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(line)}</p>
-      <p className="max-w-prose text-lg">
-        {[emptyIn(line.daysLeft), worth].filter(Boolean).join(' ')}
-      </p>
-      {line.stopped.map((because) => (
-        <p key={because} className="max-w-prose border-l-4 border-danger pl-3">
-          ■ Today we would not accept this plan. {because}
-        </p>
-      ))}
-      {!line.endedAt && <VesselGuard line={line} />}
-      <figure ref={ref} className="grid gap-1">
-        {width > 0 && levels.length > 1 && (
-          <>
-            <ReservoirDrawing
-              notes={line.notes}
-              runs={line.runs}
-              vesselMl={line.vesselMl}
-              from={Math.max(first, now - SHOWN_DAYS * DAY_MS)}
-              until={now}
-              width={width}
-            />
-            <figcaption className="text-sm text-soft">
-              mL in the reservoir: dots are levels, triangles are fillings. Shaded: how a healthy
-              line would fall.
-            </figcaption>
-          </>
+        </h1>
+        <p className="text-xl leading-snug font-semibold md:text-2xl">{headline(line)}</p>
+        <p className="text-lg">{[emptyIn(line.daysLeft), worth].filter(Boolean).join(' ')}</p>
+        {line.stopped.map((because) => (
+          <p key={because} className="max-w-prose border-l-4 border-danger pl-3">
+            ■ Today we would not accept this plan. {because}
+          </p>
+        ))}
+        {line.state === 'TOO_MUCH' && (
+          <p className="border-l-4 border-danger pl-3">
+            ✕ More than planned enters the water. Stop the pump. Test alkalinity and pH. Look for a
+            siphon: a hose that ends under water.
+          </p>
         )}
-      </figure>
-      {line.lookFor.length > 0 && (
-        <div className="max-w-prose">
-          <h3 className="font-bold">Look for</h3>
-          <ul className="list-disc pl-5">
-            {line.lookFor.map((cause) => (
-              <li key={cause}>{cause}</li>
-            ))}
-          </ul>
-        </div>
-      )}
-      {line.state === 'TOO_MUCH' && (
-        <p className="border-l-4 border-danger pl-3">
-          ✕ More than planned enters the water. Stop the pump. Test alkalinity and pH. Look for a
-          siphon: a hose that ends under water.
-        </p>
-      )}
-      <Next line={line} />
-      {day && put && <DayWithLine put={put} others={shareOfOthers(line, all)} />}
-      {!line.endedAt && <LineNoteForm line={line} />}
-      <Noted line={line} />
-      <div className="flex flex-wrap gap-4">
-        <Link
-          to={ROUTE_OF_CARD}
-          params={{ tankId: tank.id }}
-          search={{ line: line.id }}
-          className={buttonLook('quiet')}
-        >
-          Mixing card and label
-        </Link>
-        {put && !line.endedAt && (
-          <Button look="quiet" aria-expanded={day} onClick={() => setDay(!day)}>
-            {day ? 'Hide the effect on the day' : 'Show the effect on the day'}
-          </Button>
+        <figure ref={ref} className="grid gap-1">
+          {width > 0 && levels.length > 1 && (
+            <>
+              <ReservoirDrawing
+                notes={line.notes}
+                runs={line.runs}
+                vesselMl={line.vesselMl}
+                from={Math.max(first, now - SHOWN_DAYS * DAY_MS)}
+                until={now}
+                width={width}
+              />
+              <figcaption className="text-sm text-soft">
+                mL in the reservoir. Dots: levels. Triangles: fillings. Shaded: on plan.
+              </figcaption>
+            </>
+          )}
+        </figure>
+        {!line.endedAt && <LineNoteForm line={line} />}
+        <Noted line={line} />
+      </div>
+      <aside
+        aria-label={`What to do about ${line.name}`}
+        className="grid content-start gap-5 lg:border-l lg:pl-8"
+      >
+        <Next line={line} />
+        {line.lookFor.length > 0 && (
+          <div>
+            <h2 className="font-bold">Look for</h2>
+            <ul className="list-disc pl-5">
+              {line.lookFor.map((cause) => (
+                <li key={cause}>{cause}</li>
+              ))}
+            </ul>
+          </div>
         )}
-        {line.endedAt ? (
-          <>
-            <Button look="quiet" onClick={() => reopen.mutate(line.id)}>
-              Resume this line
+        {!line.endedAt && <VesselGuard line={line} />}
+        <div className="grid justify-items-start">
+          <Link
+            to={ROUTE_OF_CARD}
+            params={{ tankId: tank.id }}
+            search={{ line: line.id }}
+            className={buttonLook('quiet')}
+          >
+            Mixing card and label
+          </Link>
+          {put && !line.endedAt && (
+            <Button look="quiet" aria-expanded={day} onClick={() => setDay(!day)}>
+              {day ? 'Hide the effect on the day' : 'Show the effect on the day'}
             </Button>
+          )}
+          {line.endedAt ? (
+            <>
+              <Button look="quiet" onClick={() => reopen.mutate(line.id)}>
+                Resume this line
+              </Button>
+              <Button
+                look="quiet"
+                onClick={() =>
+                  drop.mutate(line.id, {
+                    onSuccess: () => tell('Removed.', () => remember.mutate(line.id)),
+                  })
+                }
+              >
+                Remove this dosing line and its levels
+              </Button>
+            </>
+          ) : (
             <Button
               look="quiet"
               onClick={() =>
-                drop.mutate(line.id, {
-                  onSuccess: () => tell('Removed.', () => remember.mutate(line.id)),
-                })
+                void end
+                  .mutateAsync(line.id)
+                  .then(() =>
+                    tell('This dosing line has stopped.', () => void reopen.mutateAsync(line.id)),
+                  )
+                  .catch((problem: unknown) =>
+                    tell(problem instanceof Error ? problem.message : String(problem)),
+                  )
               }
             >
-              Remove this dosing line and its levels
+              Stop this dosing line
             </Button>
-          </>
-        ) : (
-          <Button
-            look="quiet"
-            onClick={() =>
-              void end
-                .mutateAsync(line.id)
-                .then(() =>
-                  tell('This dosing line has stopped.', () => void reopen.mutateAsync(line.id)),
-                )
-                .catch((problem: unknown) =>
-                  tell(problem instanceof Error ? problem.message : String(problem)),
-                )
-            }
-          >
-            Stop this dosing line
-          </Button>
-        )}
-      </div>
+          )}
+        </div>
+      </aside>
+      {day && put && (
+        <div className="lg:col-span-2">
+          <DayWithLine put={put} others={shareOfOthers(line, all)} />
+        </div>
+      )}
     </section>
   );
 }
@@ -286,26 +291,34 @@ function Next({ line }: { line: Line }) {
   const { tank, units } = useAtTank();
   const plan = usePlanLine(tank.id);
   const tell = useNotice();
+  if (line.endedAt) return null;
   const words = nextStep(line, units);
-  if (!words || !line.next) return null;
-  const mlPerDay = Math.round(line.next.mlPerDay);
+  const mlPerDay = Math.round(line.next?.mlPerDay ?? line.mlPerDay);
   const set = (ml: number) =>
     plan.mutateAsync({ id: line.id, at: localInput(new Date(), tank.zone), mlPerDay: ml });
   return (
-    <div className="flex max-w-prose flex-wrap items-center gap-3">
-      <p>{words}</p>
-      <Button
-        disabled={plan.isPending}
-        onClick={() =>
-          void set(mlPerDay)
-            .then(() => tell('Plan saved. Set the pump to it.', () => void set(line.mlPerDay)))
-            .catch(() => undefined)
-        }
-      >
-        Plan {mlPerDay} mL a day
-      </Button>
+    <section aria-label={`Next step for ${line.name}`} className="grid justify-items-start gap-2">
+      <h2 className="text-sm text-soft">Next step</h2>
+      {words ? (
+        <>
+          <p>{words}</p>
+          <Button
+            look="main"
+            disabled={plan.isPending}
+            onClick={() =>
+              void set(mlPerDay)
+                .then(() => tell('Plan saved. Set the pump to it.', () => void set(line.mlPerDay)))
+                .catch(() => undefined)
+            }
+          >
+            Plan {mlPerDay} mL a day
+          </Button>
+        </>
+      ) : (
+        <p className="text-xl leading-snug font-semibold">{stepWithoutPlan(line)}</p>
+      )}
       <Refusal message={plan.error?.message} />
-    </div>
+    </section>
   );
 }
 

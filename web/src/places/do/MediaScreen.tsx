@@ -7,6 +7,7 @@ import { dayAndTime } from '../../lib/time';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { Slider } from '../../parts/Slider';
+import { OpensSheet } from '../../parts/OpensSheet';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { NewFillForm } from './NewFillForm';
@@ -22,7 +23,6 @@ export function MediaScreen() {
 function Loaded({ media }: { media: Media }) {
   const current = media.fills.find((fill) => !fill.endedAt);
   const past = media.fills.filter((fill) => fill.endedAt);
-  const [filling, setFilling] = useState(false);
   return (
     <div className="grid max-w-5xl gap-8">
       {current ? (
@@ -44,17 +44,13 @@ function Loaded({ media }: { media: Media }) {
           run out.
         </p>
       )}
-      {filling ? (
-        <NewFillForm done={() => setFilling(false)} />
-      ) : (
-        <Button
-          look={current ? 'plain' : 'main'}
-          className="justify-self-start"
-          onClick={() => setFilling(true)}
-        >
-          Add a fill
-        </Button>
-      )}
+      <OpensSheet
+        says="Add a fill"
+        about="Scrubber media that you put into the column."
+        look={current ? 'plain' : 'main'}
+      >
+        {(close) => <NewFillForm done={close} />}
+      </OpensSheet>
       {past.length > 0 && <Past fills={past} media={media} />}
     </div>
   );

@@ -13,7 +13,7 @@ import { useAtTank } from '../../TankContext';
 import { span, taskTitle } from './upkeepWords';
 
 /** What fits this tank and is not looked after yet. */
-export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
+export function NewChoreForm({ more, done }: { more: readonly ChoreKind[]; done: () => void }) {
   const { tank } = useAtTank();
   const tell = useNotice();
   const add = useAddChore(tank.id);
@@ -38,61 +38,56 @@ export function NewChoreForm({ more }: { more: readonly ChoreKind[] }) {
         setName('');
         setDays('');
         setLast('');
+        done();
         tell('Task added.', () => end.mutate(kept.id));
       })
       .catch(() => undefined);
   return (
-    <section aria-labelledby="more" className="grid gap-3 border-t border-hairline pt-4">
-      <h2 id="more" className="text-lg font-bold">
-        Add a task
-      </h2>
-      <div className="flex flex-wrap items-end gap-3">
-        <Choice
-          label="What"
-          className="w-full md:w-96"
-          value={kind.chore}
-          options={more.map((k) => ({
-            value: k.chore,
-            label:
-              k.chore === 'OWN'
-                ? taskTitle({ kind: k, name: '' })
-                : `${taskTitle({ kind: k, name: '' })}, every ${span(k.days)}`,
-          }))}
-          onChange={(e) => setChosen(e.target.value)}
-        />
+    <div className="grid gap-4">
+      <Choice
+        label="What"
+        value={kind.chore}
+        options={more.map((k) => ({
+          value: k.chore,
+          label:
+            k.chore === 'OWN'
+              ? taskTitle({ kind: k, name: '' })
+              : `${taskTitle({ kind: k, name: '' })}, every ${span(k.days)}`,
+        }))}
+        onChange={(e) => setChosen(e.target.value)}
+      />
+      <Field
+        label={own ? 'Task' : 'Which one, or who (if several)'}
+        maxLength={80}
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
+      {own && (
         <Field
-          label={own ? 'Task' : 'Which one, or who (if several)'}
-          className="w-56"
-          maxLength={80}
-          value={name}
-          onChange={(e) => setName(e.target.value)}
+          label="Every"
+          unit="days"
+          inputMode="decimal"
+          className="w-32"
+          value={days}
+          error={days.trim() !== '' && every === null ? 'Enter a number.' : undefined}
+          onChange={(e) => setDays(e.target.value)}
         />
-        {own && (
-          <Field
-            label="Every"
-            unit="days"
-            inputMode="decimal"
-            className="w-32"
-            value={days}
-            error={days.trim() !== '' && every === null ? 'Enter a number.' : undefined}
-            onChange={(e) => setDays(e.target.value)}
-          />
-        )}
-        <When
-          label="Last done (empty: unknown)"
-          kind="moment"
-          className="w-64"
-          value={last}
-          onChange={(e) => setLast(e.target.value)}
-        />
-        <Button
-          onClick={take}
-          disabled={add.isPending || (own && (name.trim() === '' || every === null))}
-        >
-          Add
-        </Button>
-      </div>
+      )}
+      <When
+        label="Last done (empty: unknown)"
+        kind="moment"
+        value={last}
+        onChange={(e) => setLast(e.target.value)}
+      />
+      <Button
+        look="main"
+        className="justify-self-start"
+        onClick={take}
+        disabled={add.isPending || (own && (name.trim() === '' || every === null))}
+      >
+        Add
+      </Button>
       <Refusal message={add.error?.message} />
-    </section>
+    </div>
   );
 }

@@ -74,13 +74,8 @@ export function NewFillForm({ done }: { done: () => void }) {
     ),
   );
   return (
-    <form
-      onSubmit={(e) => void save(e)}
-      noValidate
-      className="grid max-w-3xl gap-4 border-t pt-4 md:grid-cols-3"
-    >
-      <h2 className="text-lg font-bold md:col-span-3">Add a fill</h2>
-      <p className="text-soft md:col-span-3">
+    <form onSubmit={(e) => void save(e)} noValidate className="grid gap-4 md:grid-cols-2">
+      <p className="text-soft md:col-span-2">
         Wear goggles, gloves and a dust mask: the dust burns. Foam at both ends, a teaspoon of
         water, sealed, connected.
       </p>
@@ -130,7 +125,7 @@ export function NewFillForm({ done }: { done: () => void }) {
         )}
       </div>
       {hours !== 'ALWAYS' && (
-        <Tick className="md:col-span-3" {...field('dries')}>
+        <Tick className="md:col-span-2" {...field('dries')}>
           Fresh air dries the media while not in use
         </Tick>
       )}
@@ -144,8 +139,8 @@ export function NewFillForm({ done }: { done: () => void }) {
         ]}
         hint="A wide column lets air pass. A narrow one or fine dust blocks it."
       />
-      <Refusal message={refusal} className="md:col-span-3" />
-      <div className="flex gap-2 md:col-span-3">
+      <Refusal message={refusal} className="md:col-span-2" />
+      <div className="flex gap-2 md:col-span-2">
         <Button look="main" type="submit" disabled={fill.isPending}>
           Add fill
         </Button>

@@ -116,12 +116,7 @@ export function NewLineForm({ done }: { done: () => void }) {
     ),
   );
   return (
-    <form
-      onSubmit={(e) => void save(e)}
-      noValidate
-      className="grid max-w-3xl gap-4 border-t pt-4 md:grid-cols-3"
-    >
-      <h2 className="text-lg font-bold md:col-span-3">Add a dosing line</h2>
+    <form onSubmit={(e) => void save(e)} noValidate className="grid gap-4 md:grid-cols-2">
       <Field label="Name" {...field('name')} />
       <Choice
         label="What is dosed"
@@ -173,12 +168,12 @@ export function NewLineForm({ done }: { done: () => void }) {
       <Choice label="What stops a stuck pump?" {...field('stuck')} options={STUCK} />
       <When label="Since" kind="moment" {...field('at')} />
       {wanted !== null && CAN_STEP.includes(solute) && (
-        <div className="md:col-span-3">
+        <div className="md:col-span-2">
           <StepUp from={0} to={wanted} take={(ml) => form.setValue('mlPerDay', String(ml))} />
         </div>
       )}
       {CAUSTIC.includes(solute) && (
-        <p className="border-l-4 border-alk pl-3 md:col-span-3">
+        <p className="border-l-4 border-alk pl-3 md:col-span-2">
           Wear goggles, gloves and a dust mask: this is caustic. Add powder to water, never water to
           powder. Keep it away from acids. Label it and lock it away from children and pets, never
           in a food or medicine bottle. If it reaches an eye, rinse long with water and get medical
@@ -186,16 +181,16 @@ export function NewLineForm({ done }: { done: () => void }) {
         </p>
       )}
       {(solute === 'SODIUM_HYDROXIDE' || solute === 'POTASSIUM_HYDROXIDE') && (
-        <p className="text-soft md:col-span-3">
+        <p className="text-soft md:col-span-2">
           50 % (0.5 mol/L) is enough for most tanks. Stronger solutions heat and burn more.
         </p>
       )}
-      <p className="text-soft md:col-span-3">
+      <p className="text-soft md:col-span-2">
         End the tube above the water, over strong flow, so it can’t siphon. Don’t dose while the
         return pump is off. Never let an unchecked probe control a dose.
       </p>
-      <Refusal message={refusal} className="md:col-span-3" />
-      <div className="flex gap-2 md:col-span-3">
+      <Refusal message={refusal} className="md:col-span-2" />
+      <div className="flex gap-2 md:col-span-2">
         <Button look="main" type="submit" disabled={add.isPending}>
           Add dosing line
         </Button>

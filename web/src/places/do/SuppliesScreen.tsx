@@ -18,6 +18,8 @@ import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useWidth } from '../../parts/useWidth';
+import { OpensSheet } from '../../parts/OpensSheet';
+import { Sheet } from '../../parts/Sheet';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { RunningCost } from './RunningCost';
@@ -79,7 +81,21 @@ function Loaded({ supplies, now }: { supplies: Supplies; now: number }) {
           />
         ))}
       </ul>
-      <SupplyForm key={chosen?.id ?? 'new'} of={chosen} close={() => setEdited(undefined)} />
+      <OpensSheet
+        says="Add a supply"
+        about="What is in the cupboard. We say when to order more."
+        look={supplies.supplies.length === 0 ? 'main' : 'plain'}
+      >
+        {(close) => <SupplyForm close={close} />}
+      </OpensSheet>
+      <Sheet
+        open={chosen !== undefined}
+        onOpenChange={() => setEdited(undefined)}
+        title={`Change ${chosen?.supply.name ?? ''}`}
+        about="Its package, price and use."
+      >
+        <SupplyForm of={chosen} close={() => setEdited(undefined)} />
+      </Sheet>
       {supplies.ended.length > 0 && <Ended supplies={supplies.ended} />}
       <RunningCost />
     </div>

@@ -81,18 +81,12 @@ export function SupplyForm({ of, close }: { of?: Supply; close: () => void }) {
             .mutateAsync({ id: of.id, ...body })
             .then(() => tell('Changed.', () => edit.mutate({ id: of.id, ...was })))
         : add.mutateAsync(body).then((made) => {
-            setName('');
-            setPacked('');
-            setPrice('');
             tell('Added. Now count how much you have.', () => end.mutate(made.id));
           });
     void saved.then(close).catch(() => undefined);
   };
   return (
-    <section aria-labelledby="supply" className="grid gap-3 border-t border-hairline pt-4">
-      <h2 id="supply" className="text-lg font-bold">
-        {of ? `Change ${of.supply.name}` : 'Add a supply'}
-      </h2>
+    <div className="grid gap-4">
       <div className="flex flex-wrap items-end gap-3">
         <Choice
           label="What"
@@ -188,16 +182,11 @@ export function SupplyForm({ of, close }: { of?: Supply; close: () => void }) {
           onChange={(e) => setDays(e.target.value)}
           className="w-36"
         />
-        <Button onClick={save} disabled={add.isPending || edit.isPending}>
+        <Button look="main" onClick={save} disabled={add.isPending || edit.isPending}>
           {of ? 'Save' : 'Add'}
         </Button>
-        {of && (
-          <Button look="quiet" onClick={close}>
-            Cancel
-          </Button>
-        )}
       </div>
       <Refusal message={missing ?? (add.error ?? edit.error)?.message} />
-    </section>
+    </div>
   );
 }

@@ -21,6 +21,7 @@ import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
 import { useWidth } from '../../parts/useWidth';
+import { OpensSheet } from '../../parts/OpensSheet';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { NewChoreForm } from './NewChoreForm';
@@ -60,7 +61,15 @@ function Loaded({ upkeep, now }: { upkeep: Upkeep; now: number }) {
           <OneTask key={task.id} task={task} now={now} />
         ))}
       </ul>
-      {!helper && <NewChoreForm more={upkeep.more} />}
+      {!helper && (
+        <OpensSheet
+          says="Add a task"
+          about="What you find each time adjusts how often we call you."
+          look={upkeep.tasks.length === 0 ? 'main' : 'plain'}
+        >
+          {(close) => <NewChoreForm more={upkeep.more} done={close} />}
+        </OpensSheet>
+      )}
       {!helper && upkeep.ended.length > 0 && <Ended tasks={upkeep.ended} />}
     </div>
   );

@@ -1,12 +1,15 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useCheck, useSuspects } from '../../api/suspects';
-import type { DoneCheck, Suspect, SuspectCheck, SuspectFamily, Suspects } from '../../api/types';
+import type { DoneCheck, Suspect, SuspectCheck, Suspects } from '../../api/types';
+import { useEffects } from '../../api/effects';
 import { GroundsDrawing } from '../../drawings/GroundsDrawing';
+import { LowsDrawing } from '../../drawings/LowsDrawing';
 import { dayAndTime, plainDay } from '../../lib/time';
 import { Button } from '../../parts/Button';
 import { When } from '../../parts/When';
 import { useNotice } from '../../parts/Notices';
+import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import {
@@ -18,11 +21,12 @@ import {
   parted,
   sinceWords,
   steadySentence,
+  weightiest,
   word,
 } from './suspectWords';
 
 const route = getRouteApi('/signed-in/tank/$tankId/suspects');
-const PROPOSED = 2;
+const DRAWN_DAYS = 28;
 const GROUNDS_WIDTH = 132;
 
 /** Reason → Suspects: why is it low? */
@@ -40,7 +44,7 @@ export function SuspectsScreen() {
     );
   }
   return (
-    <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_24rem]">
+    <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <Blamed all={suspects.data} />
       <aside aria-label="Checks" className="grid content-start gap-6 lg:border-l lg:pl-8">
         <Checks all={suspects.data} />
@@ -55,15 +59,15 @@ function Blamed({ all }: { all: Suspects }) {
   const steady = all.since ? '' : steadySentence(all);
   const nothing = nothingWrong(all.families);
   return (
-    <section aria-labelledby="suspects" className="grid content-start gap-4">
-      <h1 id="suspects" className="text-xl font-bold">
+    <section aria-labelledby="suspects" className="grid content-start gap-3">
+      <h1 id="suspects" className="text-soft">
         Why is it low?
-        <span className="font-normal text-soft">
+        <span>
           {' '}
           · {all.since ? `since ${plainDay(all.since)}, as you entered` : 'in the last 14 days'}
         </span>
       </h1>
-      <p className="max-w-prose text-2xl leading-snug font-semibold">{headline(all)}</p>
+      <p className="text-xl leading-snug font-semibold md:text-2xl">{headline(all)}</p>
       {(nothing || steady || alwaysLow(all)) && (
         <p className="max-w-prose">
           {nothing} {steady}{' '}
@@ -88,19 +92,20 @@ function Blamed({ all }: { all: Suspects }) {
           ranking uses meters, tests, events and your checks only.
         </p>
       )}
-      <ol className="grid gap-5">
-        {shown.map((family) => (
-          <Family key={family.family} family={family} />
+      <Lows since={all.since ?? shown[0]?.since} />
+      <ol className="border-t border-hairline">
+        {shown.map((suspect, i) => (
+          <One key={suspect.suspect} suspect={suspect} place={i + 1} />
         ))}
       </ol>
       {folded.length > 0 && (
         <details>
           <summary className="min-h-11 cursor-pointer content-center text-soft">
-            Unlikely: {folded.map((f) => f.label).join(', ')}
+            {folded.length} more, less likely
           </summary>
-          <ol className="grid gap-5 pt-3">
-            {folded.map((family) => (
-              <Family key={family.family} family={family} />
+          <ol className="border-t border-hairline">
+            {folded.map((suspect, i) => (
+              <One key={suspect.suspect} suspect={suspect} place={shown.length + i + 1} />
             ))}
           </ol>
         </details>
@@ -114,43 +119,47 @@ function Blamed({ all }: { all: Suspects }) {
   );
 }
 
-function Family({ family }: { family: SuspectFamily }) {
+/** The last weeks' daily lows, and since when they are lower. */
+function Lows({ since }: { since?: string }) {
+  const { tank } = useAtTank();
+  const days = useEffects(tank.id).data?.days.slice(-DRAWN_DAYS) ?? [];
+  const [ref, width] = useWidth();
   return (
-    <li className="grid gap-1 border-t border-hairline pt-2">
-      <h2 className="font-semibold">
-        <span className="inline-block first-letter:uppercase">{family.label}</span>{' '}
-        <span className="font-normal text-soft">{word(family.share)}</span>
-      </h2>
-      <ul>
-        {family.suspects.map((suspect) => (
-          <One key={suspect.suspect} suspect={suspect} />
-        ))}
-      </ul>
-    </li>
+    <div ref={ref} className="min-h-40">
+      {width > 0 && days.length > 2 && (
+        <LowsDrawing
+          days={days}
+          since={since}
+          goal={tank.description.band.troughAtLeast}
+          width={width}
+        />
+      )}
+    </div>
   );
 }
 
-function One({ suspect }: { suspect: Suspect }) {
+/** A suspect with what weighs most; all that speaks for and against it unfolds. */
+function One({ suspect, place }: { suspect: Suspect; place: number }) {
   const when = sinceWords(suspect);
+  const most = weightiest(suspect);
   return (
-    <li>
+    <li className="border-b border-hairline">
       <details>
-        <summary className="grid min-h-11 cursor-pointer grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4">
+        <summary className="grid min-h-11 cursor-pointer grid-cols-[1.5rem_minmax(0,1fr)] items-baseline gap-x-3 py-1.5 md:grid-cols-[1.5rem_minmax(0,1fr)_auto] hover:bg-dark/50">
+          <span className="text-soft">{place}</span>
           <span>
-            <span className="underline decoration-hairline underline-offset-4">
-              {suspect.title}
-            </span>{' '}
-            <span className="text-soft">
+            <span className="text-lg font-semibold">{suspect.title}</span>{' '}
+            <span className={suspect.share > 0.2 ? 'text-co2' : 'text-soft'}>
               {word(suspect.share)}
               {when && `, ${when}`}
             </span>
+            <span className="block">{most ?? 'No evidence for or against this yet.'}</span>
           </span>
-          <GroundsDrawing grounds={suspect.grounds} width={GROUNDS_WIDTH} />
+          <span className="max-md:col-start-2">
+            <GroundsDrawing grounds={suspect.grounds} width={GROUNDS_WIDTH} />
+          </span>
         </summary>
-        <div className="grid max-w-prose gap-1 pb-3 pl-4 text-base">
-          {suspect.grounds.length === 0 && (
-            <p className="text-soft">No evidence for or against this yet.</p>
-          )}
+        <div className="grid max-w-prose gap-1 pb-3 pl-9">
           {suspect.grounds.map((ground) => (
             <p key={ground.words}>
               <span className="text-soft">{ground.weight > 0 ? 'For it: ' : 'Against it: '}</span>
@@ -170,28 +179,34 @@ function One({ suspect }: { suspect: Suspect }) {
 }
 
 function Checks({ all }: { all: Suspects }) {
-  const [more, setMore] = useState(false);
-  const shown = more ? all.next : all.next.slice(0, PROPOSED);
+  const [first, ...others] = all.next;
   return (
     <>
-      <section aria-labelledby="next" className="grid gap-5">
-        <h2 id="next" className="text-xl font-bold">
-          Next checks
-          <span className="font-normal text-soft"> · most useful first</span>
+      <section aria-labelledby="next" className="grid gap-2">
+        <h2 id="next" className="text-soft">
+          Next check{first && `, ${effort(first)}`}
         </h2>
-        {all.next.length === 0 && <p>No useful check left.</p>}
-        {shown.map((check) => (
-          <Check key={check.check} check={check} />
-        ))}
-        {!more && all.next.length > PROPOSED && (
-          <Button look="quiet" className="justify-self-start" onClick={() => setMore(true)}>
-            {all.next.length - PROPOSED} more checks
-          </Button>
-        )}
+        {first ? <Check check={first} large /> : <p>No useful check left.</p>}
       </section>
+      {others.length > 0 && (
+        <section aria-labelledby="then" className="grid gap-1 border-t pt-4">
+          <h2 id="then" className="font-bold">
+            Then
+          </h2>
+          {others.map((check) => (
+            <details key={check.check}>
+              <summary className="grid min-h-11 cursor-pointer grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4">
+                <span>{check.how}</span>
+                <span className="text-sm text-soft">{effort(check)}</span>
+              </summary>
+              <Check check={check} />
+            </details>
+          ))}
+        </section>
+      )}
       {all.done.length > 0 && (
-        <section aria-labelledby="done" className="grid gap-3">
-          <h2 id="done" className="text-xl font-bold">
+        <section aria-labelledby="done" className="grid gap-3 border-t pt-4">
+          <h2 id="done" className="font-bold">
             What you checked
           </h2>
           {all.done.map((done) => (
@@ -203,7 +218,8 @@ function Checks({ all }: { all: Suspects }) {
   );
 }
 
-function Check({ check }: { check: SuspectCheck }) {
+/** What to do, and the answers that a keeper can give. */
+function Check({ check, large }: { check: SuspectCheck; large?: boolean }) {
   const { tank } = useAtTank();
   const answer = useCheck(tank.id);
   const tell = useNotice();
@@ -220,20 +236,18 @@ function Check({ check }: { check: SuspectCheck }) {
       );
   return (
     <div className="grid gap-1">
-      <p className="text-lg leading-snug">
-        {check.how} <span className="text-base text-soft">{effort(check)}</span>
-      </p>
-      <p className="text-sm text-soft">What did you find?</p>
-      <ul className="grid gap-1">
+      {large && <p className="text-xl leading-snug font-semibold">{check.how}</p>}
+      <p className="text-soft">What did you find?</p>
+      <ul className="grid gap-2">
         {check.answers.map((a) => (
           <li key={a.words}>
             <button
               type="button"
               disabled={answer.isPending}
               onClick={() => void found(a.answer, a.words)}
-              className="grid min-h-11 w-full content-center border-l-2 border-hairline py-1 pl-3 text-left hover:border-accent disabled:opacity-50"
+              className="grid min-h-11 w-full content-center rounded-sm border border-ink/40 px-3 py-1 text-left hover:border-ink disabled:opacity-50"
             >
-              <span className="underline decoration-hairline underline-offset-4">{a.words}</span>
+              <span className="first-letter:uppercase">{a.words}</span>
               <span className="text-sm text-soft">{meaning(a)}</span>
             </button>
           </li>

@@ -8,6 +8,7 @@ import {
   parted,
   sinceWords,
   steadySentence,
+  weightiest,
   word,
 } from './suspectWords';
 
@@ -66,16 +67,20 @@ test('whoever keeps a tank steady and holds it hears when to stop', () => {
   expect(steadySentence(all([family()]))).toBe('');
 });
 
-test('shares are said in words, and what is hardly so is folded away but for the first', () => {
+test('shares are said in words, and the least likely suspects are folded away', () => {
   expect([0.9, 0.3, 0.1, 0.01].map(word)).toEqual([
     'likely',
     'possible',
     'less likely',
     'unlikely',
   ]);
-  const hardly = family({ family: 'ROOM', share: 0.01 });
-  expect(parted([family(), hardly])).toEqual({ shown: [family()], folded: [hardly] });
-  expect(parted([hardly]).shown).toEqual([hardly]);
+  const many = [0.1, 0.3, 0.02, 0.01, 0.05, 0.04, 0.2].map((share) => suspect({ share }));
+  const { shown, folded } = parted([
+    family({ suspects: many.slice(0, 3) }),
+    family({ family: 'ROOM', suspects: many.slice(3) }),
+  ]);
+  expect(shown.map((s) => s.share)).toEqual([0.3, 0.2, 0.1, 0.05, 0.04, 0.02]);
+  expect(folded.map((s) => s.share)).toEqual([0.01]);
   expect(sinceWords(suspect({ since: '2026-11-14' }))).toBe('since about 14 Nov');
   expect(sinceWords(suspect())).toBe('');
   expect(
@@ -89,11 +94,21 @@ test('shares are said in words, and what is hardly so is folded away but for the
   ).toBe('then likely: the air stone is clogged');
 });
 
+test('what weighs most is said on the side to which all of it leans', () => {
+  const ground = (weight: number, words: string) => ({ weight, words });
+  const leaning = [ground(-3, 'against'), ground(2, 'for'), ground(2.5, 'more for')];
+  expect(weightiest(suspect({ grounds: leaning }))).toBe('more for');
+  expect(weightiest(suspect({ grounds: [...leaning, ground(-4, 'most against')] }))).toBe(
+    'most against',
+  );
+  expect(weightiest(suspect())).toBeUndefined();
+});
+
 test('that nothing is wrong is said once', () => {
   const none = family({ family: 'NONE', label: 'nothing is wrong', share: 0.3, suspects: [] });
   expect(nothingWrong([none, family()])).toBe('');
   expect(nothingWrong([family(), none])).toBe('Nothing is wrong: possible.');
-  expect(parted([none, family()]).shown).toEqual([family()]);
+  expect(parted([none, family()]).shown).toEqual(family().suspects);
 });
 
 test('what is low as it always was is no fault, but a goal', () => {

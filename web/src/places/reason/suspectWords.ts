@@ -63,11 +63,24 @@ export const effort = (check: SuspectCheck) => EFFORT[check.effort];
 export const meaning = ({ then, share }: SuspectCheck['answers'][number]) =>
   `then ${word(share)}: ${then.charAt(0).toLowerCase()}${then.slice(1)}`;
 
-/** Those that are worth showing at once, the others to be folded away; that nothing is wrong, the headline says. */
+/** So many are shown at once where they are possible at all. */
+const SHOWN = 6;
+
+/** All suspects by how probable they are, the first few and the others; that nothing is wrong, the headline says. */
 export function parted(families: readonly SuspectFamily[]) {
-  const blamed = families.filter((f) => f.family !== 'NONE');
-  const shown = blamed.filter((f, i) => i === 0 || f.share > HARDLY);
-  return { shown, folded: blamed.filter((f) => !shown.includes(f)) };
+  const all = families
+    .filter((f) => f.family !== 'NONE')
+    .flatMap((f) => f.suspects)
+    .sort((a, b) => b.share - a.share);
+  return { shown: all.slice(0, SHOWN), folded: all.slice(SHOWN) };
+}
+
+/** What weighs most, on the side to which all of it leans. */
+export function weightiest({ grounds }: Suspect): string | undefined {
+  const sum = grounds.reduce((all, g) => all + g.weight, 0);
+  return [...grounds]
+    .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
+    .find((g) => g.weight * sum >= 0)?.words;
 }
 
 /** How probable it is that nothing is wrong, where it is not what the headline says. */

@@ -36,11 +36,13 @@ class SuppliesIT extends BrowserTest {
         newKeeperWithTank(page);
         page.navigate(page.url().replaceAll("/[a-z-]+(\\?.*)?$", "/supplies"));
         assertThat(page.getByText("No supplies yet")).isVisible();
-        choose(page.getByLabel("What"), "OWN");
+        button(page, "Add a supply").click();
+        Locator form = page.getByRole(AriaRole.DIALOG);
+        choose(form.getByLabel("What"), "OWN");
         page.getByLabel("Name", exactly()).fill("salt");
         page.getByLabel("Use a day").fill("100");
         page.getByLabel("A package holds").fill("5000");
-        button(page.getByLabel("Add a supply"), "Add").click();
+        button(form, "Add").click();
         Locator salt = supply(page, "salt");
         assertThat(salt).containsText("Not counted yet");
         button(salt, "Counted or bought").click();
