@@ -22,10 +22,13 @@ const SHORTCUTS = [
   ['?', 'Show this list'],
 ] as const;
 
+/** Where keys belong to what has the focus: fields, lists and the parts of a day or a time. */
+const TYPED =
+  'input, textarea, [contenteditable=true], [role=spinbutton], [role=combobox], [role=listbox], [role=radiogroup], [role=slider], [role=menu], [role=dialog]';
+
 /** Whether keys belong to what is being typed or chosen. */
 export const typing = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  target.closest('input, select, textarea, [role=menu], [role=dialog]') !== null;
+  target instanceof HTMLElement && target.closest(TYPED) !== null;
 
 /** Keys for the whole application, the command field and the list of shortcuts. */
 export function Commands({ tankId }: { tankId: string | undefined }) {

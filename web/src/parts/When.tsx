@@ -84,7 +84,7 @@ export function When({
     </DateInput>
   );
   return (
-    <div className={className}>
+    <div className={className} data-when={shown}>
       <I18nProvider locale={YEAR_FIRST}>
         {kind === 'time' ? (
           <TimeField<Time> {...common} value={read(parseTime, shown)} onChange={taken}>

@@ -191,7 +191,7 @@ class OutageIT extends BrowserTest {
         page.navigate(page.url().replaceAll("/add-to-log.*", "/readiness"));
         assertThat(page.getByText("Nothing aerates without mains power")).isVisible();
         button(page, "Add equipment").click();
-        page.getByLabel("Equipment").fill("battery pump");
+        field(page, "Equipment").fill("battery pump");
         page.getByLabel("Air", new Page.GetByLabelOptions().setExact(true)).fill("90");
         field(page, "Power").fill("0.6");
         page.getByLabel("Number of cells").fill("4");

@@ -42,7 +42,7 @@ class WorkedCaseIT extends BrowserTest {
         button(page, "Check the probe").click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Add the pH of the checked probe"))
                 .click();
-        assertThat(page.getByLabel("Method for pH")).hasValue("PROBE_CHECKED");
+        assertThat(page.getByLabel("Method for pH")).hasAttribute("data-value", "PROBE_CHECKED");
         enter(page, "pH", "7.70");
         button(page, "Save").click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Show the staircase"))
