@@ -122,6 +122,11 @@ function Within() {
 
 const help = createRoute({ getParentRoute: () => root, path: '/help', component: HelpDoor });
 const welcome = createRoute({ getParentRoute: () => root, path: '/welcome', component: Welcome });
+const parts = createRoute({
+  getParentRoute: () => root,
+  path: '/parts',
+  component: lazyRouteComponent(() => import('./parts/Gallery'), 'Gallery'),
+});
 const signedIn = createRoute({ getParentRoute: () => root, id: 'signed-in', component: SignedIn });
 const door = createRoute({ getParentRoute: () => signedIn, path: '/', component: Door });
 const begin = createRoute({
@@ -396,6 +401,7 @@ export const router = createRouter({
   routeTree: root.addChildren([
     help,
     welcome,
+    parts,
     signedIn.addChildren([
       door,
       begin,

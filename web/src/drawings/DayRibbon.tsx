@@ -18,6 +18,12 @@ const BOTTOM = 44;
 /** The lamps, as a strip under the axis. */
 const STRIP = 8;
 /** From this width on there is room for words beside the curve. */
+/** Hours between two ticks, and how wide a tick's time is. */
+const EVERY_H = [3, 6, 9];
+const TICK_WIDE = 58;
+/** As high and as wide as the flag of a high or a low is. */
+const FLAG = 34;
+const FLAG_WIDE = 300;
 const WIDE = 560;
 /** What was usual stays visible through it. */
 const THIN_HALO = { ...HALO, strokeOpacity: 0.75 };
@@ -76,7 +82,8 @@ export function DayRibbon({
     .y1((u) => y(u.high))
     .curve(curveBasis);
   const now = Date.parse(day.now);
-  const every = width < WIDE ? (until > end ? 9 : 6) : 3;
+  const hourPx = ((width - LEFT - RIGHT) * 3_600_000) / (until - start);
+  const every = EVERY_H.find((h) => h * hourPx >= TICK_WIDE) ?? 12;
   const step = ((end - start) / 24) * every;
   const hours = Array.from(
     { length: Math.floor((until - start) / step) + 1 },
@@ -92,6 +99,11 @@ export function DayRibbon({
     .y1((p) => y(p.high));
   const next = ahead && nextExtremes(ahead.ph, end);
   const rampWidth = x(start + day.rampMinutes * 60_000) - LEFT;
+  /** Whether the flag of the day's high so far stands where an expected high is named. */
+  const besidePeak = (point: Expected) =>
+    day.peak !== undefined &&
+    Math.abs(x(Date.parse(day.peak.at)) - x(point.at)) < FLAG_WIDE &&
+    Math.abs(y(day.peak.ph) - y(point.high)) < FLAG;
   const soFar = now < end ? ' so far' : ' read';
   return (
     <svg
@@ -158,7 +170,7 @@ export function DayRibbon({
           <text
             key={name}
             x={Math.min(x(point.at), width - RIGHT - 4)}
-            y={above ? y(point.high) - 8 : y(point.low) + 18}
+            y={above ? y(point.high) - 8 - (besidePeak(point) ? FLAG : 0) : y(point.low) + 18}
             textAnchor={x(point.at) > width - 130 ? 'end' : 'middle'}
             className="fill-soft text-sm"
             {...HALO}
@@ -197,7 +209,7 @@ export function DayRibbon({
             strokeWidth={2}
           />
           <text
-            x={x(now)}
+            x={Math.max(x(now), LEFT + 40)}
             y={TOP - 8}
             textAnchor={x(now) > width - 80 ? 'end' : 'middle'}
             className="fill-accent text-sm font-semibold"

@@ -62,9 +62,9 @@ export function OxygenMarginDrawing({
             strokeDasharray={line.word === 'danger' ? undefined : '5 4'}
           />
           <text
-            x={x(line.at)}
+            x={x(line.at) + (line.word === 'danger' ? 6 : -6)}
             y={TOP - 16}
-            textAnchor="middle"
+            textAnchor={line.word === 'danger' ? 'end' : 'start'}
             className={`text-sm ${line.word === 'danger' ? 'fill-danger font-semibold' : 'fill-ink'}`}
           >
             {line.word} {line.at}

@@ -1,7 +1,10 @@
 import type { Consumer } from '../api/types';
 
+const LINE = 18;
 const ROW = 44;
 const BAR = 12;
+/** Too narrow for a name and its words in one line. */
+const NARROW = 520;
 
 /** What each takes, as bars of one scale: the dearest reaches across. */
 export function RunningDrawing({
@@ -14,7 +17,9 @@ export function RunningDrawing({
   width: number;
 }) {
   const most = Math.max(...consumers.map((c) => c.kWhPerYear), 1e-9);
-  const height = consumers.length * ROW;
+  const narrow = width < NARROW;
+  const row = narrow ? ROW + LINE : ROW;
+  const height = consumers.length * row;
   return (
     <svg
       width={width}
@@ -25,16 +30,16 @@ export function RunningDrawing({
       className="block"
     >
       {consumers.map((c, i) => (
-        <g key={c.id} transform={`translate(0 ${i * ROW})`}>
+        <g key={c.id} transform={`translate(0 ${i * row})`}>
           <text x={0} y={18} className="fill-ink text-base">
             {c.name}{' '}
-            <tspan className="fill-soft" dx={6}>
+            <tspan className="fill-soft" {...(narrow ? { x: 0, dy: LINE } : { dx: 6 })}>
               {says(c)}
             </tspan>
           </text>
           <rect
             x={0}
-            y={25}
+            y={row - BAR - 7}
             width={Math.max(1, (c.kWhPerYear / most) * width)}
             height={BAR}
             fill="var(--accent)"

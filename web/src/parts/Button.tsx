@@ -1,6 +1,6 @@
 import type { ButtonHTMLAttributes } from 'react';
 
-type Look = 'main' | 'plain' | 'quiet';
+export type Look = 'main' | 'plain' | 'quiet';
 
 const LOOKS: Record<Look, string> = {
   main: 'bg-accent text-on-accent font-semibold px-4 hover:opacity-90',

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { Button } from './Button';
+import { Button, type Look } from './Button';
 
 /** Opens the system's own dialog for one file; the same file can be chosen again. */
 export function FileButton({
@@ -13,7 +13,7 @@ export function FileButton({
   /** What the file is, for readers. */
   label: string;
   accept?: string;
-  look?: 'main' | 'plain' | 'quiet';
+  look?: Look;
   disabled?: boolean;
   take: (file: File) => void;
   children: string;

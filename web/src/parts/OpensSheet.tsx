@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { Button } from './Button';
+import { Button, type Look } from './Button';
 import { Sheet } from './Sheet';
 
 /** A button that lays a form beside the page; the form closes it once it is sent. */
@@ -12,7 +12,7 @@ export function OpensSheet({
   /** On the button, and above the form. */
   says: string;
   about: string;
-  look?: 'main' | 'plain' | 'quiet';
+  look?: Look;
   children: (close: () => void) => ReactNode;
 }) {
   const [open, setOpen] = useState(false);

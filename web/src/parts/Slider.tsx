@@ -30,7 +30,7 @@ export function Slider({
       <input
         id={id}
         type="range"
-        className="col-span-2 h-8 w-full accent-accent"
+        className="col-span-2 h-11 w-full accent-accent"
         min={min}
         max={max}
         step={step}

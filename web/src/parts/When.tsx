@@ -70,6 +70,7 @@ export function When({
     'aria-describedby': error || hint ? `${id}-note` : undefined,
     onBlur: left,
   };
+  const box = `${BOX} flex items-center ${error ? 'border-2 border-danger' : ''}`;
   const parts = (
     <DateInput
       ref={(input) => takesFocus(input?.querySelector<HTMLElement>('[role=spinbutton]') ?? null)}
@@ -89,7 +90,7 @@ export function When({
         {kind === 'time' ? (
           <TimeField<Time> {...common} value={read(parseTime, shown)} onChange={taken}>
             <Label className={LABEL}>{label}</Label>
-            <div className={`${BOX} flex items-center`}>{parts}</div>
+            <div className={box}>{parts}</div>
           </TimeField>
         ) : (
           <DatePicker<CalendarDate | CalendarDateTime>
@@ -101,7 +102,7 @@ export function When({
             onChange={taken}
           >
             <Label className={LABEL}>{label}</Label>
-            <Group className={`${BOX} flex items-center pr-0`}>
+            <Group className={`${box} pr-0`}>
               {parts}
               <Button className="grid size-11 shrink-0 place-items-center text-soft hover:text-ink">
                 <MonthMark />

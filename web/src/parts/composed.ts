@@ -45,6 +45,8 @@ export function useComposed({ name, value, ref, onChange, onBlur }: Typed) {
     shown: value ?? own,
     change: (next: string) => {
       hold(next);
+      // What listens for a change of any input hears of this one too.
+      focused.current?.dispatchEvent(new Event('input', { bubbles: true }));
       onChange?.(told('change', next));
     },
     left: () => onBlur?.(told('blur', value ?? latest.current)),

@@ -73,6 +73,8 @@ class AccessibilityIT extends BrowserTest {
         "settings, phone, day",
         "begin, phone, day",
         "welcome, desktop, day",
+        "parts, desktop, day",
+        "parts, phone, night",
         "effects, desktop, night",
         "effects, phone, day",
         "suspects, desktop, day",
@@ -88,7 +90,7 @@ class AccessibilityIT extends BrowserTest {
         Page page = visitor(window.equals("phone") ? PHONE : DESKTOP);
         page.addInitScript("localStorage.setItem('theme', '" + theme + "')");
         switch (screen) {
-            case "welcome" -> page.navigate("/welcome");
+            case "welcome", "parts" -> page.navigate("/" + screen);
             case "begin", "settings", "house" -> {
                 page.request().post("/api/v1/session/demo");
                 page.navigate("/" + screen);

@@ -27,7 +27,7 @@ class WebFiles implements WebMvcConfigurer {
     @Controller
     static class Page {
         /** The places are routes of the page itself. */
-        @GetMapping({"/", "/index.html", "/welcome", "/begin", "/help", "/settings", "/house", "/tank/**"})
+        @GetMapping({"/", "/index.html", "/welcome", "/begin", "/help", "/settings", "/house", "/parts", "/tank/**"})
         ResponseEntity<String> page(HttpServletRequest request) throws IOException {
             String html = new ClassPathResource("static/index.html").getContentAsString(StandardCharsets.UTF_8);
             return ResponseEntity.ok()
