@@ -160,7 +160,11 @@ class AccessibilityIT extends BrowserTest {
         }
         if (screen.equals("effects")) {
             // Its cards are made one after the other.
-            page.getByText("It worked as expected").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+            page.getByText("Room and water readings explain all of the change.")
+                    .waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        } else if (screen.equals("house")) {
+            // Its rows are computed one after the other.
+            page.getByText("without power, with kit").nth(2).waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         } else {
             page.waitForLoadState(LoadState.NETWORKIDLE);
         }

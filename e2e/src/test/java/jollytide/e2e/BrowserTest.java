@@ -29,6 +29,8 @@ abstract class BrowserTest {
     private static final double PATIENCE_MS = 30_000;
     private static final List<String> REFUSALS = List.of(
             "status of 4",
+            // A server that still computes for an earlier test says that it is busy, and the page asks again.
+            "status of 503",
             "ERR_INTERNET_DISCONNECTED",
             "ERR_CONNECTION_REFUSED",
             "ERR_CONNECTION_RESET",

@@ -130,7 +130,7 @@ class AccountTest extends ServerTest {
         assertThat(clock(keeper)).isEqualTo("HOURS_12");
         var refused = keeper.put("/me/units", """
                 {"alkalinity":"DKH","temperature":"CELSIUS","salinity":"PSU","volume":"LITRE","clock":"HOURS_10"}""");
-        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.status()).isEqualTo(422);
         assertThat(clock(keeper)).isEqualTo("HOURS_12");
     }
 
