@@ -83,7 +83,7 @@ function Loaded({ supplies, now }: { supplies: Supplies; now: number }) {
       </ul>
       <OpensSheet
         says="Add a supply"
-        about="What is in the cupboard. We say when to order more."
+        about="What you have at home. We say when to order more."
         look={supplies.supplies.length === 0 ? 'main' : 'plain'}
       >
         {(close) => <SupplyForm close={close} />}
