@@ -18,6 +18,7 @@ import { Spike } from '../../frame/Spike';
 import { show } from '../../lib/measure';
 import { plain } from '../../lib/number';
 import { dayAndTime, localInput } from '../../lib/time';
+import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { Button, buttonLook } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { Refusal } from '../../parts/Refusal';
@@ -95,7 +96,7 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
             {sentence}
           </p>
         ))}
-        <p className="max-w-prose text-sm text-soft">
+        <HowWorkedOut>
           Use is what arrived by the reservoir levels, minus what your tests show. Unread lines
           count as planned, 90–105 % (assumed). Doses by hand are subtracted first. About{' '}
           {show(doses.evaporationLPerDay, 'volume', units)} evaporate a day,{' '}
@@ -103,7 +104,7 @@ function Loaded({ doses, now }: { doses: Doses; now: number }) {
             ? 'from your top-off log'
             : 'assumed from surface and temperature'}
           . More limewater than that lowers the salinity.
-        </p>
+        </HowWorkedOut>
         <p>
           <Link to={ROUTE.calculators} params={{ tankId: tank.id }} className={buttonLook('quiet')}>
             Compare with other sources of alkalinity

@@ -4,6 +4,7 @@ import type { Fill, FillEnd, Media, MediaAhead } from '../../api/types';
 import { ColumnDrawing } from '../../drawings/ColumnDrawing';
 import { measure, show, shown } from '../../lib/measure';
 import { dayAndTime } from '../../lib/time';
+import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/Notices';
 import { Slider } from '../../parts/Slider';
@@ -141,13 +142,13 @@ function InUse({ fill }: { fill: Fill }) {
                 ]
               }
             </p>
-            <p className="text-sm text-soft">
+            <HowWorkedOut>
               By capacity alone: {Math.round(ahead.daysByCo2)} days. Estimated with{' '}
               {Math.round(ahead.ppm)} ppm in the fresh air (
               {ahead.ppmMeasured ? 'average since the fill' : 'assumed'}) and media{' '}
               {show(3, 'warmth', units)} cooler than the tank, 0 to {show(5, 'warmth', units)}{' '}
               (assumed).
-            </p>
+            </HowWorkedOut>
           </>
         )}
         <div className="grid max-w-md gap-2 border-t pt-3">

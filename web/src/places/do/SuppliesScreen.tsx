@@ -11,6 +11,7 @@ import { STOCK_DAYS, SupplyDrawing } from '../../drawings/SupplyDrawing';
 import { money } from '../../lib/money';
 import { readNumber } from '../../lib/number';
 import { dayAndTime, localDay, localInput } from '../../lib/time';
+import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
@@ -61,12 +62,17 @@ function Loaded({ supplies, now }: { supplies: Supplies; now: number }) {
             order more.
           </p>
         ) : (
-          <p className="text-sm text-soft">
-            Bars show how long each lasts, within {STOCK_DAYS} days. The triangle says when to
-            order. Computed use counts as right within {Math.round(100 * supplies.computedDoubt)} %,
-            your counts within {Math.round(100 * supplies.countedDoubt)} % (both assumed). For the
-            whole home.
-          </p>
+          <>
+            <p className="text-sm text-soft">
+              Bars: how long each lasts, within {STOCK_DAYS} days. Triangle: order. For the whole
+              home.
+            </p>
+            <HowWorkedOut>
+              Computed use counts as right within {Math.round(100 * supplies.computedDoubt)} %, your
+              counts within {Math.round(100 * supplies.countedDoubt)} % (both assumed). The triangle
+              stands the days of delivery before the earlier end of that range.
+            </HowWorkedOut>
+          </>
         )}
       </div>
       {list.length > 0 && <ShoppingList list={list} currency={supplies.currency} />}

@@ -4,6 +4,7 @@ import type { OxygenMargin, Night } from '../../api/types';
 import { OxygenMarginDrawing, STRAIN, UNDER } from '../../drawings/OxygenMarginDrawing';
 import { capital } from '../../lib/capital';
 import { clockTime } from '../../lib/time';
+import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
@@ -82,12 +83,12 @@ function Answered({ margin }: { margin: OxygenMargin }) {
             ))}
           </tbody>
         </table>
-        <p className="text-sm text-soft">
+        <p className="text-sm text-soft">Animals that gasp override every number.</p>
+        <HowWorkedOut>
           Demand and supply in mg/L an hour, for the worst model that fits your log, with{' '}
           {margin.fish} fish. Bubbles count as rigid, for safety. The lines at{' '}
           {margin.cautionMgPerL} and {margin.dangerMgPerL} mg/L are from memory, not measured here.
-          Animals that gasp override every number.
-        </p>
+        </HowWorkedOut>
       </section>
       <aside aria-label="What to do" className="grid content-start gap-5 lg:border-l lg:pl-8">
         <div>

@@ -4,6 +4,7 @@ import { useGasBalance } from '../../api/twin';
 import type { GasBalance, GasBalanceHour, GasBalanceRow, OneGas } from '../../api/types';
 import { GasBalanceDrawing, rowName } from '../../drawings/GasBalanceDrawing';
 import { clockTime } from '../../lib/time';
+import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { OneOf } from '../../parts/OneOf';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
@@ -193,12 +194,13 @@ function Answers({ gasBalance }: { gasBalance: GasBalance }) {
           </p>
         </div>
       )}
-      <p className="text-sm text-soft md:col-span-2">
-        {gasBalance.fitted
-          ? `From the model fitted to your log. Hatching covers 9 of 10 models that fit.`
-          : 'No log to fit yet: we assume an ordinary mixed reef.'}{' '}
-        Carbonate from calcification and dosing counts as CO2 here: both are carbon in the water.
-      </p>
+      <div className="md:col-span-2">
+        {!gasBalance.fitted && <p>No log to fit yet: we assume an ordinary mixed reef.</p>}
+        <HowWorkedOut>
+          {gasBalance.fitted && 'From the model fitted to your log. '}Carbonate from calcification
+          and dosing counts as CO2 here: both are carbon in the water.
+        </HowWorkedOut>
+      </div>
     </section>
   );
 }

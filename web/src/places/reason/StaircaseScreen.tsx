@@ -6,8 +6,9 @@ import type { MomentName, StaircaseView } from '../../api/types';
 import { CarbonateMapDrawing } from '../../drawings/CarbonateMapDrawing';
 import { StaircaseDrawing } from '../../drawings/StaircaseDrawing';
 import { dayAndTime, weekdayAndTime } from '../../lib/time';
-import { toTen } from '../../lib/number';
+import { range, toTen } from '../../lib/number';
 import { METHOD } from '../../lib/units';
+import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { Button } from '../../parts/Button';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
@@ -60,12 +61,14 @@ function Loaded({ view }: { view: StaircaseView }) {
         </div>
         <p className="pt-2 text-sm text-soft">
           {s.waterUatm
-            ? `CO2 in the water: ${Math.round(s.waterUatm.value)} µatm (${toTen(s.waterUatm.low)}–${toTen(s.waterUatm.high)}). Steps are in ppm of dry air, as on a CO2 meter. `
-            : ''}{' '}
-          Hatched: possible error of a step. Water follows the room within about{' '}
-          {s.settlingHours.value.toFixed(0)} h ({s.settlingHours.low.toFixed(0)}–{' '}
-          {s.settlingHours.high.toFixed(0)}).
+            ? `CO2 in the water: ${Math.round(s.waterUatm.value)} µatm (${toTen(s.waterUatm.low)}–${toTen(s.waterUatm.high)}). `
+            : ''}
+          Hatched: possible error of a step.
         </p>
+        <HowWorkedOut>
+          Steps are in ppm of dry air, as on a CO2 meter. Water follows the room within about{' '}
+          {range(s.settlingHours, 0)} h.
+        </HowWorkedOut>
       </section>
       <aside aria-label="Verdict" className="lg:border-l lg:pl-8">
         <VerdictText verdict={s.verdict} />

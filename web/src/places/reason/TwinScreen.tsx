@@ -5,6 +5,7 @@ import { KnownDrawing } from '../../drawings/KnownDrawing';
 import { LeftDrawing } from '../../drawings/LeftDrawing';
 import { ROUTE, type ScreenPath } from '../../frame/places';
 import { clockTime, dayAndTime, plainDay } from '../../lib/time';
+import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { buttonLook } from '../../parts/Button';
 import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
@@ -95,11 +96,13 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
           )}
         </div>
         <p className="text-sm text-soft">
-          Thin line: 9 in 10 tanks like yours, before the log. Bar: 9 in 10 models that fit your
-          log. Ring: the most likely. Fish use{' '}
-          {(twin.fishMmolPerLPerH * OXYGEN_G_PER_MOL).toFixed(2)} mg/L an hour on top, as described.
-          Widths before the log are from memory.
+          Thin line: before the log. Bar: with your log, 9 in 10. Ring: the most likely.
         </p>
+        <HowWorkedOut>
+          The thin line holds 9 in 10 tanks like yours. Its widths are from memory. The bar holds 9
+          in 10 models that fit your log. Fish use{' '}
+          {(twin.fishMmolPerLPerH * OXYGEN_G_PER_MOL).toFixed(2)} mg/L an hour on top, as described.
+        </HowWorkedOut>
         <Telling experiments={twin.experiments} open={twin.open} />
         {width > 0 && twin.left.length > 1 && (
           <div>

@@ -4,6 +4,7 @@ import { ProbeDrawing } from '../../../drawings/ProbeDrawing';
 import { signed } from '../../../lib/number';
 import { dayAndTime } from '../../../lib/time';
 import { METHOD } from '../../../lib/units';
+import { HowWorkedOut } from '../../../parts/HowWorkedOut';
 import { Button } from '../../../parts/Button';
 import { useNotice } from '../../../parts/Notices';
 import { useWidth } from '../../../parts/useWidth';
@@ -46,12 +47,16 @@ function Loaded({ probe }: { probe: Probe }) {
             )}
           </div>
           {probe.course.length > 0 && (
-            <p className="text-sm text-soft">
-              Correction at 8.2. Hatched: possible error, ±0.02 at first, 0.01 more a week, ±0.15 at
-              most (from memory). Dots: your calibrations.{' '}
-              {probe.compared.length > 0 && ' Triangles: another method at the same hour.'} Drift is
-              spread evenly between dots. The log keeps the original readings.
-            </p>
+            <>
+              <p className="text-sm text-soft">
+                Correction at 8.2. Dots: your calibrations. Hatched: possible error.
+                {probe.compared.length > 0 && ' Triangles: another method at the same hour.'}
+              </p>
+              <HowWorkedOut>
+                The possible error is ±0.02 at first, 0.01 more a week, ±0.15 at most (from memory).
+                Drift is spread evenly between dots. The log keeps the original readings.
+              </HowWorkedOut>
+            </>
           )}
         </section>
         <Kept calibrations={probe.calibrations} />

@@ -1,4 +1,5 @@
 import type { Bench, Forecast } from '../../../api/types';
+import { scaleOfDays, SettledDayDrawing } from '../../../drawings/SettledDayDrawing';
 import { money } from '../../../lib/money';
 import { between, range, signedRange } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
@@ -12,7 +13,7 @@ export const EFFORT: Record<Forecast['cost']['effort'], string> = {
   A_WEEKEND: 'a weekend',
 };
 
-/** Up to four sets beside each other, line by line. */
+/** Up to four sets beside each other: a settled day of each on one scale, then line by line. */
 export function Compared({
   bench,
   rows,
@@ -25,6 +26,11 @@ export function Compared({
   drop: (i: number) => void;
 }) {
   const { tank, units } = useAtTank();
+  const goal = tank.description.band.troughAtLeast;
+  const scale = scaleOfDays(
+    rows.map((r) => r.forecast),
+    goal,
+  );
   const lines: { what: string; of: (f: Forecast, set: NamedSet) => string }[] = [
     { what: 'daily low', of: (f) => range(f.troughPh, 2) },
     { what: 'gain', of: (f) => signedRange(f.gainPh) },
@@ -67,6 +73,14 @@ export function Compared({
           </tr>
         </thead>
         <tbody>
+          <tr className="align-bottom">
+            <th className="pr-4 text-sm font-normal whitespace-nowrap text-soft">settled day</th>
+            {rows.map(({ set, forecast }) => (
+              <td key={set.name} className="pr-4">
+                <SettledDayDrawing forecast={forecast} scale={scale} goal={goal} name={set.name} />
+              </td>
+            ))}
+          </tr>
           {lines.map((line) => (
             <tr key={line.what} className="border-t">
               <th className="py-1 pr-4 text-sm font-normal whitespace-nowrap text-soft">
