@@ -93,6 +93,7 @@ export function OxygenMarginDrawing({
               strokeWidth="2.5"
             />
             <text
+              {...HALO}
               x={narrow ? left : 0}
               y={narrow ? y - 8 : y + 11}
               className="fill-ink text-sm md:text-base"

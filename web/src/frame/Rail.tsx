@@ -111,7 +111,7 @@ export function ScreenRow({ tankId }: { tankId: string }) {
           key={screen.path}
           to={ROUTE[screen.path]}
           params={{ tankId }}
-          className="flex min-h-11 items-center border-b-4 border-transparent px-3 text-soft [&.active]:border-accent [&.active]:text-ink"
+          className="flex min-h-11 items-center border-b-4 border-transparent px-3 whitespace-nowrap text-soft [&.active]:border-accent [&.active]:text-ink"
         >
           {screen.name}
         </Link>
