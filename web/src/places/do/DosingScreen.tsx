@@ -180,7 +180,9 @@ function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now:
             ? `ended ${dayAndTime(line.endedAt, tank.zone)}`
             : `${brings(line, units)}, ${timesInWords(line.times)}${line.place && `, into ${line.place}`}`}
         </h1>
-        <p className="text-xl leading-snug font-semibold md:text-2xl">{headline(line)}</p>
+        <p aria-live="polite" className="text-xl leading-snug font-semibold md:text-2xl">
+          {headline(line)}
+        </p>
         <p className="text-lg">{[emptyIn(line.daysLeft), worth].filter(Boolean).join(' ')}</p>
         {line.stopped.map((because) => (
           <p key={because} className="max-w-prose border-l-4 border-danger pl-3">

@@ -55,7 +55,9 @@ function Loaded({ supplies, now }: { supplies: Supplies; now: number }) {
   return (
     <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-6">
       <div>
-        <h1 className="text-2xl font-semibold">{suppliesVerdict(supplies)}</h1>
+        <h1 aria-live="polite" className="text-2xl font-semibold">
+          {suppliesVerdict(supplies)}
+        </h1>
         {supplies.supplies.length === 0 ? (
           <p className="max-w-prose text-soft">
             Add powders, media, tests, stones and salt. From what your tanks use we say when to

@@ -43,7 +43,9 @@ function Loaded({ upkeep, now }: { upkeep: Upkeep; now: number }) {
   return (
     <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-6">
       <div>
-        <h1 className="text-2xl font-semibold">{upkeepVerdict(upkeep)}</h1>
+        <h1 aria-live="polite" className="text-2xl font-semibold">
+          {upkeepVerdict(upkeep)}
+        </h1>
         {upkeep.tasks.length === 0 ? (
           <p className="max-w-prose text-soft">
             A crusted venturi, a coarse air stone or a weak pump looks like a change of the tank.

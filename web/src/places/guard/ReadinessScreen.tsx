@@ -38,7 +38,9 @@ function Loaded({ ready }: { ready: Readiness }) {
           <h1 id="ready" className="text-soft">
             {ready.home}, without power
           </h1>
-          <p className="text-xl leading-snug font-semibold md:text-2xl">{ready.weakest}</p>
+          <p aria-live="polite" className="text-xl leading-snug font-semibold md:text-2xl">
+            {ready.weakest}
+          </p>
           <Nights ready={ready} outageH={outageH} />
           <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
             <OneOf

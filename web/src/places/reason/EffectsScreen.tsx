@@ -85,6 +85,7 @@ function All({ effects, listedAt }: { effects: Effects; listedAt: number }) {
         <div className="flex flex-wrap items-start justify-between gap-x-6">
           <h1
             id="effects"
+            aria-live="polite"
             className="min-w-0 flex-1 text-xl leading-snug md:text-2xl font-semibold"
           >
             {summary(cards)}

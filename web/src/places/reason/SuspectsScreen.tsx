@@ -67,7 +67,9 @@ function Blamed({ all }: { all: Suspects }) {
           · {all.since ? `since ${plainDay(all.since)}, as you entered` : 'in the last 14 days'}
         </span>
       </h1>
-      <p className="text-xl leading-snug font-semibold md:text-2xl">{headline(all)}</p>
+      <p aria-live="polite" className="text-xl leading-snug font-semibold md:text-2xl">
+        {headline(all)}
+      </p>
       {(nothing || steady || alwaysLow(all)) && (
         <p className="max-w-prose">
           {nothing} {steady}{' '}

@@ -39,7 +39,7 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
   const measure = MEASURE[verdict.step];
   const urgency = URGENCY[verdict.urgency];
   return (
-    <div className="grid gap-3 text-lg leading-snug" data-verdict={verdict.kind}>
+    <div className="grid gap-3 text-lg leading-snug" data-verdict={verdict.kind} aria-live="polite">
       <p className={LOOK[verdict.urgency]}>
         <strong className="text-2xl">
           {verdict.urgency === 'DANGER' && (
