@@ -241,12 +241,13 @@ const bench = createRoute({
   component: lazyRouteComponent(() => import('./places/try/bench/BenchScreen'), 'BenchScreen'),
   validateSearch: (
     search: Record<string, unknown>,
-  ): { sets?: NamedSet[]; days?: number; event?: string } => ({
+  ): { sets?: NamedSet[]; days?: number; event?: string; sort?: 'cheapest' } => ({
     sets: Array.isArray(search.sets)
       ? search.sets.slice(0, 4).flatMap((set) => readSet(set) ?? [])
       : undefined,
     days: search.days === 14 ? 14 : undefined,
     event: typeof search.event === 'string' ? search.event : undefined,
+    sort: search.sort === 'cheapest' ? search.sort : undefined,
   }),
 });
 const calculators = createRoute({

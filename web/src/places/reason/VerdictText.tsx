@@ -88,13 +88,23 @@ export function VerdictText({ verdict }: { verdict: Verdict }) {
         </Link>
       )}
       {verdict.urgency !== 'NONE' && (
-        <Link
-          to="/tank/$tankId/suspects"
-          params={{ tankId: tank.id }}
-          className={`${buttonLook('quiet')} justify-self-start`}
-        >
-          Why is it low?
-        </Link>
+        <p className="flex flex-wrap gap-x-3">
+          <Link
+            to="/tank/$tankId/suspects"
+            params={{ tankId: tank.id }}
+            className={buttonLook('quiet')}
+          >
+            Why is it low?
+          </Link>
+          <Link
+            to="/tank/$tankId/bench"
+            params={{ tankId: tank.id }}
+            search={{ sort: 'cheapest' }}
+            className={buttonLook('quiet')}
+          >
+            Cheapest change that helps
+          </Link>
+        </p>
       )}
       <ProbeCheck open={checking} onOpenChange={setChecking} />
     </div>

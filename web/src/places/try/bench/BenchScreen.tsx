@@ -46,7 +46,7 @@ export function BenchScreen() {
 
 function OnTheBench({ bench }: { bench: Bench }) {
   const { tank, units } = useAtTank();
-  const { days = 2 } = route.useSearch();
+  const { days = 2, sort } = route.useSearch();
   const navigate = route.useNavigate();
   const [linked, save] = useSets();
   const [ref, width] = useWidth();
@@ -82,6 +82,7 @@ function OnTheBench({ bench }: { bench: Bench }) {
           puts={current.put}
           units={units}
           currency={tank.currency}
+          cheapest={sort === 'cheapest'}
           onChange={(put) => save([{ ...current, put }, ...sets.slice(1)])}
         />
         {changed && (

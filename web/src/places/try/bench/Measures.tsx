@@ -21,6 +21,7 @@ export function Measures({
   puts,
   units,
   currency,
+  cheapest = false,
   onChange,
 }: {
   measures: readonly MeasureKind[];
@@ -29,9 +30,11 @@ export function Measures({
   puts: readonly PutMeasure[];
   units: Units;
   currency: string;
+  /** Whether the list begins sorted so. */
+  cheapest?: boolean;
   onChange: (puts: PutMeasure[]) => void;
 }) {
-  const [ladder, setLadder] = useState(false);
+  const [ladder, setLadder] = useState(cheapest);
   const groups: Group[] = ladder ? cheapestFirst(measures, gains) : alongThePath(measures);
   const most = Math.max(0, ...[...gains.values()].map((f) => f.gainPh.high));
   return (
