@@ -6,7 +6,7 @@ import {
   type CalendarDateTime,
   type Time,
 } from '@internationalized/date';
-import { useId } from 'react';
+import { useId, useState } from 'react';
 import {
   Button,
   Calendar,
@@ -39,6 +39,8 @@ const read = <T,>(parse: (text: string) => T, text: string): T | null => {
 };
 const LENGTH: Record<Kind, number> = { date: 10, time: 5, moment: 16 };
 
+const EARLIEST_YEAR = 1900;
+
 /** Year, month, day: the order that no keeper reads the other way round. */
 const YEAR_FIRST = 'en-CA';
 
@@ -58,8 +60,13 @@ export function When({
   const id = useId();
   const { shown, change, left, takesFocus } = useComposed(typed);
   const day = kind === 'date' ? parseDate : parseDateTime;
-  const taken = (value: { toString(): string } | null) =>
-    change(value === null ? '' : value.toString().slice(0, LENGTH[kind]));
+  // A year that is still being typed is nobody's day: only this field sees it.
+  const [begun, setBegun] = useState<CalendarDate | CalendarDateTime | null>(null);
+  const taken = (value: CalendarDate | CalendarDateTime | Time | null) => {
+    const early = value !== null && 'year' in value && value.year < EARLIEST_YEAR;
+    setBegun(early ? value : null);
+    if (!early) change(value === null ? '' : value.toString().slice(0, LENGTH[kind]));
+  };
   const common = {
     className: 'grid',
     isDisabled: disabled,
@@ -96,7 +103,7 @@ export function When({
           <DatePicker<CalendarDate | CalendarDateTime>
             {...common}
             granularity={kind === 'date' ? 'day' : 'minute'}
-            value={read<CalendarDate | CalendarDateTime>(day, shown)}
+            value={begun ?? read<CalendarDate | CalendarDateTime>(day, shown)}
             minValue={read<CalendarDate | CalendarDateTime>(day, String(min ?? ''))}
             maxValue={read<CalendarDate | CalendarDateTime>(day, String(max ?? ''))}
             onChange={taken}

@@ -71,3 +71,13 @@ it('takes the focus where it is the first that is refused', async () => {
   expect(document.activeElement).toBe(screen.getByLabelText('Place'));
   expect(sent).not.toHaveBeenCalled();
 });
+
+it('tells nobody of a year that is still being typed', async () => {
+  const told = vi.fn<(value: string) => void>();
+  render(
+    <When kind="date" label="Since" value="2026-11-20" onChange={(e) => told(e.target.value)} />,
+  );
+  await typeTime('Since', '2020');
+  expect(told.mock.calls.flat().every((day) => /^20\d\d-11-20$/.test(day))).toBe(true);
+  expect(told).toHaveBeenLastCalledWith('2020-11-20');
+});

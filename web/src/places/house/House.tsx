@@ -41,7 +41,7 @@ function Loaded({ house, tanks }: { house: HouseView; tanks: Tank[] }) {
   return (
     <div className="grid gap-6">
       <section aria-labelledby="needs">
-        <h1 id="needs" className="text-3xl font-bold" role="status">
+        <h1 id="needs" className="text-3xl font-bold" aria-live="polite">
           {known ? headline(needs) : <Skeleton className="h-9 w-80 max-w-full" />}
         </h1>
         <p className="pt-1 text-soft">

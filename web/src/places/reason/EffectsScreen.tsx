@@ -158,19 +158,20 @@ function Row({
   const size = sizeOf(card);
   return (
     <li className="border-b border-hairline">
-      <Link
-        to="/tank/$tankId/effects"
-        params={{ tankId: tank.id }}
-        search={open ? {} : { at: card.at }}
-        resetScroll={false}
-        aria-label={title(card)}
-        aria-expanded={open}
-        aria-current={open ? 'page' : undefined}
-        className="grid min-h-11 grid-cols-[2rem_minmax(0,1fr)_5rem] items-baseline gap-x-3 py-1.5 hover:bg-dark/50 md:grid-cols-[2rem_5rem_minmax(0,1fr)_5rem_10rem_14rem_1rem]"
-      >
+      <div className="relative grid min-h-11 grid-cols-[2rem_minmax(0,1fr)_5rem] items-baseline gap-x-3 py-1.5 hover:bg-dark/50 md:grid-cols-[2rem_5rem_minmax(0,1fr)_5rem_10rem_14rem_1rem]">
         <span className="text-soft">{number}</span>
         <span className="text-soft max-md:hidden">{dayOfMonth(card.windows.change)}</span>
-        <span className="font-semibold">{title(card)}</span>
+        <Link
+          to="/tank/$tankId/effects"
+          params={{ tankId: tank.id }}
+          search={open ? {} : { at: card.at }}
+          resetScroll={false}
+          aria-expanded={open}
+          aria-current={open ? 'page' : undefined}
+          className="font-semibold after:absolute after:inset-0"
+        >
+          {title(card)}
+        </Link>
         <span className={`text-right text-lg font-bold ${size ? tone(size) : ''}`}>
           {size && signed(size.value, 2)}
         </span>
@@ -182,7 +183,7 @@ function Row({
         <span aria-hidden className="text-soft max-md:hidden">
           {open ? '▴' : '▾'}
         </span>
-      </Link>
+      </div>
       {open && (
         <section aria-labelledby="card" className="grid gap-4 py-4">
           <WhatCameOfIt card={card} heading={title(card)} about={since(card)} settled={settled} />
