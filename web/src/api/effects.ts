@@ -48,7 +48,6 @@ export const useBetween = (tankId: string, windows: TwoWindows | undefined) =>
       ),
     enabled: windows !== undefined,
     staleTime: KEPT_MS,
-    retry: false,
   });
 
 /**

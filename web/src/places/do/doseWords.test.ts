@@ -10,6 +10,7 @@ import {
   headline,
   nextStep,
   staysBehind,
+  stepWithoutPlan,
   timesInWords,
   used,
   weighed,
@@ -196,4 +197,18 @@ test('what was planned then comes back by undo, not what is planned now', () => 
   expect(at('2026-11-01T08:59')).toBe(800);
   expect(at('2026-11-01T09:00')).toBe(1200);
   expect(at('2026-11-20T12:00')).toBe(700);
+});
+
+test('one next step is named where the plan stays', () => {
+  expect(stepWithoutPlan(line({ state: 'TOO_MUCH', daysLeft: estimate(1, 0.1) }))).toContain(
+    'Stop the pump',
+  );
+  expect(stepWithoutPlan(line())).toBe('Find out why less arrives.');
+  expect(stepWithoutPlan(line({ state: 'AS_PLANNED', daysLeft: estimate(3, 1.5) }))).toBe(
+    'Refill the reservoir.',
+  );
+  expect(stepWithoutPlan(line({ state: 'NOT_KNOWN' }))).toBe('Log the level of the reservoir.');
+  expect(stepWithoutPlan(line({ state: 'AS_PLANNED', daysLeft: estimate(6, 0.5) }))).toBe(
+    'Nothing to change.',
+  );
 });

@@ -48,11 +48,14 @@ export function nextStep(line: Line, units: Units): string | undefined {
   return `Tests ${short ? 'fall' : 'climb'}: ${range(size, digits + 1)} ${label} a day ${short ? 'more are used than arrive' : 'more arrive than are used'}. Correct half of that first${next.limited ? ', as far as the safety limits allow' : ''}: ${Math.round(next.mlPerDay)} mL a day. Test again in 2–3 days at the same hour.`;
 }
 
+/** Less than this is too short to wait for the next look, days. */
+const REFILL_SOON_D = 2;
+
 /** What to do where the plan stays. */
 export function stepWithoutPlan(line: Line): string {
-  if (line.state === 'TOO_MUCH') return 'Stop the pump and check.';
+  if (line.state === 'TOO_MUCH') return 'Stop the pump: too much is dosed.';
   if (line.state === 'SHORT') return 'Find out why less arrives.';
-  if (line.daysLeft && line.daysLeft.low < 2) return 'Refill the reservoir.';
+  if (line.daysLeft && line.daysLeft.low < REFILL_SOON_D) return 'Refill the reservoir.';
   return line.state === 'NOT_KNOWN' ? 'Log the level of the reservoir.' : 'Nothing to change.';
 }
 

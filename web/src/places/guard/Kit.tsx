@@ -107,7 +107,7 @@ function Thing({ item, show }: { item: KitItem; show: (sheet: KitSheet) => void 
 const TITLE = { add: 'Add equipment', edit: 'Edit', test: 'Test' };
 const ABOUT = {
   add: 'Equipment that aerates or moves water without mains power.',
-  edit: 'Plans and hours follow at once.',
+  edit: 'Hours and plans change with it at once.',
   test: 'One run at the real load. Afterwards we plan with your hours instead of the label’s.',
 };
 

@@ -125,7 +125,7 @@ function Answered({ margin }: { margin: OxygenMargin }) {
               : `Oxygen may be dangerous after ${hoursDown(still.danger.early)}${still.danger.likely === undefined ? '' : `, likely after ${hoursDown(still.danger.likely)}`}.`}{' '}
             {still.caution.early !== undefined &&
               `It may pass the caution line after ${hoursDown(still.caution.early)}. `}
-            This is the night of Readiness: hottest day, no backup.
+            Readiness shows the same night: the hottest, without backup.
           </p>
         </div>
         {!margin.fitted && (

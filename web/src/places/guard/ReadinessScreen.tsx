@@ -1,7 +1,7 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useDue, useReadiness } from '../../api/guard';
-import type { Readiness } from '../../api/types';
+import type { KitItem, Readiness } from '../../api/types';
 import { useHelper } from '../../frame/useHelper';
 import { show } from '../../lib/measure';
 import { money } from '../../lib/money';
@@ -24,13 +24,13 @@ export function ReadinessScreen() {
 }
 
 const CARD_SAVED = 'pocket-card-saved';
-const LENGTHS = ['4', '8', '12', '24'] as const;
+/** The outage that is asked about at first, hours. */
+const FIRST_H = 8;
 
 function Loaded({ ready }: { ready: Readiness }) {
   const { tank, units } = useAtTank();
   const [sheet, setSheet] = useState<KitSheet | null>(null);
-  const [outage, setOutage] = useState<(typeof LENGTHS)[number]>('8');
-  const outageH = Number(outage);
+  const [outageH, setOutageH] = useState(FIRST_H);
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="grid content-start gap-4">
@@ -45,9 +45,12 @@ function Loaded({ ready }: { ready: Readiness }) {
           <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2">
             <OneOf
               legend="For an outage of"
-              value={outage}
-              options={LENGTHS.map((h) => ({ value: h, label: `${h} h` }))}
-              onChange={setOutage}
+              value={String(outageH)}
+              options={ready.tiers.map(({ hours }) => ({
+                value: String(hours),
+                label: `${hours} h`,
+              }))}
+              onChange={(hours) => setOutageH(Number(hours))}
             />
             <ThroughIt ready={ready} outageH={outageH} />
           </div>
@@ -118,6 +121,18 @@ function FishAssumed({ ready }: { ready: Readiness }) {
     ));
 }
 
+function nextWords(
+  ready: Readiness,
+  untested: KitItem | undefined,
+  cardSaved: boolean,
+  late: string | undefined,
+): string {
+  if (ready.kit.length === 0) return 'Get an air pump that runs without mains power.';
+  if (untested) return `Test the ${untested.description.name}.`;
+  if (!cardSaved) return 'Save the pocket card on a phone.';
+  return late ?? 'Nothing to do now.';
+}
+
 /** One thing at a time: something that aerates, one test of it, the card on a phone, then what is due. */
 function DoNext({ ready, show }: { ready: Readiness; show: (sheet: KitSheet) => void }) {
   const { tank } = useAtTank();
@@ -125,17 +140,7 @@ function DoNext({ ready, show }: { ready: Readiness; show: (sheet: KitSheet) => 
   const late = useDue(tank.homeId).data?.find((d) => d.late && d.subject !== 'KIT');
   const [saved, setSaved] = useState(() => localStorage.getItem(CARD_SAVED) === tank.homeId);
   const untested = ready.kit.find((k) => !k.runTime.tested);
-  const next = helper
-    ? null
-    : ready.kit.length === 0
-      ? 'Get something that aerates without power.'
-      : untested
-        ? `Test the ${untested.description.name}.`
-        : !saved
-          ? 'Save the pocket card on a phone.'
-          : late
-            ? `${late.what}.`
-            : 'Nothing to do now.';
+  const next = helper ? undefined : nextWords(ready, untested, saved, late?.what);
   return (
     <>
       {next && (

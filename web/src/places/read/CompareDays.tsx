@@ -4,6 +4,7 @@ import type { EffectCard } from '../../api/types';
 import type { MarkedDays } from '../../drawings/HistoryDrawing';
 import { localDay, plainDay, shiftDay, startOfDay } from '../../lib/time';
 import { When } from '../../parts/When';
+import { useLater } from '../../parts/useLater';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { what } from '../reason/effectWords';
@@ -61,7 +62,10 @@ export function useTwoWindows(zone: string) {
 /** Any days beside any other ones. */
 export function CompareDays({ windows }: { windows: ReturnType<typeof useTwoWindows> }) {
   const { tank } = useAtTank();
-  const { one, other, setOne, setOther } = windows;
+  const { setOne, setOther } = windows;
+  // A date that is being typed asks for nothing.
+  const one = useLater(windows.one);
+  const other = useLater(windows.other);
   const swapped = one.from > other.from;
   const [first, second] = swapped ? [other, one] : [one, other];
   const asked: TwoWindows | undefined =
@@ -76,8 +80,8 @@ export function CompareDays({ windows }: { windows: ReturnType<typeof useTwoWind
         each.
       </p>
       <div className="flex flex-wrap gap-x-8 gap-y-3">
-        <DayFields name="First stretch" days={one} set={setOne} />
-        <DayFields name="Second stretch" days={other} set={setOther} />
+        <DayFields name="First stretch" days={windows.one} set={setOne} />
+        <DayFields name="Second stretch" days={windows.other} set={setOther} />
       </div>
       {asked && between.isFetching && !between.data && (
         <p role="status" className="text-soft">

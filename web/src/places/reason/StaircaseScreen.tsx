@@ -63,7 +63,7 @@ function Loaded({ view }: { view: StaircaseView }) {
           {s.waterUatm
             ? `CO2 in the water: ${Math.round(s.waterUatm.value)} µatm (${toTen(s.waterUatm.low)}–${toTen(s.waterUatm.high)}). `
             : ''}
-          Hatched: possible error of a step.
+          Hatched: how far off a step may be.
         </p>
         <HowWorkedOut>
           Steps are in ppm of dry air, as on a CO2 meter. Water follows the room within about{' '}

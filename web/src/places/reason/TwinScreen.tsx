@@ -96,7 +96,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
           )}
         </div>
         <p className="text-sm text-soft">
-          Thin line: before the log. Bar: with your log, 9 in 10. Ring: the most likely.
+          Thin line: before your log. Bar: with it, 9 in 10. Ring: most likely.
         </p>
         <HowWorkedOut>
           The thin line holds 9 in 10 tanks like yours. Its widths are from memory. The bar holds 9

@@ -1,6 +1,17 @@
 import { expect, test } from 'vitest';
 import type { EffectCard, EffectFound, EffectTrial, Units, UseBeside } from '../../api/types';
-import { beside, besideTrial, costs, headline, since, title, usedSince, word } from './effectWords';
+import {
+  beside,
+  besideTrial,
+  costs,
+  headline,
+  since,
+  sizeOf,
+  summary,
+  title,
+  usedSince,
+  word,
+} from './effectWords';
 
 const comparison = {
   before: 7.85,
@@ -237,4 +248,42 @@ test('a step is held against what it costs a month', () => {
   expect(costs(card({ perMonth: 48, found: undefined }), 'EUR')).toBe(
     'Running cost: about €48 a month at assumed prices.',
   );
+});
+
+const named = (name: string, low: number, high: number, over: Partial<EffectCard> = {}) => {
+  const left = { ...comparison.left, value: (low + high) / 2, low, high };
+  const it = found();
+  return card({
+    changes: card().changes.map((c) => ({ ...c, title: name })),
+    found: { ...it, effect: { ...it.effect, trough: { ...comparison, left } } },
+    ...over,
+  });
+};
+
+test('the first sentence names the two changes that clearly raised the low most', () => {
+  const cards = [
+    named('hose', 0.1, 0.16),
+    named('media', 0.2, 0.28),
+    named('lamps', 0.02, 0.06),
+    named('perhaps', -0.1, 0.9),
+    named('window shut', -0.3, -0.2),
+  ];
+  expect(summary(cards)).toBe('Helped most so far: Media +0.24, Hose +0.13.');
+});
+
+test('nothing is said to have helped that could be chance, or is not compared yet', () => {
+  expect(summary([named('hose', 0.1, 0.16, { stands: false })])).toBe(
+    'No change has clearly raised your daily low yet.',
+  );
+  expect(summary([card({ found: undefined, missing: true })])).toContain('Comparing');
+});
+
+test('a change of one day on each side has a size, and no range that would claim more', () => {
+  const alone = found();
+  const left = { ...comparison.left, low: undefined, high: undefined };
+  const size = sizeOf(
+    card({ found: { ...alone, effect: { ...alone.effect, trough: { ...comparison, left } } } }),
+  );
+  expect(size).toEqual({ value: 0.13, range: '1 day on each side', clear: false });
+  expect(sizeOf(card({ found: undefined }))).toBeUndefined();
 });

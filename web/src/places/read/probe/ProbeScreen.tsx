@@ -49,7 +49,7 @@ function Loaded({ probe }: { probe: Probe }) {
           {probe.course.length > 0 && (
             <>
               <p className="text-sm text-soft">
-                Correction at 8.2. Dots: your calibrations. Hatched: possible error.
+                Correction at pH 8.2. Dots: your calibrations. Hatched: how far off it may be.
                 {probe.compared.length > 0 && ' Triangles: another method at the same hour.'}
               </p>
               <HowWorkedOut>

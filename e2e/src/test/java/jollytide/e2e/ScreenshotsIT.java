@@ -3,6 +3,7 @@ package jollytide.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -50,6 +51,13 @@ class ScreenshotsIT extends BrowserTest {
                 .first()
                 .click();
         take("suspects", suspects);
+        Page effects = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
+        effects.getByText("Helped most so far").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        effects.getByText(Pattern.compile("^Comparing \\d"))
+                .waitFor(new Locator.WaitForOptions()
+                        .setState(WaitForSelectorState.HIDDEN)
+                        .setTimeout(180_000));
+        take("effects", effects);
         take("oxygen-margin", demo(visitor(DESKTOP), "Lantern Reef", "Oxygen margin"));
         take("readiness", demo(visitor(DESKTOP), "Lantern Reef", "Readiness"));
         take("dosing", demo(visitor(DESKTOP), "Lantern Reef", "Dosing"));

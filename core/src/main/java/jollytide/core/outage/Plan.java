@@ -139,7 +139,7 @@ public final class Plan {
                     0,
                     "Be ready to aerate by hand",
                     "No kit aerates. This tank’s still surface should be enough.",
-                    "Pour from half a metre if animals gasp or breathe fast.",
+                    "Pour from half a metre if animals gasp or gills beat fast.",
                     null));
             return;
         }
