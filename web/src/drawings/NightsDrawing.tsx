@@ -19,7 +19,7 @@ const TOP = 24;
 const ROW = 34;
 const NARROW = 560;
 const NARROW_ROW = 50;
-const NAMES = 200;
+const NAMES = 216;
 const SAID = 130;
 const BAR = 12;
 

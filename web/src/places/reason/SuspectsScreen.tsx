@@ -144,6 +144,7 @@ function Lows({ since }: { since?: string }) {
 function One({ suspect, place }: { suspect: Suspect; place: number }) {
   const when = sinceWords(suspect);
   const most = weightiest(suspect);
+  const others = suspect.grounds.filter((ground) => ground.words !== most);
   return (
     <li className="border-b border-hairline">
       <details>
@@ -162,7 +163,7 @@ function One({ suspect, place }: { suspect: Suspect; place: number }) {
           </span>
         </summary>
         <div className="grid max-w-prose gap-1 pb-3 pl-9">
-          {suspect.grounds.map((ground) => (
+          {others.map((ground) => (
             <p key={ground.words}>
               <span className="text-soft">{ground.weight > 0 ? 'For it: ' : 'Against it: '}</span>
               {ground.words}

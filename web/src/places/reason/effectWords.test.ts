@@ -268,7 +268,15 @@ test('the first sentence names the two changes that clearly raised the low most'
     named('perhaps', -0.1, 0.9),
     named('window shut', -0.3, -0.2),
   ];
-  expect(summary(cards)).toBe('Helped most so far: Media +0.24, Hose +0.13.');
+  expect(summary(cards)).toBe('Helped most: Media +0.24, Hose +0.13.');
+});
+
+test('what has too few days is promising, beside what is clear it is not named', () => {
+  const thin = named('media', 0.37, 0.42);
+  const few = { ...thin, found: { ...found(), ...thin.found, verdict: 'THIN' as const } };
+  expect(summary([few])).toBe('Most promising so far: Media +0.39. Too few days to be sure.');
+  expect(summary([few, named('hose', 0.1, 0.16)])).toBe('Helped most: Hose +0.13.');
+  expect(sizeOf(few)?.clear).toBe(false);
 });
 
 test('nothing is said to have helped that could be chance, or is not compared yet', () => {
@@ -284,6 +292,11 @@ test('a change of one day on each side has a size, and no range that would claim
   const size = sizeOf(
     card({ found: { ...alone, effect: { ...alone.effect, trough: { ...comparison, left } } } }),
   );
-  expect(size).toEqual({ value: 0.13, range: '1 day on each side', clear: false });
+  expect(size).toEqual({
+    value: 0.13,
+    range: '1 day on each side',
+    clear: false,
+    promising: false,
+  });
   expect(sizeOf(card({ found: undefined }))).toBeUndefined();
 });

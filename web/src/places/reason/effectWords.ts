@@ -188,24 +188,30 @@ export function sizeOf(card: EffectCard) {
   return {
     value: band.value,
     range: alone ? '1 day on each side' : signedRange(band),
-    clear: !alone && claimed(band) && card.stands !== false,
+    clear: !alone && claimed(band) && card.stands !== false && found?.verdict !== 'THIN',
+    /** As clear, but for the days: fewer than three on a side. */
+    promising: !alone && claimed(band) && found?.verdict === 'THIN',
   };
 }
 
 /** How many changes the first sentence names. */
 const NAMED = 2;
 
-/** What helped most, in a sentence. */
+/** What helped most, in a sentence; what has too few days is not said to have helped. */
 export function summary(cards: readonly EffectCard[]): string {
-  const helped = cards
+  const raised = cards
     .map((card) => ({ card, size: sizeOf(card) }))
-    .filter(({ size }) => size?.clear && size.value > 0)
-    .sort((a, b) => (b.size?.value ?? 0) - (a.size?.value ?? 0))
-    .slice(0, NAMED);
-  if (helped.length > 0)
-    return `Helped most so far: ${helped
+    .filter(({ size }) => size && size.value > 0)
+    .sort((a, b) => (b.size?.value ?? 0) - (a.size?.value ?? 0));
+  const names = (which: 'clear' | 'promising') =>
+    raised
+      .filter(({ size }) => size?.[which])
+      .slice(0, NAMED)
       .map(({ card, size }) => `${title(card)} ${signed(size?.value ?? 0, 2)}`)
-      .join(', ')}.`;
+      .join(', ');
+  const [helped, promising] = [names('clear'), names('promising')];
+  if (helped) return `Helped most: ${helped}.`;
+  if (promising) return `Most promising so far: ${promising}. Too few days to be sure.`;
   return cards.some((card) => card.missing)
     ? 'Comparing the days before and after each change…'
     : 'No change has clearly raised your daily low yet.';

@@ -40,7 +40,9 @@ class ScreenshotsIT extends BrowserTest {
         bench.getByLabel("Outdoor air hose to the skimmer").check();
         bench.getByText("removes the source").waitFor();
         take("bench", bench);
-        take("gas-balance", demo(visitor(DESKTOP), "Lantern Reef", "Gas balance"));
+        Page balance = demo(visitor(DESKTOP), "Lantern Reef", "Gas balance");
+        balance.getByText("What limits the skimmer").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        take("gas-balance", balance);
         Page twin = demo(visitor(DESKTOP), "Lantern Reef", "Twin");
         twin.getByText("Measurements that would help most").waitFor();
         take("twin", twin);
@@ -52,7 +54,7 @@ class ScreenshotsIT extends BrowserTest {
                 .click();
         take("suspects", suspects);
         Page effects = demo(visitor(DESKTOP), "Lantern Reef", "Effects");
-        effects.getByText("Helped most so far").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        effects.getByText("Every change, newest first").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         effects.getByText(Pattern.compile("^Comparing \\d"))
                 .waitFor(new Locator.WaitForOptions()
                         .setState(WaitForSelectorState.HIDDEN)
