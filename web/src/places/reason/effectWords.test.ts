@@ -272,7 +272,7 @@ test('the first sentence names the two changes that clearly raised the low most'
 });
 
 test('what has too few days is promising, beside what is clear it is not named', () => {
-  const thin = named('media', 0.37, 0.42);
+  const thin = named('media', 0.36, 0.42);
   const few = { ...thin, found: { ...found(), ...thin.found, verdict: 'THIN' as const } };
   expect(summary([few])).toBe('Most promising so far: Media +0.39. Too few days to be sure.');
   expect(summary([few, named('hose', 0.1, 0.16)])).toBe('Helped most: Hose +0.13.');
