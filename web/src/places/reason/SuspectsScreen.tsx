@@ -57,7 +57,7 @@ function Blamed({ all }: { all: Suspects }) {
   const { tank } = useAtTank();
   const { shown, folded } = parted(all.families);
   const steady = all.since ? '' : steadySentence(all);
-  const nothing = nothingWrong(all.families);
+  const nothing = nothingWrong(all);
   return (
     <section aria-labelledby="suspects" className="grid content-start gap-3">
       <h1 id="suspects" className="text-soft">

@@ -67,6 +67,18 @@ test('whoever keeps a tank steady and holds it hears when to stop', () => {
   expect(steadySentence(all([family()]))).toBe('');
 });
 
+test('where no night was low, a suspect that is only possible is no answer', () => {
+  const steady = { stance: 'STEADY' as const, nights: 7, held: 7, line: 7.8 };
+  const possible = family({ share: 0.6, suspects: [suspect({ share: 0.45 })] });
+  const none = family({ family: 'NONE', label: 'nothing is wrong', share: 0.3, suspects: [] });
+  const held = all([possible, none], steady);
+  expect(headline(held)).toContain('Nothing looks broken');
+  expect(nothingWrong(held)).toBe('');
+  expect(headline(all([possible, none], { ...steady, held: 6 }))).toContain('most likely');
+  expect(headline({ ...held, since: '2026-11-01' })).toContain('most likely');
+  expect(headline(all([family(), none], steady))).toContain('the best fit');
+});
+
 test('shares are said in words, and the least likely suspects are folded away', () => {
   expect([0.9, 0.3, 0.1, 0.01].map(word)).toEqual([
     'likely',
@@ -106,8 +118,8 @@ test('what weighs most is said on the side to which all of it leans', () => {
 
 test('that nothing is wrong is said once', () => {
   const none = family({ family: 'NONE', label: 'nothing is wrong', share: 0.3, suspects: [] });
-  expect(nothingWrong([none, family()])).toBe('');
-  expect(nothingWrong([family(), none])).toBe('Nothing is wrong: possible.');
+  expect(nothingWrong(all([none, family()]))).toBe('');
+  expect(nothingWrong(all([family(), none]))).toBe('Nothing is wrong: possible.');
   expect(parted([none, family()]).shown).toEqual(family().suspects);
 });
 

@@ -17,11 +17,18 @@ export const word = (share: number) =>
         ? 'less likely'
         : 'unlikely';
 
+/** Nothing is the matter: so the days say, or no night was low and no suspect is likely. */
+export function nothingBroken({ families, steady, since }: Suspects): boolean {
+  const noNightLow = steady !== undefined && !since && steady.held === steady.nights;
+  const noneLikely = families.every((f) => f.suspects.every((s) => s.share <= LIKELY));
+  return families[0]?.family === 'NONE' || (noNightLow && noneLikely);
+}
+
 /** The sentence that all of it comes to. */
 export function headline(all: Suspects): string {
   const [first, second] = all.families;
   if (!first) return 'Not yet enough data.';
-  if (first.family === 'NONE') return 'Nothing looks broken. This is usual for your tank.';
+  if (nothingBroken(all)) return 'Nothing looks broken. This is usual for your tank.';
   const suspect = first.suspects[0];
   if (first.share > STANDS_OUT && suspect) {
     return suspect.share > LIKELY
@@ -84,9 +91,9 @@ export function weightiest({ grounds }: Suspect): string | undefined {
 }
 
 /** How probable it is that nothing is wrong, where it is not what the headline says. */
-export function nothingWrong(families: readonly SuspectFamily[]): string {
-  const none = families.find((f) => f.family === 'NONE');
-  return none && none !== families[0] ? `Nothing is wrong: ${word(none.share)}.` : '';
+export function nothingWrong(all: Suspects): string {
+  const none = all.families.find((f) => f.family === 'NONE');
+  return none && !nothingBroken(all) ? `Nothing is wrong: ${word(none.share)}.` : '';
 }
 
 /** Low as it always was is another question. */
