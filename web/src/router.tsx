@@ -134,10 +134,16 @@ const begin = createRoute({
   path: '/begin',
   component: lazyRouteComponent(() => import('./places/begin/Begin'), 'Begin'),
 });
+const SETTINGS_PARTS = ['units', 'homes', 'helpers', 'access'] as const;
+type SettingsPart = (typeof SETTINGS_PARTS)[number];
+
 const settings = createRoute({
   getParentRoute: () => signedIn,
   path: '/settings',
   component: lazyRouteComponent(() => import('./places/settings/Settings'), 'Settings'),
+  validateSearch: (search: Record<string, unknown>): { part?: SettingsPart } => ({
+    part: SETTINGS_PARTS.find((part) => part === search.part),
+  }),
 });
 const house = createRoute({
   getParentRoute: () => signedIn,

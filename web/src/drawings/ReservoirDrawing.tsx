@@ -10,6 +10,8 @@ const LEFT = 52;
 const RIGHT = 12;
 const TOP = 10;
 const BOTTOM = 24;
+/** Half a triangle: none may lie on the scale's numbers. */
+const MARK = 7;
 const DAY_MS = 86_400_000;
 /** As a healthy pump may stray. */
 const TOLERANCE = 0.05;
@@ -39,7 +41,7 @@ export function ReservoirDrawing({
   const height = TOP + HEIGHT + BOTTOM;
   const x = scaleUtc()
     .domain([from, Math.max(until, from + DAY_MS)])
-    .range([LEFT, width - RIGHT]);
+    .range([LEFT + MARK, width - RIGHT - MARK]);
   const y = scaleLinear()
     .domain([0, vesselMl])
     .range([TOP + HEIGHT, TOP]);

@@ -9,7 +9,7 @@ const LOOKS: Record<Look, string> = {
 };
 
 export function buttonLook(look: Look): string {
-  return `inline-flex min-h-11 items-center justify-center gap-2 rounded-sm text-base disabled:opacity-50 ${LOOKS[look]}`;
+  return `inline-flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-sm text-base disabled:opacity-50 ${LOOKS[look]}`;
 }
 
 export function Button({

@@ -96,7 +96,7 @@ export function Description() {
           what="tanks"
           id={tank.id}
           name={tank.description.name}
-          then={() => void navigate({ to: '/settings' })}
+          then={() => void navigate({ to: '/settings', search: { part: 'homes' } })}
         />
       </div>
       {asked && (

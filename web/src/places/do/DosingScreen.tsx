@@ -174,7 +174,8 @@ function DosingLine({ line, all, now }: { line: Line; all: readonly Line[]; now:
     >
       <div className="grid content-start gap-3">
         <h1 className="text-soft">
-          <strong className="text-ink">{line.name}</strong>: {SOLUTES[line.solute]},{' '}
+          <strong className="text-ink">{line.name}</strong>:{' '}
+          {line.name !== SOLUTES[line.solute] && `${SOLUTES[line.solute]}, `}
           {(line.molPerL * 1000).toFixed(1)} mmol/L,{' '}
           {line.endedAt
             ? `ended ${dayAndTime(line.endedAt, tank.zone)}`

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useDeleteFill, useEndFill, useMedia, useReadColour, useReopenFill } from '../../api/media';
-import type { Fill, FillEnd, Media, MediaAhead } from '../../api/types';
+import type { Fill, FillEnd, Media, MediaAhead, Units } from '../../api/types';
 import { ColumnDrawing } from '../../drawings/ColumnDrawing';
-import { measure, show, shown } from '../../lib/measure';
+import { show } from '../../lib/measure';
 import { dayAndTime } from '../../lib/time';
 import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { Button } from '../../parts/Button';
@@ -219,7 +219,7 @@ function use(fill: Fill): string {
 const ENDED: Record<FillEnd, string> = {
   COLOUR: 'spent',
   DROWNED: 'drowned',
-  EARLY: 'Removed early',
+  EARLY: 'removed early',
 };
 
 function Past({ fills, media }: { fills: Fill[]; media: Media }) {
@@ -236,45 +236,41 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
           ? `Your fills show a capacity of ${Math.round(media.capacityLPerKg)} L of CO2 per kilogram. We compute with that.`
           : `Not yet enough data: we assume ${Math.round(media.capacityLPerKg)} L of CO2 per kilogram (120–180). Log a colour above 30 % and we learn yours.`}
       </p>
-      <table className="w-full text-left">
-        <thead className="text-sm text-soft">
-          <tr>
-            <th className="font-normal">filled</th>
-            <th className="font-normal">{measure('mass', units).label}</th>
-            <th className="font-normal">days</th>
-            <th className="font-normal">last colour</th>
-            <th className="font-normal">CO2 that passed</th>
-            <th className="font-normal">end</th>
-            <th className="sr-only">remove</th>
-          </tr>
-        </thead>
-        <tbody>
-          {fills.map((fill) => {
-            const colour = fill.colours.at(-1);
-            const days =
-              fill.endedAt && (Date.parse(fill.endedAt) - Date.parse(fill.filledAt)) / 86_400_000;
-            return (
-              <tr key={fill.id} className="border-t">
-                <td className="py-1">{dayAndTime(fill.filledAt, tank.zone)}</td>
-                <td>{shown(fill.massKg, 'mass', units).value}</td>
-                <td>{typeof days === 'number' ? days.toFixed(1) : '–'}</td>
-                <td>{colour ? `${Math.round(colour.changedShare * 100)} %` : '–'}</td>
-                <td>{fill.co2L === undefined ? '–' : `${fill.co2L.toFixed(0)} L`}</td>
-                <td>{fill.endedBy ? ENDED[fill.endedBy] : ''}</td>
-                <td className="text-right">
-                  <Button
-                    look="quiet"
-                    aria-label={`Remove the fill of ${dayAndTime(fill.filledAt, tank.zone)}`}
-                    onClick={() => drop.mutate(fill.id, { onSuccess: () => tell('Fill removed.') })}
-                  >
-                    ✕
-                  </Button>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <ul>
+        {fills.map((fill) => {
+          const filled = dayAndTime(fill.filledAt, tank.zone);
+          return (
+            <li
+              key={fill.id}
+              className="flex flex-wrap items-center gap-x-4 border-t border-hairline md:flex-nowrap"
+            >
+              <span className="w-full font-semibold md:w-44">{filled}</span>
+              <span className="min-w-0 flex-1">{cameOf(fill, units)}</span>
+              <Button
+                look="quiet"
+                aria-label={`Remove the fill of ${filled}`}
+                onClick={() => drop.mutate(fill.id, { onSuccess: () => tell('Fill removed.') })}
+              >
+                ✕
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
     </section>
   );
+}
+
+/** How long a fill lasted, its last colour, what passed and why it ended, in a line. */
+function cameOf(fill: Fill, units: Units): string {
+  const colour = fill.colours.at(-1);
+  const days = fill.endedAt && (Date.parse(fill.endedAt) - Date.parse(fill.filledAt)) / 86_400_000;
+  return [
+    `${show(fill.massKg, 'mass', units)}${typeof days === 'number' ? ` for ${days.toFixed(1)} days` : ''}`,
+    colour && `${Math.round(colour.changedShare * 100)} % changed colour`,
+    fill.co2L !== undefined && `${fill.co2L.toFixed(0)} L of CO2 passed`,
+    fill.endedBy && ENDED[fill.endedBy],
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }

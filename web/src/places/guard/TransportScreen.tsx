@@ -19,6 +19,11 @@ const PASSED: Record<string, string> = {
   TEMPERATURE: 'after that, the water may get too cold, too warm or change too fast',
 };
 
+const OTHERS = 'Other animals in it';
+const WARMTH = 'Temperature';
+const WATER = 'The water';
+const CARRIED = 'Weight and power on the way';
+
 const YES_NO = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
@@ -47,8 +52,8 @@ export function TransportScreen() {
             start: '15',
             field: 'fishMassG',
           },
-          { key: 'count2', label: 'Other animals', start: '0' },
-          { key: 'massG2', label: 'Weight of one, about', unit: 'g', start: '50' },
+          { key: 'count2', label: 'Other animals', start: '0', group: OTHERS },
+          { key: 'massG2', label: 'Weight of one, about', unit: 'g', start: '50', group: OTHERS },
           { key: 'waterL', label: 'Water', as: 'volume', start: '4.5' },
           { key: 'headspaceL', label: 'Air above the water', as: 'volume', start: '6' },
           { key: 'oxygen', label: 'Filled with oxygen', start: 'no', options: YES_NO },
@@ -60,16 +65,24 @@ export function TransportScreen() {
             as: 'length',
             start: '0.15',
             optional: true,
+            group: WATER,
           },
-          { key: 'binder', label: 'Ammonia bound', start: 'no', options: YES_NO },
+          { key: 'binder', label: 'Ammonia bound', start: 'no', options: YES_NO, group: WATER },
           { key: 'tripHours', label: 'Trip', unit: 'h', start: '4' },
           { key: 'delayHours', label: 'Possible delay', unit: 'h', start: '2' },
-          { key: 'startC', label: 'Water at departure', as: 'temperature', start: '25' },
+          {
+            key: 'startC',
+            label: 'Water at departure',
+            as: 'temperature',
+            start: '25',
+            group: WARMTH,
+          },
           {
             key: 'outsideC',
             label: 'Temperature around the container',
             as: 'temperature',
             start: '18',
+            group: WARMTH,
           },
           {
             key: 'cooling',
@@ -80,10 +93,24 @@ export function TransportScreen() {
               { value: '0.15', label: 'bucket with a lid' },
               { value: '0.25', label: 'bare bucket or bag' },
             ],
+            group: WARMTH,
           },
-          { key: 'dkh', label: 'Alkalinity', unit: 'dKH', start: '8', field: 'alkalinityMeqPerL' },
-          { key: 'ph', label: 'pH', start: '8.1', field: 'startPhNbs' },
-          { key: 'fastedHours', label: 'Hours without food before', unit: 'h', start: '24' },
+          {
+            key: 'dkh',
+            label: 'Alkalinity',
+            unit: 'dKH',
+            start: '8',
+            field: 'alkalinityMeqPerL',
+            group: WATER,
+          },
+          { key: 'ph', label: 'pH', start: '8.1', field: 'startPhNbs', group: WATER },
+          {
+            key: 'fastedHours',
+            label: 'Hours without food before',
+            unit: 'h',
+            start: '24',
+            group: WATER,
+          },
           {
             key: 'salinity',
             label: 'Salinity',
@@ -91,16 +118,64 @@ export function TransportScreen() {
             start: '35',
             field: 'salinityPsu',
             optional: true,
+            group: WATER,
           },
-          { key: 'limitKg', label: 'You can carry', as: 'mass', start: '', optional: true },
-          { key: 'heaterW', label: 'Heater', unit: 'W', start: '', optional: true },
-          { key: 'pumpW', label: 'Pump', unit: 'W', start: '4', optional: true },
-          { key: 'volts', label: 'Vehicle socket', unit: 'V', start: '12', optional: true },
-          { key: 'fuseA', label: 'Fuse of the socket', unit: 'A', start: '10', optional: true },
-          { key: 'inverterW', label: 'Inverter, rated', unit: 'W', start: '', optional: true },
-          { key: 'batteryAh', label: 'Vehicle battery', unit: 'Ah', start: '60', optional: true },
-          { key: 'leastC', label: 'Lowest safe temperature', as: 'temperature', start: '22' },
-          { key: 'mostC', label: 'Highest safe temperature', as: 'temperature', start: '29' },
+          {
+            key: 'limitKg',
+            label: 'You can carry',
+            as: 'mass',
+            start: '',
+            optional: true,
+            group: CARRIED,
+          },
+          { key: 'heaterW', label: 'Heater', unit: 'W', start: '', optional: true, group: CARRIED },
+          { key: 'pumpW', label: 'Pump', unit: 'W', start: '4', optional: true, group: CARRIED },
+          {
+            key: 'volts',
+            label: 'Vehicle socket',
+            unit: 'V',
+            start: '12',
+            optional: true,
+            group: CARRIED,
+          },
+          {
+            key: 'fuseA',
+            label: 'Fuse of the socket',
+            unit: 'A',
+            start: '10',
+            optional: true,
+            group: CARRIED,
+          },
+          {
+            key: 'inverterW',
+            label: 'Inverter, rated',
+            unit: 'W',
+            start: '',
+            optional: true,
+            group: CARRIED,
+          },
+          {
+            key: 'batteryAh',
+            label: 'Vehicle battery',
+            unit: 'Ah',
+            start: '60',
+            optional: true,
+            group: CARRIED,
+          },
+          {
+            key: 'leastC',
+            label: 'Lowest safe temperature',
+            as: 'temperature',
+            start: '22',
+            group: WARMTH,
+          },
+          {
+            key: 'mostC',
+            label: 'Highest safe temperature',
+            as: 'temperature',
+            start: '29',
+            group: WARMTH,
+          },
         ]}
         ask={(n, text) =>
           bodyOf(
@@ -141,12 +216,12 @@ export function TransportScreen() {
         }
         answers={(a, n, units) => {
           const end = a.trip.moments.at(-1);
-          const other = a.other.moments.at(-1);
-          if (!end || !other) return null;
+          if (!end) return null;
           return (
             <>
               <AnswerList>
                 <Answer
+                  large
                   label={PASSED[a.early.limit ?? 'NOTHING'] ?? ''}
                   value={
                     a.early.hoursToCaution === undefined
@@ -196,6 +271,15 @@ export function TransportScreen() {
                   {...shown(a.trip.weightKg, 'mass', units)}
                 />
               </AnswerList>
+            </>
+          );
+        }}
+        after={(a, _, units) => {
+          const end = a.trip.moments.at(-1);
+          const other = a.other.moments.at(-1);
+          if (!end || !other) return null;
+          return (
+            <>
               <CurveDrawing
                 points={a.trip.moments.map((m: TransportMoment) => ({
                   x: m.hours,

@@ -74,7 +74,7 @@ export function HouseRow({
             <Link
               to={ROUTE.staircase}
               params={params}
-              className="font-semibold underline decoration-hairline underline-offset-4"
+              className="inline-flex min-h-11 items-center font-semibold underline decoration-hairline underline-offset-4"
             >
               {v.staircase.verdict.headline}
             </Link>

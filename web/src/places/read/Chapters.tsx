@@ -38,7 +38,7 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
                 to="/tank/$tankId/twin"
                 params={{ tankId: tank.id }}
                 search={{ day: dayBefore(c.until, tank.zone) }}
-                className={`${buttonLook('quiet')} min-h-6!`}
+                className={`${buttonLook('quiet')} md:min-h-6!`}
               >
                 Model at its end
               </Link>
@@ -48,11 +48,11 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
                 <Link
                   to="/tank/$tankId/chapters/$chapterId"
                   params={{ tankId: tank.id, chapterId: c.id }}
-                  className={`${buttonLook('quiet')} min-h-6!`}
+                  className={`${buttonLook('quiet')} md:min-h-6!`}
                 >
                   Correct description
                 </Link>
-                <Button look="quiet" className="min-h-6!" onClick={() => setMended(c)}>
+                <Button look="quiet" className="md:min-h-6!" onClick={() => setMended(c)}>
                   Correct end date
                 </Button>
               </>
@@ -61,7 +61,7 @@ export function Chapters({ chapters }: { chapters: readonly Chapter[] }) {
               <Link
                 to="/tank/$tankId/description"
                 params={{ tankId: tank.id }}
-                className={`${buttonLook('quiet')} min-h-6!`}
+                className={`${buttonLook('quiet')} md:min-h-6!`}
               >
                 Edit description
               </Link>

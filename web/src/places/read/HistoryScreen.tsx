@@ -16,6 +16,7 @@ import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { Chapters } from './Chapters';
 import { CompareDays, useTwoWindows } from './CompareDays';
+import { phOver } from './phOver';
 import { inUnits, standingAt } from './standingAt';
 import { WhatChanged } from './WhatChanged';
 
@@ -182,7 +183,11 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
     <>
       <div className="flex flex-wrap items-center justify-between gap-x-6 pb-1">
         <h1 className="text-xl font-bold">
-          {mediumDay(shown.from, tank.zone)} – {mediumDay(shown.to, tank.zone)}
+          {phOver(history, shown.from, shown.to, tank.zone)}
+          <span className="font-normal text-soft">
+            {' '}
+            · {mediumDay(shown.from, tank.zone)} – {mediumDay(shown.to, tank.zone)}
+          </span>
         </h1>
         <div className="flex flex-wrap items-center gap-1">
           <Button look="quiet" onClick={() => last(7)}>

@@ -40,7 +40,7 @@ function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null })
         to="/tank/$tankId/today"
         params={{ tankId: tank.id }}
         search={{ day: localInput(new Date(event.at), tank.zone).slice(0, 10) }}
-        className="font-semibold underline decoration-hairline underline-offset-4"
+        className="font-semibold underline decoration-hairline underline-offset-4 max-md:inline-flex max-md:min-h-11 max-md:items-center"
       >
         {event.title}
       </Link>{' '}
@@ -52,7 +52,7 @@ function Event({ event, mend }: { event: TankEvent; mend: (() => void) | null })
       {mend && (
         <Button
           look="quiet"
-          className="min-h-6!"
+          className="md:min-h-6!"
           aria-label={`Correct “${event.title}”`}
           onClick={mend}
         >

@@ -10,6 +10,7 @@ import {
   showTemperature,
 } from '../../lib/units';
 import { Mark, markOf } from '../../parts/Mark';
+import { buttonLook } from '../../parts/Button';
 import { useAtTank } from '../../TankContext';
 import { INPUT_NAMES } from './inputNames';
 
@@ -43,7 +44,7 @@ export function Evidence({ staircase }: { staircase: Staircase }) {
                   to="/tank/$tankId/add-to-log"
                   params={{ tankId: tank.id }}
                   search={{ measure: input.name }}
-                  className="shrink-0 underline underline-offset-4"
+                  className={`${buttonLook('quiet')} -my-2 shrink-0`}
                 >
                   Measure
                 </Link>
@@ -60,7 +61,7 @@ export function Evidence({ staircase }: { staircase: Staircase }) {
               to="/tank/$tankId/add-to-log"
               params={{ tankId: tank.id }}
               search={{ measure: name }}
-              className="underline underline-offset-4"
+              className={`${buttonLook('quiet')} -my-2`}
             >
               Measure
             </Link>

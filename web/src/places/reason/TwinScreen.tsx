@@ -11,7 +11,7 @@ import { useWidth } from '../../parts/useWidth';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import { ScoreDrawing } from '../../drawings/ScoreDrawing';
-import { after, how, narrows, openness, OXYGEN_G_PER_MOL, verdict } from './known';
+import { after, daysOfPh, how, narrows, openness, OXYGEN_G_PER_MOL, verdict } from './known';
 import { afterwards, did } from './score';
 
 const route = getRouteApi('/signed-in/tank/$tankId/twin');
@@ -35,17 +35,19 @@ export function TwinScreen() {
 function Known({ twin, day }: { twin: Twin; day?: string }) {
   const { tank, units } = useAtTank();
   const [ref, width] = useWidth();
+  const [best, ...others] = worthMaking(twin, true);
+  const forbidden = worthMaking(twin, false);
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section aria-labelledby="twin" className="grid content-start gap-4">
         <h1 id="twin" className="text-xl font-bold">
           {day
             ? `What the model knew on the evening of ${plainDay(day)}`
-            : 'What the model of your tank knows'}
+            : 'What the model knows about your tank'}
           {twin.from && (
             <span className="font-normal text-soft">
               {' '}
-              · {twin.halfHours} half hours of pH since {dayAndTime(twin.from, tank.zone)}
+              · from {daysOfPh(twin.halfHours)} of pH since {dayAndTime(twin.from, tank.zone)}
             </span>
           )}
         </h1>
@@ -103,7 +105,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
           in 10 models that fit your log. Fish use{' '}
           {(twin.fishMmolPerLPerH * OXYGEN_G_PER_MOL).toFixed(2)} mg/L an hour on top, as described.
         </HowWorkedOut>
-        <Telling experiments={twin.experiments} open={twin.open} />
+        <Telling others={others} forbidden={forbidden} open={twin.open} />
         {width > 0 && twin.left.length > 1 && (
           <div>
             <h2 className="font-bold">Difference between your readings and the model, pH</h2>
@@ -120,6 +122,14 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
         aria-label="What we can’t tell yet"
         className="grid content-start gap-6 lg:border-l lg:pl-8"
       >
+        <div>
+          <h2 className="font-bold">Measure next</h2>
+          {best ? (
+            <Measurement experiment={best} open={twin.open} />
+          ) : (
+            <p>No safe measurement would help much now.</p>
+          )}
+        </div>
         <div>
           <h2 className="font-bold">What that leaves uncertain</h2>
           <dl>
@@ -181,46 +191,31 @@ const WHERE: Record<Experiment['experiment'], (typeof ROUTE)[ScreenPath]> = {
   INTAKE_METER: ROUTE.addToLog,
 };
 
-/** The measurements that would narrow it, and those that the animals' oxygen forbids. */
+/** The measurements that would narrow anything, by whether the animals' oxygen allows them. */
+const worthMaking = (twin: Twin, allowed: boolean) =>
+  twin.experiments.filter((e) => e.allowed === allowed && narrows(e, twin.open).length > 0);
+
+/** Those beside the best one, and those that the animals' oxygen forbids. */
 function Telling({
-  experiments,
+  others,
+  forbidden,
   open,
 }: {
-  experiments: readonly Experiment[];
+  others: readonly Experiment[];
+  forbidden: readonly Experiment[];
   open: readonly Open[];
 }) {
-  const { tank } = useAtTank();
-  const telling = experiments.filter((e) => e.allowed && narrows(e, open).length > 0);
-  const forbidden = experiments.filter((e) => !e.allowed && narrows(e, open).length > 0);
+  if (others.length === 0 && forbidden.length === 0) return null;
   return (
     <div>
-      <h2 className="font-bold">Measurements that would help most</h2>
-      {telling.length === 0 ? (
-        <p>No safe measurement would help much now.</p>
-      ) : (
-        <ol className="grid gap-x-8 gap-y-3 pt-1 md:grid-cols-2">
-          {telling.map((experiment) => (
-            <li key={experiment.experiment}>
-              <p className="font-semibold first-letter:uppercase">{experiment.name}</p>
-              <p className="text-sm">
-                Narrows {narrows(experiment, open).join(', ')}. {hours(experiment, tank.zone)} About{' '}
-                {experiment.minutes} minutes of your time (assumed).{' '}
-                {experiment.experiment === 'GLASS_OF_AIR' &&
-                  ' Use up to half a litre of tank water, a fine stone and outdoor air. Keep your breath away from the glass.'}{' '}
-                {experiment.lowestOxygenMgPerL !== undefined &&
-                  ` Watch the animals: oxygen could fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L. Stop when they gasp. Check the skimmer’s cup when it restarts.`}
-              </p>
-              <Link
-                to={WHERE[experiment.experiment]}
-                params={{ tankId: tank.id }}
-                className={buttonLook('quiet')}
-              >
-                {experiment.lowestOxygenMgPerL === undefined ? 'Add reading' : 'Start'}
-              </Link>
-            </li>
-          ))}
-        </ol>
-      )}
+      <h2 className="font-bold">Other measurements that would help</h2>
+      <ol className="grid gap-x-8 gap-y-3 pt-1 md:grid-cols-2">
+        {others.map((experiment) => (
+          <li key={experiment.experiment}>
+            <Measurement experiment={experiment} open={open} />
+          </li>
+        ))}
+      </ol>
       {forbidden.length > 0 && (
         <p className="pt-3 text-sm">
           Not here: {forbidden.map((e) => e.name).join('; ')}. Oxygen could fall to{' '}
@@ -228,6 +223,30 @@ function Telling({
         </p>
       )}
     </div>
+  );
+}
+
+function Measurement({ experiment, open }: { experiment: Experiment; open: readonly Open[] }) {
+  const { tank } = useAtTank();
+  return (
+    <>
+      <p className="font-semibold first-letter:uppercase">{experiment.name}</p>
+      <p className="text-sm">
+        Narrows {narrows(experiment, open).join(', ')}. {hours(experiment, tank.zone)} About{' '}
+        {experiment.minutes} minutes of your time (assumed).{' '}
+        {experiment.experiment === 'GLASS_OF_AIR' &&
+          ' Use up to half a litre of tank water, a fine stone and outdoor air. Keep your breath away from the glass.'}{' '}
+        {experiment.lowestOxygenMgPerL !== undefined &&
+          ` Watch the animals: oxygen could fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L. Stop when they gasp. Check the skimmer’s cup when it restarts.`}
+      </p>
+      <Link
+        to={WHERE[experiment.experiment]}
+        params={{ tankId: tank.id }}
+        className={buttonLook('quiet')}
+      >
+        {experiment.lowestOxygenMgPerL === undefined ? 'Add reading' : 'Start'}
+      </Link>
+    </>
   );
 }
 

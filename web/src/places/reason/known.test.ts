@@ -10,7 +10,7 @@ import type {
 } from '../../api/types';
 import { standing } from '../../drawings/KnownDrawing';
 import { stretches } from '../../drawings/LeftDrawing';
-import { after, came, how, narrows, openness, finding, verdict } from './known';
+import { after, daysOfPh, came, how, narrows, openness, finding, verdict } from './known';
 
 const METRIC: Units = {
   alkalinity: 'DKH',
@@ -116,6 +116,12 @@ it('names what an experiment narrows, the most first, and not what it hardly doe
     'the lowest oxygen with the skimmer off by 35 %',
     'the gain of an outdoor hose by 20 %',
   ]);
+});
+
+it('says the length of a log in hours below two days, else in days', () => {
+  expect(daysOfPh(11)).toBe('6 hours');
+  expect(daysOfPh(95)).toBe('2 days');
+  expect(daysOfPh(371)).toBe('8 days');
 });
 
 it('claims nothing without a log', () => {

@@ -88,6 +88,13 @@ export function openness(open: Pick<Open, 'decision' | 'value'>): string {
 }
 
 /** In one sentence. */
+/** How long a log is that holds so many half hours, as people say it. */
+export function daysOfPh(halfHours: number): string {
+  const hours = Math.round(halfHours / 2);
+  return hours < 48 ? `${String(hours)} hours` : `${String(Math.round(hours / 24))} days`;
+}
+
+/** What the model has learned that a keeper asks for first. */
 export function verdict(twin: Twin): string {
   const respiration = twin.unknowns.find((u) => u.unknown === 'RESPIRATION');
   if (!twin.fitted || !respiration) return 'The model has learned nothing from your log yet.';

@@ -13,7 +13,10 @@ const schema = z.object({ name: words('Enter a name.', 80) });
 /** Who helps: invited to one home by a link, which holds until it is withdrawn. */
 export function Helpers({ homes, now }: { homes: Home[]; now: Date }) {
   return (
-    <section aria-labelledby="helpers" className="grid gap-4 border-t pt-5">
+    <section
+      aria-labelledby="helpers"
+      className="grid gap-4 border-t pt-5 first:border-t-0 first:pt-0"
+    >
       <div>
         <h2 id="helpers" className="text-lg font-bold">
           Helpers
@@ -45,9 +48,13 @@ function HelpersAt({ home, now }: { home: Home; now: Date }) {
       <h3 id={`helpers-${home.id}`} className="pb-1 font-bold">
         {homeName}
       </h3>
-      <form onSubmit={(e) => void make(e)} noValidate className="flex items-start gap-4">
+      <form
+        onSubmit={(e) => void make(e)}
+        noValidate
+        className="flex flex-wrap items-start gap-x-4 gap-y-2"
+      >
         <Field label="Name of the helper" maxLength={80} {...field('name')} />
-        <Button type="submit" className="mt-6" disabled={invite.isPending}>
+        <Button type="submit" className="md:mt-6" disabled={invite.isPending}>
           Create a link
         </Button>
       </form>

@@ -19,7 +19,7 @@ import { RemoveButton } from './RemoveButton';
 /** A home and its rooms. */
 export function HomeEditor({ home, units }: { home: Home; units: Units }) {
   return (
-    <section className="grid gap-4 border-t pt-5">
+    <section className="grid gap-4 border-t pt-5 first:border-t-0 first:pt-0">
       <h2 className="text-lg font-bold">{home.description.name}</h2>
       <HomeForm key={home.version} home={home} units={units} />
       {home.rooms.map((room) => (

@@ -31,7 +31,7 @@ export function Password() {
     }),
   );
   return (
-    <section className="border-t pt-5">
+    <section className="border-t pt-5 first:border-t-0 first:pt-0">
       <h2 className="pb-2 text-lg font-bold">Password</h2>
       <form onSubmit={(e) => void save(e)} noValidate className="flex flex-wrap items-start gap-4">
         <Field

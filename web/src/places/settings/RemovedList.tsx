@@ -14,7 +14,7 @@ export function RemovedList({ now }: { now: Date }) {
   const things = removed.data ?? [];
   if (things.length === 0) return <Refusal message={removed.error?.message} />;
   return (
-    <section aria-labelledby="removed" className="border-t pt-5">
+    <section aria-labelledby="removed" className="border-t pt-5 first:border-t-0 first:pt-0">
       <h2 id="removed" className="text-lg font-bold">
         Removed
       </h2>

@@ -1,4 +1,4 @@
-import { useNavigate } from '@tanstack/react-router';
+import { getRouteApi, useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
 import { useSaveUnits, useSession, useSignOut } from '../../api/account';
 import { useHomes } from '../../api/homes';
@@ -11,6 +11,7 @@ import { toggleTheme } from '../../frame/theme';
 import { ALKALINITY, RAW_UNIT } from '../../lib/units';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
+import { Tabbed } from '../../parts/Tabbed';
 import { Helpers } from './Helpers';
 import { forgetOutages } from '../guard/outageLog';
 import { HomeEditor } from './HomeEditor';
@@ -18,7 +19,9 @@ import { Password } from './Password';
 import { RemovedList } from './RemovedList';
 import { Tokens } from './Tokens';
 
-/** Units, home and rooms, tokens, leaving. */
+const route = getRouteApi('/signed-in/settings');
+
+/** Units, home and rooms, helpers, tokens, leaving. */
 export function Settings() {
   const session = useSession().data;
   const units = session?.units;
@@ -27,14 +30,20 @@ export function Settings() {
   const tank = useLastTank();
   const signOut = useSignOut();
   const navigate = useNavigate();
+  const { part } = route.useSearch();
   const [now] = useState(() => new Date());
   return (
     <Frame tank={tank}>
-      <div className="grid max-w-4xl gap-10">
-        <div className="flex flex-wrap items-baseline justify-between gap-4">
-          <h1 className="text-2xl font-bold">Settings</h1>
-          <div className="flex items-center gap-5">
-            <span className="text-soft">Signed in as {session?.keeper}</span>
+      <div className="grid max-w-5xl gap-5">
+        <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+          <h1 className="text-2xl font-bold">
+            Settings
+            <span className="text-base font-normal text-soft">
+              {' '}
+              · signed in as {session?.keeper}
+            </span>
+          </h1>
+          <div className="flex flex-wrap gap-3">
             <Button onClick={toggleTheme}>Dark theme on or off</Button>
             <Button
               onClick={() =>
@@ -51,31 +60,73 @@ export function Settings() {
             </Button>
           </div>
         </div>
-        <p className="text-soft">
-          On a phone: open this page over HTTPS and choose “Add to home screen” in the browser’s
-          menu.
-        </p>
         {helper ? (
-          <p>
-            You are a helper at {homes.map((home) => home.description.name).join(', ')}. You see its
-            tanks, the outage and what is due, and can log readings and steps. After signing out,
-            your link lets you in again.
-          </p>
-        ) : (
           <>
-            {units && <UnitChoices units={units} />}
-            {units &&
-              homes.map((home) => (
-                <HomeEditor key={`${home.id} ${units.volume}`} home={home} units={units} />
-              ))}
-            <RemovedList now={now} />
-            <Helpers homes={homes} now={now} />
-            <Tokens homes={homes} now={now} />
-            {session?.demo === false && <Password />}
+            <p>
+              You are a helper at {homes.map((home) => home.description.name).join(', ')}. You see
+              its tanks, the outage and what is due, and can log readings and steps. After signing
+              out, your link lets you in again.
+            </p>
+            <OnAPhone />
           </>
+        ) : (
+          units && (
+            <Tabbed
+              label="Part of the settings"
+              open={part ?? 'units'}
+              onOpen={(next) => void navigate({ to: '/settings', search: { part: next } })}
+              parts={[
+                {
+                  value: 'units',
+                  label: 'Units',
+                  content: (
+                    <div className="grid gap-8">
+                      <UnitChoices units={units} />
+                      <OnAPhone />
+                    </div>
+                  ),
+                },
+                {
+                  value: 'homes',
+                  label: 'Homes and rooms',
+                  content: (
+                    <div className="grid gap-10">
+                      {homes.map((home) => (
+                        <HomeEditor key={`${home.id} ${units.volume}`} home={home} units={units} />
+                      ))}
+                      <RemovedList now={now} />
+                    </div>
+                  ),
+                },
+                {
+                  value: 'helpers',
+                  label: 'Helpers',
+                  content: <Helpers homes={homes} now={now} />,
+                },
+                {
+                  value: 'access',
+                  label: !session.demo ? 'Password and tokens' : 'Tokens',
+                  content: (
+                    <div className="grid gap-10">
+                      {!session.demo && <Password />}
+                      <Tokens homes={homes} now={now} />
+                    </div>
+                  ),
+                },
+              ]}
+            />
+          )
         )}
       </div>
     </Frame>
+  );
+}
+
+function OnAPhone() {
+  return (
+    <p className="text-soft">
+      On a phone: open this page over HTTPS and choose “Add to home screen” in the browser’s menu.
+    </p>
   );
 }
 
@@ -84,7 +135,7 @@ function UnitChoices({ units }: { units: Units }) {
   const set = (change: Partial<Units>) => save.mutate({ ...units, ...change });
   return (
     <fieldset className="grid gap-4 md:grid-cols-5">
-      <legend className="pb-2 text-lg font-bold">Units</legend>
+      <legend className="sr-only">Units</legend>
       <Choice
         label="Alkalinity"
         value={units.alkalinity}

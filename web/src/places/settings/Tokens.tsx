@@ -32,7 +32,7 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
     ),
   );
   return (
-    <section className="border-t pt-5">
+    <section className="border-t pt-5 first:border-t-0 first:pt-0">
       <h2 className="text-lg font-bold">Tokens for scripts</h2>
       <p className="pb-3 text-soft">
         A script sends one as <code>Authorization: Bearer …</code> and can then do what you can. A
@@ -42,7 +42,11 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
         </a>
         .
       </p>
-      <form onSubmit={(e) => void make(e)} noValidate className="flex items-start gap-4">
+      <form
+        onSubmit={(e) => void make(e)}
+        noValidate
+        className="flex flex-wrap items-start gap-x-4 gap-y-2"
+      >
         <Field label="Purpose" {...field('label')} />
         <Choice
           label="Permission"
@@ -55,7 +59,7 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
             })),
           ]}
         />
-        <Button type="submit" className="mt-6" disabled={create.isPending}>
+        <Button type="submit" className="md:mt-6" disabled={create.isPending}>
           Create a token
         </Button>
       </form>

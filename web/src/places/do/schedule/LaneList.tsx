@@ -39,7 +39,7 @@ export function LaneList({ schedule, open }: { schedule: Schedule; open: (what: 
                 <li key={i}>
                   <button
                     type="button"
-                    className="min-h-8 text-left decoration-hairline underline-offset-4 hover:underline"
+                    className="min-h-11 text-left decoration-hairline underline-offset-4 hover:underline"
                     onClick={() => open({ lane, rule, what: 'rule' })}
                   >
                     <span className="text-sm text-soft">{STRENGTH[rule.kind]}: </span>

@@ -105,7 +105,7 @@ function Kept({ calibrations }: { calibrations: readonly Calibration[] }) {
             {c.id && (
               <Button
                 look="quiet"
-                className="min-h-6!"
+                className="md:min-h-6!"
                 aria-label={`Delete the one of ${dayAndTime(c.at, tank.zone)}`}
                 disabled={drop.isPending}
                 onClick={() =>

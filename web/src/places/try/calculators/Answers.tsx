@@ -1,25 +1,36 @@
 import type { ReactNode } from 'react';
 import type { Problem } from '../../../api/client';
 
-/** The right-hand side of a sum. */
-export function Answers({
+/** What is asked beside what comes of it; on a phone the answer stands above what is asked. */
+export function Calculation({
+  asked,
+  answer,
+  after,
   problem,
   incomplete,
-  children,
 }: {
+  asked: ReactNode;
+  answer: ReactNode;
+  /** Tables, sources and all that nobody needs first. */
+  after: ReactNode;
   problem: Problem | null;
   incomplete: boolean;
-  children: ReactNode;
 }) {
   return (
-    <div className="border-t pt-4 md:border-t-0 md:border-l md:pt-0 md:pl-8" aria-live="polite">
-      {problem && !incomplete && (
-        <p role="alert" className="text-lg font-semibold">
-          ✕ {problem.message}
-        </p>
-      )}
-      {incomplete && <p className="text-soft">Fill in all numbers to see the result.</p>}
-      {children}
+    <div className="grid gap-x-8 gap-y-6 md:grid-cols-[20rem_1fr] md:grid-rows-[auto_1fr]">
+      <div className="md:col-start-2 md:border-l md:pl-8" aria-live="polite">
+        {problem && !incomplete && (
+          <p role="alert" className="text-lg font-semibold">
+            ✕ {problem.message}
+          </p>
+        )}
+        {incomplete && <p className="text-soft">Fill in all numbers to see the result.</p>}
+        {answer}
+      </div>
+      <div className="grid content-start gap-3 border-t pt-4 md:col-start-1 md:row-span-2 md:row-start-1 md:border-t-0 md:pt-0">
+        {asked}
+      </div>
+      <div className="md:col-start-2 md:border-l md:pl-8">{after}</div>
     </div>
   );
 }

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { keys } from '../../../api/keys';
 import { api, bodyOf, type Problem } from '../../../api/client';
@@ -10,6 +9,7 @@ import { plain, readNumber, signed } from '../../../lib/number';
 import { ALKALINITY } from '../../../lib/units';
 import { Choice } from '../../../parts/Choice';
 import { Field } from '../../../parts/Field';
+import { Tabbed } from '../../../parts/Tabbed';
 import { Waiting } from '../../../parts/Waiting';
 import { useAtTank } from '../../../TankContext';
 import {
@@ -18,7 +18,7 @@ import {
   BubblesCalculator,
   RoomCalculator,
 } from './airCalculators';
-import { Answer, AnswerList, Answers, Source } from './Answers';
+import { Answer, AnswerList, Calculation, Source } from './Answers';
 import { BackupCalculator } from './outageCalculators';
 import { ReadOffCalculator } from './readOffCalculator';
 import { AlkalinityCalculator, MediaCalculator, SettlingCalculator } from './waterCalculators';
@@ -29,31 +29,16 @@ const UNIT: Record<Units['alkalinity'], AlkalinityAmount['unit']> = {
   PPM_CACO3: 'ppmCaCO3',
 };
 
-const TABS = [
-  ['water', 'pH and alkalinity'],
-  ['balance', 'Balance with air'],
-  ['oxygen', 'Oxygen'],
-  ['airline', 'Air hose'],
-  ['airpump', 'Air pump'],
-  ['bubbles', 'Bubbles'],
-  ['room', 'Room'],
-  ['ups', 'UPS'],
-  ['media', 'Media'],
-  ['alkalinity', 'Alkalinity'],
-  ['settling', 'Settling'],
-  ['readoff', 'Before and after'],
-] as const;
-
 const PLAIN = [
-  ['airline', AirlineCalculator],
-  ['airpump', AirPumpCalculator],
-  ['bubbles', BubblesCalculator],
-  ['room', RoomCalculator],
-  ['ups', BackupCalculator],
-  ['media', MediaCalculator],
-  ['alkalinity', AlkalinityCalculator],
-  ['settling', SettlingCalculator],
-  ['readoff', ReadOffCalculator],
+  ['airline', 'Air hose', AirlineCalculator],
+  ['airpump', 'Air pump', AirPumpCalculator],
+  ['bubbles', 'Bubbles', BubblesCalculator],
+  ['room', 'Room', RoomCalculator],
+  ['ups', 'UPS', BackupCalculator],
+  ['media', 'Media', MediaCalculator],
+  ['alkalinity', 'Alkalinity', AlkalinityCalculator],
+  ['settling', 'Settling', SettlingCalculator],
+  ['readoff', 'Before and after', ReadOffCalculator],
 ] as const;
 
 /** Try → Calculators: the sums of seawater, begun with this tank's last readings. */
@@ -80,9 +65,10 @@ function Loaded({ glance }: { glance: Glance }) {
   const [typed, setTyped] = useState<Typed>(() => startWith(glance, units));
   const set = (key: keyof Typed) => (e: { target: { value: string } }) =>
     setTyped((all) => ({ ...all, [key]: e.target.value }));
+  const [open, setOpen] = useState('water');
   const props = { typed, set, units };
   return (
-    <Tabs.Root defaultValue="water" className="max-w-5xl">
+    <div className="grid max-w-5xl gap-2">
       <h1 className="text-xl font-bold">
         Calculators
         <span className="font-normal text-soft">
@@ -90,32 +76,26 @@ function Loaded({ glance }: { glance: Glance }) {
           · begun with {tank.description.name}’s last readings
         </span>
       </h1>
-      <Tabs.List aria-label="Calculator" className="flex flex-wrap gap-x-6 border-b">
-        {TABS.map(([value, label]) => (
-          <Tabs.Trigger
-            key={value}
-            value={value}
-            className="min-h-11 border-b-2 border-transparent text-soft data-[state=active]:border-accent data-[state=active]:text-ink"
-          >
-            {label}
-          </Tabs.Trigger>
-        ))}
-      </Tabs.List>
-      <Tabs.Content value="water" className="pt-5">
-        <WaterCalculator {...props} />
-      </Tabs.Content>
-      <Tabs.Content value="balance" className="pt-5">
-        <BalanceCalculator {...props} />
-      </Tabs.Content>
-      <Tabs.Content value="oxygen" className="pt-5">
-        <OxygenCalculator {...props} />
-      </Tabs.Content>
-      {PLAIN.map(([value, Sum]) => (
-        <Tabs.Content key={value} value={value} className="pt-5">
-          <Sum />
-        </Tabs.Content>
-      ))}
-    </Tabs.Root>
+      <Tabbed
+        label="Calculator"
+        open={open}
+        onOpen={setOpen}
+        parts={[
+          {
+            value: 'water',
+            label: 'pH and alkalinity',
+            content: <WaterCalculator {...props} />,
+          },
+          {
+            value: 'balance',
+            label: 'Balance with air',
+            content: <BalanceCalculator {...props} />,
+          },
+          { value: 'oxygen', label: 'Oxygen', content: <OxygenCalculator {...props} /> },
+          ...PLAIN.map(([value, label, Sum]) => ({ value, label, content: <Sum /> })),
+        ]}
+      />
+    </div>
   );
 }
 
@@ -168,47 +148,51 @@ function WaterCalculator({ typed, set, units }: Props) {
   );
   const a = sum.error || !body ? undefined : sum.data;
   return (
-    <div className="grid gap-8 md:grid-cols-[20rem_1fr]">
-      <div className="grid content-start gap-3">
-        <Num label="pH" at="ph" unit="pH" problem={sum.error} {...{ typed, set }} />
-        <Choice
-          label="pH scale"
-          value={typed.scale}
-          onChange={set('scale')}
-          options={[
-            { value: 'NBS', label: 'NBS: meters and kits' },
-            { value: 'TOTAL', label: 'total: laboratories' },
-          ]}
-        />
-        <Water {...{ typed, set, units }} problem={sum.error} />
-        <Num
-          label="Calcium, if tested"
-          at="calcium"
-          unit="mg/L"
-          field="calciumMgPerL"
-          optional
-          problem={sum.error}
-          {...{ typed, set }}
-        />
-      </div>
-      <Answers problem={sum.error} incomplete={!body}>
-        {a && (
+    <Calculation
+      problem={sum.error}
+      incomplete={!body}
+      asked={
+        <>
+          <Num label="pH" at="ph" unit="pH" problem={sum.error} {...{ typed, set }} />
+          <Choice
+            label="pH scale"
+            value={typed.scale}
+            onChange={set('scale')}
+            options={[
+              { value: 'NBS', label: 'NBS: meters and kits' },
+              { value: 'TOTAL', label: 'total: laboratories' },
+            ]}
+          />
+          <Water {...{ typed, set, units }} problem={sum.error} />
+          <Num
+            label="Calcium, if tested"
+            at="calcium"
+            unit="mg/L"
+            field="calciumMgPerL"
+            optional
+            problem={sum.error}
+            {...{ typed, set }}
+          />
+        </>
+      }
+      answer={
+        a && (
+          <AnswerList>
+            <Answer label="CO2 in the water" value={a.co2Uatm.toFixed(0)} unit="µatm" large />
+            <Answer label="pH, NBS scale" value={a.phNbs.toFixed(3)} />
+            <Answer label="pH, total scale" value={a.phTotal.toFixed(3)} />
+            <Answer label="aragonite saturation Ω" value={a.omegaAragonite.toFixed(2)} />
+            <Answer label="dissolved CO2" value={a.co2UmolPerKg.toFixed(1)} unit="µmol/kg" />
+            <Answer label="bicarbonate" value={a.bicarbonateUmolPerKg.toFixed(0)} unit="µmol/kg" />
+            <Answer label="carbonate" value={a.carbonateUmolPerKg.toFixed(0)} unit="µmol/kg" />
+            <Answer label="DIC" value={a.dicUmolPerKg.toFixed(0)} unit="µmol/kg" />
+            <Answer label="alkalinity" value={a.alkalinityUmolPerKg.toFixed(0)} unit="µmol/kg" />
+          </AnswerList>
+        )
+      }
+      after={
+        a && (
           <>
-            <AnswerList>
-              <Answer label="CO2 in the water" value={a.co2Uatm.toFixed(0)} unit="µatm" large />
-              <Answer label="pH, NBS scale" value={a.phNbs.toFixed(3)} />
-              <Answer label="pH, total scale" value={a.phTotal.toFixed(3)} />
-              <Answer label="aragonite saturation Ω" value={a.omegaAragonite.toFixed(2)} />
-              <Answer label="dissolved CO2" value={a.co2UmolPerKg.toFixed(1)} unit="µmol/kg" />
-              <Answer
-                label="bicarbonate"
-                value={a.bicarbonateUmolPerKg.toFixed(0)}
-                unit="µmol/kg"
-              />
-              <Answer label="carbonate" value={a.carbonateUmolPerKg.toFixed(0)} unit="µmol/kg" />
-              <Answer label="DIC" value={a.dicUmolPerKg.toFixed(0)} unit="µmol/kg" />
-              <Answer label="alkalinity" value={a.alkalinityUmolPerKg.toFixed(0)} unit="µmol/kg" />
-            </AnswerList>
             <h2 className="pt-5 pb-2 font-bold">What would change the result</h2>
             <AnswerList>
               <Answer
@@ -248,9 +232,9 @@ function WaterCalculator({ typed, set, units }: Props) {
               Takahashi et al. 1982. Aragonite: Mucci 1983. Without a test, calcium as in sea salt.
             </Source>
           </>
-        )}
-      </Answers>
-    </div>
+        )
+      }
+    />
   );
 }
 
@@ -270,43 +254,51 @@ function BalanceCalculator({ typed, set, units }: Props) {
   );
   const a = sum.error || !body ? undefined : sum.data;
   return (
-    <div className="grid gap-8 md:grid-cols-[20rem_1fr]">
-      <div className="grid content-start gap-3">
-        <Num
-          label="CO2 in the air"
-          at="ppm"
-          unit="ppm"
-          field="airCo2Ppm"
-          problem={sum.error}
-          {...{ typed, set }}
-        />
-        <Num
-          label="Air pressure"
-          at="hPa"
-          unit="hPa"
-          field="pressureHpa"
-          problem={sum.error}
-          {...{ typed, set }}
-        />
-        <Water {...{ typed, set, units }} problem={sum.error} />
-      </div>
-      <Answers problem={sum.error} incomplete={!body}>
-        {a && (
+    <Calculation
+      problem={sum.error}
+      incomplete={!body}
+      asked={
+        <>
+          <Num
+            label="CO2 in the air"
+            at="ppm"
+            unit="ppm"
+            field="airCo2Ppm"
+            problem={sum.error}
+            {...{ typed, set }}
+          />
+          <Num
+            label="Air pressure"
+            at="hPa"
+            unit="hPa"
+            field="pressureHpa"
+            problem={sum.error}
+            {...{ typed, set }}
+          />
+          <Water {...{ typed, set, units }} problem={sum.error} />
+        </>
+      }
+      answer={
+        a && (
+          <AnswerList>
+            <Answer label="the water settles at, NBS" value={`pH ${a.phNbs.toFixed(2)}`} large />
+            <Answer label="total scale" value={`pH ${a.phTotal.toFixed(3)}`} />
+            <Answer label="CO2 above the water" value={a.co2Uatm.toFixed(0)} unit="µatm" />
+          </AnswerList>
+        )
+      }
+      after={
+        a && (
           <>
-            <AnswerList>
-              <Answer label="the water settles at, NBS" value={`pH ${a.phNbs.toFixed(2)}`} large />
-              <Answer label="total scale" value={`pH ${a.phTotal.toFixed(3)}`} />
-              <Answer label="CO2 above the water" value={a.co2Uatm.toFixed(0)} unit="µatm" />
-            </AnswerList>
             <Source extrapolated={a.extrapolated}>
               ppm of dry air times pressure less water vapour (Weiss &amp; Price 1980), then the
               carbonate system at this alkalinity. A meter that ignores altitude reads low above sea
               level: enter ppm × 1013 ÷ pressure.
             </Source>
           </>
-        )}
-      </Answers>
-    </div>
+        )
+      }
+    />
   );
 }
 
@@ -318,51 +310,59 @@ function OxygenCalculator({ typed, set, units }: Props) {
   );
   const a = sum.error || !body ? undefined : sum.data;
   return (
-    <div className="grid gap-8 md:grid-cols-[20rem_1fr]">
-      <div className="grid content-start gap-3">
-        <Num
-          label="Temperature"
-          at="temperature"
-          unit={measure('temperature', units).label}
-          field="temperatureC"
-          problem={sum.error}
-          {...{ typed, set }}
-        />
-        <Num
-          label="Salinity"
-          at="salinity"
-          unit={measure('salinity', units).label}
-          problem={sum.error}
-          {...{ typed, set }}
-        />
-        <Num
-          label="Air pressure"
-          at="hPa"
-          unit="hPa"
-          field="pressureHpa"
-          problem={sum.error}
-          {...{ typed, set }}
-        />
-      </div>
-      <Answers problem={sum.error} incomplete={!body}>
-        {a && (
+    <Calculation
+      problem={sum.error}
+      incomplete={!body}
+      asked={
+        <>
+          <Num
+            label="Temperature"
+            at="temperature"
+            unit={measure('temperature', units).label}
+            field="temperatureC"
+            problem={sum.error}
+            {...{ typed, set }}
+          />
+          <Num
+            label="Salinity"
+            at="salinity"
+            unit={measure('salinity', units).label}
+            problem={sum.error}
+            {...{ typed, set }}
+          />
+          <Num
+            label="Air pressure"
+            at="hPa"
+            unit="hPa"
+            field="pressureHpa"
+            problem={sum.error}
+            {...{ typed, set }}
+          />
+        </>
+      }
+      answer={
+        a && (
+          <AnswerList>
+            <Answer
+              label="oxygen at saturation"
+              value={a.saturationMgPerL.toFixed(2)}
+              unit="mg/L"
+              large
+            />
+            <Answer label="the same" value={a.saturationUmolPerKg.toFixed(1)} unit="µmol/kg" />
+          </AnswerList>
+        )
+      }
+      after={
+        a && (
           <>
-            <AnswerList>
-              <Answer
-                label="oxygen at saturation"
-                value={a.saturationMgPerL.toFixed(2)}
-                unit="mg/L"
-                large
-              />
-              <Answer label="the same" value={a.saturationUmolPerKg.toFixed(1)} unit="µmol/kg" />
-            </AnswerList>
             <Source extrapolated={false}>
               Garcia &amp; Gordon 1992 (Benson &amp; Krause data), corrected for pressure.
             </Source>
           </>
-        )}
-      </Answers>
-    </div>
+        )
+      }
+    />
   );
 }
 
@@ -422,9 +422,7 @@ function Num({
       unit={unit}
       value={text}
       onChange={set(at)}
-      error={
-        unread ? (text.trim() === '' ? 'Enter a number.' : 'Enter a number.') : problem?.at(field)
-      }
+      error={unread ? 'Enter a number.' : problem?.at(field)}
     />
   );
 }

@@ -10,7 +10,7 @@ import { Button } from '../../../parts/Button';
 import { Choice } from '../../../parts/Choice';
 import { Field } from '../../../parts/Field';
 import { useAtTank } from '../../../TankContext';
-import { Answers, Source } from './Answers';
+import { Calculation, Source } from './Answers';
 import { sumCsv } from './csv';
 
 /** A number that a sum asks for. */
@@ -30,6 +30,8 @@ export interface Asked {
   /** Words, not a number: the server reads them. */
   text?: boolean;
   options?: readonly { value: string; label: string }[];
+  /** The folded group in which it stands; the first ones asked stand open. */
+  group?: string;
 }
 
 export interface PlainCalculatorProps<A> {
@@ -39,6 +41,8 @@ export interface PlainCalculatorProps<A> {
   /** `n` holds the numbers that were given, `text` every field as typed. */
   ask: (n: Record<string, number | undefined>, text: Record<string, string>) => Promise<A>;
   answers: (answer: A, n: Record<string, number | undefined>, units: Units) => ReactNode;
+  /** What nobody needs first: on a phone it stands below what is asked. */
+  after?: (answer: A, n: Record<string, number | undefined>, units: Units) => ReactNode;
   source: ReactNode;
 }
 
@@ -57,6 +61,7 @@ export function PlainCalculator<A>({
   asked,
   ask,
   answers,
+  after,
   source,
 }: PlainCalculatorProps<A>) {
   const { units } = useAtTank();
@@ -77,52 +82,55 @@ export function PlainCalculator<A>({
     staleTime: Infinity,
   });
   const answer = sum.error || incomplete ? undefined : sum.data;
-  const set = (key: string, text: string) => setTyped({ ...typed, [key]: text });
+  const errorOf = (a: Asked) => (unread(a) ? 'Enter a number.' : sum.error?.at(a.field ?? a.key));
+  const field = (a: Asked) => (
+    <AskedField
+      key={a.key}
+      asked={a}
+      value={typed[a.key] ?? ''}
+      error={errorOf(a)}
+      set={(text) => setTyped({ ...typed, [a.key]: text })}
+    />
+  );
+  const groups = [...new Set(asked.flatMap((a) => a.group ?? []))];
   return (
-    <div className="grid gap-8 md:grid-cols-[20rem_1fr]">
-      <div className="grid content-start gap-3">
-        <p className="text-sm text-soft">{example}</p>
-        {asked.map((a) =>
-          a.options ? (
-            <Choice
-              key={a.key}
-              label={a.label}
-              value={typed[a.key]}
-              options={a.options}
-              onChange={(e) => set(a.key, e.target.value)}
-            />
-          ) : (
-            <Field
-              key={a.key}
-              label={a.label}
-              inputMode={a.text ? 'text' : 'decimal'}
-              unit={a.as ? measure(a.as, units).label : a.unit}
-              hint={typeof a.hint === 'function' ? a.hint(units) : a.hint}
-              value={typed[a.key]}
-              onChange={(e) => set(a.key, e.target.value)}
-              error={
-                unread(a)
-                  ? (typed[a.key] ?? '').trim() === ''
-                    ? 'Enter a number.'
-                    : 'Enter a number.'
-                  : sum.error?.at(a.field ?? a.key)
-              }
-            />
-          ),
-        )}
-        <Button
-          look="quiet"
-          className="justify-self-start"
-          disabled={JSON.stringify(typed) === JSON.stringify(start)}
-          onClick={() => setTyped(start)}
-        >
-          Reset to the example
-        </Button>
-      </div>
-      <Answers problem={sum.error} incomplete={incomplete}>
-        {answer !== undefined && (
+    <Calculation
+      problem={sum.error}
+      incomplete={incomplete}
+      asked={
+        <>
+          <p className="text-sm text-soft">{example}</p>
+          {asked.filter((a) => a.group === undefined).map(field)}
+          {groups.map((group) => {
+            const inGroup = asked.filter((a) => a.group === group);
+            return (
+              <details
+                key={group}
+                className="border-t border-hairline"
+                open={inGroup.some((a) => errorOf(a) !== undefined) || undefined}
+              >
+                <summary className="min-h-11 cursor-pointer content-center font-semibold">
+                  {group}
+                </summary>
+                <div className="grid gap-3 pb-4">{inGroup.map(field)}</div>
+              </details>
+            );
+          })}
+          <Button
+            look="quiet"
+            className="justify-self-start"
+            disabled={JSON.stringify(typed) === JSON.stringify(start)}
+            onClick={() => setTyped(start)}
+          >
+            Reset to the example
+          </Button>
+        </>
+      }
+      answer={answer !== undefined && answers(answer, numbers, units)}
+      after={
+        answer !== undefined && (
           <>
-            {answers(answer, numbers, units)}
+            {after?.(answer, numbers, units)}
             <Source extrapolated={false}>{source}</Source>
             <Button
               look="quiet"
@@ -134,8 +142,40 @@ export function PlainCalculator<A>({
               Save as CSV
             </Button>
           </>
-        )}
-      </Answers>
-    </div>
+        )
+      }
+    />
+  );
+}
+
+function AskedField({
+  asked,
+  value,
+  error,
+  set,
+}: {
+  asked: Asked;
+  value: string;
+  error?: string;
+  set: (text: string) => void;
+}) {
+  const { units } = useAtTank();
+  return asked.options ? (
+    <Choice
+      label={asked.label}
+      value={value}
+      options={asked.options}
+      onChange={(e) => set(e.target.value)}
+    />
+  ) : (
+    <Field
+      label={asked.label}
+      inputMode={asked.text ? 'text' : 'decimal'}
+      unit={asked.as ? measure(asked.as, units).label : asked.unit}
+      hint={typeof asked.hint === 'function' ? asked.hint(units) : asked.hint}
+      value={value}
+      onChange={(e) => set(e.target.value)}
+      error={error}
+    />
   );
 }
