@@ -2,6 +2,7 @@ import createClient, { type Middleware } from 'openapi-fetch';
 import { hearClock } from './clock';
 import { sentOnce } from './sentOnce';
 import { spoken, type FieldProblem } from '../lib/spoken';
+import { timesIn } from '../lib/time';
 import type { paths } from './schema';
 
 /** A problem document (RFC 9457) as the server sends it. */
@@ -53,7 +54,7 @@ export async function bodyOf<T>(
   const body = (settled.error ?? {}) as Record<string, unknown>;
   const errors = (Array.isArray(body.errors) ? (body.errors as FieldProblem[]) : []).map((e) => ({
     ...e,
-    message: spoken(e),
+    message: timesIn(spoken(e)),
   }));
   const detail =
     errors.length > 0
@@ -61,5 +62,5 @@ export async function bodyOf<T>(
       : typeof body.detail === 'string'
         ? body.detail
         : `The server answered with ${settled.response.status}.`;
-  throw new Problem(settled.response.status, detail, errors, body);
+  throw new Problem(settled.response.status, timesIn(detail), errors, body);
 }

@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { api, bodyOf } from './client';
 import { keys } from './keys';
 import { useChange } from './query';
-import type { KitDescription } from './types';
+import { timesIn } from '../lib/time';
+import type { Due, KitDescription } from './types';
 
 export const useReadiness = (homeId: string) =>
   useQuery({
@@ -73,6 +74,7 @@ export const useWithdrawCalendar = (homeId: string) =>
 export const dueQuery = (homeId: string) => ({
   queryKey: keys.home(homeId).due,
   queryFn: () => bodyOf(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
+  select: (all: Due[]) => all.map((due) => ({ ...due, what: timesIn(due.what) })),
   staleTime: 300_000,
 });
 

@@ -1,4 +1,5 @@
 import { Link, useRouterState } from '@tanstack/react-router';
+import { useEffect, useRef } from 'react';
 import { opensAt, useRemember } from './lastScreen';
 import { placeAt, placesOf, ROUTE } from './places';
 import { useHelper } from './useHelper';
@@ -102,10 +103,20 @@ export function ThumbRail({ tankId }: { tankId: string | undefined }) {
 
 /** On phones the screens of the present place, above the page. */
 export function ScreenRow({ tankId }: { tankId: string }) {
-  const { place: here } = useHere();
+  const { place: here, screen: open } = useHere();
+  const row = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const link = row.current?.querySelector<HTMLElement>('.active');
+    if (!row.current || !link) return;
+    row.current.scrollLeft = link.offsetLeft - (row.current.clientWidth - link.offsetWidth) / 2;
+  }, [open?.path]);
   if (!here || here.screens.length < 2) return null;
   return (
-    <nav aria-label={here.name} className="flex gap-1 overflow-x-auto border-b px-2 md:hidden">
+    <nav
+      ref={row}
+      aria-label={here.name}
+      className="flex gap-1 overflow-x-auto border-b px-2 md:hidden"
+    >
       {here.screens.map((screen) => (
         <Link
           key={screen.path}

@@ -10,6 +10,7 @@ import {
   shortDay,
   shortTime,
   startOfDay,
+  timesIn,
   writeHours12,
 } from './time';
 
@@ -68,9 +69,13 @@ it('writes twelve hours where the account reads so, and never where a form holds
     expect(clockTime('2026-07-01T18:05:00Z', ZONE)).toBe('8:05 pm');
     expect(clockTime('2026-06-30T22:00:00Z', ZONE)).toBe('12:00 am');
     expect(endOfDay()).toBe('12:00 am');
+    expect(timesIn('Held until 00:15. 12:30 and 20:45 on 2026-11-12T20:45')).toBe(
+      'Held until 12:15 am. 12:30 pm and 8:45 pm on 2026-11-12T20:45',
+    );
     expect(localInput(new Date('2026-07-01T18:05:00Z'), ZONE)).toBe('2026-07-01T20:05');
   } finally {
     writeHours12(false);
   }
   expect(clockTime('2026-07-01T18:05:00Z', ZONE)).toBe('20:05');
+  expect(timesIn('Held until 00:15.')).toBe('Held until 00:15.');
 });

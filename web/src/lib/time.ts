@@ -44,6 +44,17 @@ const short = inZone('en-GB', { day: 'numeric', month: 'short' });
 /** The wall clock of a home, whatever the browser's own zone is. */
 export const clockTime = (instant: string, zone: string) => clock(zone).format(new Date(instant));
 
+const HOURS_24 = /\b([01]\d|2[0-3]):([0-5]\d)\b(?!:)/g;
+
+/** A sentence of the server, which writes 24 hours, as the account reads times. */
+export const timesIn = (sentence: string) =>
+  twelve
+    ? sentence.replace(HOURS_24, (_, hour: string, minute: string) => {
+        const h = Number(hour);
+        return `${((h + 11) % 12) + 1}:${minute} ${h < 12 ? 'am' : 'pm'}`;
+      })
+    : sentence;
+
 /** The midnight with which a day ends, which a clock of 24 hours tells from the one with which it begins. */
 export const endOfDay = () => (twelve ? '12:00 am' : '24:00');
 

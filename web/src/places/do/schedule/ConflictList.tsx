@@ -1,6 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import type { Schedule, ScheduleConflict, ScheduleDay } from '../../../api/types';
-import { clockTime } from '../../../lib/time';
+import { clockTime, timesIn } from '../../../lib/time';
 import { Button, buttonLook } from '../../../parts/Button';
 import { useAtTank } from '../../../TankContext';
 import { capital } from '../../../lib/capital';
@@ -43,7 +43,7 @@ export function ConflictList({
                   {clockTime(conflict.from, zone)}
                 </button>
               )}{' '}
-              {conflict.because}
+              {timesIn(conflict.because)}
             </p>
             <WaysOut conflict={conflict} mend={mend} />
           </li>
@@ -73,7 +73,7 @@ function WaysOut({
             look={i === 0 ? 'main' : 'plain'}
             onClick={() => mend(out.mended as Schedule)}
           >
-            {capital(out.what)}
+            {capital(timesIn(out.what))}
           </Button>
         ) : (
           <Link
@@ -82,7 +82,7 @@ function WaysOut({
             params={{ tankId: tank.id }}
             className={buttonLook('plain')}
           >
-            {capital(out.what)}: in its description
+            {capital(timesIn(out.what))}: in its description
           </Link>
         ),
       )}
