@@ -8,6 +8,7 @@ import { HowWorkedOut } from '../../parts/HowWorkedOut';
 import { OneOf } from '../../parts/OneOf';
 import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
+import { balanceSentence, limitedBy } from './gasWords';
 
 const route = getRouteApi('/signed-in/tank/$tankId/gas-balance');
 
@@ -32,12 +33,9 @@ export function GasBalanceScreen() {
   return (
     <div className="grid gap-5">
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
-        <h1 className="text-xl font-bold">
+        <h1 className="text-soft">
           Gas balance
-          <span className="font-normal text-soft">
-            {' '}
-            · an ordinary day, {clockTime(gasBalance.data.at, tank.zone)}
-          </span>
+          <span> · an ordinary day, {clockTime(gasBalance.data.at, tank.zone)}</span>
         </h1>
         <div className="flex flex-wrap gap-x-8 gap-y-2">
           <OneOf
@@ -54,6 +52,9 @@ export function GasBalanceScreen() {
           />
         </div>
       </div>
+      <p aria-live="polite" className="max-w-4xl text-xl leading-snug font-semibold md:text-2xl">
+        {balanceSentence(gasBalance.data, over)}
+      </p>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
         <Gas gas="co2" name="CO2" balance={gasBalance.data.co2} over={over} />
         <Gas gas="oxygen" name="Oxygen" balance={gasBalance.data.oxygen} over={over} />
@@ -145,10 +146,7 @@ function Working({
       </p>
       {share !== undefined && (
         <p>
-          {Math.round(share * 100)} % of what this air could carry:{' '}
-          {share > 0.5
-            ? 'more air helps, better contact little.'
-            : 'finer bubbles or longer contact help, more air little.'}
+          {Math.round(share * 100)} % of what this air could carry: {limitedBy(share)}.
         </p>
       )}
       <p className="text-sm text-soft">
@@ -185,12 +183,10 @@ function Answers({ gasBalance }: { gasBalance: GasBalance }) {
       </div>
       {co2 !== undefined && oxygen !== undefined && (
         <div>
-          <h3 className="font-bold">What limits the skimmer: air or contact?</h3>
+          <h3 className="font-bold">Would the skimmer need more air, or more contact?</h3>
           <p>
-            For CO2, air leaves the skimmer {percent(co2)} full{' '}
-            {co2 > 0.5 ? ': air is the limit' : ': contact is the limit'}. For oxygen, air has given{' '}
-            {percent(oxygen)} of its maximum{' '}
-            {oxygen > 0.5 ? ': air is the limit' : ': contact is the limit'}.
+            For CO2, its air leaves {percent(co2)} full: {limitedBy(co2)}. For oxygen, its air gives{' '}
+            {percent(oxygen)} of what it could: {limitedBy(oxygen)}.
           </p>
         </div>
       )}

@@ -71,6 +71,8 @@ class AccessibilityIT extends BrowserTest {
         "description, phone, night",
         "settings, desktop, night",
         "settings, phone, day",
+        "settings?part=homes, desktop, day",
+        "settings?part=access, phone, night",
         "begin, phone, day",
         "welcome, desktop, day",
         "parts, desktop, day",
@@ -91,7 +93,7 @@ class AccessibilityIT extends BrowserTest {
         page.addInitScript("localStorage.setItem('theme', '" + theme + "')");
         switch (screen) {
             case "welcome", "parts" -> page.navigate("/" + screen);
-            case "begin", "settings", "house" -> {
+            case "begin", "settings", "settings?part=homes", "settings?part=access", "house" -> {
                 page.request().post("/api/v1/session/demo");
                 page.navigate("/" + screen);
             }

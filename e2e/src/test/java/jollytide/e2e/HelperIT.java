@@ -15,7 +15,7 @@ class HelperIT extends BrowserTest {
     void aHelperComesInByALinkAndIsPutOutWhenItIsWithdrawn() {
         Page keeper = visitor(DESKTOP);
         newKeeperWithTank(keeper);
-        keeper.navigate("/settings");
+        keeper.navigate("/settings?part=helpers");
         keeper.getByLabel("Name of the helper").fill("Jonas");
         button(keeper, "Create a link").click();
         String link = keeper.locator("code", new Page.LocatorOptions().setHasText("/help#"))

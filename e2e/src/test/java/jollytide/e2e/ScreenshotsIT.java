@@ -41,7 +41,7 @@ class ScreenshotsIT extends BrowserTest {
         bench.getByText("removes the source").waitFor();
         take("bench", bench);
         Page balance = demo(visitor(DESKTOP), "Lantern Reef", "Gas balance");
-        balance.getByText("What limits the skimmer").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        balance.getByText("Would the skimmer need more air").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         take("gas-balance", balance);
         Page twin = demo(visitor(DESKTOP), "Lantern Reef", "Twin");
         twin.getByText("Measurements that would help most").waitFor();
