@@ -14,6 +14,7 @@ import { Waiting } from '../../parts/Waiting';
 import { useAtTank } from '../../TankContext';
 import {
   alwaysLow,
+  around,
   effort,
   headline,
   meaning,
@@ -26,7 +27,6 @@ import {
 } from './suspectWords';
 
 const route = getRouteApi('/signed-in/tank/$tankId/suspects');
-const DRAWN_DAYS = 28;
 const GROUNDS_WIDTH = 132;
 
 /** Reason → Suspects: why is it low? */
@@ -124,7 +124,7 @@ function Blamed({ all }: { all: Suspects }) {
 /** The last weeks' daily lows, and since when they are lower. */
 function Lows({ since }: { since?: string }) {
   const { tank } = useAtTank();
-  const days = useEffects(tank.id).data?.days.slice(-DRAWN_DAYS) ?? [];
+  const days = around(useEffects(tank.id).data?.days ?? [], since);
   const [ref, width] = useWidth();
   return (
     <div ref={ref} className="min-h-40">

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import type { Suspect, SuspectFamily, Suspects } from '../../api/types';
 import {
   alwaysLow,
+  around,
   headline,
   meaning,
   nothingWrong,
@@ -130,4 +131,15 @@ test('what is low as it always was is no fault, but a goal', () => {
   expect(alwaysLow(all([none], { ...lift, held: 7 }))).toBe(false);
   expect(alwaysLow(all([family()], lift))).toBe(false);
   expect(alwaysLow(all([none]))).toBe(false);
+});
+
+test('the days drawn reach back before the day since when it is low', () => {
+  const days = Array.from({ length: 100 }, (_, i) => ({
+    day: new Date(Date.UTC(2026, 0, 1 + i)).toISOString().slice(0, 10),
+  }));
+  expect(around(days)).toHaveLength(28);
+  expect(around(days, '2026-04-05')).toHaveLength(28);
+  expect(around(days, '2026-02-20')[0]?.day).toBe('2026-02-06');
+  expect(around(days, '2026-01-03')).toHaveLength(100);
+  expect(around(days.slice(0, 5), '2026-01-03')).toHaveLength(5);
 });

@@ -102,3 +102,14 @@ export const alwaysLow = ({ families, steady }: Suspects) =>
   steady !== undefined &&
   steady.stance === 'LIFT' &&
   steady.held < steady.nights;
+
+/** So many days are drawn, and so many before the day since when it is low. */
+const DRAWN_DAYS = 28;
+const BEFORE_DAYS = 14;
+
+/** The last days; where it is low for longer, those before it, too: without them nobody sees that it fell. */
+export function around<D extends { day: string }>(days: readonly D[], since?: string): D[] {
+  const fell = since === undefined ? -1 : days.findIndex(({ day }) => day >= since);
+  const last = days.length - DRAWN_DAYS;
+  return days.slice(Math.max(0, fell < 0 ? last : Math.min(last, fell - BEFORE_DAYS)));
+}

@@ -152,7 +152,7 @@ class AccessibilityIT extends BrowserTest {
             }
         }
         if (screen.equals("twin")) {
-            page.getByText("Measurements that would help most").waitFor();
+            page.getByText("Measure next").waitFor();
         }
         if (screen.equals("suspects")) {
             page.getByText("Parts your tank doesn’t have").waitFor(new Locator.WaitForOptions().setTimeout(90_000));

@@ -41,10 +41,12 @@ class ScreenshotsIT extends BrowserTest {
         bench.getByText("removes the source").waitFor();
         take("bench", bench);
         Page balance = demo(visitor(DESKTOP), "Lantern Reef", "Gas balance");
-        balance.getByText("Would the skimmer need more air").first().waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        balance.getByText("Would the skimmer need more air")
+                .first()
+                .waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         take("gas-balance", balance);
         Page twin = demo(visitor(DESKTOP), "Lantern Reef", "Twin");
-        twin.getByText("Measurements that would help most").waitFor();
+        twin.getByText("Measure next").waitFor();
         take("twin", twin);
         Page suspects = demo(visitor(DESKTOP), "Lantern Reef", "Suspects");
         suspects.navigate(suspects.url().replaceAll("/suspects.*", "/suspects?since=" + crusted()));
@@ -61,7 +63,9 @@ class ScreenshotsIT extends BrowserTest {
                         .setTimeout(180_000));
         take("effects", effects);
         take("oxygen-margin", demo(visitor(DESKTOP), "Lantern Reef", "Oxygen margin"));
-        take("readiness", demo(visitor(DESKTOP), "Lantern Reef", "Readiness"));
+        Page readiness = demo(visitor(DESKTOP), "Lantern Reef", "Readiness");
+        readiness.getByText("If the power fails tonight").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        take("readiness", readiness);
         take("dosing", demo(visitor(DESKTOP), "Lantern Reef", "Dosing"));
         take("upkeep", demo(visitor(DESKTOP), "Lantern Reef", "Upkeep"));
         Page schedule = demo(visitor(DESKTOP), "Lantern Reef", "Schedule");
