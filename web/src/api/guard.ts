@@ -71,10 +71,13 @@ export const useWithdrawCalendar = (homeId: string) =>
     [keys.home(homeId).calendar],
   );
 
+/** One function for all askers, so that what is selected is the same as long as its data are. */
+const inOwnHours = (all: Due[]) => all.map((due) => ({ ...due, what: timesIn(due.what) }));
+
 export const dueQuery = (homeId: string) => ({
   queryKey: keys.home(homeId).due,
   queryFn: () => bodyOf(api.GET('/api/v1/homes/{homeId}/due', { params: { path: { homeId } } })),
-  select: (all: Due[]) => all.map((due) => ({ ...due, what: timesIn(due.what) })),
+  select: inOwnHours,
   staleTime: 300_000,
 });
 

@@ -248,7 +248,7 @@ function Past({ fills, media }: { fills: Fill[]; media: Media }) {
               <span className="min-w-0 flex-1">{cameOf(fill, units)}</span>
               <Button
                 look="quiet"
-                aria-label={`Remove the fill of ${filled}`}
+                aria-label={`Remove the fill from ${filled}`}
                 onClick={() => drop.mutate(fill.id, { onSuccess: () => tell('Fill removed.') })}
               >
                 ✕

@@ -19,10 +19,10 @@ const PASSED: Record<string, string> = {
   TEMPERATURE: 'after that, the water may get too cold, too warm or change too fast',
 };
 
-const OTHERS = 'Other animals in it';
+const OTHERS = 'Other animals';
 const WARMTH = 'Temperature';
 const WATER = 'The water';
-const CARRIED = 'Weight and power on the way';
+const CARRIED = 'Weight and power';
 
 const YES_NO = [
   { value: 'no', label: 'no' },
@@ -52,7 +52,7 @@ export function TransportScreen() {
             start: '15',
             field: 'fishMassG',
           },
-          { key: 'count2', label: 'Other animals', start: '0', group: OTHERS },
+          { key: 'count2', label: 'How many', start: '0', group: OTHERS },
           { key: 'massG2', label: 'Weight of one, about', unit: 'g', start: '50', group: OTHERS },
           { key: 'waterL', label: 'Water', as: 'volume', start: '4.5' },
           { key: 'headspaceL', label: 'Air above the water', as: 'volume', start: '6' },
@@ -61,7 +61,7 @@ export function TransportScreen() {
           { key: 'airLPerH', label: 'Air pump', unit: 'L/h', start: '120', optional: true },
           {
             key: 'depthM',
-            label: 'Depth of the stone',
+            label: 'Depth of the air stone',
             as: 'length',
             start: '0.15',
             optional: true,
@@ -106,7 +106,7 @@ export function TransportScreen() {
           { key: 'ph', label: 'pH', start: '8.1', field: 'startPhNbs', group: WATER },
           {
             key: 'fastedHours',
-            label: 'Hours without food before',
+            label: 'Hours without food before the trip',
             unit: 'h',
             start: '24',
             group: WATER,
@@ -140,7 +140,7 @@ export function TransportScreen() {
           },
           {
             key: 'fuseA',
-            label: 'Fuse of the socket',
+            label: 'Socket fuse',
             unit: 'A',
             start: '10',
             optional: true,

@@ -1,5 +1,5 @@
 import { getRouteApi, Link } from '@tanstack/react-router';
-import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useChapters } from '../../api/homes';
 import { useHistory, useLogSpan } from '../../api/log';
 import { HistoryDrawing, type Pointed } from '../../drawings/HistoryDrawing';
@@ -99,6 +99,12 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
     width: Math.min(4000, Math.round(width * (1 + 2 * MARGIN))),
   });
 
+  // Of the days where the window came to rest: it moves with every pixel that is dragged.
+  const said = useMemo(
+    () => query.data && phOver(query.data, settled.from, settled.to, tank.zone),
+    [query.data, settled, tank.zone],
+  );
+
   useEffect(() => {
     const timer = setTimeout(() => {
       if (shown.from === settled.from && shown.to === settled.to) return;
@@ -183,7 +189,7 @@ function Months({ whole, start, width }: { whole: Window; start: Window; width: 
     <>
       <div className="flex flex-wrap items-center justify-between gap-x-6 pb-1">
         <h1 className="text-xl font-bold">
-          {phOver(history, shown.from, shown.to, tank.zone)}
+          {said}
           <span className="font-normal text-soft">
             {' '}
             · {mediumDay(shown.from, tank.zone)} – {mediumDay(shown.to, tank.zone)}

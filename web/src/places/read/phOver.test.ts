@@ -21,18 +21,20 @@ const to = at('2026-11-06');
 
 test('lowest and highest are of the days shown only, stretches and marks alike', () => {
   expect(extremes(ph, from, to)).toEqual([
-    { ms: at('2026-11-05'), value: 7.7 },
-    { ms: at('2026-11-03'), value: 8.3 },
+    { ms: at('2026-11-05'), value: 7.7, method: 'METER' },
+    { ms: at('2026-11-03'), value: 8.3, method: 'PROBE' },
   ]);
   expect(extremes(ph, at('2026-01-01'), at('2026-01-02'))).toBeUndefined();
 });
 
-test('the sentence names both days, or the one on which both were', () => {
+test('the sentence says how and on which day each was read', () => {
   expect(phOver(history([ph]), from, to, 'Europe/Amsterdam')).toBe(
-    'pH 7.70–8.30, lowest on 5 Nov, highest on 3 Nov',
+    'pH 7.70 (meter, 5 Nov) to 8.30 (probe, 3 Nov)',
   );
   expect(phOver(history([ph]), from, at('2026-11-02'), 'Europe/Amsterdam')).toBe(
-    'pH 7.81–8.20 on 2 Nov',
+    'pH 7.81 (probe, 2 Nov) to 8.20 (probe, 2 Nov)',
   );
-  expect(phOver(history([{ ...ph, place: 'ROOM' }]), from, to, 'UTC')).toBe('No pH in these days');
+  expect(phOver(history([{ ...ph, place: 'ROOM' }]), from, to, 'UTC')).toBe(
+    'No pH readings in these days',
+  );
 });

@@ -183,10 +183,10 @@ function Answers({ gasBalance }: { gasBalance: GasBalance }) {
       </div>
       {co2 !== undefined && oxygen !== undefined && (
         <div>
-          <h3 className="font-bold">Would the skimmer need more air, or more contact?</h3>
+          <h3 className="font-bold">Does the skimmer need more air or longer contact?</h3>
           <p>
-            For CO2, its air leaves {percent(co2)} full: {limitedBy(co2)}. For oxygen, its air gives{' '}
-            {percent(oxygen)} of what it could: {limitedBy(oxygen)}.
+            Its air leaves {percent(co2)} full of CO2: {limitedBy(co2)}. It gives {percent(oxygen)}{' '}
+            of the oxygen it could: {limitedBy(oxygen)}.
           </p>
         </div>
       )}

@@ -119,7 +119,7 @@ function Known({ twin, day }: { twin: Twin; day?: string }) {
         {!day && width > 0 && <Forecasts width={width} />}
       </section>
       <aside
-        aria-label="What we can’t tell yet"
+        aria-label="What to measure next, and what we can’t tell yet"
         className="grid content-start gap-6 lg:border-l lg:pl-8"
       >
         <div>
@@ -208,14 +208,16 @@ function Telling({
   if (others.length === 0 && forbidden.length === 0) return null;
   return (
     <div>
-      <h2 className="font-bold">Other measurements that would help</h2>
-      <ol className="grid gap-x-8 gap-y-3 pt-1 md:grid-cols-2">
-        {others.map((experiment) => (
-          <li key={experiment.experiment}>
-            <Measurement experiment={experiment} open={open} />
-          </li>
-        ))}
-      </ol>
+      <h2 className="font-bold">Other measurements</h2>
+      {others.length > 0 && (
+        <ol className="grid gap-x-8 gap-y-3 pt-1 md:grid-cols-2">
+          {others.map((experiment) => (
+            <li key={experiment.experiment}>
+              <Measurement experiment={experiment} open={open} />
+            </li>
+          ))}
+        </ol>
+      )}
       {forbidden.length > 0 && (
         <p className="pt-3 text-sm">
           Not here: {forbidden.map((e) => e.name).join('; ')}. Oxygen could fall to{' '}
@@ -235,7 +237,7 @@ function Measurement({ experiment, open }: { experiment: Experiment; open: reado
         Narrows {narrows(experiment, open).join(', ')}. {hours(experiment, tank.zone)} About{' '}
         {experiment.minutes} minutes of your time (assumed).{' '}
         {experiment.experiment === 'GLASS_OF_AIR' &&
-          ' Use up to half a litre of tank water, a fine stone and outdoor air. Keep your breath away from the glass.'}{' '}
+          ' Use up to half a litre of tank water, a fine air stone and outdoor air. Don’t breathe into the glass.'}{' '}
         {experiment.lowestOxygenMgPerL !== undefined &&
           ` Watch the animals: oxygen could fall to ${experiment.lowestOxygenMgPerL.toFixed(1)} mg/L. Stop when they gasp. Check the skimmer’s cup when it restarts.`}
       </p>

@@ -32,4 +32,4 @@ export function balanceSentence({ co2, oxygen }: GasBalance, over: Over): string
 
 /** What holds a skimmer back for one gas, by the share of what its air could carry. */
 export const limitedBy = (share: number) =>
-  share > 0.5 ? 'more air would help' : 'longer contact or finer bubbles would help';
+  share > 0.5 ? 'more air would help' : 'finer bubbles or longer contact would help';

@@ -76,6 +76,9 @@ test('where no night was low, a suspect that is only possible is no answer', () 
   expect(headline(held)).toContain('Nothing looks broken');
   expect(nothingWrong(held)).toBe('');
   expect(headline(all([possible, none], { ...steady, held: 6 }))).toContain('most likely');
+  expect(headline(all([possible, none], { ...steady, nights: 3, held: 3 }))).toContain(
+    'most likely',
+  );
   expect(headline({ ...held, since: '2026-11-01' })).toContain('most likely');
   expect(headline(all([family(), none], steady))).toContain('the best fit');
 });

@@ -7,6 +7,9 @@ const HARDLY = 0.03;
 /** A first family with less than this stands out from no other. */
 const STANDS_OUT = 0.4;
 
+/** Fewer nights of a week clear nobody. */
+const TELLING_NIGHTS = 4;
+
 /** How probable, in a word: a figure would claim more than is known. */
 export const word = (share: number) =>
   share > LIKELY
@@ -19,7 +22,11 @@ export const word = (share: number) =>
 
 /** Nothing is the matter: so the days say, or no night was low and no suspect is likely. */
 export function nothingBroken({ families, steady, since }: Suspects): boolean {
-  const noNightLow = steady !== undefined && !since && steady.held === steady.nights;
+  const noNightLow =
+    steady !== undefined &&
+    !since &&
+    steady.nights >= TELLING_NIGHTS &&
+    steady.held === steady.nights;
   const noneLikely = families.every((f) => f.suspects.every((s) => s.share <= LIKELY));
   return families[0]?.family === 'NONE' || (noNightLow && noneLikely);
 }
@@ -28,7 +35,8 @@ export function nothingBroken({ families, steady, since }: Suspects): boolean {
 export function headline(all: Suspects): string {
   const [first, second] = all.families;
   if (!first) return 'Not yet enough data.';
-  if (nothingBroken(all)) return 'Nothing looks broken. This is usual for your tank.';
+  if (first.family === 'NONE') return 'Nothing looks broken. Your tank is as usual.';
+  if (nothingBroken(all)) return 'Nothing looks broken. No night was too low.';
   const suspect = first.suspects[0];
   if (first.share > STANDS_OUT && suspect) {
     return suspect.share > LIKELY

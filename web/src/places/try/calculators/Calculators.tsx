@@ -1,6 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { keys } from '../../../api/keys';
 import { api, bodyOf, type Problem } from '../../../api/client';
 import { useGlance } from '../../../api/log';
 import type { AlkalinityAmount, Glance, Units, WaterRequest } from '../../../api/types';
@@ -21,6 +19,7 @@ import {
 import { Answer, AnswerList, Calculation, Source } from './Answers';
 import { BackupCalculator } from './outageCalculators';
 import { ReadOffCalculator } from './readOffCalculator';
+import { useCalculation } from './useCalculation';
 import { AlkalinityCalculator, MediaCalculator, SettlingCalculator } from './waterCalculators';
 
 const UNIT: Record<Units['alkalinity'], AlkalinityAmount['unit']> = {
@@ -105,21 +104,6 @@ interface Props {
   units: Units;
 }
 
-function useCalculator<T>(
-  name: string,
-  body: Record<string, unknown> | null,
-  ask: () => Promise<T>,
-) {
-  return useQuery<T, Problem>({
-    queryKey: keys.sum(name, body),
-    queryFn: ask,
-    enabled: body !== null,
-    placeholderData: (previous) => previous,
-    retry: false,
-    staleTime: Infinity,
-  });
-}
-
 const need = (...texts: string[]): number[] | null => {
   const numbers = texts.map(readNumber);
   return numbers.every((n) => n !== null) ? numbers : null;
@@ -143,7 +127,7 @@ function WaterCalculator({ typed, set, units }: Props) {
     salinity: n[3] ?? 0,
     calciumMgPerL: calcium ?? undefined,
   };
-  const sum = useCalculator('water', body, () =>
+  const sum = useCalculation('water', body, () =>
     bodyOf(api.POST('/api/v1/calculators/water', { body: body ?? NOTHING })),
   );
   const a = sum.error || !body ? undefined : sum.data;
@@ -247,7 +231,7 @@ function BalanceCalculator({ typed, set, units }: Props) {
     temperatureC: n[3] ?? 0,
     salinity: n[4] ?? 0,
   };
-  const sum = useCalculator('balance', body, () =>
+  const sum = useCalculation('balance', body, () =>
     bodyOf(
       api.POST('/api/v1/calculators/equilibrium', { body: body ?? { ...NOTHING, airCo2Ppm: 0 } }),
     ),
@@ -267,14 +251,7 @@ function BalanceCalculator({ typed, set, units }: Props) {
             problem={sum.error}
             {...{ typed, set }}
           />
-          <Num
-            label="Air pressure"
-            at="hPa"
-            unit="hPa"
-            field="pressureHpa"
-            problem={sum.error}
-            {...{ typed, set }}
-          />
+          <Pressure {...{ typed, set }} problem={sum.error} />
           <Water {...{ typed, set, units }} problem={sum.error} />
         </>
       }
@@ -289,13 +266,11 @@ function BalanceCalculator({ typed, set, units }: Props) {
       }
       after={
         a && (
-          <>
-            <Source extrapolated={a.extrapolated}>
-              ppm of dry air times pressure less water vapour (Weiss &amp; Price 1980), then the
-              carbonate system at this alkalinity. A meter that ignores altitude reads low above sea
-              level: enter ppm × 1013 ÷ pressure.
-            </Source>
-          </>
+          <Source extrapolated={a.extrapolated}>
+            ppm of dry air times pressure less water vapour (Weiss &amp; Price 1980), then the
+            carbonate system at this alkalinity. A meter that ignores altitude reads low above sea
+            level: enter ppm × 1013 ÷ pressure.
+          </Source>
         )
       }
     />
@@ -305,7 +280,7 @@ function BalanceCalculator({ typed, set, units }: Props) {
 function OxygenCalculator({ typed, set, units }: Props) {
   const n = need(...water(typed, units), typed.hPa);
   const body = n && { temperatureC: n[0] ?? 0, salinity: n[1] ?? 0, pressureHpa: n[2] ?? 0 };
-  const sum = useCalculator('oxygen', body, () =>
+  const sum = useCalculation('oxygen', body, () =>
     bodyOf(api.POST('/api/v1/calculators/oxygen', { body: body ?? NOTHING })),
   );
   const a = sum.error || !body ? undefined : sum.data;
@@ -315,29 +290,8 @@ function OxygenCalculator({ typed, set, units }: Props) {
       incomplete={!body}
       asked={
         <>
-          <Num
-            label="Temperature"
-            at="temperature"
-            unit={measure('temperature', units).label}
-            field="temperatureC"
-            problem={sum.error}
-            {...{ typed, set }}
-          />
-          <Num
-            label="Salinity"
-            at="salinity"
-            unit={measure('salinity', units).label}
-            problem={sum.error}
-            {...{ typed, set }}
-          />
-          <Num
-            label="Air pressure"
-            at="hPa"
-            unit="hPa"
-            field="pressureHpa"
-            problem={sum.error}
-            {...{ typed, set }}
-          />
+          <WarmthAndSalt {...{ typed, set, units }} problem={sum.error} />
+          <Pressure {...{ typed, set }} problem={sum.error} />
         </>
       }
       answer={
@@ -355,11 +309,9 @@ function OxygenCalculator({ typed, set, units }: Props) {
       }
       after={
         a && (
-          <>
-            <Source extrapolated={false}>
-              Garcia &amp; Gordon 1992 (Benson &amp; Krause data), corrected for pressure.
-            </Source>
-          </>
+          <Source extrapolated={false}>
+            Garcia &amp; Gordon 1992 (Benson &amp; Krause data), corrected for pressure.
+          </Source>
         )
       }
     />
@@ -377,6 +329,14 @@ function Water({ typed, set, units, problem }: Props & { problem: Problem | null
         problem={problem}
         {...{ typed, set }}
       />
+      <WarmthAndSalt {...{ typed, set, units, problem }} />
+    </>
+  );
+}
+
+function WarmthAndSalt({ typed, set, units, problem }: Props & { problem: Problem | null }) {
+  return (
+    <>
       <Num
         label="Temperature"
         at="temperature"
@@ -393,6 +353,22 @@ function Water({ typed, set, units, problem }: Props & { problem: Problem | null
         {...{ typed, set }}
       />
     </>
+  );
+}
+
+function Pressure({
+  problem,
+  typed,
+  set,
+}: Pick<Props, 'typed' | 'set'> & { problem: Problem | null }) {
+  return (
+    <Num
+      label="Air pressure"
+      at="hPa"
+      unit="hPa"
+      field="pressureHpa"
+      {...{ problem, typed, set }}
+    />
   );
 }
 

@@ -1,7 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import type { Problem } from '../../../api/client';
-import { keys } from '../../../api/keys';
 import type { Units } from '../../../api/types';
 import { measure, readAs, typed as typedAs, type Measure } from '../../../lib/measure';
 import { saveText } from '../../../lib/file';
@@ -9,9 +6,11 @@ import { readNumber } from '../../../lib/number';
 import { Button } from '../../../parts/Button';
 import { Choice } from '../../../parts/Choice';
 import { Field } from '../../../parts/Field';
+import { Folded } from '../../../parts/Folded';
 import { useAtTank } from '../../../TankContext';
 import { Calculation, Source } from './Answers';
 import { sumCsv } from './csv';
+import { useCalculation } from './useCalculation';
 
 /** A number that a sum asks for. */
 export interface Asked {
@@ -73,14 +72,7 @@ export function PlainCalculator<A>({
     (a.text ? (typed[a.key] ?? '').trim() === '' : numbers[a.key] === undefined) &&
     !(a.optional && (typed[a.key] ?? '').trim() === '');
   const incomplete = asked.some(unread);
-  const sum = useQuery<A, Problem>({
-    queryKey: keys.sum(name, typed),
-    queryFn: () => ask(numbers, typed),
-    enabled: !incomplete,
-    placeholderData: (previous) => previous,
-    retry: false,
-    staleTime: Infinity,
-  });
+  const sum = useCalculation(name, incomplete ? null : typed, () => ask(numbers, typed));
   const answer = sum.error || incomplete ? undefined : sum.data;
   const errorOf = (a: Asked) => (unread(a) ? 'Enter a number.' : sum.error?.at(a.field ?? a.key));
   const field = (a: Asked) => (
@@ -104,16 +96,13 @@ export function PlainCalculator<A>({
           {groups.map((group) => {
             const inGroup = asked.filter((a) => a.group === group);
             return (
-              <details
+              <Folded
                 key={group}
-                className="border-t border-hairline"
-                open={inGroup.some((a) => errorOf(a) !== undefined) || undefined}
+                title={group}
+                needed={inGroup.some((a) => errorOf(a) !== undefined)}
               >
-                <summary className="min-h-11 cursor-pointer content-center font-semibold">
-                  {group}
-                </summary>
                 <div className="grid gap-3 pb-4">{inGroup.map(field)}</div>
-              </details>
+              </Folded>
             );
           })}
           <Button

@@ -41,7 +41,7 @@ class ScreenshotsIT extends BrowserTest {
         bench.getByText("removes the source").waitFor();
         take("bench", bench);
         Page balance = demo(visitor(DESKTOP), "Lantern Reef", "Gas balance");
-        balance.getByText("Would the skimmer need more air")
+        balance.getByText("Does the skimmer need more air")
                 .first()
                 .waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         take("gas-balance", balance);
