@@ -7,7 +7,6 @@ import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
-import java.util.SplittableRandom;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.random.RandomGenerator;
@@ -49,7 +48,7 @@ public final class FitStudy {
         long began = System.nanoTime();
         List<Case> cases = IntStream.range(0, tanks)
                 .parallel()
-                .mapToObj(i -> Case.of(random(seed, i), i % 5 == 4, kind))
+                .mapToObj(i -> Case.of(Studies.random(seed, i), i % 5 == 4, kind))
                 .toList();
         double seconds = (System.nanoTime() - began) / 1e9;
         System.out.printf(Locale.ROOT, "%d tanks, seed %d, %.0f s%n", tanks, seed, seconds);
@@ -75,8 +74,8 @@ public final class FitStudy {
                     what,
                     answers.size(),
                     100.0 * answers.stream().filter(Answer::held).count() / answers.size(),
-                    median(answers.stream().mapToDouble(a -> a.high - a.low)),
-                    median(answers.stream()
+                    Studies.median(answers.stream().mapToDouble(a -> a.high - a.low)),
+                    Studies.median(answers.stream()
                             .mapToDouble(a -> Math.abs(a.truth - a.likely) / Math.max(1e-9, (a.high - a.low) / 3.29))));
         }
     }
@@ -102,11 +101,11 @@ public final class FitStudy {
         System.out.printf(
                 Locale.ROOT,
                 "persistence %.2f, what is new each half hour %.4f, dispersion %.2f, fit %.2f s, edges %.2f s (medians)%n",
-                median(cases.stream().mapToDouble(c -> c.fitted.persistence())),
-                median(cases.stream().mapToDouble(c -> c.fitted.freshPh())),
-                median(cases.stream().mapToDouble(c -> c.fitted.dispersion())),
-                median(cases.stream().mapToDouble(c -> c.fitSeconds)),
-                median(cases.stream().mapToDouble(c -> c.edgeSeconds)));
+                Studies.median(cases.stream().mapToDouble(c -> c.fitted.persistence())),
+                Studies.median(cases.stream().mapToDouble(c -> c.fitted.freshPh())),
+                Studies.median(cases.stream().mapToDouble(c -> c.fitted.dispersion())),
+                Studies.median(cases.stream().mapToDouble(c -> c.fitSeconds)),
+                Studies.median(cases.stream().mapToDouble(c -> c.edgeSeconds)));
     }
 
     /** How the next day's forecasts did, as the server makes and scores them. */
@@ -142,8 +141,8 @@ public final class FitStudy {
                             experiment,
                             allowed ? "allowed" : "not allowed",
                             made.size(),
-                            100 * median(made.stream().mapToDouble(Made::promised)),
-                            100 * median(made.stream().mapToDouble(Made::achieved)),
+                            100 * Studies.median(made.stream().mapToDouble(Made::promised)),
+                            100 * Studies.median(made.stream().mapToDouble(Made::achieved)),
                             100.0 * made.stream().filter(m -> m.achieved >= 0.5).count() / made.size(),
                             100.0 * made.stream().filter(Made::asPromised).count() / made.size());
                 }
@@ -164,25 +163,15 @@ public final class FitStudy {
                         Locale.ROOT,
                         "  %-28s deviation after over before %.2f%n",
                         unknown.label(),
-                        median(DoubleStream.of(narrowed)));
+                        Studies.median(DoubleStream.of(narrowed)));
             }
         }
-    }
-
-    /** Far apart for seeds that are near. */
-    private static RandomGenerator random(long seed, int tank) {
-        return new SplittableRandom(new SplittableRandom(seed * 1_000_003 + tank).nextLong());
     }
 
     private static List<String> names() {
         List<String> names = new ArrayList<>(List.of("respiration, mmol/(L·h)"));
         Arrays.stream(Decision.values()).map(Decision::label).forEach(names::add);
         return names;
-    }
-
-    private static double median(DoubleStream values) {
-        double[] sorted = values.sorted().toArray();
-        return sorted.length == 0 ? Double.NaN : sorted[sorted.length / 2];
     }
 
     private record Answer(String what, double truth, double likely, double low, double high) {

@@ -4,10 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.SplittableRandom;
-import java.util.function.ToDoubleFunction;
 import java.util.random.RandomGenerator;
 import java.util.stream.IntStream;
+import jollytide.bench.Studies;
 import jollytide.core.description.TankParameters;
 import jollytide.core.fit.Decision;
 import jollytide.core.fit.Edges;
@@ -16,6 +15,7 @@ import jollytide.core.fit.Priors;
 import jollytide.core.fit.TwinFit;
 import jollytide.core.measure.Setup;
 import jollytide.core.units.InputException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Whether the fit's bands hold what is so in a world that the model did not make. Prints for each of eight answers how many of
@@ -28,6 +28,9 @@ public final class SecondStudy {
     /** The model takes six metres of half-inch hose to keep about so much of a skimmer's draw. */
     private static final double DRAW_WITH_HOSE = 0.97;
 
+    /** The fit takes none below it ({@code TwinFit}): one that stands there has noticed nothing. */
+    private static final double LEAST_DISPERSION = 2.5;
+
     private SecondStudy() {}
 
     public static void main(String[] args) {
@@ -36,7 +39,7 @@ public final class SecondStudy {
         long began = System.nanoTime();
         List<Case> cases = IntStream.range(0, tanks)
                 .parallel()
-                .mapToObj(i -> Case.of(random(seed, i)))
+                .mapToObj(i -> Case.of(Studies.random(seed, i)))
                 .toList();
         System.out.printf(
                 Locale.ROOT,
@@ -45,7 +48,7 @@ public final class SecondStudy {
                 seed,
                 (System.nanoTime() - began) / 1e9,
                 cases.stream().filter(c -> c.refused != null).count(),
-                cases.stream().filter(c -> c.dispersion <= 2.5).count());
+                cases.stream().filter(c -> c.dispersion <= LEAST_DISPERSION).count());
         System.out.println(
                 "what                                        of   held  too high  too low   width   score  off by");
         print(cases, RESPIRATION);
@@ -71,19 +74,9 @@ public final class SecondStudy {
                 100.0 * given.stream().filter(Answer::held).count() / all.size(),
                 100.0 * given.stream().filter(a -> a.truth < a.low).count() / all.size(),
                 100.0 * given.stream().filter(a -> a.truth > a.high).count() / all.size(),
-                median(given, a -> a.high - a.low),
+                Studies.median(given.stream().mapToDouble(a -> a.high - a.low)),
                 given.stream().mapToDouble(Answer::score).average().orElse(Double.NaN),
                 given.stream().mapToDouble(a -> a.likely - a.truth).average().orElse(Double.NaN));
-    }
-
-    private static double median(List<Answer> answers, ToDoubleFunction<Answer> of) {
-        double[] sorted = answers.stream().mapToDouble(of).sorted().toArray();
-        return sorted.length == 0 ? Double.NaN : sorted[sorted.length / 2];
-    }
-
-    /** Far apart for seeds that are near. */
-    private static RandomGenerator random(long seed, int tank) {
-        return new SplittableRandom(new SplittableRandom(seed * 1_000_003 + tank).nextLong());
     }
 
     private record Answer(String what, double truth, double likely, double low, double high) {
@@ -97,7 +90,7 @@ public final class SecondStudy {
     }
 
     /** @param refused why there is no fit; null where there is one */
-    private record Case(String refused, double dispersion, List<Answer> answers) {
+    private record Case(@Nullable String refused, double dispersion, List<Answer> answers) {
         static Case of(RandomGenerator random) {
             Kept kept = Kept.livable(random);
             double[] truth = truth(kept);

@@ -23,8 +23,8 @@ record Tank(
         Lamps lamps,
         Animals animals,
         Exchanger exchanger) {
-    /** So long it runs unseen, until nothing is left of how it began. */
-    static final int UNSEEN_DAYS = 6;
+    /** So long it runs unseen, until nothing is left of how it began; a week, so that it begins on the weekday of what is seen. */
+    static final int UNSEEN_DAYS = 7;
 
     private static final double PRESSURE_HPA = 1013.25;
 

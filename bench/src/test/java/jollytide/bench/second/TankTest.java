@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import jollytide.core.exchange.Gas;
 import jollytide.core.seawater.CarbonateSystem;
 import jollytide.core.seawater.Gases;
 import jollytide.core.seawater.Seawater;
@@ -69,7 +70,7 @@ class TankTest {
         Tank tank = tank(animals(respiration, 1, 0), 0);
         Tank.Course course = tank.run(Tank.Change.NONE);
         double oxygen = course.lowestOxygen(3) / Gases.OXYGEN_G_PER_MOL;
-        double solubility = jollytide.core.exchange.Gas.OXYGEN.solubility(WATER);
+        double solubility = Gas.OXYGEN.solubility(WATER);
         double conductance = tank.exchanger().surface(0, Gases.schmidtOxygen(25), solubility, false)
                 + tank.exchanger().skimmer(0, solubility, 25, false);
         double inAir = 0.20946 * (1 - Gases.waterVapourAtm(WATER));
