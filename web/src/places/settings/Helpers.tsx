@@ -51,7 +51,7 @@ function HelpersAt({ home, now }: { home: Home; now: Date }) {
       <form
         onSubmit={(e) => void make(e)}
         noValidate
-        className="flex flex-wrap items-start gap-x-4 gap-y-2"
+        className="flex flex-col items-start gap-x-4 gap-y-2 md:flex-row"
       >
         <Field label="Name of the helper" maxLength={80} {...field('name')} />
         <Button type="submit" className="md:mt-6" disabled={invite.isPending}>

@@ -45,7 +45,7 @@ export function Tokens({ homes, now }: { homes: Home[]; now: Date }) {
       <form
         onSubmit={(e) => void make(e)}
         noValidate
-        className="flex flex-wrap items-start gap-x-4 gap-y-2"
+        className="flex flex-col items-start gap-x-4 gap-y-2 md:flex-row"
       >
         <Field label="Purpose" {...field('label')} />
         <Choice
