@@ -7,6 +7,7 @@ import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -16,6 +17,9 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Plan, outage, report; with the server gone in the middle, and with the card alone. */
 class OutageIT extends BrowserTest {
+    /** The first of a server that has just started, with three tanks to fit. */
+    private static final LocatorAssertions.IsVisibleOptions ONCE_COMPUTED =
+            new LocatorAssertions.IsVisibleOptions().setTimeout(90_000);
 
     /** Opens the outage screen twice: the second time everything that it stands on is kept on the device. */
     private static void readyForTheDark(Page page) {
@@ -76,7 +80,7 @@ class OutageIT extends BrowserTest {
     @Test
     void heronGoesThroughAnOutageOnAPhone() {
         Page page = demo(visitor(PHONE), "Heron", "Readiness");
-        assertThat(page.getByText("Narrowboat, without power")).isVisible();
+        assertThat(page.getByText("Narrowboat, without power")).isVisible(ONCE_COMPUTED);
         assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("30 h")))
                 .containsText("tested");
         readyForTheDark(page);
