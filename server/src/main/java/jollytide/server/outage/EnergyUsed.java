@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import jollytide.server.outage.KitService.KitView;
-import jollytide.server.outage.OutageService.NoteView;
+import jollytide.server.outage.OutageViews.NoteView;
 import org.jspecify.annotations.Nullable;
 
 /**

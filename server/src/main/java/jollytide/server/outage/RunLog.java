@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
 import jollytide.core.outage.NightWithoutMains.Running;
 import jollytide.server.outage.KitService.KitView;
 import jollytide.server.outage.OutageNote.NoteKind;
-import jollytide.server.outage.OutageService.NoteView;
+import jollytide.server.outage.OutageViews.NoteView;
 import org.jspecify.annotations.Nullable;
 
 /** What of the kit ran where, as the notes tell it. A thing is at one tank at a time, a pump over several at all of its. */
